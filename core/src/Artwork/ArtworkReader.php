@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+use TallCrow\Measure\HouseRule;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
+use TallCrow\Texture\Catalogue as Textures;
+use TallCrow\Texture\Wear;
+
+/** Reads the artwork format strictly; docs/artwork-format.md describes it. */
+final class ArtworkReader
+{
+    public const LEAST_WEAR_SCALE = 0.25;
+
+    public const MOST_WEAR_SCALE = 2.5;
+
+    private const MOST_BYTES = 4_000_000;
+
+    private const MOST_LAYERS = 200;
+
+    private const MOST_DEPTH = 24;
+
+    /** @throws ArtworkInvalid */
+    public static function json(string $json): Artwork
+    {
+        if (strlen($json) > self::MOST_BYTES) {
+            throw new ArtworkInvalid([new Fault('', sprintf('is %d bytes long; %d is the most', strlen($json), self::MOST_BYTES))]);
+        }
+        try {
+            return self::data(json_decode($json, true, self::MOST_DEPTH * 2, JSON_THROW_ON_ERROR));
+        } catch (\JsonException $unreadable) {
+            throw new ArtworkInvalid([new Fault('', 'is not JSON: '.$unreadable->getMessage())]);
+        }
+    }
+
+    /** @throws ArtworkInvalid */
+    public static function data(mixed $data): Artwork
+    {
+        $faults = new Faults;
+        $root = Node::root($data, $faults)->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'layers', 'distress');
+        $root->word('format', [Artwork::FORMAT]);
+
+        $artwork = new Artwork(
+            $root->text('title', 200),
+            $root->choice('product', Product::class, Product::Tee),
+            $root->choice('side', Side::class, Side::Front),
+            $root->choice('method', PrintMethod::class, PrintMethod::DirectToGarment),
+            $root->choice('rule', HouseRule::class, HouseRule::Strict300),
+            self::sheet($root->child('sheet')->knows('width', 'height', 'ppi')),
+            array_map(self::garment(...), $root->items('garments', 40)),
+            (new LayerReader(self::MOST_LAYERS))->layers($root, 'layers'),
+            array_map(self::wear(...), $root->items('distress', 12)),
+        );
+        self::uniqueIds($artwork, $root);
+        self::shieldsKnown($artwork, $root);
+        $faults->settle();
+
+        return $artwork;
+    }
+
+    public static function wear(Node $node): Wear
+    {
+        $node = $node->knows('texture', 'amount', 'scale', 'seed', 'inverted', 'shielded', 'on');
+
+        return new Wear(
+            $node->word('texture', array_keys(Textures::classes())),
+            $node->number('amount', 0, 0.9, 0.14),
+            $node->number('scale', self::LEAST_WEAR_SCALE, self::MOST_WEAR_SCALE, 1),
+            $node->integer('seed', 0, 999_999, 1),
+            $node->flag('inverted', false),
+            $node->texts('shielded', self::MOST_LAYERS, 40),
+            $node->flag('on', true),
+        );
+    }
+
+    private static function sheet(Node $node): Sheet
+    {
+        return new Sheet(
+            $node->integer('width', 1, PrintArea::MAX_SIDE),
+            $node->integer('height', 1, PrintArea::MAX_SIDE),
+            Ppi::of($node->number('ppi', 10, Ppi::MAX)),
+        );
+    }
+
+    private static function garment(Node $node): Garment
+    {
+        $node = $node->knows('name', 'colour');
+
+        return new Garment($node->text('name', 60), $node->colour('colour'));
+    }
+
+    private static function uniqueIds(Artwork $artwork, Node $root): void
+    {
+        $ids = array_map(fn (Layer $layer): string => $layer->id, $artwork->everyLayer());
+        foreach (array_count_values($ids) as $id => $times) {
+            if ($times > 1) {
+                $root->fault(sprintf('the id "%s" is used %d times; each layer needs its own', $id, $times), 'layers');
+            }
+        }
+    }
+
+    private static function shieldsKnown(Artwork $artwork, Node $root): void
+    {
+        $lines = $artwork->distress;
+        foreach ($artwork->everyLayer() as $layer) {
+            array_push($lines, ...$layer->distress);
+        }
+        foreach ($lines as $wear) {
+            foreach ($wear->shielded as $id) {
+                if ($artwork->layer($id) === null) {
+                    $root->fault(sprintf('shields the layer "%s", which is not there', $id), 'distress');
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+use TallCrow\Effect\Catalogue;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\Values;
+
+/** An effect as it stands on a build sheet: which, with what values, and whether it is on. */
+final readonly class EffectLine
+{
+    public function __construct(
+        public string $kind,
+        public Values $values,
+        public bool $on,
+    ) {}
+
+    public function effect(): Effect
+    {
+        return Catalogue::classes()[$this->kind]::from($this->values);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['kind' => $this->kind] + $this->values->toArray() + ['on' => $this->on];
+    }
+}

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Colour\UnreadableColour;
+
+/**
+ * A place in a decoded JSON file, read strictly. A fault is noted with its path and reading goes on with a stand-in,
+ * so that one pass names every fault.
+ *
+ * @internal
+ */
+final readonly class Node
+{
+    private function __construct(
+        private mixed $value,
+        public string $path,
+        private Faults $faults,
+    ) {}
+
+    public static function root(mixed $value, Faults $faults): self
+    {
+        return new self($value, '', $faults);
+    }
+
+    public function fault(string $reason, string $key = ''): void
+    {
+        $this->faults->add(new Fault($key === '' ? $this->path : $this->at($key), $reason));
+    }
+
+    /** Notes every key that is not among those known. */
+    public function knows(string ...$keys): self
+    {
+        if (! is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
+            $this->fault('must be an object');
+
+            return new self([], $this->path, $this->faults);
+        }
+        foreach (array_keys($this->value) as $key) {
+            if (! in_array($key, $keys, true)) {
+                $this->fault('is not known here; known are '.implode(', ', $keys), (string) $key);
+            }
+        }
+
+        return $this;
+    }
+
+    public function has(string $key): bool
+    {
+        return is_array($this->value) && array_key_exists($key, $this->value);
+    }
+
+    public function child(string $key): self
+    {
+        if (! $this->has($key)) {
+            $this->fault('is missing', $key);
+        }
+
+        return new self($this->raw($key) ?? [], $this->at($key), $this->faults);
+    }
+
+    /** @return list<self> */
+    public function items(string $key, int $most): array
+    {
+        $items = $this->raw($key) ?? [];
+        if (! is_array($items) || ! array_is_list($items)) {
+            $this->fault('must be a list', $key);
+
+            return [];
+        }
+        if (count($items) > $most) {
+            $this->fault(sprintf('has %d entries; %d is the most', count($items), $most), $key);
+
+            return [];
+        }
+        $nodes = [];
+        foreach ($items as $i => $item) {
+            $nodes[] = new self($item, $this->at($key)."[$i]", $this->faults);
+        }
+
+        return $nodes;
+    }
+
+    public function text(string $key, int $most, ?string $default = null): string
+    {
+        $value = $this->required($key, $default);
+        if (! is_string($value)) {
+            return $this->noted($key, 'must be text', '');
+        }
+        if (! mb_check_encoding($value, 'UTF-8')) {
+            return $this->noted($key, 'is not UTF-8 text', '');
+        }
+        if (mb_strlen($value) > $most) {
+            return $this->noted($key, sprintf('is %d characters long; %d is the most', mb_strlen($value), $most), '');
+        }
+
+        return $value;
+    }
+
+    /** @return list<string> */
+    public function texts(string $key, int $most, int $longest): array
+    {
+        $texts = [];
+        foreach ($this->items($key, $most) as $item) {
+            if (is_string($item->value) && mb_strlen($item->value) <= $longest) {
+                $texts[] = $item->value;
+            } else {
+                $item->fault('must be text');
+            }
+        }
+
+        return $texts;
+    }
+
+    public function isNull(string $key): bool
+    {
+        return $this->raw($key) === null;
+    }
+
+    public function number(string $key, float $least, float $most, ?float $default = null): float
+    {
+        $value = $this->required($key, $default);
+        if (! is_int($value) && ! is_float($value)) {
+            return $this->noted($key, 'must be a number', $least);
+        }
+        if ($value < $least || $value > $most || ! is_finite($value)) {
+            return $this->noted($key, sprintf('is %s; it must be %s to %s', $value, $least, $most), $least);
+        }
+
+        return (float) $value;
+    }
+
+    public function integer(string $key, int $least, int $most, ?int $default = null): int
+    {
+        $value = $this->required($key, $default);
+        if (! is_int($value) && ! (is_float($value) && floor($value) === $value)) {
+            return $this->noted($key, 'must be a whole number', $least);
+        }
+        if ($value < $least || $value > $most) {
+            return $this->noted($key, sprintf('is %s; it must be %d to %d', $value, $least, $most), $least);
+        }
+
+        return (int) $value;
+    }
+
+    public function flag(string $key, bool $default): bool
+    {
+        $value = $this->required($key, $default);
+
+        return is_bool($value) ? $value : $this->noted($key, 'must be true or false', $default);
+    }
+
+    public function colour(string $key, ?string $default = null): Srgb
+    {
+        $value = $this->required($key, $default);
+        try {
+            return is_string($value) ? Srgb::hex($value) : $this->noted($key, 'must be a colour such as "#1d2b1f"', Srgb::of(0, 0, 0));
+        } catch (UnreadableColour $unreadable) {
+            return $this->noted($key, $unreadable->getMessage(), Srgb::of(0, 0, 0));
+        }
+    }
+
+    /** @param list<string> $words */
+    public function word(string $key, array $words, ?string $default = null): string
+    {
+        $value = $this->required($key, $default);
+        if (! is_string($value) || ! in_array($value, $words, true)) {
+            return $this->noted($key, 'must be one of '.implode(', ', $words), $words[0]);
+        }
+
+        return $value;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @param  ?T  $default
+     * @return T
+     */
+    public function choice(string $key, string $enum, ?\BackedEnum $default = null): \BackedEnum
+    {
+        $words = array_map(fn (\BackedEnum $case): string => (string) $case->value, $enum::cases());
+
+        return $enum::from($this->word($key, $words, $default === null ? null : (string) $default->value));
+    }
+
+    private function required(string $key, mixed $default): mixed
+    {
+        if ($this->has($key)) {
+            return $this->raw($key);
+        }
+        if ($default === null) {
+            return Missing::Value;
+        }
+
+        return $default;
+    }
+
+    private function raw(string $key): mixed
+    {
+        return is_array($this->value) ? ($this->value[$key] ?? null) : null;
+    }
+
+    private function at(string $key): string
+    {
+        return $this->path === '' ? $key : $this->path.'.'.$key;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  T  $standIn
+     * @return T
+     */
+    private function noted(string $key, string $reason, mixed $standIn): mixed
+    {
+        $this->fault($this->has($key) ? $reason : 'is missing: it '.$reason, $key);
+
+        return $standIn;
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Asset;
+
+use TallCrow\Type\Font;
+use TallCrow\Type\FontRefused;
+
+/** Files that lie in one folder. */
+final class FolderShelf implements Shelf
+{
+    private const MOST_FONT_BYTES = 30_000_000;
+
+    /** @var array<string, Font> */
+    private array $fonts = [];
+
+    /** @var array<string, Picture> */
+    private array $pictures = [];
+
+    public function __construct(private readonly string $folder) {}
+
+    public function font(string $name): Font
+    {
+        try {
+            return $this->fonts[$name] ??= Font::fromBytes($this->bytes($name));
+        } catch (FontRefused $refused) {
+            throw AssetUnusable::because($name, $refused);
+        }
+    }
+
+    public function picture(string $name): Picture
+    {
+        try {
+            return $this->pictures[$name] ??= PictureReader::open($this->path($name));
+        } catch (PictureRefused $refused) {
+            throw AssetUnusable::because($name, $refused);
+        }
+    }
+
+    public function fingerprint(string $name): string
+    {
+        $path = $this->path($name);
+
+        return $name.':'.filesize($path).':'.filemtime($path).':'.fileinode($path);
+    }
+
+    private function bytes(string $name): string
+    {
+        $path = $this->path($name);
+        if ((int) filesize($path) > self::MOST_FONT_BYTES) {
+            throw AssetUnusable::tooLarge($name, self::MOST_FONT_BYTES);
+        }
+
+        return (string) file_get_contents($path);
+    }
+
+    private function path(string $name): string
+    {
+        $path = $this->folder.'/'.$name;
+        if (basename($name) !== $name || str_starts_with($name, '.') || ! is_file($path)) {
+            throw AssetUnusable::missing($name);
+        }
+
+        return $path;
+    }
+}

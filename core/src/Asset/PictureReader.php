@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Asset;
+
+use TallCrow\Raster\Image;
+use TallCrow\Raster\PictureType;
+use TallCrow\Raster\RasterFailed;
+
+/** Opens a picture as hostile until it is shown otherwise: type from content, size from its header before any pixel is read. */
+final class PictureReader
+{
+    public const MOST_BYTES = 60_000_000;
+
+    private const MOST_SVG_BYTES = 8_000_000;
+
+    private const MOST_SIDE = 16_000;
+
+    private const MOST_PIXELS = 100_000_000;
+
+    /** @throws PictureRefused */
+    public static function open(string $path): Picture
+    {
+        $bytes = (int) filesize($path);
+        if ($bytes > self::MOST_BYTES) {
+            throw PictureRefused::bytes($bytes, self::MOST_BYTES);
+        }
+        $type = PictureType::of((string) file_get_contents($path, length: 4096)) ?? throw PictureRefused::type();
+        if ($type === PictureType::Svg) {
+            if ($bytes > self::MOST_SVG_BYTES) {
+                throw PictureRefused::bytes($bytes, self::MOST_SVG_BYTES);
+            }
+
+            return self::drawing((string) file_get_contents($path));
+        }
+        try {
+            $image = Image::load($type, $path);
+            [$width, $height] = [$image->width(), $image->height()];
+            if ($width > self::MOST_SIDE || $height > self::MOST_SIDE || $width * $height > self::MOST_PIXELS) {
+                throw PictureRefused::pixels($width, $height, self::MOST_SIDE);
+            }
+            $upright = $image->autorotated();
+        } catch (RasterFailed $failed) {
+            throw PictureRefused::broken($failed->getMessage());
+        }
+
+        return Picture::raster($type, $upright->width(), $upright->height(), $path);
+    }
+
+    /**
+     * Opens it and reads every pixel once, so that a file cut short is refused at the door.
+     *
+     * @throws PictureRefused
+     */
+    public static function check(string $path): Picture
+    {
+        $picture = self::open($path);
+        try {
+            $picture->isVector() ? $picture->pixels()->mean() : Image::load($picture->type, $path, strict: true)->mean();
+        } catch (RasterFailed $failed) {
+            throw PictureRefused::broken($failed->getMessage());
+        }
+
+        return $picture;
+    }
+
+    /** @throws PictureRefused */
+    private static function drawing(string $svg): Picture
+    {
+        $clean = SvgCleaner::clean($svg);
+
+        return Picture::drawing($clean->width, $clean->height, $clean->markup);
+    }
+}

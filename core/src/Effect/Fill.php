@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect;
+
+use TallCrow\Colour\Srgb;
+
+/** One colour over all the layer's ink; its shape stays. */
+final readonly class Fill implements Inks
+{
+    private function __construct(private Srgb $colour) {}
+
+    public static function kind(): string
+    {
+        return 'fill';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::colour('colour', '#1f1d1a')];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->colour('colour'));
+    }
+
+    public function ink(Inking $inking): Inking
+    {
+        return $inking->filled($this->colour);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Mask;
+
+/**
+ * A figure through which a layer is seen. Its place and size are shares of the layer's own box, so that it follows
+ * when the layer is moved, sized or turned; the feather is in inches.
+ */
+final readonly class ShapeMask
+{
+    public function __construct(
+        public MaskShape $shape,
+        /** Centre, where (0.5, 0.5) is the layer's own. */
+        public float $x,
+        public float $y,
+        public float $width,
+        public float $height,
+        /** Breadth of the soft edge, half inside the figure and half outside. */
+        public float $feather,
+        public bool $inverted,
+        public bool $on,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'kind' => $this->shape->value, 'x' => $this->x, 'y' => $this->y, 'width' => $this->width, 'height' => $this->height,
+            'feather' => $this->feather, 'inverted' => $this->inverted, 'on' => $this->on,
+        ];
+    }
+
+    public function withFeather(float $feather): self
+    {
+        return new self($this->shape, $this->x, $this->y, $this->width, $this->height, $feather, $this->inverted, $this->on);
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+use TallCrow\Colour\Srgb;
+
+/** Sums over pixels. Masks here are one 8-bit band unless said otherwise. */
+trait ImageArithmetic
+{
+    public function inverted(): self
+    {
+        return $this->made('invert');
+    }
+
+    /** @param float $by 1 leaves it as it is */
+    public function scaledBy(float $by, float $plus = 0.0): self
+    {
+        return $this->made('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus])], ['uchar' => true]);
+    }
+
+    /** The same sum in floating point, for fields that are no masks yet. */
+    public function stretched(float $by, float $plus = 0.0): self
+    {
+        return $this->made('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus])]);
+    }
+
+    public function plus(self $other): self
+    {
+        return self::wrap(Vips::image('add', [$this, $other]));
+    }
+
+    public function minus(self $other): self
+    {
+        return self::wrap(Vips::image('subtract', [$this, $other]));
+    }
+
+    /** Two masks at once: what both let through. */
+    public function times(self $other): self
+    {
+        return self::wrap(Vips::image('multiply', [$this, $other]))->made('linear', [Boxed::doubles([1 / 255]), Boxed::doubles([0.5])], ['uchar' => true]);
+    }
+
+    /** Multiplies the alpha of ink by a mask of its size. */
+    public function masked(self $mask): self
+    {
+        return $this->withAlpha($this->alpha()->times($mask));
+    }
+
+    /** The larger of the two at each place. */
+    public function lighter(self $other): self
+    {
+        return $this->isMore($other)->chosen($this, $other);
+    }
+
+    /** 255 where true. */
+    public function isMore(self|float $than): self
+    {
+        return $than instanceof self
+            ? self::wrap(Vips::image('relational', [$this, $than], [5]))
+            : $this->made('relational_const', [5, Boxed::doubles([$than])]);
+    }
+
+    /** 255 where true. */
+    public function isLess(float $than): self
+    {
+        return $this->made('relational_const', [3, Boxed::doubles([$than])]);
+    }
+
+    public function both(self $other): self
+    {
+        return self::wrap(Vips::image('boolean', [$this, $other], [0]));
+    }
+
+    public function either(self $other): self
+    {
+        return self::wrap(Vips::image('boolean', [$this, $other], [1]));
+    }
+
+    /** Taken as a condition: one picture where it is true, the other elsewhere. */
+    public function chosen(self $then, self $else): self
+    {
+        return self::wrap(Vips::image('ifthenelse', [$this, $then, $else]));
+    }
+
+    /** Each pixel becomes the least of its square of neighbours. */
+    public function leastNear(int $side = 3): self
+    {
+        return $this->made('rank', [$side, $side, 0]);
+    }
+
+    /** Each pixel becomes the largest of its square of neighbours. */
+    public function largestNear(int $side = 3): self
+    {
+        return $this->made('rank', [$side, $side, $side * $side - 1]);
+    }
+
+    /** Colour under full transparency set to nothing, as a print house's reader expects it. */
+    public function cleared(): self
+    {
+        return $this->alpha()->isMore(0.0)->chosen($this, self::empty($this->width(), $this->height()));
+    }
+
+    /** Ink laid on cloth of one colour: three bands. */
+    public function onCloth(Srgb $cloth): self
+    {
+        return $this->made('flatten', [], ['background' => Boxed::doubles([(float) $cloth->red, (float) $cloth->green, (float) $cloth->blue])]);
+    }
+
+    /** CIEDE2000 of each pixel of a three-band picture from one colour, as floating point. */
+    public function differenceFrom(Srgb $colour): self
+    {
+        $lab = $colour->toLab();
+        $even = self::empty($this->width(), $this->height(), 1)
+            ->made('linear', [Boxed::doubles([0.0, 0.0, 0.0]), Boxed::doubles([$lab->l, $lab->a, $lab->b])])
+            ->made('copy', [], ['interpretation' => 13]);
+
+        return self::wrap(Vips::image('dE00', [$this->made('colourspace', [13]), $even]));
+    }
+
+    public function mean(): float
+    {
+        $out = Vips::library()->new('double');
+        assert($out instanceof \FFI\CData);
+        Vips::operate('avg', [$this->handle(), \FFI::addr($out)]);
+
+        return (float) $out->cdata;
+    }
+
+    /** Sum of a mask, where a full pixel counts one. */
+    public function area(): float
+    {
+        return $this->mean() / 255 * $this->width() * $this->height();
+    }
+
+    /**
+     * How many pixels hold each value of an 8-bit band.
+     *
+     * @return list<int> 256 counts
+     */
+    public function histogram(): array
+    {
+        $bytes = $this->made('hist_find')->made('cast', [4])->toBytes();
+
+        /** @var list<int> $counts */
+        $counts = array_values((array) unpack('V*', $bytes));
+
+        return array_pad($counts, 256, 0);
+    }
+
+    /** Maps each 8-bit value by a table of 256. @param list<int> $table */
+    public function looked(array $table): self
+    {
+        $lut = self::raw(implode('', array_map(chr(...), $table)), 256, 1, 1);
+
+        return $this->made('maplut', [$lut]);
+    }
+
+    /** Spread over 0 to 255 so that every value is as common as any other. */
+    public function equalised(): self
+    {
+        return $this->made('hist_equal');
+    }
+
+    /** Smallest and largest value. @return array{float, float} */
+    public function range(): array
+    {
+        $least = Vips::library()->new('double');
+        $most = Vips::library()->new('double');
+        assert($least instanceof \FFI\CData && $most instanceof \FFI\CData);
+        Vips::operate('min', [$this->handle(), \FFI::addr($least)]);
+        Vips::operate('max', [$this->handle(), \FFI::addr($most)]);
+
+        return [(float) $least->cdata, (float) $most->cdata];
+    }
+
+    /** Floating point to 8 bits, its whole range spread out. */
+    public function toMask(): self
+    {
+        [$least, $most] = $this->range();
+
+        return $this->scaledBy(255 / max(1e-9, $most - $least), -$least * 255 / max(1e-9, $most - $least));
+    }
+
+    /**
+     * The box about all pixels of a mask that are above nothing.
+     *
+     * @return array{int, int, int, int}|null left, top, width, height
+     */
+    public function inkBox(): ?array
+    {
+        $numbers = array_map(fn (): mixed => Vips::library()->new('int'), range(1, 4));
+        $addresses = array_map(function (mixed $n): \FFI\CData {
+            assert($n instanceof \FFI\CData);
+
+            return \FFI::addr($n);
+        }, $numbers);
+        Vips::operate('find_trim', [$this->handle(), ...$addresses], ['threshold' => 0.5, 'background' => Boxed::doubles([0.0])]);
+        [$left, $top, $width, $height] = array_map(fn (mixed $n): int => $n instanceof \FFI\CData ? (int) $n->cdata : 0, $numbers);
+
+        return $width > 0 && $height > 0 ? [$left, $top, $width, $height] : null;
+    }
+
+    private function premultiplied(): self
+    {
+        return $this->made('premultiply');
+    }
+
+    private function unpremultiplied(): self
+    {
+        return $this->made('unpremultiply')->made('cast', [0]);
+    }
+}

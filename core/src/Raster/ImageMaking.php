@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+/** Where pictures come from and where they go. */
+trait ImageMaking
+{
+    /**
+     * Opens a file with the one reader that its type asks for, and no other.
+     *
+     * @throws RasterFailed
+     */
+    public static function load(PictureType $type, string $path, bool $strict = false): self
+    {
+        // An HDR or animated relative of these never gets here: PictureType knows four kinds.
+        $options = $strict ? ['fail-on' => 1] : [];
+
+        return self::wrap(Vips::image($type->value.'load', [$path], [], $options));
+    }
+
+    /** Opens a file that writeMapped() wrote. */
+    public static function mapped(string $path): self
+    {
+        return self::wrap(Vips::image('vipsload', [$path]));
+    }
+
+    /** Paints an SVG whose own width and height are its size in pixels. */
+    public static function svg(string $svg): self
+    {
+        return self::wrap(Vips::image('svgload_buffer', [Boxed::bytes($svg)], [], ['unlimited' => true]));
+    }
+
+    /** @param string $bytes rows of interleaved 8-bit samples */
+    public static function raw(string $bytes, int $width, int $height, int $bands): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, $height, $bands, 0);
+        assert($handle instanceof \FFI\CData);
+
+        return self::wrap($handle);
+    }
+
+    public static function empty(int $width, int $height, int $bands = 4): self
+    {
+        $image = self::wrap(Vips::image('black', [], [$width, $height], ['bands' => $bands]));
+
+        return $bands >= 3 ? $image->made('copy', [], ['interpretation' => 22]) : $image;
+    }
+
+    /** One colour all over, under the given alpha. */
+    public static function flat(\TallCrow\Colour\Srgb $colour, self $alpha): self
+    {
+        return $alpha->made('linear', [Boxed::doubles([0.0, 0.0, 0.0]), Boxed::doubles([(float) $colour->red, (float) $colour->green, (float) $colour->blue])], ['uchar' => true])
+            ->made('copy', [], ['interpretation' => 22])
+            ->withBand($alpha);
+    }
+
+    /**
+     * Gradient noise, smooth from -1 to 1, that meets itself at the edges when the sides are whole cells.
+     */
+    public static function noise(int $width, int $height, int $cell, int $seed): self
+    {
+        return self::wrap(Vips::image('perlin', [], [$width, $height], ['cell-size' => $cell, 'seed' => $seed]));
+    }
+
+    /** Distance to the nearest of scattered points, one to a cell, in pixels; meets itself at the edges. */
+    public static function cells(int $width, int $height, int $cell, int $seed): self
+    {
+        return self::wrap(Vips::image('worley', [], [$width, $height], ['cell-size' => $cell, 'seed' => $seed]));
+    }
+
+    /**
+     * Lays pictures over one another on a sheet, the first lowest.
+     *
+     * @param  list<array{image: self, left: int, top: int, blend: BlendMode}>  $pieces
+     */
+    public static function stacked(self $base, array $pieces): self
+    {
+        if ($pieces === []) {
+            return $base;
+        }
+
+        return self::wrap(Vips::image('composite', [
+            Boxed::images([$base, ...array_column($pieces, 'image')]),
+        ], [
+            Boxed::integers(array_map(fn (array $piece): int => $piece['blend']->vips(), $pieces)),
+        ], [
+            'x' => Boxed::integers(array_column($pieces, 'left')),
+            'y' => Boxed::integers(array_column($pieces, 'top')),
+            'compositing-space' => 22,
+        ]));
+    }
+
+    /** @param int $compression 0 to 9 */
+    public function writePng(string $path, int $compression = 6): void
+    {
+        Vips::operate('pngsave', [$this->handle(), $path], ['compression' => $compression, 'interlace' => false, 'strip' => true]);
+    }
+
+    public function png(int $compression = 1): string
+    {
+        return $this->buffer('pngsave_buffer', ['compression' => $compression, 'strip' => true]);
+    }
+
+    public function webp(int $quality = 80): string
+    {
+        return $this->buffer('webpsave_buffer', ['Q' => $quality, 'strip' => true]);
+    }
+
+    /** The library's own uncompressed file, which is mapped and not read when opened. */
+    public function writeMapped(string $path): void
+    {
+        Vips::operate('vipssave', [$this->handle(), $path]);
+    }
+
+    /** A bilevel picture for tracing: ink where the mask is half or more. */
+    public function writeBitmap(string $path): void
+    {
+        Vips::operate('ppmsave', [$this->inverted()->handle(), $path], ['bitdepth' => 1]);
+    }
+
+    /** @param array<string, mixed> $options */
+    private function buffer(string $operation, array $options): string
+    {
+        $out = Vips::library()->new('void *');
+        assert($out instanceof \FFI\CData);
+        Vips::operate($operation, [$this->handle(), \FFI::addr($out)], $options);
+        $size = Vips::library()->new('size_t');
+        assert($size instanceof \FFI\CData);
+        $data = Vips::run('vips_blob_get', $out, \FFI::addr($size));
+        assert($data instanceof \FFI\CData);
+        $bytes = \FFI::string($data, $size->cdata);
+        Vips::run('vips_area_unref', Vips::library()->cast('VipsArea *', $out));
+
+        return $bytes;
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Raster\Image;
+
+/**
+ * Keeps pictures as files in one folder, shared by all processes. Files are written aside and renamed, mapped when
+ * read, and the oldest go when the folder outgrows its bound.
+ */
+final readonly class FolderPictures implements Pictures
+{
+    private const NOTHING = 'nothing';
+
+    public function __construct(
+        private string $folder,
+        private int $mostBytes = 1_500_000_000,
+    ) {
+        if (! is_dir($this->folder)) {
+            @mkdir($this->folder, 0o700, true);
+        }
+    }
+
+    public function piece(string $key, Frame $frame, callable $make): ?Piece
+    {
+        $base = $this->folder.'/p'.sha1($key.$frame->key());
+        $place = @file_get_contents($base.'.at');
+        if ($place !== false) {
+            @touch($base.'.at');
+            if ($place === self::NOTHING) {
+                return null;
+            }
+            [$left, $top, $width, $height] = array_map(intval(...), explode(',', $place));
+            if (is_file($base.'.v')) {
+                return new Piece(Image::mapped($base.'.v'), new Frame($frame->ppi, $left, $top, $width, $height));
+            }
+        }
+        $piece = $make();
+        if ($piece !== null) {
+            $piece = $piece->with($piece->image->settled());
+            $this->write($base.'.v', $piece->image);
+        }
+        $at = $piece?->frame;
+        self::put($base.'.at', $at === null ? self::NOTHING : "$at->left,$at->top,$at->width,$at->height");
+
+        return $piece;
+    }
+
+    public function image(string $key, callable $make): Image
+    {
+        $file = $this->folder.'/i'.sha1($key).'.v';
+        if (! is_file($file)) {
+            $this->write($file, $make());
+        }
+
+        return Image::mapped($file);
+    }
+
+    public function text(string $key, callable $make): string
+    {
+        $file = $this->folder.'/t'.sha1($key);
+        $known = @file_get_contents($file);
+        if ($known !== false) {
+            return $known;
+        }
+        $text = $make();
+        self::put($file, $text);
+
+        return $text;
+    }
+
+    /** Lets the oldest go until the rest fits. */
+    public function tidy(): void
+    {
+        $files = [];
+        foreach (glob($this->folder.'/*') ?: [] as $file) {
+            $files[$file] = [(int) @filemtime($file), (int) @filesize($file)];
+        }
+        $total = array_sum(array_column($files, 1));
+        uasort($files, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        foreach ($files as $file => [, $bytes]) {
+            if ($total <= $this->mostBytes) {
+                break;
+            }
+            @unlink($file);
+            $total -= $bytes;
+        }
+    }
+
+    private function write(string $file, Image $image): void
+    {
+        $aside = sprintf('%s.%d.v', $file, getmypid());
+        $image->writeMapped($aside);
+        rename($aside, $file);
+        if (random_int(1, 200) === 1) {
+            $this->tidy();
+        }
+    }
+
+    private static function put(string $file, string $content): void
+    {
+        $aside = $file.'.'.getmypid();
+        file_put_contents($aside, $content);
+        rename($aside, $file);
+    }
+}

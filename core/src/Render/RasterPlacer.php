@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Geometry\Affine;
+use TallCrow\Raster\Image;
+
+/** Lays a raster on the pixel grid at its size, turn and place, to a part of a pixel. */
+final class RasterPlacer
+{
+    public static function place(Image $source, Placing $placing, Frame $frame): Image
+    {
+        $across = $placing->width * $frame->ppi / $source->width();
+        $down = $placing->height * $frame->ppi / $source->height();
+        // Shrinking is done first by a filter that looks at every source pixel; what is left is near 1 : 1.
+        if ($across < 1 || $down < 1) {
+            $source = $source->resized(
+                max(1, round($source->width() * min(1, $across))) / $source->width(),
+                max(1, round($source->height() * min(1, $down))) / $source->height(),
+            )->settled();
+        }
+        $map = Affine::shift(-$source->width() / 2, -$source->height() / 2)
+            ->then(Affine::scale($placing->width / $source->width(), $placing->height / $source->height()))
+            ->then($placing->toSheet)
+            ->then(Affine::scale($frame->ppi, $frame->ppi));
+
+        // The library counts pixel centres, the sheet counts edges: half a pixel either side.
+        [$shiftX, $shiftY] = $map->apply(0.5, 0.5);
+
+        return $source->affine([$map->a, $map->c, $map->b, $map->d], $shiftX - 0.5, $shiftY - 0.5, $frame->left, $frame->top, $frame->width, $frame->height);
+    }
+}

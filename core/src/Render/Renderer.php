@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
+use TallCrow\Asset\Shelf;
+use TallCrow\Raster\Image;
+
+/** From an artwork to its picture: a pure function of the sheet, its assets, the ppi and the window. */
+final class Renderer
+{
+    public readonly Placer $placer;
+
+    public function __construct(
+        private readonly Shelf $shelf,
+        private readonly Pictures $pictures = new NoPictures,
+    ) {
+        $this->placer = new Placer($shelf);
+    }
+
+    /**
+     * The whole picture, or a window of it, as 8-bit sRGB with straight alpha.
+     *
+     * @param  ?callable(LayerTrouble): void  $onTrouble  when given, a layer in trouble is left out and told of
+     *
+     * @throws LayerTrouble
+     */
+    public function picture(Artwork $artwork, Frame $frame, ?callable $onTrouble = null, ?Progress $progress = null): Image
+    {
+        $live = array_values(array_filter($artwork->distress, fn ($wear): bool => $wear->on));
+
+        return $this->compositor($onTrouble, $progress)->compose($artwork->layers, $live, $frame)->cleared();
+    }
+
+    /**
+     * One layer alone as it lies on the sheet, with no wear of the sheet's; a knockout as the shape that it takes, in
+     * one band.
+     *
+     * @throws LayerTrouble
+     */
+    public function layer(Layer $layer, Frame $frame): ?Piece
+    {
+        return $this->compositor()->piece($layer, $frame);
+    }
+
+    public function compositor(?callable $onTrouble = null, ?Progress $progress = null): Compositor
+    {
+        return new Compositor($this->shelf, $this->placer, $this->pictures, $onTrouble, $progress);
+    }
+
+    /** Which of the top layers has ink at a place (inches), the uppermost first. @return list<string> */
+    public function pick(Artwork $artwork, float $x, float $y, float $ppi = 60.0): array
+    {
+        $sheet = Frame::sheet($artwork->sheet, $ppi);
+        $found = [];
+        foreach (array_reverse($artwork->layers) as $layer) {
+            try {
+                $piece = $layer->on ? $this->layer($layer, $sheet) : null;
+            } catch (LayerTrouble) {
+                continue;
+            }
+            // A finger is wider than a hairline: two pixels about the place count.
+            $near = new Frame($ppi, (int) floor($x * $ppi) - 2, (int) floor($y * $ppi) - 2, 5, 5);
+            $spot = $piece?->cut($near);
+            if ($spot !== null && $spot->image->alpha()->range()[1] > 24) {
+                $found[] = $layer->id;
+            }
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Path;
+use TallCrow\Raster\Image;
+
+/**
+ * Outlines of ink that has none of its own (pictures, drawings, groups, masked pieces), traced by potrace from the
+ * alpha at print resolution, so that rings and gaps of them are as crisp as those of letters and the same at every ppi.
+ */
+final class Silhouettes
+{
+    public const PPI = 300.0;
+
+    /**
+     * @param  Piece  $piece  drawn at PPI
+     * @return Path in inches on the sheet
+     */
+    public static function trace(Piece $piece): Path
+    {
+        // One empty pixel all about, so that ink at the window's edge is closed there.
+        $frame = $piece->frame;
+        $alpha = $piece->image->alpha()->embed(1, 1, $frame->width + 2, $frame->height + 2);
+
+        return self::potrace($alpha)
+            ->transformed(Affine::shift($frame->left - 1, $frame->top - 1))
+            ->transformed(Affine::scale(1 / self::PPI, 1 / self::PPI));
+    }
+
+    private static function potrace(Image $alpha): Path
+    {
+        $bitmap = (string) tempnam(sys_get_temp_dir(), 'crow');
+        try {
+            $alpha->writeBitmap($bitmap);
+            $process = proc_open(
+                ['potrace', '--backend', 'svg', '--flat', '--turdsize', '2', '--alphamax', '1', '--unit', '10', '--output', '-', $bitmap],
+                [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+                $pipes,
+            );
+            if (! is_resource($process)) {
+                throw RenderFailed::tracer('it could not be started');
+            }
+            $svg = (string) stream_get_contents($pipes[1]);
+            $complaint = (string) stream_get_contents($pipes[2]);
+            if (proc_close($process) !== 0) {
+                throw RenderFailed::tracer(trim($complaint));
+            }
+        } finally {
+            @unlink($bitmap);
+        }
+
+        return TracedPath::read($svg, $alpha->height());
+    }
+}

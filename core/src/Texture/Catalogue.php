@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Texture;
+
+/** Every texture of wear there is. A new one is a class of its own and one entry here. */
+final class Catalogue
+{
+    private const CLASSES = [Speckle::class, Scratches::class];
+
+    /** @return array<string, class-string<Texture>> by kind */
+    public static function classes(): array
+    {
+        $byKind = [];
+        foreach (self::CLASSES as $class) {
+            $byKind[$class::kind()] = $class;
+        }
+
+        return $byKind;
+    }
+}

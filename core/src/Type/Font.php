@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Type;
+
+use FFI;
+use FFI\CData;
+use TallCrow\Geometry\Path;
+
+/** An opened font file. Measures are in ems; y points down, the baseline at 0. */
+final class Font
+{
+    private const FACE_IS_SCALABLE = 1;
+
+    public readonly string $family;
+
+    public readonly string $style;
+
+    public readonly int $unitsPerEm;
+
+    private CData $library;
+
+    private CData $face;
+
+    private CData $hbFace;
+
+    private CData $hbFont;
+
+    private CData $buffer;
+
+    private bool $open = false;
+
+    /** @var array<int, Path> */
+    private array $outlines = [];
+
+    private function __construct(string $bytes)
+    {
+        $freetype = FreeType::freetype();
+        $library = FreeType::pointer($freetype, 'void *');
+        FreeType::ft('FT_Init_FreeType', FFI::addr($library));
+        $this->library = $library;
+
+        $face = FreeType::pointer($freetype, 'Face *');
+        $buffer = FreeType::pointer($freetype, 'char['.max(1, strlen($bytes)).']');
+        FFI::memcpy($buffer, $bytes, strlen($bytes));
+        // FreeType reads from the buffer for as long as the face lives.
+        $this->buffer = $buffer;
+        $error = FreeType::ft('FT_New_Memory_Face', $library, $buffer, strlen($bytes), 0, FFI::addr($face));
+        if ($error !== 0) {
+            FreeType::ft('FT_Done_FreeType', $library);
+            throw FontRefused::unreadable(self::reason($error));
+        }
+        $this->face = $face;
+        if (($face->face_flags & self::FACE_IS_SCALABLE) === 0) {
+            FreeType::ft('FT_Done_Face', $face);
+            FreeType::ft('FT_Done_FreeType', $library);
+            throw FontRefused::noOutlines();
+        }
+        $this->unitsPerEm = max(1, (int) $face->units_per_em);
+        $this->family = self::name($face->family_name, 'Unnamed');
+        $this->style = self::name($face->style_name, 'Regular');
+
+        $this->hbFace = self::data(FreeType::hb('hb_ft_face_create_referenced', FreeType::harfbuzz()->cast('void *', $face)));
+        $this->hbFont = self::data(FreeType::hb('hb_font_create', $this->hbFace));
+        FreeType::hb('hb_ot_font_set_funcs', $this->hbFont);
+        FreeType::hb('hb_font_set_scale', $this->hbFont, $this->unitsPerEm, $this->unitsPerEm);
+        $this->open = true;
+    }
+
+    public function __destruct()
+    {
+        if ($this->open) {
+            FreeType::hb('hb_font_destroy', $this->hbFont);
+            FreeType::hb('hb_face_destroy', $this->hbFace);
+            FreeType::ft('FT_Done_Face', $this->face);
+            FreeType::ft('FT_Done_FreeType', $this->library);
+        }
+    }
+
+    /** @throws FontRefused */
+    public static function fromBytes(string $bytes): self
+    {
+        return new self($bytes);
+    }
+
+    /**
+     * Glyphs in the order in which they are drawn, as HarfBuzz shapes one line of text.
+     *
+     * @param  list<string>  $features  in HarfBuzz's notation, such as "ss01" or "-liga"
+     * @return list<Glyph>
+     */
+    public function shape(string $line, array $features = []): array
+    {
+        $harfbuzz = FreeType::harfbuzz();
+        $buffer = self::data(FreeType::hb('hb_buffer_create'));
+        FreeType::hb('hb_buffer_add_utf8', $buffer, $line, strlen($line), 0, strlen($line));
+        FreeType::hb('hb_buffer_guess_segment_properties', $buffer);
+        $wanted = $features === [] ? null : FreeType::pointer($harfbuzz, 'Feature['.count($features).']');
+        foreach ($features as $i => $feature) {
+            FreeType::hb('hb_feature_from_string', $feature, strlen($feature), $wanted === null ? null : FFI::addr($wanted[$i]));
+        }
+        FreeType::hb('hb_shape', $this->hbFont, $buffer, $wanted, count($features));
+        $length = FreeType::pointer($harfbuzz, 'unsigned int');
+        $infos = FreeType::hb('hb_buffer_get_glyph_infos', $buffer, FFI::addr($length));
+        $places = FreeType::hb('hb_buffer_get_glyph_positions', $buffer, FFI::addr($length));
+        $glyphs = [];
+        for ($i = 0; $i < $length->cdata; $i++) {
+            $glyphs[] = new Glyph(
+                $infos[$i]->codepoint,
+                $infos[$i]->cluster,
+                $places[$i]->x_advance / $this->unitsPerEm,
+                $places[$i]->x_offset / $this->unitsPerEm,
+                -$places[$i]->y_offset / $this->unitsPerEm,
+            );
+        }
+        FreeType::hb('hb_buffer_destroy', $buffer);
+
+        return $glyphs;
+    }
+
+    public function has(string $character): bool
+    {
+        return FreeType::ft('FT_Get_Char_Index', $this->face, mb_ord($character, 'UTF-8')) !== 0;
+    }
+
+    /** @throws FontRefused */
+    public function outline(int $glyph): Path
+    {
+        return $this->outlines[$glyph] ??= $this->read($glyph);
+    }
+
+    private function read(int $glyph): Path
+    {
+        $error = FreeType::ft('FT_Load_Glyph', $this->face, $glyph, FreeType::NO_SCALE_NO_HINTING);
+        if ($error !== 0) {
+            throw FontRefused::glyph($glyph, self::reason($error));
+        }
+        $outline = $this->face->glyph->outline;
+        $scale = 1 / $this->unitsPerEm;
+        $contours = [];
+        $first = 0;
+        for ($c = 0; $c < $outline->n_contours; $c++) {
+            $last = $outline->contours[$c];
+            $points = [];
+            for ($i = $first; $i <= $last; $i++) {
+                $points[] = [$outline->points[$i]->x * $scale, -$outline->points[$i]->y * $scale, ord($outline->tags[$i]) & 3];
+            }
+            $contours[] = $points;
+            $first = $last + 1;
+        }
+
+        return GlyphContours::toPath($contours);
+    }
+
+    private static function reason(mixed $error): string
+    {
+        assert(is_int($error));
+
+        // The words of FreeType's fterrdef.h; Debian's build leaves them out of the library.
+        return match ($error) {
+            0x02 => 'unknown file format',
+            0x03 => 'broken file',
+            0x08 => 'invalid table',
+            0x14 => 'invalid outline',
+            0x40 => 'out of memory',
+            0x51, 0x52, 0x53, 0x54, 0x55 => 'the file ends too early',
+            default => sprintf('error 0x%02X', $error),
+        };
+    }
+
+    private static function name(mixed $text, string $otherwise): string
+    {
+        return $text instanceof CData && ! FFI::isNull($text) ? FFI::string($text) : $otherwise;
+    }
+
+    private static function data(mixed $made): CData
+    {
+        assert($made instanceof CData);
+
+        return $made;
+    }
+}
