@@ -123,7 +123,7 @@ trait ImageArithmetic
     {
         $out = Vips::library()->new('double');
         assert($out instanceof \FFI\CData);
-        Vips::operate('avg', [$this->handle(), \FFI::addr($out)]);
+        Vips::operate('avg', [$this, \FFI::addr($out)]);
 
         return (float) $out->cdata;
     }
@@ -160,7 +160,7 @@ trait ImageArithmetic
     /** Spread over 0 to 255 so that every value is as common as any other. */
     public function equalised(): self
     {
-        return $this->made('hist_equal');
+        return $this->settled()->made('hist_equal');
     }
 
     /** Smallest and largest value. @return array{float, float} */
@@ -169,8 +169,8 @@ trait ImageArithmetic
         $least = Vips::library()->new('double');
         $most = Vips::library()->new('double');
         assert($least instanceof \FFI\CData && $most instanceof \FFI\CData);
-        Vips::operate('min', [$this->handle(), \FFI::addr($least)]);
-        Vips::operate('max', [$this->handle(), \FFI::addr($most)]);
+        Vips::operate('min', [$this, \FFI::addr($least)]);
+        Vips::operate('max', [$this, \FFI::addr($most)]);
 
         return [(float) $least->cdata, (float) $most->cdata];
     }
@@ -178,9 +178,10 @@ trait ImageArithmetic
     /** Floating point to 8 bits, its whole range spread out. */
     public function toMask(): self
     {
-        [$least, $most] = $this->range();
+        $settled = $this->settled();
+        [$least, $most] = $settled->range();
 
-        return $this->scaledBy(255 / max(1e-9, $most - $least), -$least * 255 / max(1e-9, $most - $least));
+        return $settled->scaledBy(255 / max(1e-9, $most - $least), -$least * 255 / max(1e-9, $most - $least));
     }
 
     /**
@@ -190,16 +191,18 @@ trait ImageArithmetic
      */
     public function inkBox(): ?array
     {
-        $numbers = array_map(fn (): mixed => Vips::library()->new('int'), range(1, 4));
-        $addresses = array_map(function (mixed $n): \FFI\CData {
-            assert($n instanceof \FFI\CData);
+        $columns = Vips::library()->new('VipsImage *');
+        $rows = Vips::library()->new('VipsImage *');
+        assert($columns instanceof \FFI\CData && $rows instanceof \FFI\CData);
+        Vips::operate('project', [$this, \FFI::addr($columns), \FFI::addr($rows)]);
+        $span = function (self $sums): ?array {
+            $full = array_keys(array_filter(array_values((array) unpack('V*', $sums->toBytes()))));
 
-            return \FFI::addr($n);
-        }, $numbers);
-        Vips::operate('find_trim', [$this->handle(), ...$addresses], ['threshold' => 0.5, 'background' => Boxed::doubles([0.0])]);
-        [$left, $top, $width, $height] = array_map(fn (mixed $n): int => $n instanceof \FFI\CData ? (int) $n->cdata : 0, $numbers);
+            return $full === [] ? null : [$full[0], $full[count($full) - 1] + 1 - $full[0]];
+        };
+        [$across, $down] = [$span(self::wrap($columns)), $span(self::wrap($rows))];
 
-        return $width > 0 && $height > 0 ? [$left, $top, $width, $height] : null;
+        return $across === null || $down === null ? null : [$across[0], $down[0], $across[1], $down[1]];
     }
 
     private function premultiplied(): self

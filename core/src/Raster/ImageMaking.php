@@ -64,10 +64,21 @@ trait ImageMaking
         return self::wrap(Vips::image('perlin', [], [$width, $height], ['cell-size' => $cell, 'seed' => $seed]));
     }
 
-    /** Distance to the nearest of scattered points, one to a cell, in pixels; meets itself at the edges. */
-    public static function cells(int $width, int $height, int $cell, int $seed): self
+    /**
+     * Random grains blurred to blobs of a size, alike in all directions, that meet themselves at the edges.
+     *
+     * @param  float  $sigma  in pixels; a blob is about four of it across
+     */
+    public static function grain(int $side, float $sigma, int $seed): self
     {
-        return self::wrap(Vips::image('worley', [], [$width, $height], ['cell-size' => $cell, 'seed' => $seed]));
+        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
+        $margin = (int) ceil($sigma * 4) + 1;
+
+        return self::raw($random->getBytes($side * $side), $side, $side, 1)
+            ->tiled($margin, $margin, $side + 2 * $margin, $side + 2 * $margin)
+            ->stretched(1.0)
+            ->blurred($sigma)
+            ->crop($margin, $margin, $side, $side);
     }
 
     /**
@@ -95,7 +106,7 @@ trait ImageMaking
     /** @param int $compression 0 to 9 */
     public function writePng(string $path, int $compression = 6): void
     {
-        Vips::operate('pngsave', [$this->handle(), $path], ['compression' => $compression, 'interlace' => false, 'strip' => true]);
+        Vips::operate('pngsave', [$this, $path], ['compression' => $compression, 'interlace' => false, 'strip' => true]);
     }
 
     public function png(int $compression = 1): string
@@ -111,13 +122,13 @@ trait ImageMaking
     /** The library's own uncompressed file, which is mapped and not read when opened. */
     public function writeMapped(string $path): void
     {
-        Vips::operate('vipssave', [$this->handle(), $path]);
+        Vips::operate('vipssave', [$this, $path]);
     }
 
     /** A bilevel picture for tracing: ink where the mask is half or more. */
     public function writeBitmap(string $path): void
     {
-        Vips::operate('ppmsave', [$this->inverted()->handle(), $path], ['bitdepth' => 1]);
+        Vips::operate('ppmsave', [$this->inverted(), $path], ['bitdepth' => 1]);
     }
 
     /** @param array<string, mixed> $options */
@@ -125,7 +136,7 @@ trait ImageMaking
     {
         $out = Vips::library()->new('void *');
         assert($out instanceof \FFI\CData);
-        Vips::operate($operation, [$this->handle(), \FFI::addr($out)], $options);
+        Vips::operate($operation, [$this, \FFI::addr($out)], $options);
         $size = Vips::library()->new('size_t');
         assert($size instanceof \FFI\CData);
         $data = Vips::run('vips_blob_get', $out, \FFI::addr($size));

@@ -9,7 +9,7 @@ use TallCrow\Raster\Image;
 /** Thin tapered scratches that run mostly one way, over a faint grain that gives way last. */
 final class Scratches implements Texture
 {
-    private const COUNT = 2600;
+    private const COUNT = 5200;
 
     public static function kind(): string
     {
@@ -26,19 +26,19 @@ final class Scratches implements Texture
         }
         $size = self::TILE;
         $drawn = Image::svg("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$size\" height=\"$size\"><rect width=\"$size\" height=\"$size\"/>$paths</svg>")->band(0);
-        $grain = Image::noise($size, $size, 8, $seed)->toMask()->scaledBy(58 / 255);
+        $grain = Image::grain($size, 1.6, $seed)->toMask()->scaledBy(58 / 255);
 
         return $drawn->lighter($grain)->settled();
     }
 
     private static function scratch(\Random\Randomizer $random, int $level): string
     {
-        $x = $random->getFloat(0, self::TILE);
-        $y = $random->getFloat(0, self::TILE);
-        $long = 40 + 500 * $random->getFloat(0, 1) ** 3;
-        $angle = deg2rad(-68 + ($random->getFloat(0, 1) + $random->getFloat(0, 1) - 1) * 34);
-        $half = 0.8 + 3.2 * $random->getFloat(0, 1) ** 3;
-        $bow = $random->getFloat(-0.06, 0.06) * $long;
+        $x = self::TILE * self::share($random);
+        $y = self::TILE * self::share($random);
+        $long = 40 + 500 * self::share($random) ** 3;
+        $angle = deg2rad(-68 + (self::share($random) + self::share($random) - 1) * 34);
+        $half = 0.8 + 3.2 * self::share($random) ** 3;
+        $bow = (self::share($random) - 0.5) * 0.12 * $long;
         [$ux, $uy] = [cos($angle), sin($angle)];
         $d = sprintf(
             'M0 0Q%.1f %.1f %.1f %.1fQ%.1f %.1f 0 0Z',
@@ -54,6 +54,11 @@ final class Scratches implements Texture
         }
 
         return $copies;
+    }
+
+    private static function share(\Random\Randomizer $random): float
+    {
+        return $random->getInt(0, 1 << 30) / (1 << 30);
     }
 
     /** @return list<int> the shifts at which a piece that crosses the tile's edge is drawn again */

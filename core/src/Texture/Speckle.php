@@ -16,11 +16,12 @@ final class Speckle implements Texture
 
     public static function field(int $seed): Image
     {
-        $noise = fn (int $cell, int $salt): Image => Image::noise(self::TILE, self::TILE, $cell, $seed * 31 + $salt);
+        $grain = fn (float $sigma, int $salt): Image => Image::grain(self::TILE, $sigma, $seed * 31 + $salt);
+        // A blur divides the spread of white noise by about 3.5 sigma: the factors bring all grains to a like strength.
+        $fine = $grain(1.3, 1)->stretched(1.3 * 0.8)->plus($grain(2.6, 2)->stretched(2.6));
 
-        return $noise(6, 1)->stretched(0.7)
-            ->plus($noise(12, 2)->stretched(1.0))
-            ->plus($noise(300, 3)->stretched(0.45))
+        return $fine
+            ->plus(Image::noise(self::TILE, self::TILE, 300, $seed)->stretched(26))
             ->toMask()
             ->equalised()
             ->settled();

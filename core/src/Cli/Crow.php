@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cli;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkInvalid;
+use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\Garment;
+use TallCrow\Asset\FolderShelf;
+use TallCrow\Asset\PictureReader;
+use TallCrow\Colour\Srgb;
+use TallCrow\Export\PngFile;
+use TallCrow\Export\PrintPng;
+use TallCrow\Measure\HouseRule;
+use TallCrow\Measure\Length;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\Resolution;
+use TallCrow\Preflight\Preflight;
+use TallCrow\Preflight\Report;
+use TallCrow\Preflight\Verdict;
+use TallCrow\Raster\PictureType;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Renderer;
+
+/** The command line: render, preflight, inspect. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
+final class Crow
+{
+    public const FINE = 0;
+
+    public const FAILED = 1;
+
+    public const UNUSABLE = 2;
+
+    private const HELP = <<<'TEXT'
+        bin/crow render ARTWORK.json --out FILE.png [--ppi N] [--region X,Y,W,H]
+        bin/crow preflight ARTWORK.json [--json]
+        bin/crow inspect FILE.png [--width 10in] [--on "#1d2b1f"] [--rule strict-300|accept-200] [--json]
+
+        Fonts and pictures are found beside the artwork. A region is in pixels of the picture at its ppi.
+        Exit codes: 0 fine, 1 checks failed, 2 unusable input.
+        TEXT;
+
+    /**
+     * @param  list<string>  $words  without the program's own name
+     * @param  resource  $out
+     * @param  resource  $error
+     */
+    public static function run(array $words, mixed $out, mixed $error): int
+    {
+        try {
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule'], ['json', 'help']);
+            if ($arguments->flag('help') || $arguments->command === '') {
+                fwrite($out, self::HELP."\n");
+
+                return self::FINE;
+            }
+
+            return match ($arguments->command) {
+                'render' => self::render($arguments, $out),
+                'preflight' => self::preflight($arguments, $out),
+                'inspect' => self::inspect($arguments, $out),
+                default => throw UnusableCall::command($arguments->command),
+            };
+        } catch (\RuntimeException|\DomainException|\InvalidArgumentException $unusable) {
+            fwrite($error, 'crow: '.str_replace("\n", ' ', $unusable->getMessage())."\n");
+
+            return self::UNUSABLE;
+        }
+    }
+
+    /** @param resource $out */
+    private static function render(Arguments $arguments, mixed $out): int
+    {
+        [$artwork, $shelf] = self::artwork($arguments);
+        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
+        $ppi = Ppi::of((float) ($arguments->option('ppi') ?? $artwork->sheet->ppi->value));
+        $frame = Frame::sheet($artwork->sheet, $ppi->value);
+        if (($region = $arguments->option('region')) !== null) {
+            $numbers = array_map(intval(...), explode(',', $region));
+            if (count($numbers) !== 4 || ($part = $frame->overlap(new Frame($ppi->value, $numbers[0], $numbers[1], max(0, $numbers[2]), max(0, $numbers[3])))) === null) {
+                throw UnusableCall::region($region, $frame->width, $frame->height);
+            }
+            $frame = $part;
+        }
+        $picture = (new Renderer($shelf))->picture($artwork, $frame);
+        PrintPng::write($picture, $target, $ppi, $artwork->title);
+        fprintf($out, "%s: %d × %d px, %s ppi, %.2f × %.2f in\n", $target, $frame->width, $frame->height, $ppi->value, $frame->width / $ppi->value, $frame->height / $ppi->value);
+
+        return self::FINE;
+    }
+
+    /** @param resource $out */
+    private static function preflight(Arguments $arguments, mixed $out): int
+    {
+        [$artwork, $shelf] = self::artwork($arguments);
+
+        return self::told(Preflight::artwork($artwork, new Renderer($shelf), $shelf), $arguments->flag('json'), [], $out);
+    }
+
+    /** @param resource $out */
+    private static function inspect(Arguments $arguments, mixed $out): int
+    {
+        $file = $arguments->operand('a PNG file');
+        if (! is_file($file)) {
+            throw UnusableCall::file($file);
+        }
+        $stated = null;
+        foreach (PngFile::chunks($file) as $chunk) {
+            if ($chunk->type === 'pHYs' && strlen($chunk->data) === 9 && ord($chunk->data[8]) === 1) {
+                $stated = (int) ((array) unpack('N', $chunk->data))[1];
+            }
+        }
+        $picture = PictureReader::check($file);
+        if ($picture->type !== PictureType::Png) {
+            throw UnusableCall::file($file);
+        }
+        $ppi = $stated === null || $stated === 0 ? null : round(Ppi::fromPerMetre($stated)->value, 2);
+        $width = $arguments->option('width');
+        $printed = $width === null ? null : Length::parse($width, Ppi::of($ppi ?? 300));
+        $effective = $printed === null ? ($ppi ?? throw UnusableCall::missing('--width, since the file states no ppi')) : Resolution::effective((int) $picture->width, $printed);
+        $garments = array_map(fn (string $hex): Garment => new Garment($hex, Srgb::hex($hex)), $arguments->options('on'));
+        $rule = HouseRule::tryFrom($arguments->option('rule') ?? 'strict-300') ?? throw UnusableCall::rule((string) $arguments->option('rule'));
+        $figures = [
+            'width' => (int) $picture->width,
+            'height' => (int) $picture->height,
+            'stated_ppi' => $ppi,
+            'effective_ppi' => round($effective, 2),
+            'printed_inches' => [round($picture->width / $effective, 3), round($picture->height / $effective, 3)],
+        ];
+
+        return self::told(Preflight::picture($picture->pixels()->settled(), $effective, $garments, $rule), $arguments->flag('json'), $figures, $out);
+    }
+
+    /**
+     * @param  array<string, mixed>  $figures
+     * @param  resource  $out
+     */
+    private static function told(Report $report, bool $json, array $figures, mixed $out): int
+    {
+        if ($json) {
+            fwrite($out, json_encode($figures + $report->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
+        } else {
+            foreach ($figures as $name => $value) {
+                fprintf($out, "     %s: %s\n", str_replace('_', ' ', $name), is_array($value) ? implode(' × ', $value) : ($value ?? 'none'));
+            }
+            foreach ($report->findings as $finding) {
+                fprintf($out, "%-4s %s: %s (limit %s). %s\n", $finding->verdict->value, $finding->word, $finding->figure, $finding->limit, $finding->says);
+            }
+        }
+
+        return $report->verdict() === Verdict::Fail ? self::FAILED : self::FINE;
+    }
+
+    /** @return array{Artwork, FolderShelf} */
+    private static function artwork(Arguments $arguments): array
+    {
+        $file = $arguments->operand('an artwork');
+        $json = is_file($file) ? file_get_contents($file) : false;
+        if ($json === false) {
+            throw UnusableCall::file($file);
+        }
+        try {
+            return [ArtworkReader::json($json), new FolderShelf(dirname($file))];
+        } catch (ArtworkInvalid $invalid) {
+            throw UnusableCall::artwork($file, $invalid);
+        }
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cli;
+
+use TallCrow\Artwork\ArtworkInvalid;
+
+final class UnusableCall extends \InvalidArgumentException
+{
+    public static function command(string $word): self
+    {
+        return new self(sprintf('"%s" is no command. Known are render, preflight and inspect; --help tells more.', $word));
+    }
+
+    public static function missing(string $what): self
+    {
+        return new self(sprintf('Missing: %s. --help tells more.', $what));
+    }
+
+    public static function option(string $word): self
+    {
+        return new self(sprintf('The option %s is not known. --help tells more.', $word));
+    }
+
+    public static function tooMany(string $word): self
+    {
+        return new self(sprintf('"%s" is one word too many. --help tells more.', $word));
+    }
+
+    public static function file(string $file): self
+    {
+        return new self(sprintf('"%s" is no file that can be read.', $file));
+    }
+
+    public static function region(string $text, int $width, int $height): self
+    {
+        return new self(sprintf('The region "%s" is not X,Y,W,H within %d × %d pixels.', $text, $width, $height));
+    }
+
+    public static function rule(string $word): self
+    {
+        return new self(sprintf('"%s" is no rule. Known are strict-300 and accept-200.', $word));
+    }
+
+    public static function artwork(string $file, ArtworkInvalid $invalid): self
+    {
+        return new self(sprintf('%s: %s', basename($file), $invalid->getMessage()), 0, $invalid);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Export;
+
+use TallCrow\Measure\Ppi;
+use TallCrow\Raster\Image;
+
+/** Writes the file that a print house takes: 8-bit RGBA, not interlaced, its density and colour space declared. */
+final class PrintPng
+{
+    public const SOFTWARE = 'Tall Crow';
+
+    public const COMPRESSION = 6;
+
+    /**
+     * Written aside and renamed, so that a file of this name is always whole.
+     *
+     * @throws PngBroken
+     */
+    public static function write(Image $picture, string $path, Ppi $ppi, string $title, int $compression = self::COMPRESSION): void
+    {
+        $aside = sprintf('%s.%d.part', $path, getmypid());
+        try {
+            $picture->writePng($aside.'.png', $compression);
+            PngFile::withChunks($aside.'.png', $aside, [
+                PngChunk::srgb(),
+                PngChunk::density($ppi->perMetre()),
+                ...($title === '' ? [] : [PngChunk::text('Title', $title)]),
+                PngChunk::text('Software', self::SOFTWARE),
+            ]);
+            if (! rename($aside, $path)) {
+                throw PngBroken::unwritable($path);
+            }
+        } finally {
+            @unlink($aside.'.png');
+            @unlink($aside);
+        }
+    }
+
+    /** A file name made of the design's title: letters, digits and dashes. */
+    public static function fileName(string $title): string
+    {
+        $ascii = (string) preg_replace('/[^\x20-\x7e]+/', '', (string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $title));
+        $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($ascii)), '-');
+
+        return ($name === '' ? 'design' : substr($name, 0, 80)).'.png';
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Garment;
+use TallCrow\Asset\Shelf;
+use TallCrow\Geometry\Box;
+use TallCrow\Measure\HouseRule;
+use TallCrow\Measure\PrintArea;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Renderer;
+
+/** What is checked: a finished picture and, where it is known, the artwork that it came from. */
+final readonly class Subject
+{
+    /**
+     * @param  Image  $picture  with alpha, its pixels settled
+     * @param  float  $ppi  of that picture as it is printed
+     * @param  list<Garment>  $garments
+     * @param  PrintArea  $file  the size of the file, which may be larger than the picture that is looked at
+     */
+    public function __construct(
+        public Image $picture,
+        public float $ppi,
+        public array $garments,
+        public HouseRule $rule,
+        public PrintArea $file,
+        public ?PrintArea $area = null,
+        public ?Artwork $artwork = null,
+        public ?Renderer $renderer = null,
+        public ?Shelf $shelf = null,
+    ) {}
+
+    /** Pixels of the picture that hold ink: a mask, 255 where alpha is half or more. */
+    public function ink(): Image
+    {
+        return $this->picture->alpha()->isMore(127.0);
+    }
+
+    /**
+     * Where a mask is not empty, as half-inch squares, the fullest first.
+     *
+     * @return list<Box>
+     */
+    public function where(Image $mask, int $most = 40): array
+    {
+        $block = max(1, (int) round($this->ppi / 2));
+        $cells = $mask->shrunk($block);
+        $width = $cells->width();
+        $found = [];
+        foreach (str_split($cells->toBytes()) as $i => $byte) {
+            if (ord($byte) > 0) {
+                $found[$i] = ord($byte);
+            }
+        }
+        arsort($found);
+        $boxes = [];
+        foreach (array_slice(array_keys($found), 0, $most) as $i) {
+            [$x, $y] = [$i % $width * $block / $this->ppi, intdiv($i, $width) * $block / $this->ppi];
+            $boxes[] = new Box($x, $y, $x + $block / $this->ppi, $y + $block / $this->ppi);
+        }
+
+        return $boxes;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+enum Verdict: string
+{
+    case Pass = 'pass';
+    case Warn = 'warn';
+    case Fail = 'fail';
+
+    /** Higher is better: the two limits are those beyond which a print house may object, and does. */
+    public static function atLeast(float $measured, float $fail, float $warn): self
+    {
+        return $measured < $fail ? self::Fail : ($measured < $warn ? self::Warn : self::Pass);
+    }
+
+    /** Lower is better. */
+    public static function atMost(float $measured, float $warn, float $fail): self
+    {
+        return $measured > $fail ? self::Fail : ($measured > $warn ? self::Warn : self::Pass);
+    }
+
+    public function worst(self $other): self
+    {
+        $rank = fn (self $v): int => match ($v) {
+            self::Pass => 0, self::Warn => 1, self::Fail => 2,
+        };
+
+        return $rank($this) >= $rank($other) ? $this : $other;
+    }
+}

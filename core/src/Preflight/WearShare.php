@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\GroupSource;
+use TallCrow\Artwork\Layer;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
+use TallCrow\Texture\Wear;
+
+/** The share of ink that distress took: in all, and of each layer. */
+final class WearShare implements Check
+{
+    /** Shares beyond which a face loses its eyes and small words cannot be read (our choice). */
+    private const WARN = 0.25;
+
+    private const FAIL = 0.5;
+
+    private const PPI = 75.0;
+
+    public function run(Subject $subject): array
+    {
+        [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
+        if ($artwork === null || $renderer === null || ! self::isWorn($artwork)) {
+            return [];
+        }
+        $frame = Frame::sheet($artwork->sheet, self::PPI);
+        $skip = fn (LayerTrouble $trouble): null => null;
+        $before = $renderer->picture(self::unworn($artwork), $frame, $skip)->alpha()->area();
+        $after = $renderer->picture($artwork, $frame, $skip)->alpha()->area();
+        $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
+        foreach ($this->layers($subject, $frame) as [$layer, $share]) {
+            $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork);
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @return list<array{Layer, float}>
+     */
+    private function layers(Subject $subject, Frame $frame): array
+    {
+        [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
+        if ($artwork === null || $renderer === null) {
+            return [];
+        }
+        $compositor = $renderer->compositor(fn (LayerTrouble $trouble): null => null);
+        $painted = [];
+        foreach ($artwork->layers as $layer) {
+            $piece = $layer->on && ! $layer->role->knockout ? $compositor->piece($layer, $frame) : null;
+            if ($piece !== null) {
+                $painted[$layer->id] = $piece;
+            }
+        }
+        $kept = array_map(
+            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->keptBy($wear, $painted, $frame)->settled(),
+            array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on)),
+        );
+        $shares = [];
+        foreach ($artwork->layers as $layer) {
+            $piece = $painted[$layer->id] ?? null;
+            $whole = $piece === null ? null : $compositor->piece(self::bare($layer), $frame);
+            if ($piece === null || $whole === null || ($full = $whole->image->alpha()->area()) <= 0) {
+                continue;
+            }
+            $left = $piece->image->alpha();
+            foreach ($kept as $mask) {
+                $left = $left->times($mask->crop($piece->frame->left, $piece->frame->top, $piece->frame->width, $piece->frame->height));
+            }
+            $shares[] = [$layer, max(0.0, 1 - $left->area() / $full)];
+        }
+
+        return $shares;
+    }
+
+    /** @param list<string> $layers */
+    private function finding(string $key, string $word, string $what, float $share, array $layers, Artwork $artwork): Finding
+    {
+        $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
+        // A little below the limit, since what wear takes of one layer is not quite its amount.
+        $by = $share > 0 ? self::WARN * 0.9 / $share : 1.0;
+
+        return new Finding(
+            $key, $word, $verdict, sprintf('%.1f %% worn', $share * 100), sprintf('%d %%', self::WARN * 100),
+            sprintf('Distress took %.1f %% of %s.', $share * 100, $what),
+            layers: $layers,
+            mends: $verdict === Verdict::Pass ? [] : [new Mend(
+                sprintf('Wear to %d %%', self::WARN * 90),
+                fn (Artwork $a): Artwork => $a->with(
+                    layers: array_map(fn (Layer $l): Layer => $layers === [] || $l->id === $layers[0] ? self::less($l, $by) : $l, $a->layers),
+                    distress: array_map(fn (Wear $w): Wear => $w->withAmount($w->amount * $by), $a->distress),
+                ),
+            )],
+        );
+    }
+
+    private static function less(Layer $layer, float $by): Layer
+    {
+        return $layer->with(distress: array_map(fn (Wear $w): Wear => $w->withAmount($w->amount * $by), $layer->distress));
+    }
+
+    private static function isWorn(Artwork $artwork): bool
+    {
+        foreach ([...$artwork->distress, ...array_merge([], ...array_map(fn (Layer $l): array => $l->distress, $artwork->everyLayer()))] as $wear) {
+            if ($wear->on) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function unworn(Artwork $artwork): Artwork
+    {
+        return $artwork->with(layers: array_map(self::bare(...), $artwork->layers), distress: []);
+    }
+
+    private static function bare(Layer $layer): Layer
+    {
+        return $layer->with(
+            distress: [],
+            source: $layer->source instanceof GroupSource ? new GroupSource(array_map(self::bare(...), $layer->source->layers)) : null,
+        );
+    }
+}
