@@ -1,7 +1,5 @@
 <?php
 
-use App\Providers\AppServiceProvider;
+declare(strict_types=1);
 
-return [
-    AppServiceProvider::class,
-];
+return [App\Providers\AppServiceProvider::class];

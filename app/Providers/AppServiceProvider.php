@@ -1,24 +1,25 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Providers;
 
+use App\Models\Shop;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\ServiceProvider;
 
-class AppServiceProvider extends ServiceProvider
+final class AppServiceProvider extends ServiceProvider
 {
-    /**
-     * Register any application services.
-     */
     public function register(): void
     {
-        //
+        // The one place that says whose shop this is: with sign-in, it is the signed-in seller's.
+        $this->app->scoped(Shop::class, fn (): Shop => Shop::query()->firstOrFail());
     }
 
-    /**
-     * Bootstrap any application services.
-     */
     public function boot(): void
     {
-        //
+        Model::shouldBeStrict(! $this->app->isProduction());
+        JsonResource::withoutWrapping();
     }
 }

@@ -1,25 +1,50 @@
 <?php
 
+declare(strict_types=1);
+
 namespace Database\Seeders;
 
-use App\Models\User;
-use Illuminate\Database\Console\Seeds\WithoutModelEvents;
+use App\Bench\Briefs;
+use App\Bench\Shelving;
+use App\Models\Shop;
+use Demo\DemoAssets;
 use Illuminate\Database\Seeder;
+use TallCrow\Artwork\ArtworkReader;
 
-class DatabaseSeeder extends Seeder
+/** The demo shop. Run again it changes nothing. */
+final class DatabaseSeeder extends Seeder
 {
-    use WithoutModelEvents;
-
-    /**
-     * Seed the application's database.
-     */
-    public function run(): void
+    public function run(Briefs $briefs, Shelving $shelving): void
     {
-        // User::factory(10)->create();
+        if (Shop::query()->exists()) {
+            return;
+        }
+        $shop = Shop::query()->create(['name' => 'Lantern & Rook']);
+        $folder = storage_path('framework/demo-assets');
+        foreach (DemoAssets::gather($folder) as $asset) {
+            $shelving->put($shop, $folder.'/'.$asset['file'], $asset['file'], [
+                'title' => $asset['title'],
+                'genre' => $asset['genre'],
+                'licence_name' => $asset['licence']['name'],
+                'licence_author' => $asset['licence']['author'],
+                'licence_url' => $asset['licence']['url'],
+            ]);
+        }
+        foreach (glob(base_path('demo/artworks/*.json')) ?: [] as $file) {
+            $artwork = ArtworkReader::json((string) file_get_contents($file));
+            $briefs->start($shop, $this->areaOf($artwork->sheet->width, $artwork->sheet->height) ?? $artwork->sheet->area(), $artwork);
+        }
+        $shop->areas()->create(['name' => 'Quarry Road Press, hoodie back', 'width' => 4200, 'height' => 4800, 'ppi' => 300]);
+    }
 
-        User::factory()->create([
-            'name' => 'Test User',
-            'email' => 'test@example.com',
-        ]);
+    private function areaOf(int $width, int $height): ?\TallCrow\Measure\PrintArea
+    {
+        foreach (\TallCrow\Measure\PrintArea::presets() as $area) {
+            if ($area->width === $width && $area->height === $height) {
+                return $area;
+            }
+        }
+
+        return null;
     }
 }

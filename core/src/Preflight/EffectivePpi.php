@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
-use TallCrow\Asset\AssetUnusable;
-use TallCrow\Measure\Length;
-use TallCrow\Measure\Resolution;
 
 /** Source pixels ÷ placed inches of every raster: enlarging one raises the file's ppi and adds no detail. */
 final class EffectivePpi implements Check
@@ -27,28 +23,9 @@ final class EffectivePpi implements Check
         return $findings;
     }
 
-    /** The lesser of both ways; null for anything but a raster. */
-    public static function measure(Layer $layer, Subject $subject): ?float
-    {
-        if (! $layer->source instanceof ArtSource || $subject->shelf === null) {
-            return null;
-        }
-        try {
-            $picture = $subject->shelf->picture($layer->source->file);
-        } catch (AssetUnusable) {
-            return null;
-        }
-        $placing = $subject->renderer?->placer->place($layer);
-
-        return $placing === null || $picture->isVector() ? null : min(
-            Resolution::effective((int) $picture->width, Length::inches($placing->width)),
-            Resolution::effective((int) $picture->height, Length::inches($placing->height)),
-        );
-    }
-
     private function layer(Layer $layer, Subject $subject): ?Finding
     {
-        $ppi = self::measure($layer, $subject);
+        $ppi = $subject->renderer?->placer->effectivePpi($layer);
         if ($ppi === null || $layer->placement === null) {
             return null;
         }

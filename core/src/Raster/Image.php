@@ -111,6 +111,12 @@ final class Image
         return $by <= 1 ? $this : $this->made('shrink', [(float) $by, (float) $by]);
     }
 
+    /** Every so-manieth pixel each way, as it is. */
+    public function sampled(int $every): self
+    {
+        return $every <= 1 ? $this : $this->made('subsample', [$every, $every]);
+    }
+
     /**
      * Places the picture on a pixel grid by (a b; c d) and the shift of its origin, and cuts out the given box.
      *

@@ -9,7 +9,9 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\ShapeSource;
 use TallCrow\Artwork\TextSource;
+use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Shelf;
+use TallCrow\Colour\Srgb;
 use TallCrow\Effect\BendsOutline;
 use TallCrow\Effect\Inking;
 use TallCrow\Effect\Inks;
@@ -17,6 +19,8 @@ use TallCrow\Effect\SetsType;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
+use TallCrow\Measure\Length;
+use TallCrow\Measure\Resolution;
 use TallCrow\Type\Letter;
 use TallCrow\Type\Typesetter;
 
@@ -41,7 +45,7 @@ final class Placer
 
     public function inking(Layer $layer): Inking
     {
-        $own = $layer->source instanceof ArtSource || $layer->children() !== [] ? null : \TallCrow\Colour\Srgb::hex('#1f1d1a');
+        $own = $layer->source instanceof ArtSource || $layer->children() !== [] ? null : Srgb::hex('#1f1d1a');
         $inking = Inking::plain($own);
         foreach ($layer->liveEffects() as $effect) {
             if ($effect instanceof Inks) {
@@ -64,6 +68,25 @@ final class Placer
         $own ??= $this->place($layer)?->box();
 
         return $own?->grown($this->inking($layer)->longestReach());
+    }
+
+    /**
+     * Source pixels ÷ placed inches, the lesser of both ways; null for anything but a raster.
+     *
+     * @throws AssetUnusable
+     */
+    public function effectivePpi(Layer $layer): ?float
+    {
+        $placing = $layer->source instanceof ArtSource ? $this->place($layer) : null;
+        if ($placing === null || ! $layer->source instanceof ArtSource) {
+            return null;
+        }
+        $picture = $this->shelf->picture($layer->source->file);
+
+        return $picture->isVector() ? null : min(
+            Resolution::effective((int) $picture->width, Length::inches($placing->width)),
+            Resolution::effective((int) $picture->height, Length::inches($placing->height)),
+        );
     }
 
     private function placed(Layer $layer, Placement $placement): ?Placing

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Revision;
+use TallCrow\Preflight\Preflight;
+use TallCrow\Preflight\Report;
+
+/** Preflight of a revision against the print area that its job is for. */
+final class Checks
+{
+    public static function report(Revision $revision): Report
+    {
+        $studio = Studio::of($revision->job->shop);
+
+        return Preflight::artwork($revision->read(), $studio->renderer, $studio->shelf, $revision->job->area());
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Revision;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
+
+/** The proofs of one revision at one ppi. Layers in trouble are left out: their lines say why. */
+final readonly class Proof
+{
+    /** A proof is for the eye: no more than the print itself, and no larger than a screen's worth of the loupe. */
+    private const MOST_PPI = 300.0;
+
+    private const MOST_PIXELS = 4_000_000;
+
+    private function __construct(
+        private Artwork $artwork,
+        private Studio $studio,
+        private float $ppi,
+    ) {}
+
+    public static function of(Revision $revision, float $ppi): self
+    {
+        return new self($revision->read(), Studio::of($revision->job->shop), min(self::MOST_PPI, max(4.0, $ppi)));
+    }
+
+    /**
+     * @param  ?array{int, int, int, int}  $region  left, top, width, height in pixels of the proof
+     * @param  string  $without  id of a layer to leave out
+     */
+    public function sheet(?array $region, string $without = ''): string
+    {
+        $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
+        if ($region !== null) {
+            $frame = $frame->overlap(new Frame($this->ppi, $region[0], $region[1], max(1, $region[2]), max(1, $region[3]))) ?? abort(404, 'That part lies off the sheet.');
+        }
+        abort_if($frame->width * $frame->height > self::MOST_PIXELS, 422, 'This proof is too large: ask for a part of it, or for fewer ppi.');
+        $layer = $this->artwork->layer($without);
+        $artwork = $layer === null ? $this->artwork : $this->artwork->withLayer($without, $layer->with(on: false));
+
+        return $this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null)->png();
+    }
+
+    /** The layer as it lies on the whole sheet, so that it can be laid over the proof and dragged. */
+    public function layer(string $id): ?string
+    {
+        $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
+        $layer = $this->artwork->layer($id);
+        $piece = $layer === null ? null : $this->studio->renderer->layer($layer, $frame);
+        if ($piece === null || $layer === null) {
+            return null;
+        }
+        $ink = $layer->role->knockout
+            ? \TallCrow\Raster\Image::flat(\TallCrow\Colour\Srgb::hex('#b5482a'), $piece->image->scaledBy(0.6))
+            : $piece->image;
+
+        return $ink->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->png();
+    }
+
+    /** @return list<string> */
+    public function pick(float $x, float $y): array
+    {
+        return $this->studio->renderer->pick($this->artwork, $x, $y);
+    }
+}

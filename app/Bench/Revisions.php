@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\PrintJob;
+use App\Models\Revision;
+use Illuminate\Support\Facades\DB;
+use TallCrow\Artwork\Artwork;
+
+/** Saves, undoes and redoes. Each names the version it started from, and is refused when that is no longer current. */
+final class Revisions
+{
+    /** @throws StaleVersion */
+    public function save(PrintJob $job, int $version, Artwork $artwork): PrintJob
+    {
+        $json = json_encode($artwork->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+
+        return $this->change($job, $version, function (PrintJob $job) use ($json, $artwork): void {
+            if ($job->head?->artwork === $json) {
+                return;
+            }
+            $revision = $job->revisions()->create(['shop_id' => $job->shop_id, 'parent_id' => $job->head_id, 'artwork' => $json]);
+            $this->moveTo($job, $revision, $artwork->title);
+        });
+    }
+
+    /** @throws StaleVersion */
+    public function undo(PrintJob $job, int $version): PrintJob
+    {
+        return $this->change($job, $version, function (PrintJob $job): void {
+            $parent = $job->head?->parent_id === null ? null : Revision::query()->find($job->head->parent_id);
+            if ($parent !== null) {
+                $this->moveTo($job, $parent, $parent->read()->title);
+            }
+        });
+    }
+
+    /** @throws StaleVersion */
+    public function redo(PrintJob $job, int $version): PrintJob
+    {
+        return $this->change($job, $version, function (PrintJob $job): void {
+            $next = $this->next($job);
+            if ($next !== null) {
+                $this->moveTo($job, $next, $next->read()->title);
+            }
+        });
+    }
+
+    public function canRedo(PrintJob $job): bool
+    {
+        return $this->next($job) !== null;
+    }
+
+    /** The newest state that was made from the current one. */
+    private function next(PrintJob $job): ?Revision
+    {
+        return Revision::query()->where('parent_id', $job->head_id)->where('print_job_id', $job->id)->orderByDesc('id')->first();
+    }
+
+    private function moveTo(PrintJob $job, Revision $revision, string $title): void
+    {
+        $job->head_id = $revision->id;
+        $job->version++;
+        $job->title = $title;
+        $job->save();
+        $job->setRelation('head', $revision);
+    }
+
+    /** @param \Closure(PrintJob): void $work */
+    private function change(PrintJob $job, int $version, \Closure $work): PrintJob
+    {
+        return DB::transaction(function () use ($job, $version, $work): PrintJob {
+            $fresh = PrintJob::query()->with('head')->findOrFail($job->id);
+            if ($fresh->version !== $version) {
+                throw StaleVersion::of($fresh->version);
+            }
+            $work($fresh);
+
+            return $fresh;
+        });
+    }
+}

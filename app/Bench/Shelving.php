@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Asset;
+use App\Models\AssetKind;
+use App\Models\Shop;
+use Illuminate\Http\UploadedFile;
+use TallCrow\Asset\Picture;
+use TallCrow\Asset\PictureReader;
+use TallCrow\Asset\PictureRefused;
+use TallCrow\Raster\PictureType;
+use TallCrow\Type\Font;
+use TallCrow\Type\FontRefused;
+
+/** Puts fonts and pictures on a shop's shelf, once they are shown to be what they say. */
+final class Shelving
+{
+    /** @throws FontRefused|PictureRefused */
+    public function upload(Shop $shop, UploadedFile $file, string $licence, string $author): Asset
+    {
+        return $this->put($shop, $file->getPathname(), $file->getClientOriginalName(), [
+            'licence_name' => $licence, 'licence_author' => $author, 'licence_url' => '',
+        ]);
+    }
+
+    /**
+     * @param  array<string, string>  $about  licence and, if known, title and genre
+     *
+     * @throws FontRefused|PictureRefused
+     */
+    public function put(Shop $shop, string $path, string $name, array $about): Asset
+    {
+        $head = (string) file_get_contents($path, length: 4096);
+        $font = self::fontType($head);
+        $title = pathinfo($name, PATHINFO_FILENAME);
+        $stem = self::stem($title);
+        if ($font !== null) {
+            $opened = Font::fromBytes((string) file_get_contents($path));
+            $facts = ['kind' => AssetKind::Font, 'type' => $font, 'title' => $opened->family];
+            $kept = null;
+        } else {
+            $picture = PictureReader::check($path);
+            $facts = ['kind' => AssetKind::Art, 'type' => $picture->type->value, 'title' => $title, 'width' => $picture->width, 'height' => $picture->height];
+            $kept = $this->kept($picture);
+        }
+        $file = $this->free($shop, $stem, $facts['type']);
+        $target = $shop->folder('assets').'/'.$file;
+        $kept === null ? copy($path, $target) : file_put_contents($target, $kept);
+
+        return $shop->assets()->create($about + $facts + ['file' => $file, 'bytes' => (int) filesize($target)])->refresh();
+    }
+
+    /** Of a drawing only its cleaned markup is kept; pixels are kept as they came. */
+    private function kept(Picture $picture): ?string
+    {
+        return $picture->type === PictureType::Svg ? $picture->markup() : null;
+    }
+
+    private static function fontType(string $head): ?string
+    {
+        return match (substr($head, 0, 4)) {
+            "\0\1\0\0", 'true' => 'ttf',
+            'OTTO' => 'otf',
+            'wOFF' => 'woff',
+            'wOF2' => 'woff2',
+            default => null,
+        };
+    }
+
+    private static function stem(string $title): string
+    {
+        $stem = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $title))), '-');
+
+        return $stem === '' ? 'piece' : substr($stem, 0, 80);
+    }
+
+    /** A name that no other piece of the shop has: build sheets call pieces by it. */
+    private function free(Shop $shop, string $stem, string $type): string
+    {
+        $taken = $shop->assets()->where('file', 'like', $stem.'%')->pluck('file')->all();
+        for ($n = 1, $file = "$stem.$type"; in_array($file, $taken, true); $file = "$stem-$n.$type") {
+            $n++;
+        }
+
+        return $file;
+    }
+}

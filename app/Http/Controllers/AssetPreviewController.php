@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\AssetPreview;
+use App\Models\Asset;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** A small picture of a piece of art, or the seller's own words in a font. */
+final class AssetPreviewController
+{
+    public function __invoke(Request $request, Asset $asset, AssetPreview $preview): Response
+    {
+        $words = mb_substr($request->string('text')->toString(), 0, 60);
+
+        return response($preview->png($asset, $words), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+}

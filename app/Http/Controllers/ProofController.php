@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\Proof;
+use App\Models\Revision;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Pictures of a revision: the sheet at any ppi or a part of it, one layer alone, and what lies under a point. */
+final class ProofController
+{
+    public function sheet(Request $request, Revision $revision): Response
+    {
+        return self::png(Proof::of($revision, $request->float('ppi', 60))->sheet(self::region($request), $request->string('without')->toString()));
+    }
+
+    public function layer(Request $request, Revision $revision, string $layer): Response
+    {
+        return self::png(Proof::of($revision, $request->float('ppi', 60))->layer($layer) ?? abort(404, 'This line leaves no ink.'));
+    }
+
+    /** @return array{layers: list<string>} */
+    public function pick(Request $request, Revision $revision): array
+    {
+        return ['layers' => Proof::of($revision, 60)->pick($request->float('x'), $request->float('y'))];
+    }
+
+    private static function png(string $bytes): Response
+    {
+        // A revision never changes, so neither does its picture.
+        return response($bytes, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
+    }
+
+    /** @return ?array{int, int, int, int} */
+    private static function region(Request $request): ?array
+    {
+        return $request->has(['left', 'top', 'width', 'height'])
+            ? [$request->integer('left'), $request->integer('top'), $request->integer('width'), $request->integer('height')]
+            : null;
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Bench\StaleVersion;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use TallCrow\Artwork\ArtworkInvalid;
+use TallCrow\Artwork\Fault;
+use TallCrow\Asset\AssetUnusable;
+use TallCrow\Asset\PictureRefused;
+use TallCrow\Measure\UnreadableLength;
+use TallCrow\Measure\UnusableMeasure;
+use TallCrow\Render\LayerTrouble;
+use TallCrow\Type\FontRefused;
+use TallCrow\Type\MissingGlyphs;
+
+/** What the core says is wrong, as answers that say what, where and what to do. */
+final class Problems
+{
+    /** @var list<class-string<\Throwable>> */
+    private const SAID = [
+        AssetUnusable::class, PictureRefused::class, FontRefused::class, MissingGlyphs::class,
+        UnreadableLength::class, UnusableMeasure::class, LayerTrouble::class,
+    ];
+
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([ArtworkInvalid::class, StaleVersion::class, ...self::SAID]);
+        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->render(fn (ArtworkInvalid $e): JsonResponse => response()->json([
+            'message' => 'The build sheet was not saved: '.$e->getMessage(),
+            'faults' => array_map(fn (Fault $f): array => ['path' => $f->path, 'reason' => $f->reason], $e->faults),
+        ], 422));
+        $exceptions->render(fn (StaleVersion $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'version' => $e->current], 409));
+        $exceptions->render(fn (\Throwable $e): ?JsonResponse => in_array($e::class, self::SAID, true)
+            ? response()->json(['message' => $e->getMessage()], 422)
+            : null);
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A change that names the version it started from. */
+final class VersionedChange extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['version' => ['required', 'integer'], 'finding' => ['sometimes', 'string', 'max:200'], 'mend' => ['sometimes', 'integer', 'min:0', 'max:20']];
+    }
+
+    public function version(): int
+    {
+        return $this->integer('version');
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A font or picture of a shop; `file` is the name by which build sheets call it.
+ *
+ * @property int $id
+ * @property int $shop_id
+ * @property AssetKind $kind
+ * @property string $file
+ * @property string $title
+ * @property string $genre
+ * @property string $type
+ * @property int $bytes
+ * @property ?float $width
+ * @property ?float $height
+ * @property string $licence_name
+ * @property string $licence_author
+ * @property string $licence_url
+ */
+final class Asset extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['kind' => AssetKind::class];
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property int $id
+ * @property int $shop_id
+ * @property int $print_job_id
+ * @property int $revision_id
+ * @property ExportState $state
+ * @property string $stage
+ * @property int $progress
+ * @property string $file
+ * @property ?array<string, mixed> $figures
+ * @property ?string $trouble
+ * @property Revision $revision
+ * @property PrintJob $job
+ * @property Shop $shop
+ * @property \Illuminate\Support\Carbon $created_at
+ */
+final class Export extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['state' => ExportState::class, 'figures' => 'array'];
+
+    /** @return BelongsTo<Revision, $this> */
+    public function revision(): BelongsTo
+    {
+        return $this->belongsTo(Revision::class);
+    }
+
+    /** @return BelongsTo<PrintJob, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(PrintJob::class, 'print_job_id');
+    }
+
+    /** @return BelongsTo<Shop, $this> */
+    public function shop(): BelongsTo
+    {
+        return $this->belongsTo(Shop::class);
+    }
+
+    public function path(): string
+    {
+        return $this->shop->folder('exports').'/'.$this->id.'.png';
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+enum ExportState: string
+{
+    case Queued = 'queued';
+    case Running = 'running';
+    case Done = 'done';
+    case Failed = 'failed';
+    case Cancelling = 'cancelling';
+    case Cancelled = 'cancelled';
+
+    public function isOver(): bool
+    {
+        return in_array($this, [self::Done, self::Failed, self::Cancelled], true);
+    }
+}

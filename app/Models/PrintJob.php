@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
+
+/**
+ * A seller's job: its saved revisions, and the print area that the house asks for. `version` counts every change of
+ * what is current, so that a save can say what it started from.
+ *
+ * @property int $id
+ * @property int $shop_id
+ * @property string $title
+ * @property string $area_name
+ * @property int $area_width
+ * @property int $area_height
+ * @property float $area_ppi
+ * @property ?int $head_id
+ * @property int $version
+ * @property Shop $shop
+ * @property ?Revision $head
+ * @property \Illuminate\Support\Carbon $updated_at
+ */
+final class PrintJob extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Shop, $this> */
+    public function shop(): BelongsTo
+    {
+        return $this->belongsTo(Shop::class);
+    }
+
+    /** @return BelongsTo<Revision, $this> */
+    public function head(): BelongsTo
+    {
+        return $this->belongsTo(Revision::class, 'head_id');
+    }
+
+    /** @return HasMany<Revision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(Revision::class);
+    }
+
+    /** @return HasMany<Export, $this> */
+    public function exports(): HasMany
+    {
+        return $this->hasMany(Export::class);
+    }
+
+    public function area(): PrintArea
+    {
+        return PrintArea::pixels($this->area_name, $this->area_width, $this->area_height, Ppi::of($this->area_ppi));
+    }
+}

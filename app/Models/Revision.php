@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkReader;
+
+/**
+ * One saved state of a build sheet, never changed once written.
+ *
+ * @property int $id
+ * @property int $shop_id
+ * @property int $print_job_id
+ * @property ?int $parent_id
+ * @property string $artwork
+ * @property PrintJob $job
+ * @property \Illuminate\Support\Carbon $created_at
+ */
+final class Revision extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<PrintJob, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(PrintJob::class, 'print_job_id');
+    }
+
+    public function read(): Artwork
+    {
+        return ArtworkReader::json($this->artwork);
+    }
+}

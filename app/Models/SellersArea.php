@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
+
+/**
+ * A print area of the seller's own list.
+ *
+ * @property int $id
+ * @property int $shop_id
+ * @property string $name
+ * @property int $width
+ * @property int $height
+ * @property float $ppi
+ */
+final class SellersArea extends Model
+{
+    protected $table = 'print_areas';
+
+    protected $guarded = [];
+
+    public function area(): PrintArea
+    {
+        return PrintArea::pixels($this->name, $this->width, $this->height, Ppi::of($this->ppi));
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $name
+ */
+final class Shop extends Model
+{
+    protected $guarded = [];
+
+    /** @return HasMany<PrintJob, $this> */
+    public function jobs(): HasMany
+    {
+        return $this->hasMany(PrintJob::class);
+    }
+
+    /** @return HasMany<Asset, $this> */
+    public function assets(): HasMany
+    {
+        return $this->hasMany(Asset::class);
+    }
+
+    /** @return HasMany<SellersArea, $this> */
+    public function areas(): HasMany
+    {
+        return $this->hasMany(SellersArea::class);
+    }
+
+    /** @return HasMany<Export, $this> */
+    public function exports(): HasMany
+    {
+        return $this->hasMany(Export::class);
+    }
+
+    public function folder(string $name): string
+    {
+        $base = config('crow.storage');
+        assert(is_string($base));
+        $folder = "$base/{$this->id}/$name";
+        if (! is_dir($folder)) {
+            mkdir($folder, 0o700, true);
+        }
+
+        return $folder;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Export;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Asset\Shelf;
+use TallCrow\Measure\PrintArea;
+use TallCrow\Preflight\Preflight;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\PictureType;
+use TallCrow\Render\FolderPictures;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
+use TallCrow\Render\Renderer;
+
+/** From an artwork to the file for the print house, with the checks that were run on that very file. */
+final class Exporter
+{
+    /**
+     * @param  string  $path  where the finished file shall lie; it is there whole or not at all
+     * @param  string  $scratch  a folder for the pieces, emptied at the end
+     *
+     * @throws LayerTrouble|PngBroken
+     */
+    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null): Exported
+    {
+        try {
+            $frame = Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value);
+            $renderer = new Renderer($shelf, new FolderPictures($scratch));
+            $picture = $renderer->picture($artwork, $frame, progress: $progress);
+
+            $progress->stage(ExportStage::Write);
+            PrintPng::write($picture, $path, $artwork->sheet->ppi, $artwork->title);
+
+            $progress->stage(ExportStage::Check);
+            $printed = Image::load(PictureType::Png, $path)->asInk()->settled();
+            $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $printed);
+
+            return new Exported($frame->width, $frame->height, $artwork->sheet->ppi, (int) filesize($path), (string) hash_file('sha256', $path), $report);
+        } finally {
+            self::remove($scratch);
+        }
+    }
+
+    private static function remove(string $folder): void
+    {
+        foreach (glob($folder.'/*') ?: [] as $file) {
+            @unlink($file);
+        }
+        @rmdir($folder);
+    }
+}
