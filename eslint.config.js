@@ -1,0 +1,22 @@
+import vue from 'eslint-plugin-vue';
+import ts from 'typescript-eslint';
+
+export default ts.config(
+    { ignores: ['public/**', 'vendor/**', 'node_modules/**', 'storage/**'] },
+    ...ts.configs.strict,
+    ...vue.configs['flat/recommended'],
+    { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },
+    {
+        rules: {
+            'vue/html-indent': ['error', 4],
+            'vue/max-attributes-per-line': 'off',
+            'vue/singleline-html-element-content-newline': 'off',
+            'vue/html-self-closing': 'off',
+            'vue/multi-word-component-names': 'off',
+            'vue/first-attribute-linebreak': 'off',
+            'vue/html-closing-bracket-newline': 'off',
+            'vue/attributes-order': 'off',
+            'max-lines': ['error', { max: 400 }],
+        },
+    },
+);

@@ -1,0 +1,57 @@
+/** What the server said was wrong, in words for the seller. */
+export class Refused extends Error {
+    constructor(
+        message: string,
+        readonly status: number,
+        readonly fields: Record<string, string[]> = {},
+    ) {
+        super(message);
+    }
+}
+
+async function answer<T>(response: Response): Promise<T> {
+    if (response.status === 204) {
+        return undefined as T;
+    }
+    const body: unknown = await response.json().catch(() => null);
+    if (!response.ok) {
+        const said = (body ?? {}) as { message?: string; errors?: Record<string, string[]> };
+        throw new Refused(said.message ?? `The server answered ${response.status}. Try again in a moment.`, response.status, said.errors ?? {});
+    }
+    return body as T;
+}
+
+async function ask<T>(path: string, init: RequestInit = {}): Promise<T> {
+    let response: Response;
+    try {
+        response = await fetch(`/api/${path}`, { ...init, headers: { Accept: 'application/json', ...init.headers } });
+    } catch (error) {
+        if (error instanceof DOMException && error.name === 'AbortError') {
+            throw error;
+        }
+        throw new Refused('Tall Crow cannot be reached. Is it still running? Nothing that was saved is lost.', 0);
+    }
+    return answer<T>(response);
+}
+
+function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+    return ask<T>(path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body ?? {}) });
+}
+
+export const api = {
+    get: <T>(path: string, signal?: AbortSignal): Promise<T> => ask<T>(path, signal ? { signal } : {}),
+    post: <T>(path: string, body?: unknown): Promise<T> => send<T>('POST', path, body),
+    put: <T>(path: string, body?: unknown): Promise<T> => send<T>('PUT', path, body),
+    remove: <T>(path: string): Promise<T> => send<T>('DELETE', path),
+    upload: <T>(path: string, form: FormData): Promise<T> => ask<T>(path, { method: 'POST', body: form }),
+};
+
+/** Address of a revision's proof; a revision never changes, so neither does what lies there. */
+export function proofUrl(revision: number, ppi: number, more: Record<string, string | number> = {}): string {
+    const query = new URLSearchParams({ ppi: String(ppi), ...Object.fromEntries(Object.entries(more).map(([k, v]) => [k, String(v)])) });
+    return `/api/revisions/${revision}/proof.png?${query}`;
+}
+
+export function said(error: unknown): string {
+    return error instanceof Error ? error.message : 'Something went wrong.';
+}

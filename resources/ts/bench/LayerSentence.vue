@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import ArtToken from '../tokens/ArtToken.vue';
+import ChoiceToken from '../tokens/ChoiceToken.vue';
+import FontToken from '../tokens/FontToken.vue';
+import QuantityToken from '../tokens/QuantityToken.vue';
+import TextToken from '../tokens/TextToken.vue';
+import { useBench } from '../stores/bench';
+import { useCatalogue } from '../stores/catalogue';
+import { inches, shapeWords } from '../words/lines';
+import type { Layer, Placement, Source } from '../types';
+import { called } from './layers';
+
+const props = defineProps<{ layer: Layer }>();
+const bench = useBench();
+const shop = useCatalogue();
+
+const ppi = computed(() => bench.artwork?.sheet.ppi ?? 300);
+const measure = computed(() => bench.measures.get(props.layer.id));
+const knocks = computed(() => (props.layer.role.kind === 'knockout' ? props.layer.role : null));
+const isLong = computed(() => props.layer.source.kind === 'text' && props.layer.source.text.includes('\n'));
+const verb = computed(() => {
+    if (knocks.value) {
+        return 'Knock';
+    }
+    return { text: 'Set', art: 'Lay', shape: 'Draw a', group: 'Keep together' }[props.layer.source.kind];
+});
+const readout = computed(() => {
+    const m = measure.value;
+    if (!m || m.width === null || m.height === null) {
+        return m?.trouble ? 'not drawn' : 'no ink yet';
+    }
+    return `${m.width.toFixed(2)} × ${m.height.toFixed(2)} in${m.ppi === null ? '' : ` · ${Math.floor(m.ppi)} ppi`}`;
+});
+
+function source(changes: Partial<Source>): void {
+    void bench.changeLayer(props.layer.id, (layer) => [{ ...layer, source: { ...layer.source, ...changes } as Source }]);
+}
+
+function place(changes: Partial<Placement>): void {
+    void bench.changeLayer(props.layer.id, (layer) => [layer.placement ? { ...layer, placement: { ...layer.placement, ...changes } } : layer]);
+}
+
+function gap(changes: { gap?: number; join?: string }): void {
+    void bench.changeLayer(props.layer.id, (layer) => [layer.role.kind === 'knockout' ? { ...layer, role: { ...layer.role, ...changes } } : layer]);
+}
+</script>
+
+<template>
+    <div class="sentence">
+        {{ verb }}{{ ' ' }}
+        <template v-if="layer.source.kind === 'text'">
+            <TextToken :value="layer.source.text" label="words" @change="source({ text: $event })" />
+            in <FontToken :value="layer.source.font" :sample="layer.source.text" @change="source({ font: $event })" />,{{ ' ' }}
+        </template>
+        <template v-else-if="layer.source.kind === 'art'">
+            <ArtToken :value="layer.source.file" @change="source({ file: $event })" />,{{ ' ' }}
+        </template>
+        <template v-else-if="layer.source.kind === 'shape'">
+            <template v-if="knocks">a </template>
+            <ChoiceToken :value="layer.source.shape" :choices="shop.catalogue?.shapes ?? []" :words="shapeWords" label="shape" @change="source({ shape: $event })" />
+            <template v-if="['polygon', 'star'].includes(layer.source.shape)">
+                of <QuantityToken :value="layer.source.count" kind="number" :least="3" :most="60" label="corners" @change="source({ count: Math.round($event) })" />
+            </template>
+            <template v-if="['star', 'ring', 'line'].includes(layer.source.shape)">
+                ,{{ ' ' }}<QuantityToken :value="layer.source.share" kind="share" :least="0.01" :most="0.99" :label="layer.source.shape === 'star' ? 'inner corners' : 'thickness'" @change="source({ share: $event })" />
+                {{ layer.source.shape === 'star' ? 'waist' : 'thick' }}
+            </template>,{{ ' ' }}
+        </template>
+        <template v-else>{{ called(layer) }}: {{ layer.source.layers.length }} pieces</template>
+
+        <template v-if="layer.placement">
+            <QuantityToken :value="layer.placement.width" kind="length" :least="0.05" :most="60" :ppi="ppi" label="width" @change="place({ width: $event })" /> wide
+            <template v-if="layer.placement.height !== null">
+                by <QuantityToken :value="layer.placement.height" kind="length" :least="0.05" :most="60" :ppi="ppi" label="height" @change="place({ height: $event })" /> tall
+            </template>
+        </template>
+        <template v-if="knocks">
+            out of all below, gap{{ ' ' }}
+            <QuantityToken :value="knocks.gap" kind="length" :least="0" :most="2" :ppi="ppi" label="gap" @change="gap({ gap: $event })" />,{{ ' ' }}
+            <ChoiceToken :value="knocks.join" :choices="['round', 'bevel', 'mitre']" label="gap corners" @change="gap({ join: $event })" />
+        </template>
+        <template v-if="isLong && layer.source.kind === 'text'">
+            , set{{ ' ' }}<ChoiceToken :value="layer.source.align" :choices="['left', 'centre', 'right']" label="alignment" @change="source({ align: $event })" />
+            , leading{{ ' ' }}<QuantityToken :value="layer.source.leading" kind="number" :step="0.05" :least="0.3" :most="4" label="leading" @change="source({ leading: $event })" />
+        </template>
+
+        <div v-if="layer.placement" class="readout measure">
+            <span>{{ readout }}</span>
+        </div>
+        <div v-if="layer.placement" class="readout measure lie">
+            <span>at <QuantityToken :value="layer.placement.x" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre from the left" @change="place({ x: $event })" />
+                , <QuantityToken :value="layer.placement.y" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre from the top" @change="place({ y: $event })" /></span>
+            <span>turn <QuantityToken :value="layer.placement.turn" kind="angle" :least="-360" :most="360" label="turn" @change="place({ turn: $event })" /></span>
+            <ChoiceToken :value="layer.placement.flip" :choices="['none', 'across', 'down', 'both']" :words="{ none: 'not flipped', across: 'flipped across', down: 'flipped down', both: 'flipped both ways' }" label="flip" @change="place({ flip: $event })" />
+        </div>
+        <div v-else-if="measure?.box" class="readout measure">{{ inches(measure.box.width) }} × {{ inches(measure.box.height) }}</div>
+        <p v-if="measure?.trouble" class="line-trouble" role="alert">{{ measure.trouble }}</p>
+    </div>
+</template>

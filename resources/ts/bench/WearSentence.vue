@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import ChoiceToken from '../tokens/ChoiceToken.vue';
+import QuantityToken from '../tokens/QuantityToken.vue';
+import { useCatalogue } from '../stores/catalogue';
+import { textureWords } from '../words/lines';
+import type { Layer, Wear } from '../types';
+import { called } from './layers';
+
+const props = defineProps<{ wear: Wear; whole: boolean; layers: Layer[] }>();
+const emit = defineEmits<{ change: [wear: Wear] }>();
+const shop = useCatalogue();
+
+function set(changes: Partial<Wear>): void {
+    emit('change', { ...props.wear, ...changes });
+}
+
+function shield(id: string, on: boolean): void {
+    set({ shielded: on ? [...props.wear.shielded, id] : props.wear.shielded.filter((other) => other !== id) });
+}
+</script>
+
+<template>
+    <span class="sentence">
+        Wear away <QuantityToken :value="wear.amount" kind="share" :least="0" :most="0.9" label="amount of wear" @change="set({ amount: $event })" />
+        <template v-if="whole"> of the whole sheet</template>
+        with <ChoiceToken :value="wear.texture" :choices="shop.catalogue?.textures ?? []" :words="textureWords" label="texture" @change="set({ texture: $event })" />
+        , size{{ ' ' }}<QuantityToken :value="wear.scale" kind="number" :step="0.1" :least="shop.catalogue?.wear.leastScale ?? 0.25" :most="shop.catalogue?.wear.mostScale ?? 2.5" label="texture size" @change="set({ scale: $event })" />
+        , pattern{{ ' ' }}<QuantityToken :value="wear.seed" kind="number" :least="0" :most="999999" label="pattern number" @change="set({ seed: Math.round($event) })" />
+        ,{{ ' ' }}<ChoiceToken :value="wear.inverted ? 'inverted' : 'plain'" :choices="['plain', 'inverted']" label="inverted" @change="set({ inverted: $event === 'inverted' })" />
+        <v-menu v-if="layers.length" :close-on-content-click="false">
+            <template #activator="{ props: opener }">
+                , shielding{{ ' ' }}<button v-bind="opener" type="button" class="token" aria-label="shielded lines, choose">{{ wear.shielded.length === 0 ? 'nothing' : `${wear.shielded.length} ${wear.shielded.length === 1 ? 'line' : 'lines'}` }}</button>
+            </template>
+            <fieldset class="shield-menu">
+                <legend>These keep their ink</legend>
+                <label v-for="layer in layers" :key="layer.id">
+                    <input type="checkbox" :checked="wear.shielded.includes(layer.id)" @change="shield(layer.id, ($event.target as HTMLInputElement).checked)" /> {{ called(layer) }}
+                </label>
+            </fieldset>
+        </v-menu>
+    </span>
+</template>

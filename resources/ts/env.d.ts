@@ -1,0 +1,5 @@
+declare module '*.vue' {
+    import type { DefineComponent } from 'vue';
+    const component: DefineComponent<object, object, unknown>;
+    export default component;
+}

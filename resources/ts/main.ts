@@ -1,0 +1,32 @@
+import '@fontsource/schibsted-grotesk/400.css';
+import '@fontsource/schibsted-grotesk/600.css';
+import '@fontsource/spline-sans-mono/400.css';
+import '@fontsource/spline-sans-mono/500.css';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import { createVuetify } from 'vuetify';
+import { VApp, VColorPicker, VDialog, VMenu, VProgressLinear } from 'vuetify/components';
+import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
+import 'vuetify/styles';
+import App from './App.vue';
+import { router } from './router';
+import './styles/base.css';
+import './styles/bench.css';
+import './styles/pages.css';
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
+
+const vuetify = createVuetify({
+    components: { VApp, VColorPicker, VDialog, VMenu, VProgressLinear },
+    icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+    theme: {
+        cspNonce: nonce,
+        defaultTheme: 'light',
+        themes: {
+            light: { dark: false, colors: { background: '#f4efe4', surface: '#fbf8f1', primary: '#9c3d1c', 'on-background': '#1f1d1a', 'on-surface': '#1f1d1a' } },
+            dark: { dark: true, colors: { background: '#1c1b19', surface: '#262421', primary: '#e5875f', 'on-background': '#ece5d8', 'on-surface': '#ece5d8' } },
+        },
+    },
+});
+
+createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed, onMounted, reactive, ref } from 'vue';
+import { api, Refused, said } from '../api';
+import { useCatalogue } from '../stores/catalogue';
+import type { Area, Artwork, BenchJob, Garment } from '../types';
+
+const props = defineProps<{ artwork?: Artwork; area?: Area; version?: number; job?: number }>();
+const emit = defineEmits<{ done: [job: BenchJob] }>();
+
+const shop = useCatalogue();
+const own = ref<Area[]>([]);
+const areas = computed<Area[]>(() => [...(shop.catalogue?.areas ?? []), ...own.value]);
+const form = reactive({
+    title: props.artwork?.title ?? '',
+    product: props.artwork?.product ?? 'tee',
+    side: props.artwork?.side ?? 'front',
+    method: props.artwork?.method ?? 'dtg',
+    rule: props.artwork?.rule ?? 'strict-300',
+    garments: (props.artwork?.garments ?? []).map((garment) => ({ ...garment })) as Garment[],
+    area: props.area ?? { name: '', width: 0, height: 0, ppi: 300 },
+    fit: 'refit',
+});
+const other = reactive({ name: '', colour: '#5b6b4f' });
+const wrong = ref<Record<string, string[]>>({});
+const failed = ref('');
+const busy = ref(false);
+const methods: Record<string, string> = { dtg: 'direct to garment', transfer: 'transfer', sublimation: 'sublimation' };
+const cloths = computed<Garment[]>(() => [...(shop.catalogue?.cloths ?? []), ...form.garments.filter((g) => !shop.catalogue?.cloths.some((cloth) => cloth.name === g.name))]);
+const areaMoved = computed(() => props.area !== undefined && (props.area.width !== form.area.width || props.area.height !== form.area.height || props.area.ppi !== form.area.ppi));
+
+const areaKey = computed({
+    get: () => areas.value.findIndex((area) => area.name === form.area.name && area.width === form.area.width && area.height === form.area.height),
+    set: (index: number) => {
+        const { name, width, height, ppi } = areas.value[index] ?? form.area;
+        form.area = { name, width, height, ppi };
+    },
+});
+
+function offers(cloth: Garment): boolean {
+    return form.garments.some((garment) => garment.name === cloth.name);
+}
+
+function offer(cloth: Garment, on: boolean): void {
+    form.garments = on ? [...form.garments, { ...cloth }] : form.garments.filter((garment) => garment.name !== cloth.name);
+}
+
+function addOther(): void {
+    if (other.name.trim() && !offers({ ...other, name: other.name.trim() })) {
+        form.garments = [...form.garments, { name: other.name.trim(), colour: other.colour }];
+        other.name = '';
+    }
+}
+
+async function submit(): Promise<void> {
+    busy.value = true;
+    wrong.value = {};
+    failed.value = '';
+    try {
+        emit('done', props.job === undefined ? await api.post<BenchJob>('jobs', form) : await api.put<BenchJob>(`jobs/${props.job}/brief`, { ...form, version: props.version }));
+    } catch (error) {
+        failed.value = said(error);
+        wrong.value = error instanceof Refused ? error.fields : {};
+    } finally {
+        busy.value = false;
+    }
+}
+
+onMounted(async () => {
+    try {
+        await shop.load();
+        own.value = await api.get<Area[]>('areas');
+        if (props.area === undefined) {
+            areaKey.value = 0;
+            form.garments = (shop.catalogue?.cloths ?? []).filter((cloth) => ['Charcoal', 'Navy', 'Oat'].includes(cloth.name));
+        }
+    } catch (error) {
+        failed.value = said(error);
+    }
+});
+</script>
+
+<template>
+    <form class="brief" novalidate @submit.prevent="submit">
+        <label class="form-row"><span>Title</span><input v-model="form.title" class="field" maxlength="200" :aria-invalid="!!wrong['title']" required /><em v-if="wrong['title']" role="alert">{{ wrong['title'][0] }}</em></label>
+        <div class="form-row">
+            <span id="b-product">Product and side</span>
+            <span class="pair" role="group" aria-labelledby="b-product">
+                <select v-model="form.product" class="field" aria-label="Product"><option v-for="product in shop.catalogue?.products ?? []" :key="product">{{ product }}</option></select>
+                <select v-model="form.side" class="field" aria-label="Side"><option v-for="side in shop.catalogue?.sides ?? []" :key="side">{{ side }}</option></select>
+                <select v-model="form.method" class="field" aria-label="Print method"><option v-for="method in shop.catalogue?.methods ?? []" :key="method" :value="method">{{ methods[method] ?? method }}</option></select>
+            </span>
+        </div>
+        <label class="form-row">
+            <span>Print area</span>
+            <select v-model="areaKey" class="field" aria-label="Print area">
+                <option v-if="areaKey < 0" :value="-1">{{ form.area.name || `${form.area.width} × ${form.area.height} px` }}</option>
+                <option v-for="(area, i) in areas" :key="`${area.name}${area.width}`" :value="i">{{ area.name }}</option>
+            </select>
+            <span class="measure small">{{ form.area.width }} × {{ form.area.height }} px · {{ form.area.ppi }} ppi · {{ (form.area.width / form.area.ppi).toFixed(2) }} × {{ (form.area.height / form.area.ppi).toFixed(2) }} in</span>
+        </label>
+        <fieldset v-if="areaMoved" class="form-row">
+            <legend>The design on the new area</legend>
+            <label><input v-model="form.fit" type="radio" value="refit" /> sized to fit, every measure alike</label>
+            <label><input v-model="form.fit" type="radio" value="keep" /> keeps its printed size, in the middle</label>
+        </fieldset>
+        <label class="form-row"><span>House rule for pictures</span><select v-model="form.rule" class="field"><option v-for="rule in shop.catalogue?.rules ?? []" :key="rule.value" :value="rule.value">{{ rule.says }} ppi</option></select></label>
+        <fieldset class="form-row">
+            <legend>Garment colours on offer</legend>
+            <p class="small">Some markets show the listing on black whenever black is on offer (common practice): the colours you choose decide the thumbnail.</p>
+            <div class="cloths">
+                <label v-for="cloth in cloths" :key="cloth.name" class="cloth-choice">
+                    <input type="checkbox" :checked="offers(cloth)" @change="offer(cloth, ($event.target as HTMLInputElement).checked)" />
+                    <span class="swatch" :style="{ background: cloth.colour }"></span>{{ cloth.name }}
+                </label>
+            </div>
+            <span class="pair"><input v-model="other.name" class="field" aria-label="Name of another colour" placeholder="another colour" maxlength="60" /><input v-model="other.colour" type="color" aria-label="The other colour" /><button type="button" class="plain-button quiet" @click="addOther">Add colour</button></span>
+            <em v-if="wrong['garments']" role="alert">{{ wrong['garments'][0] }}</em>
+        </fieldset>
+        <p v-if="failed" role="alert">{{ failed }}</p>
+        <button type="submit" class="plain-button strong" :disabled="busy">{{ job === undefined ? 'Start on the bench' : 'Save the brief' }}</button>
+    </form>
+</template>

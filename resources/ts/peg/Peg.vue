@@ -1,0 +1,259 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { api, proofUrl } from '../api';
+import { called, moved } from '../bench/layers';
+import { useBench } from '../stores/bench';
+import type { Box, Layer } from '../types';
+import GarmentDrawing from './GarmentDrawing.vue';
+import { cuts } from './garments';
+import Rulers from './Rulers.vue';
+import type { Neighbour } from './snapping';
+import { useDrag, type Hold } from './useDrag';
+import { usePicture } from './useProof';
+
+const PROOF_PPI = 60;
+
+const bench = useBench();
+const svg = ref<SVGSVGElement | null>(null);
+const distance = ref<'garment' | 'area' | 'loupe'>('garment');
+const size = ref({ width: 600, height: 560 });
+const centre = ref<[number, number]>([7.5, 9]);
+const said = ref('');
+
+const sheet = computed(() => {
+    const s = bench.artwork?.sheet ?? { width: 4500, height: 5400, ppi: 300 };
+    return { width: s.width / s.ppi, height: s.height / s.ppi, ppi: s.ppi };
+});
+const cut = computed(() => cuts[bench.artwork?.product ?? 'tee'] ?? cuts['tee']);
+/** Garments are drawn larger when a print area would not fit on them. */
+const garmentScale = computed(() => (cut.value ? Math.max(1, sheet.value.width / (cut.value.body.width * 0.9), sheet.value.height / (cut.value.body.height * 0.96)) : 1));
+const garmentPlace = computed(() => `translate(${sheet.value.width / 2} ${-(cut.value?.top ?? 0) * garmentScale.value}) scale(${garmentScale.value})`);
+const dpr = window.devicePixelRatio || 1;
+
+const view = computed<Box>(() => {
+    const { width, height } = sheet.value;
+    if (distance.value === 'garment' && cut.value) {
+        const s = garmentScale.value;
+        const top = -(cut.value.top + cut.value.above) * s;
+        const bottom = (cut.value.length - cut.value.top + 0.6) * s;
+        return { left: width / 2 - 17 * s, top, width: 34 * s, height: bottom - top };
+    }
+    if (distance.value === 'area') {
+        return { left: -1.2, top: -1.2, width: width + 2.2, height: height + 1.8 };
+    }
+    const [w, h] = [(size.value.width * dpr) / sheet.value.ppi, (size.value.height * dpr) / sheet.value.ppi];
+    return { left: centre.value[0] - w / 2, top: centre.value[1] - h / 2, width: w, height: h };
+});
+const perPixel = (): number => {
+    const scale = svg.value?.getScreenCTM()?.a;
+    return scale ? 1 / scale : 0.05;
+};
+const hand = computed(() => Math.max(view.value.width / size.value.width, view.value.height / size.value.height));
+
+const revision = computed(() => bench.job?.revision ?? null);
+const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, PROOF_PPI))));
+const piece = usePicture(computed(() => (revision.value === null || !bench.layer ? null : `/api/revisions/${revision.value}/layers/${bench.layer.id}.png?ppi=${PROOF_PPI}`)));
+const without = usePicture(computed(() => (revision.value === null || !bench.layer ? null : proofUrl(revision.value, PROOF_PPI, { without: bench.layer.id }))));
+
+/** The part under the loupe, in print pixels and never off the sheet. */
+const lens = computed(() => {
+    if (distance.value !== 'loupe') {
+        return null;
+    }
+    const { ppi, width, height } = sheet.value;
+    const left = Math.max(0, Math.round(view.value.left * ppi));
+    const top = Math.max(0, Math.round(view.value.top * ppi));
+    const right = Math.min(Math.round(width * ppi), Math.round((view.value.left + view.value.width) * ppi));
+    const bottom = Math.min(Math.round(height * ppi), Math.round((view.value.top + view.value.height) * ppi));
+    return right > left && bottom > top ? { left, top, width: right - left, height: bottom - top } : null;
+});
+const settledLens = ref(lens.value);
+let lensTimer = 0;
+watch(lens, (now) => {
+    window.clearTimeout(lensTimer);
+    lensTimer = window.setTimeout(() => (settledLens.value = now), 120);
+});
+const close = usePicture(computed(() => (revision.value === null || !settledLens.value ? null : proofUrl(revision.value, sheet.value.ppi, { ...settledLens.value }))));
+
+const neighbours = computed<Neighbour[]>(() =>
+    (bench.artwork?.layers ?? []).flatMap((layer) => {
+        const box = bench.measures.get(layer.id)?.box;
+        return box && layer.on && layer.id !== bench.chosen ? [{ name: called(layer), box }] : [];
+    }),
+);
+const chosenBox = computed(() => (bench.layer?.on ? (bench.measures.get(bench.layer.id)?.box ?? null) : null));
+const { drag, transform, says, begin, follow, drop, cancel } = useDrag(perPixel, neighbours, sheet);
+/** Between letting go and the new proof, the piece stays where it was put. */
+const dropped = ref<{ transform: string; piece: string | null; without: string | null } | null>(null);
+watch(proof.shown, () => {
+    dropped.value = null;
+    if (drag.value === null) {
+        cancel();
+    }
+});
+watch(() => bench.trouble, () => (dropped.value = null));
+
+const base = computed(() => (drag.value && piece.shown.value ? (without.shown.value ?? proof.shown.value) : dropped.value ? dropped.value.without : proof.shown.value));
+const where = computed(() => bench.report?.findings.find((finding) => finding.key === bench.finding)?.where ?? []);
+
+function at(event: PointerEvent): [number, number] {
+    const matrix = svg.value?.getScreenCTM()?.inverse();
+    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+    return [point.x, point.y];
+}
+
+let held: { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean } | null = null;
+
+async function pick(point: [number, number]): Promise<void> {
+    if (revision.value === null) {
+        return;
+    }
+    const answer = await api.get<{ layers: string[] }>(`revisions/${revision.value}/pick?x=${point[0]}&y=${point[1]}`);
+    // A second press on a piece reaches the one below it.
+    const index = answer.layers.indexOf(bench.chosen ?? '');
+    bench.chosen = answer.layers[held?.moved || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null;
+}
+
+function inside(box: Box | null, [x, y]: [number, number]): boolean {
+    return box !== null && x >= box.left && x <= box.left + box.width && y >= box.top && y <= box.top + box.height;
+}
+
+function press(event: PointerEvent): void {
+    if (event.button !== 0) {
+        return;
+    }
+    const point = at(event);
+    svg.value?.setPointerCapture(event.pointerId);
+    if (distance.value === 'loupe') {
+        held = { from: [event.clientX, event.clientY], picked: null, panning: [...centre.value], moved: false };
+    } else {
+        held = { from: point, picked: inside(chosenBox.value, point) ? null : pick(point), panning: null, moved: false };
+    }
+}
+
+function grasp(event: PointerEvent, hold: Hold): void {
+    if (bench.layer && chosenBox.value) {
+        svg.value?.setPointerCapture(event.pointerId);
+        begin(hold, bench.layer, chosenBox.value, at(event));
+    }
+}
+
+function movePointer(event: PointerEvent): void {
+    if (drag.value) {
+        follow(at(event), event.altKey, event.shiftKey);
+        return;
+    }
+    if (!held) {
+        return;
+    }
+    if (held.panning) {
+        const scale = perPixel();
+        centre.value = [held.panning[0] - (event.clientX - held.from[0]) * scale, held.panning[1] - (event.clientY - held.from[1]) * scale];
+        return;
+    }
+    const point = at(event);
+    if (!held.moved && Math.hypot(point[0] - held.from[0], point[1] - held.from[1]) > 3 * perPixel()) {
+        held.moved = true;
+        const from = held.from;
+        void (held.picked ?? Promise.resolve()).then(() => {
+            if (held?.moved && bench.layer && inside(chosenBox.value, from)) {
+                begin('move', bench.layer, chosenBox.value as Box, from);
+            }
+        });
+    }
+}
+
+function release(): void {
+    if (drag.value) {
+        const after = { transform: transform.value, piece: piece.shown.value, without: without.shown.value ?? proof.shown.value };
+        if (drop()) {
+            said.value = says.value;
+            dropped.value = after;
+        }
+        cancel();
+    } else if (held && !held.moved && !held.picked && !held.panning) {
+        void pick(held.from);
+    }
+    held = null;
+}
+
+function nudge(event: KeyboardEvent): void {
+    const step = event.shiftKey ? 0.1 : 0.01;
+    const by: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] };
+    const way = by[event.key];
+    if (!way) {
+        return;
+    }
+    event.preventDefault();
+    if (distance.value === 'loupe') {
+        centre.value = [centre.value[0] + way[0] * 5, centre.value[1] + way[1] * 5];
+    } else if (bench.layer) {
+        void bench.changeLayer(bench.layer.id, (layer: Layer) => [moved(layer, way[0], way[1])]);
+        said.value = `nudged ${step.toFixed(2)} in`;
+    }
+}
+
+function loupeHere(): void {
+    const box = chosenBox.value;
+    centre.value = box ? [box.left + box.width / 2, box.top + box.height / 2] : [sheet.value.width / 2, sheet.value.height / 3];
+    distance.value = 'loupe';
+}
+
+let watcher: ResizeObserver | null = null;
+onMounted(() => {
+    watcher = new ResizeObserver(([entry]) => {
+        if (entry) {
+            size.value = { width: Math.max(50, entry.contentRect.width), height: Math.max(50, entry.contentRect.height) };
+        }
+    });
+    if (svg.value) {
+        watcher.observe(svg.value);
+    }
+});
+onBeforeUnmount(() => watcher?.disconnect());
+</script>
+
+<template>
+    <section class="peg" aria-label="The peg: the art on the garment">
+        <header class="peg-head">
+            <div role="group" aria-label="Distance" class="distances">
+                <button type="button" :aria-pressed="distance === 'garment'" @click="distance = 'garment'">Whole garment</button>
+                <button type="button" :aria-pressed="distance === 'area'" @click="distance = 'area'">Print area</button>
+                <button type="button" :aria-pressed="distance === 'loupe'" @click="loupeHere">Loupe 1 : 1</button>
+            </div>
+            <span class="measure small" aria-live="polite">{{ says || said }}</span>
+            <span v-if="proof.late.value || close.late.value" class="small" role="status">drawing …</span>
+            <span v-if="proof.lost.value" class="small" role="alert">The proof could not be drawn. <button type="button" class="token" @click="proof.again()">Try again</button></span>
+        </header>
+        <svg
+            ref="svg" class="peg-view" :class="distance" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
+            :aria-label="bench.layer ? `${called(bench.layer)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
+            @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge"
+        >
+            <g :transform="garmentPlace"><GarmentDrawing :product="bench.artwork?.product ?? 'tee'" :side="bench.artwork?.side ?? 'front'" :colour="bench.garment?.colour ?? '#ddd'" /></g>
+            <rect v-if="distance !== 'garment'" :x="view.left" :y="view.top" :width="view.width" :height="view.height" :fill="bench.garment?.colour ?? '#ddd'" />
+            <Rulers v-if="distance !== 'loupe'" :width="sheet.width" :height="sheet.height" :size="distance === 'area' ? 0.42 : 0.62" :class="{ 'on-cloth': true }" />
+            <rect class="area-edge" x="0" y="0" :width="sheet.width" :height="sheet.height" :stroke-width="hand" />
+            <image v-if="base" :href="base" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" :class="{ faint: distance === 'loupe' && close.shown.value }" />
+            <image v-if="drag && piece.shown.value" :href="piece.shown.value" x="0" y="0" :width="sheet.width" :height="sheet.height" :transform="transform" preserveAspectRatio="none" />
+            <image v-else-if="dropped?.piece" :href="dropped.piece" x="0" y="0" :width="sheet.width" :height="sheet.height" :transform="dropped.transform" preserveAspectRatio="none" />
+            <image
+                v-if="distance === 'loupe' && close.shown.value && settledLens" class="lens" :href="close.shown.value" preserveAspectRatio="none"
+                :x="settledLens.left / sheet.ppi" :y="settledLens.top / sheet.ppi" :width="settledLens.width / sheet.ppi" :height="settledLens.height / sheet.ppi"
+            />
+            <g v-for="(box, i) in where" :key="i"><rect class="where" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.5" /></g>
+            <g v-if="drag" class="guides" :stroke-width="hand">
+                <line v-for="(guide, i) in drag.guides" :key="i" :x1="guide.axis === 'x' ? guide.at : 0" :x2="guide.axis === 'x' ? guide.at : sheet.width" :y1="guide.axis === 'y' ? guide.at : 0" :y2="guide.axis === 'y' ? guide.at : sheet.height" />
+            </g>
+            <g v-if="chosenBox && distance !== 'loupe'" class="hold" :transform="drag ? transform : undefined">
+                <rect class="hold-box" :x="chosenBox.left" :y="chosenBox.top" :width="chosenBox.width" :height="chosenBox.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 5} ${hand * 4}`" />
+                <rect
+                    v-for="corner in [[0, 0], [1, 0], [0, 1], [1, 1]]" :key="corner.join()" class="hold-corner" :class="corner[0] === corner[1] ? 'nwse' : 'nesw'"
+                    :x="chosenBox.left + (corner[0] ?? 0) * chosenBox.width - hand * 5" :y="chosenBox.top + (corner[1] ?? 0) * chosenBox.height - hand * 5" :width="hand * 10" :height="hand * 10" :stroke-width="hand"
+                    @pointerdown.stop="grasp($event, 'size')"
+                />
+                <circle class="hold-turn" :cx="chosenBox.left + chosenBox.width / 2" :cy="chosenBox.top - hand * 22" :r="hand * 6" :stroke-width="hand" @pointerdown.stop="grasp($event, 'turn')"><title>Turn</title></circle>
+            </g>
+        </svg>
+    </section>
+</template>

@@ -1,0 +1,111 @@
+import { computed, ref, type ComputedRef, type Ref } from 'vue';
+import { moved, sized, turned } from '../bench/layers';
+import { useBench } from '../stores/bench';
+import type { Box, Layer } from '../types';
+import { gap, snap, type Guide, type Neighbour } from './snapping';
+
+export type Hold = 'move' | 'size' | 'turn';
+
+interface Drag {
+    hold: Hold;
+    id: string;
+    box: Box;
+    from: [number, number];
+    dx: number;
+    dy: number;
+    by: number;
+    degrees: number;
+    guides: Guide[];
+}
+
+const SNAP_PIXELS = 6;
+
+/**
+ * Moves, sizes and turns the chosen piece with the pointer. The piece's own picture follows; the sheet is changed once,
+ * when it is let go.
+ */
+export function useDrag(
+    inchesPerPixel: () => number,
+    others: ComputedRef<Neighbour[]>,
+    sheet: ComputedRef<{ width: number; height: number }>,
+): {
+    drag: Ref<Drag | null>;
+    transform: ComputedRef<string>;
+    says: ComputedRef<string>;
+    begin: (hold: Hold, layer: Layer, box: Box, at: [number, number]) => void;
+    follow: (at: [number, number], free: boolean, steps: boolean) => void;
+    drop: () => boolean;
+    cancel: () => void;
+} {
+    const bench = useBench();
+    const drag = ref<Drag | null>(null);
+
+    const middle = (box: Box): [number, number] => [box.left + box.width / 2, box.top + box.height / 2];
+
+    const transform = computed(() => {
+        const d = drag.value;
+        if (!d) {
+            return '';
+        }
+        const [x, y] = middle(d.box);
+        return `translate(${d.dx} ${d.dy}) rotate(${d.degrees} ${x} ${y}) translate(${x} ${y}) scale(${d.by}) translate(${-x} ${-y})`;
+    });
+
+    const says = computed(() => {
+        const d = drag.value;
+        if (!d) {
+            return '';
+        }
+        if (d.hold === 'size') {
+            return `${(d.box.width * d.by).toFixed(2)} × ${(d.box.height * d.by).toFixed(2)} in`;
+        }
+        if (d.hold === 'turn') {
+            return `turned by ${d.degrees.toFixed(1)}°`;
+        }
+        const box = { ...d.box, left: d.box.left + d.dx, top: d.box.top + d.dy };
+        const room = gap(box, others.value);
+        const lines = d.guides.map((guide) => `in line with ${guide.to}`);
+        return [`${d.dx >= 0 ? '+' : '−'}${Math.abs(d.dx).toFixed(2)}, ${d.dy >= 0 ? '+' : '−'}${Math.abs(d.dy).toFixed(2)} in`, ...new Set(lines), ...(room ? [`${room.inches.toFixed(2)} in ${room.side} ${room.name}`] : [])].join(' · ');
+    });
+
+    function begin(hold: Hold, layer: Layer, box: Box, at: [number, number]): void {
+        drag.value = { hold, id: layer.id, box, from: at, dx: 0, dy: 0, by: 1, degrees: 0, guides: [] };
+    }
+
+    function follow(at: [number, number], free: boolean, steps: boolean): void {
+        const d = drag.value;
+        if (!d) {
+            return;
+        }
+        const [x, y] = middle(d.box);
+        if (d.hold === 'move') {
+            const [dx, dy] = [at[0] - d.from[0], at[1] - d.from[1]];
+            const box = { ...d.box, left: d.box.left + dx, top: d.box.top + dy };
+            const near = free ? { dx: 0, dy: 0, guides: [] } : snap(box, sheet.value, others.value, SNAP_PIXELS * inchesPerPixel());
+            drag.value = { ...d, dx: dx + near.dx, dy: dy + near.dy, guides: near.guides };
+        } else if (d.hold === 'size') {
+            const by = Math.hypot(at[0] - x, at[1] - y) / Math.max(0.01, Math.hypot(d.from[0] - x, d.from[1] - y));
+            drag.value = { ...d, by: Math.max(0.02, by) };
+        } else {
+            const angle = (point: [number, number]): number => (Math.atan2(point[1] - y, point[0] - x) * 180) / Math.PI;
+            const turn = angle(at) - angle(d.from);
+            drag.value = { ...d, degrees: steps ? Math.round(turn / 15) * 15 : turn };
+        }
+    }
+
+    /** Answers whether anything was changed. */
+    function drop(): boolean {
+        const d = drag.value;
+        if (!d || (Math.abs(d.dx) < 1e-4 && Math.abs(d.dy) < 1e-4 && Math.abs(d.by - 1) < 1e-4 && Math.abs(d.degrees) < 1e-2)) {
+            drag.value = null;
+            return false;
+        }
+        const [x, y] = middle(d.box);
+        void bench.changeLayer(d.id, (layer) => [
+            d.hold === 'move' ? moved(layer, d.dx, d.dy) : d.hold === 'size' ? sized(layer, d.by, x, y) : turned(layer, d.degrees, x, y),
+        ]);
+        return true;
+    }
+
+    return { drag, transform, says, begin, follow, drop, cancel: () => (drag.value = null) };
+}

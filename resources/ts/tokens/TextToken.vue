@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+
+const props = defineProps<{ value: string; label: string }>();
+const emit = defineEmits<{ change: [value: string] }>();
+
+const typed = ref(props.value);
+watch(() => props.value, (value) => (typed.value = value));
+const lines = computed(() => typed.value.split('\n'));
+const widest = computed(() => Math.min(30, Math.max(4, ...lines.value.map((line) => line.length + 1))));
+
+function commit(): void {
+    if (typed.value !== props.value) {
+        emit('change', typed.value);
+    }
+}
+
+function enter(event: KeyboardEvent): void {
+    if (!event.shiftKey) {
+        event.preventDefault();
+        commit();
+    }
+}
+</script>
+
+<template>
+    <textarea
+        v-model="typed"
+        class="token words"
+        :rows="Math.min(8, lines.length)"
+        :cols="widest"
+        :aria-label="label"
+        title="Enter saves, Shift+Enter starts a new line"
+        spellcheck="false"
+        @blur="commit"
+        @keydown.enter="enter"
+        @keydown.esc.prevent="typed = value"
+    ></textarea>
+</template>
