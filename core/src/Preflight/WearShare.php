@@ -21,6 +21,8 @@ final class WearShare implements Check
 
     private const PPI = 75.0;
 
+    private const NONE = 0.0005;
+
     public function run(Subject $subject): array
     {
         [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
@@ -71,7 +73,10 @@ final class WearShare implements Check
             foreach ($kept as $mask) {
                 $left = $left->times($mask->crop($piece->frame->left, $piece->frame->top, $piece->frame->width, $piece->frame->height));
             }
-            $shares[] = [$layer, max(0.0, 1 - $left->area() / $full)];
+            $share = 1 - $left->area() / $full;
+            if ($share > self::NONE) {
+                $shares[] = [$layer, $share];
+            }
         }
 
         return $shares;

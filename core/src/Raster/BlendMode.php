@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** The separable blend modes of W3C Compositing and Blending Level 1, with source-over. */
+/** The blend modes of W3C Compositing and Blending Level 1, §10. */
 enum BlendMode: string
 {
     case Normal = 'normal';
@@ -19,23 +19,8 @@ enum BlendMode: string
     case SoftLight = 'soft-light';
     case Difference = 'difference';
     case Exclusion = 'exclusion';
-
-    /** The number of libvips' VipsBlendMode. */
-    public function vips(): int
-    {
-        return match ($this) {
-            self::Normal => 2,
-            self::Multiply => 14,
-            self::Screen => 15,
-            self::Overlay => 16,
-            self::Darken => 17,
-            self::Lighten => 18,
-            self::ColourDodge => 19,
-            self::ColourBurn => 20,
-            self::HardLight => 21,
-            self::SoftLight => 22,
-            self::Difference => 23,
-            self::Exclusion => 24,
-        };
-    }
+    case Hue = 'hue';
+    case Saturation = 'saturation';
+    case Colour = 'color';
+    case Luminosity = 'luminosity';
 }

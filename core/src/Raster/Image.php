@@ -155,7 +155,7 @@ final class Image
     {
         $image = $this->made('colourspace', [22]);
         if ($image->bands() < 4) {
-            $image = $image->made('bandjoin_const', [Boxed::doubles([255.0]), 1]);
+            $image = $image->made('bandjoin_const', [Boxed::doubles([255.0])]);
         } elseif ($image->bands() > 4) {
             $image = $image->band(0, 4);
         }

@@ -36,6 +36,34 @@ trait ImageArithmetic
         return self::wrap(Vips::image('subtract', [$this, $other]));
     }
 
+    /** Product of the samples as they are, for floating point. */
+    public function multiplied(self $by): self
+    {
+        return self::wrap(Vips::image('multiply', [$this, $by]));
+    }
+
+    public function divided(self $by): self
+    {
+        return self::wrap(Vips::image('divide', [$this, $by]));
+    }
+
+    public function raised(float $to): self
+    {
+        return $this->made('math2_const', [0, Boxed::doubles([$to])]);
+    }
+
+    /** 0 to 1 in floating point as 0 to 255, rounded. */
+    public function toBytesRange(): self
+    {
+        return $this->made('linear', [Boxed::doubles([255.0]), Boxed::doubles([0.5])], ['uchar' => true]);
+    }
+
+    /** Three bands known as sRGB. */
+    public function asColours(): self
+    {
+        return $this->made('copy', [], ['interpretation' => 22]);
+    }
+
     /** Two masks at once: what both let through. */
     public function times(self $other): self
     {
@@ -52,6 +80,12 @@ trait ImageArithmetic
     public function lighter(self $other): self
     {
         return $this->isMore($other)->chosen($this, $other);
+    }
+
+    /** The lesser of the two at each place. */
+    public function lesser(self $other): self
+    {
+        return $this->isMore($other)->chosen($other, $this);
     }
 
     /** 255 where true. */
@@ -71,11 +105,6 @@ trait ImageArithmetic
     public function both(self $other): self
     {
         return self::wrap(Vips::image('boolean', [$this, $other], [0]));
-    }
-
-    public function either(self $other): self
-    {
-        return self::wrap(Vips::image('boolean', [$this, $other], [1]));
     }
 
     /** Taken as a condition: one picture where it is true, the other elsewhere. */
@@ -106,17 +135,6 @@ trait ImageArithmetic
     public function onCloth(Srgb $cloth): self
     {
         return $this->made('flatten', [], ['background' => Boxed::doubles([(float) $cloth->red, (float) $cloth->green, (float) $cloth->blue])]);
-    }
-
-    /** CIEDE2000 of each pixel of a three-band picture from one colour, as floating point. */
-    public function differenceFrom(Srgb $colour): self
-    {
-        $lab = $colour->toLab();
-        $even = self::empty($this->width(), $this->height(), 1)
-            ->made('linear', [Boxed::doubles([0.0, 0.0, 0.0]), Boxed::doubles([$lab->l, $lab->a, $lab->b])])
-            ->made('copy', [], ['interpretation' => 13]);
-
-        return self::wrap(Vips::image('dE00', [$this->made('colourspace', [13]), $even]));
     }
 
     public function mean(): float

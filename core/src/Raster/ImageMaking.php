@@ -7,6 +7,9 @@ namespace TallCrow\Raster;
 /** Where pictures come from and where they go. */
 trait ImageMaking
 {
+    /** VipsBlendMode of plain source over. */
+    private const SOURCE_OVER = 2;
+
     /**
      * Opens a file with the one reader that its type asks for, and no other.
      *
@@ -37,8 +40,9 @@ trait ImageMaking
     {
         $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, $height, $bands, 0);
         assert($handle instanceof \FFI\CData);
+        $image = self::wrap($handle);
 
-        return self::wrap($handle);
+        return $bands >= 3 ? $image->made('copy', [], ['interpretation' => 22]) : $image;
     }
 
     public static function empty(int $width, int $height, int $bands = 4): self
@@ -84,7 +88,7 @@ trait ImageMaking
     /**
      * Lays pictures over one another on a sheet, the first lowest.
      *
-     * @param  list<array{image: self, left: int, top: int, blend: BlendMode}>  $pieces
+     * @param  list<array{image: self, left: int, top: int}>  $pieces
      */
     public static function stacked(self $base, array $pieces): self
     {
@@ -95,7 +99,7 @@ trait ImageMaking
         return self::wrap(Vips::image('composite', [
             Boxed::images([$base, ...array_column($pieces, 'image')]),
         ], [
-            Boxed::integers(array_map(fn (array $piece): int => $piece['blend']->vips(), $pieces)),
+            Boxed::integers(array_fill(0, count($pieces), self::SOURCE_OVER)),
         ], [
             'x' => Boxed::integers(array_column($pieces, 'left')),
             'y' => Boxed::integers(array_column($pieces, 'top')),
@@ -112,11 +116,6 @@ trait ImageMaking
     public function png(int $compression = 1): string
     {
         return $this->buffer('pngsave_buffer', ['compression' => $compression, 'strip' => true]);
-    }
-
-    public function webp(int $quality = 80): string
-    {
-        return $this->buffer('webpsave_buffer', ['Q' => $quality, 'strip' => true]);
     }
 
     /** The library's own uncompressed file, which is mapped and not read when opened. */

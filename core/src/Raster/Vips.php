@@ -64,6 +64,8 @@ final class Vips
             } catch (FFI\Exception $missing) {
                 throw RasterFailed::library($missing);
             }
+            // What it warns of it also answers as an error; its lines on standard error are for nobody.
+            putenv('VIPS_WARNING=0');
             self::invoke(self::$ffi, 'vips_init', 'tall-crow');
             self::invoke(self::$ffi, 'vips_cache_set_max', 0);
         }

@@ -6,6 +6,8 @@ namespace TallCrow\Render;
 
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\Shelf;
+use TallCrow\Raster\Blending;
+use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
 use TallCrow\Texture\Wear;
 
@@ -47,9 +49,14 @@ final class Compositor
             if ($layer->role->knockout) {
                 $sheet = self::takenOut(Image::stacked($sheet, $waiting), $piece, $frame);
                 $waiting = [];
+            } elseif ($layer->blend === BlendMode::Normal) {
+                $waiting[] = self::at($piece, $frame);
             } else {
+                $sheet = self::blended(Image::stacked($sheet, $waiting), $piece, $layer->blend, $frame);
+                $waiting = [];
+            }
+            if (! $layer->role->knockout) {
                 $painted[$layer->id] = $piece;
-                $waiting[] = self::at($piece, $layer, $frame);
             }
         }
         $sheet = Image::stacked($sheet, $waiting);
@@ -111,14 +118,21 @@ final class Compositor
         return $sheet->insert($here->masked($hole->image->inverted()), $left, $top);
     }
 
-    /** @return array{image: Image, left: int, top: int, blend: \TallCrow\Raster\BlendMode} */
-    private static function at(Piece $piece, Layer $layer, Frame $frame): array
+    private static function blended(Image $sheet, Piece $piece, BlendMode $mode, Frame $frame): Image
+    {
+        ['left' => $left, 'top' => $top] = self::at($piece, $frame);
+        $here = $sheet->crop($left, $top, $piece->frame->width, $piece->frame->height);
+
+        return $sheet->insert(Blending::over($here, $piece->image, $mode), $left, $top);
+    }
+
+    /** @return array{image: Image, left: int, top: int} */
+    private static function at(Piece $piece, Frame $frame): array
     {
         return [
             'image' => $piece->image,
             'left' => $piece->frame->left - $frame->left,
             'top' => $piece->frame->top - $frame->top,
-            'blend' => $layer->blend,
         ];
     }
 }

@@ -26,9 +26,9 @@ final readonly class FolderPictures implements Pictures
     public function piece(string $key, Frame $frame, callable $make): ?Piece
     {
         $base = $this->folder.'/p'.sha1($key.$frame->key());
-        $place = @file_get_contents($base.'.at');
-        if ($place !== false) {
-            @touch($base.'.at');
+        $place = self::kept($base.'.at');
+        if ($place !== null) {
+            touch($base.'.at');
             if ($place === self::NOTHING) {
                 return null;
             }
@@ -61,8 +61,8 @@ final readonly class FolderPictures implements Pictures
     public function text(string $key, callable $make): string
     {
         $file = $this->folder.'/t'.sha1($key);
-        $known = @file_get_contents($file);
-        if ($known !== false) {
+        $known = self::kept($file);
+        if ($known !== null) {
             return $known;
         }
         $text = $make();
@@ -97,6 +97,14 @@ final readonly class FolderPictures implements Pictures
         if (random_int(1, 200) === 1) {
             $this->tidy();
         }
+    }
+
+    /** Another process may tidy at any moment, so a file that was there may be gone when it is read. */
+    private static function kept(string $file): ?string
+    {
+        $text = is_file($file) ? @file_get_contents($file) : false;
+
+        return $text === false ? null : $text;
     }
 
     private static function put(string $file, string $content): void

@@ -10,7 +10,6 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Effect\Inking;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
-use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
 
 /** Draws one layer alone: its ink, rings, masks, wear and opacity, and the shape that it knocks out. */
@@ -153,7 +152,6 @@ final class LayerPainter
             'image' => $piece->image,
             'left' => $piece->frame->left - $window->left,
             'top' => $piece->frame->top - $window->top,
-            'blend' => BlendMode::Normal,
         ]]), $window);
     }
 

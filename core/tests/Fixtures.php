@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Tests;
+
+use Demo\DemoAssets;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Asset\FolderShelf;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Renderer;
+
+/** What tests work on: the demo's fonts and art in one folder, and small build sheets. */
+final class Fixtures
+{
+    private static ?string $folder = null;
+
+    /** A folder of the demo shop's fonts, art and build sheets. */
+    public static function assets(): string
+    {
+        if (self::$folder === null) {
+            self::$folder = self::temporary('assets');
+            DemoAssets::gather(self::$folder);
+            foreach (glob(dirname(__DIR__, 2).'/demo/artworks/*.json') ?: [] as $file) {
+                copy($file, self::$folder.'/'.basename($file));
+            }
+        }
+
+        return self::$folder;
+    }
+
+    /** A fresh folder that is gone when the tests are. */
+    public static function temporary(string $name): string
+    {
+        $folder = sys_get_temp_dir().'/tall-crow-'.$name.'-'.getmypid().'-'.bin2hex(random_bytes(4));
+        mkdir($folder, 0o700, true);
+        register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($folder)));
+
+        return $folder;
+    }
+
+    /**
+     * A sheet of 3 × 4 in at 300 ppi.
+     *
+     * @param  list<array<string, mixed>>  $layers
+     * @return array<string, mixed>
+     */
+    public static function sheet(array $layers, array $more = []): array
+    {
+        return $more + [
+            'format' => Artwork::FORMAT, 'title' => 'Bell ringers', 'product' => 'tee', 'side' => 'front', 'method' => 'dtg', 'rule' => 'strict-300',
+            'sheet' => ['width' => 900, 'height' => 1200, 'ppi' => 300],
+            'garments' => [['name' => 'Slate', 'colour' => '#3d4a57'], ['name' => 'Oat', 'colour' => '#e4d9c3']],
+            'layers' => $layers, 'distress' => [],
+        ];
+    }
+
+    /** @param list<array<string, mixed>> $layers */
+    public static function artwork(array $layers, array $more = []): Artwork
+    {
+        return ArtworkReader::data(self::sheet($layers, $more));
+    }
+
+    public static function demo(string $name): Artwork
+    {
+        return ArtworkReader::json((string) file_get_contents(self::assets()."/$name.json"));
+    }
+
+    public static function shelf(?string $folder = null): FolderShelf
+    {
+        return new FolderShelf($folder ?? self::assets());
+    }
+
+    public static function render(Artwork $artwork, float $ppi = 300, ?string $folder = null): Image
+    {
+        return (new Renderer(self::shelf($folder)))->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->settled();
+    }
+
+    /** @return array{int, int, int, int} red, green, blue, alpha */
+    public static function pixel(Image $image, int $x, int $y): array
+    {
+        return array_values((array) unpack('C4', $image->crop($x, $y, 1, 1)->toBytes()));
+    }
+
+    /** @return array<string, mixed> a figure in the middle of the sheet unless told otherwise */
+    public static function shape(string $id, string $shape, float $width, string $colour = '#f3ead7', array $more = []): array
+    {
+        return array_replace_recursive([
+            'id' => $id,
+            'source' => ['kind' => 'shape', 'shape' => $shape],
+            'placement' => ['x' => 1.5, 'y' => 2, 'width' => $width, 'height' => null],
+            'effects' => [['kind' => 'fill', 'colour' => $colour]],
+        ], $more);
+    }
+
+    /** @return array<string, mixed> */
+    public static function words(string $id, string $text, float $width, array $more = []): array
+    {
+        return array_replace_recursive([
+            'id' => $id,
+            'source' => ['kind' => 'text', 'text' => $text, 'font' => 'alfa-slab-one.woff2'],
+            'placement' => ['x' => 1.5, 'y' => 2, 'width' => $width, 'height' => null],
+            'effects' => [['kind' => 'fill', 'colour' => '#f3ead7']],
+        ], $more);
+    }
+
+    /** Runs a reference tool. @param list<string> $command */
+    public static function run(array $command): string
+    {
+        $process = proc_open($command, [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, dirname(__DIR__, 2));
+        assert(is_resource($process));
+        $out = (string) stream_get_contents($pipes[1]);
+        $error = (string) stream_get_contents($pipes[2]);
+        $code = proc_close($process);
+        if ($code !== 0) {
+            throw new \RuntimeException(implode(' ', $command).": exit $code: $error$out");
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Geometry\Path;
+use TallCrow\Tests\Fixtures;
+use TallCrow\Type\Alignment;
+use TallCrow\Type\Font;
+use TallCrow\Type\FontRefused;
+use TallCrow\Type\Letter;
+use TallCrow\Type\MissingGlyphs;
+use TallCrow\Type\Setting;
+use TallCrow\Type\Typesetter;
+
+function font(string $name = 'alfa-slab-one'): Font
+{
+    return Font::fromBytes((string) file_get_contents(Fixtures::assets()."/$name.woff2"));
+}
+
+dataset('fonts', fn (): array => array_map(
+    fn (string $file): string => basename($file, '.woff2'),
+    glob(Fixtures::assets().'/*.woff2') ?: [],
+));
+
+/** A plain copy of a font that reference tools can open. */
+function unpacked(string $name): string
+{
+    $folder = Fixtures::temporary('font');
+    copy(Fixtures::assets()."/$name.woff2", "$folder/font.woff2");
+    Fixtures::run(['woff2_decompress', "$folder/font.woff2"]);
+
+    return "$folder/font.ttf";
+}
+
+// Debian's hb-shape is the reference for glyph choice, advances and offsets.
+it('shapes as hb-shape does', function (string $name): void {
+    $sample = 'AVATAR To Wylie, office fi fl 0123456789 (a-b) & "x" !?';
+    $theirs = json_decode(Fixtures::run(['hb-shape', '--no-glyph-names', '--output-format=json', unpacked($name), $sample]), true);
+    $font = font($name);
+    $ours = array_map(fn ($g): array => [
+        'g' => $g->id, 'cl' => $g->cluster,
+        'dx' => (int) round($g->shiftX * $font->unitsPerEm), 'dy' => (int) round(-$g->shiftY * $font->unitsPerEm),
+        'ax' => (int) round($g->advance * $font->unitsPerEm), 'ay' => 0,
+    ], $font->shape($sample));
+    expect($ours)->toEqual($theirs);
+})->with('fonts');
+
+// hb-view draws the same glyphs by a path of its own: the ink must be as wide and as high, in ems.
+it('gives the outlines that hb-view draws', function (string $name): void {
+    $svg = Fixtures::run(['hb-view', '--output-format=svg', '--font-size=1000', '--margin=400', unpacked($name), 'Hamburg 27']);
+    $page = TallCrow\Raster\Image::svg($svg)->asInk();
+    $ink = $page->onCloth(TallCrow\Colour\Srgb::hex('#ffffff'))->band(0)->isLess(128.0)->settled();
+    [, , $width, $height] = $ink->inkBox() ?? [0, 0, 0, 0];
+    $units = (float) (preg_match('/viewBox="0 0 ([\d.]+)/', $svg, $found) === 1 ? $found[1] : $page->width()) / $page->width();
+
+    $letters = Typesetter::set('Hamburg 27', font($name), new Setting(Alignment::Left, 1));
+    $box = Path::join(...array_map(fn (Letter $l): Path => $l->path, $letters))->bounds();
+    expect($box->width() * 1000)->toEqualWithDelta($width * $units, 4 * $units)
+        ->and($box->height() * 1000)->toEqualWithDelta($height * $units, 4 * $units);
+})->with('fonts');
+
+it('names a missing glyph and never sets a box', function (): void {
+    Typesetter::set("Kite → ж\nday ж", font(), new Setting(Alignment::Left, 1));
+})->throws(MissingGlyphs::class, 'Alfa Slab One has no → (U+2192), ж (U+0436). Choose another font or other words.');
+
+it('adds letter-spacing between letters and not after the last', function (): void {
+    $plain = Typesetter::set('KITE', font(), new Setting(Alignment::Left, 1));
+    $wide = Typesetter::set('KITE', font(), new Setting(Alignment::Left, 1, 100));
+    foreach ($plain as $i => $letter) {
+        expect($wide[$i]->path->bounds()->left - $letter->path->bounds()->left)->toEqualWithDelta($i * 0.1, 1e-9);
+    }
+});
+
+it('sets lines under one another and aligns them', function (Alignment $align): void {
+    $letters = Typesetter::set("BELLS\nI", font(), new Setting($align, 0.8));
+    $first = Path::join(...array_map(fn (Letter $l): Path => $l->path, array_filter($letters, fn (Letter $l): bool => $l->line === 0)))->bounds();
+    $second = Path::join(...array_map(fn (Letter $l): Path => $l->path, array_filter($letters, fn (Letter $l): bool => $l->line === 1)))->bounds();
+    expect($second->bottom - 0.8)->toEqualWithDelta(0.0, 0.02);
+    match ($align) {
+        Alignment::Left => expect($second->left)->toEqualWithDelta($first->left, 0.05),
+        Alignment::Centre => expect($second->centreX())->toEqualWithDelta($first->centreX(), 0.05),
+        Alignment::Right => expect($second->right)->toEqualWithDelta($first->right, 0.05),
+    };
+})->with(Alignment::cases());
+
+it('sets nothing for blank words', function (): void {
+    expect(Typesetter::set("  \n ", font(), new Setting(Alignment::Left, 1)))->toBe([]);
+});
+
+it('refuses what FreeType refuses, with its reason', function (string $bytes, string $reason): void {
+    expect(fn () => Font::fromBytes($bytes))->toThrow(FontRefused::class, $reason);
+})->with([
+    'words' => ['this is no font', 'FreeType says'],
+    'nothing' => ['', 'FreeType says'],
+    'half a font' => [fn () => substr((string) file_get_contents(Fixtures::assets().'/rye.woff2'), 0, 4000), 'FreeType says'],
+]);
