@@ -42,7 +42,7 @@ abstract class TestCase extends BaseTestCase
         }
     }
 
-    /** @param list<array<string, mixed>> $layers */
+    /** @param  list<array<string, mixed>>  $layers */
     protected function job(array $layers = [], string $title = 'Bell ringers'): PrintJob
     {
         $artwork = ArtworkReader::data(['title' => $title] + Fixtures::sheet($layers));

@@ -68,7 +68,7 @@ final class Revisions
         $job->setRelation('head', $revision);
     }
 
-    /** @param \Closure(PrintJob): void $work */
+    /** @param  \Closure(PrintJob): void  $work */
     private function change(PrintJob $job, int $version, \Closure $work): PrintJob
     {
         return DB::transaction(function () use ($job, $version, $work): PrintJob {

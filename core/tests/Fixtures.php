@@ -57,7 +57,7 @@ final class Fixtures
         ];
     }
 
-    /** @param list<array<string, mixed>> $layers */
+    /** @param  list<array<string, mixed>>  $layers */
     public static function artwork(array $layers, array $more = []): Artwork
     {
         return ArtworkReader::data(self::sheet($layers, $more));
@@ -106,7 +106,7 @@ final class Fixtures
         ], $more);
     }
 
-    /** Runs a reference tool. @param list<string> $command */
+    /** Runs a reference tool. @param  list<string>  $command */
     public static function run(array $command): string
     {
         $process = proc_open($command, [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, dirname(__DIR__, 2));

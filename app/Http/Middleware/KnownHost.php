@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Answers only under its own names, so that another site cannot point a name of its own at this machine. */
 final class KnownHost
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         /** @var list<string> $hosts */

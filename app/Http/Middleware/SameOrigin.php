@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Changes are taken only from our own pages: browsers name the page that asks, and no cookie is trusted. */
 final class SameOrigin
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if (! $request->isMethodSafe()) {

@@ -7,7 +7,7 @@ namespace TallCrow\Artwork;
 /** A placed picture, raster or SVG. */
 final readonly class ArtSource implements Source
 {
-    /** @param string $file name of a picture among the artwork's assets */
+    /** @param  string  $file name of a picture among the artwork's assets */
     public function __construct(public string $file) {}
 
     public function toArray(): array

@@ -7,7 +7,7 @@ namespace TallCrow\Artwork;
 /** Layers that belong together. They lie on the sheet themselves, so moving a group moves each of them. */
 final readonly class GroupSource implements Source
 {
-    /** @param list<Layer> $layers in print order */
+    /** @param  list<Layer>  $layers in print order */
     public function __construct(public array $layers) {}
 
     public function toArray(): array

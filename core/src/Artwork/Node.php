@@ -163,7 +163,7 @@ final readonly class Node
         }
     }
 
-    /** @param list<string> $words */
+    /** @param  list<string>  $words */
     public function word(string $key, array $words, ?string $default = null): string
     {
         $value = $this->required($key, $default);

@@ -18,7 +18,7 @@ final readonly class Picture
         private string $content,
     ) {}
 
-    /** @param string $path of a file already found to be of that type and within bounds */
+    /** @param  string  $path of a file already found to be of that type and within bounds */
     public static function raster(PictureType $type, int $width, int $height, string $path): self
     {
         return new self($type, $width, $height, $path);

@@ -37,7 +37,7 @@ final class SvgCleaner
 
     private int $uses = 0;
 
-    /** @param array<string, true> $cloned */
+    /** @param  array<string, true>  $cloned */
     private function __construct(private readonly array $cloned) {}
 
     /** @throws PictureRefused */

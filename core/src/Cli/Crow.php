@@ -70,7 +70,7 @@ final class Crow
         }
     }
 
-    /** @param resource $out */
+    /** @param  resource  $out */
     private static function render(Arguments $arguments, mixed $out): int
     {
         [$artwork, $shelf] = self::artwork($arguments);
@@ -91,7 +91,7 @@ final class Crow
         return self::FINE;
     }
 
-    /** @param resource $out */
+    /** @param  resource  $out */
     private static function preflight(Arguments $arguments, mixed $out): int
     {
         [$artwork, $shelf] = self::artwork($arguments);
@@ -99,7 +99,7 @@ final class Crow
         return self::told(Preflight::artwork($artwork, new Renderer($shelf), $shelf), $arguments->flag('json'), [], $out);
     }
 
-    /** @param resource $out */
+    /** @param  resource  $out */
     private static function inspect(Arguments $arguments, mixed $out): int
     {
         $file = $arguments->operand('a PNG file');

@@ -7,7 +7,7 @@ namespace TallCrow\Effect;
 /** One value that a seller sets on a line, with its bounds. Lengths are inches, shares are 0 to 1, angles degrees. */
 final readonly class Parameter
 {
-    /** @param list<string> $choices */
+    /** @param  list<string>  $choices */
     private function __construct(
         public string $name,
         public ParameterKind $kind,
@@ -37,7 +37,7 @@ final readonly class Parameter
         return new self($name, ParameterKind::Colour, 0, 0, $default);
     }
 
-    /** @param class-string<\BackedEnum> $enum */
+    /** @param  class-string<\BackedEnum>  $enum */
     public static function choice(string $name, string $enum, \BackedEnum $default): self
     {
         return new self($name, ParameterKind::Choice, 0, 0, (string) $default->value, array_map(

@@ -9,7 +9,7 @@ use TallCrow\Colour\Srgb;
 /** The checked values of one line, by parameter name. */
 final readonly class Values
 {
-    /** @param array<string, float|string> $values every parameter of the line's kind is there */
+    /** @param  array<string, float|string>  $values every parameter of the line's kind is there */
     public function __construct(private array $values) {}
 
     public function number(string $name): float

@@ -34,8 +34,11 @@ final class PrintPng
                 throw PngBroken::unwritable($path);
             }
         } finally {
-            @unlink($aside.'.png');
-            @unlink($aside);
+            foreach ([$aside.'.png', $aside] as $left) {
+                if (is_file($left)) {
+                    unlink($left);
+                }
+            }
         }
     }
 

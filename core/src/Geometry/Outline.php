@@ -38,13 +38,13 @@ final class Outline
         return self::spokes($sides, fn (int $i): float => 1.0, $width, $height);
     }
 
-    /** @param float $waist radius of the inner corners as a share of the outer, above 0 and below 1 */
+    /** @param  float  $waist radius of the inner corners as a share of the outer, above 0 and below 1 */
     public static function star(int $points, float $waist, float $width, float $height): Path
     {
         return self::spokes($points * 2, fn (int $i): float => $i % 2 === 0 ? 1.0 : $waist, $width, $height);
     }
 
-    /** @param float $thickness share of the radius, 0 to 1 */
+    /** @param  float  $thickness share of the radius, 0 to 1 */
     public static function ring(float $thickness, float $width, float $height): Path
     {
         $hole = self::ellipse($width * (1 - $thickness), $height * (1 - $thickness))->transformed(Affine::scale(-1, 1));
@@ -52,7 +52,7 @@ final class Outline
         return Path::join(self::ellipse($width, $height), $hole);
     }
 
-    /** @param callable(int): float $radius */
+    /** @param  callable(int): float  $radius */
     private static function spokes(int $count, callable $radius, float $width, float $height): Path
     {
         $points = [];

@@ -11,7 +11,7 @@ namespace TallCrow\Geometry;
  */
 final readonly class Path
 {
-    /** @param list<Segment> $segments */
+    /** @param  list<Segment>  $segments */
     public function __construct(public array $segments) {}
 
     public static function empty(): self
@@ -24,7 +24,7 @@ final readonly class Path
         return new self(array_merge([], ...array_map(fn (self $path): array => $path->segments, array_values($paths))));
     }
 
-    /** @param non-empty-list<array{float, float}> $points */
+    /** @param  non-empty-list<array{float, float}>  $points */
     public static function polygon(array $points): self
     {
         $segments = [];
@@ -131,6 +131,29 @@ final readonly class Path
 
         /** @var list<Segment> $out */
         return new self($out);
+    }
+
+    /**
+     * The same outline, fit to be stroked: curves as chords within the tolerance, since strokers cut the outside of a
+     * curve's tight turns short, and no contour begun at a corner.
+     */
+    public function forStroking(float $tolerance): self
+    {
+        $out = [];
+        $at = [0.0, 0.0];
+        foreach ($this->segments as $segment) {
+            if ($segment[0] === 'Q' || $segment[0] === 'C') {
+                $this->cut(Bezier::curve($at, $segment), fn (float $x, float $y): array => [$x, $y], $tolerance, $out);
+            } else {
+                $out[] = $segment;
+            }
+            if ($segment[0] !== 'Z') {
+                $at = [$segment[count($segment) - 2], $segment[count($segment) - 1]];
+            }
+        }
+
+        /** @var list<Segment> $out */
+        return Contours::startedSmooth(new self($out));
     }
 
     /** An SVG path's d attribute, to a ten-thousandth of the unit unless told otherwise. */

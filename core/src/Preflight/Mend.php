@@ -9,7 +9,7 @@ use TallCrow\Artwork\Artwork;
 /** One action that would make a check pass. */
 final readonly class Mend
 {
-    /** @param \Closure(Artwork): Artwork $apply */
+    /** @param  \Closure(Artwork): Artwork  $apply */
     public function __construct(
         public string $says,
         private \Closure $apply,

@@ -74,7 +74,7 @@ final class Preflight
         return new Finding('trouble:'.$trouble->layer, 'Cannot be drawn', Verdict::Fail, 'left out', 'every line drawn', $trouble->getMessage(), layers: [$trouble->layer]);
     }
 
-    /** @param list<string> $ids */
+    /** @param  list<string>  $ids */
     private static function without(Artwork $artwork, array $ids): Artwork
     {
         foreach ($ids as $id) {

@@ -6,7 +6,7 @@ namespace TallCrow\Preflight;
 
 final readonly class Report
 {
-    /** @param list<Finding> $findings */
+    /** @param  list<Finding>  $findings */
     public function __construct(public array $findings) {}
 
     public function verdict(): Verdict

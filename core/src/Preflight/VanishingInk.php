@@ -55,7 +55,7 @@ final class VanishingInk implements Check
         }, $subject->garments);
     }
 
-    /** @param \Closure(): list<Box> $where */
+    /** @param  \Closure(): list<Box>  $where */
     private function finding(Garment $garment, float $share, Subject $subject, \Closure $where): Finding
     {
         $verdict = Verdict::atMost($share, self::WARN, self::FAIL);

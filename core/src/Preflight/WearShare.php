@@ -82,7 +82,7 @@ final class WearShare implements Check
         return $shares;
     }
 
-    /** @param list<string> $layers */
+    /** @param  list<string>  $layers */
     private function finding(string $key, string $word, string $what, float $share, array $layers, Artwork $artwork): Finding
     {
         $verdict = Verdict::atMost($share, self::WARN, self::FAIL);

@@ -13,10 +13,10 @@ use FFI\CData;
  */
 final readonly class Boxed
 {
-    /** @param \Closure(): CData $maker */
+    /** @param  \Closure(): CData  $maker */
     private function __construct(private \Closure $maker) {}
 
-    /** @param list<Image> $images */
+    /** @param  list<Image>  $images */
     public static function images(array $images): self
     {
         return new self(function () use ($images): CData {
@@ -29,7 +29,7 @@ final readonly class Boxed
         });
     }
 
-    /** @param list<float> $numbers */
+    /** @param  list<float>  $numbers */
     public static function doubles(array $numbers): self
     {
         return new self(function () use ($numbers): CData {
@@ -42,7 +42,7 @@ final readonly class Boxed
         });
     }
 
-    /** @param list<int> $numbers */
+    /** @param  list<int>  $numbers */
     public static function integers(array $numbers): self
     {
         return new self(function () use ($numbers): CData {

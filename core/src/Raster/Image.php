@@ -139,7 +139,7 @@ final class Image
         }
     }
 
-    /** @param float $sigma in pixels */
+    /** @param  float  $sigma in pixels */
     public function blurred(float $sigma): self
     {
         return $sigma < 0.2 ? $this : $this->made('gaussblur', [$sigma]);

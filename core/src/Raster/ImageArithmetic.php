@@ -9,15 +9,20 @@ use TallCrow\Colour\Srgb;
 /** Sums over pixels. Masks here are one 8-bit band unless said otherwise. */
 trait ImageArithmetic
 {
+    /** VipsOperationRelational. */
+    private const LESS = 2;
+
+    private const MORE = 4;
+
     public function inverted(): self
     {
         return $this->made('invert');
     }
 
-    /** @param float $by 1 leaves it as it is */
+    /** Rounded to 8 bits. @param  float  $by 1 leaves it as it is */
     public function scaledBy(float $by, float $plus = 0.0): self
     {
-        return $this->made('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus])], ['uchar' => true]);
+        return $this->made('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus + 0.5])], ['uchar' => true]);
     }
 
     /** The same sum in floating point, for fields that are no masks yet. */
@@ -92,14 +97,14 @@ trait ImageArithmetic
     public function isMore(self|float $than): self
     {
         return $than instanceof self
-            ? self::wrap(Vips::image('relational', [$this, $than], [5]))
-            : $this->made('relational_const', [5, Boxed::doubles([$than])]);
+            ? self::wrap(Vips::image('relational', [$this, $than], [self::MORE]))
+            : $this->made('relational_const', [self::MORE, Boxed::doubles([$than])]);
     }
 
     /** 255 where true. */
     public function isLess(float $than): self
     {
-        return $this->made('relational_const', [3, Boxed::doubles([$than])]);
+        return $this->made('relational_const', [self::LESS, Boxed::doubles([$than])]);
     }
 
     public function both(self $other): self
@@ -167,7 +172,7 @@ trait ImageArithmetic
         return array_pad($counts, 256, 0);
     }
 
-    /** Maps each 8-bit value by a table of 256. @param list<int> $table */
+    /** Maps each 8-bit value by a table of 256. @param  list<int>  $table */
     public function looked(array $table): self
     {
         $lut = self::raw(implode('', array_map(chr(...), $table)), 256, 1, 1);

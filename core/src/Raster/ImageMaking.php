@@ -35,7 +35,7 @@ trait ImageMaking
         return self::wrap(Vips::image('svgload_buffer', [Boxed::bytes($svg)], [], ['unlimited' => true]));
     }
 
-    /** @param string $bytes rows of interleaved 8-bit samples */
+    /** @param  string  $bytes rows of interleaved 8-bit samples */
     public static function raw(string $bytes, int $width, int $height, int $bands): self
     {
         $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, $height, $bands, 0);
@@ -107,7 +107,7 @@ trait ImageMaking
         ]));
     }
 
-    /** @param int $compression 0 to 9 */
+    /** @param  int  $compression 0 to 9 */
     public function writePng(string $path, int $compression = 6): void
     {
         Vips::operate('pngsave', [$this, $path], ['compression' => $compression, 'interlace' => false, 'strip' => true]);
@@ -130,7 +130,7 @@ trait ImageMaking
         Vips::operate('ppmsave', [$this->inverted(), $path], ['bitdepth' => 1]);
     }
 
-    /** @param array<string, mixed> $options */
+    /** @param  array<string, mixed>  $options */
     private function buffer(string $operation, array $options): string
     {
         $out = Vips::library()->new('void *');

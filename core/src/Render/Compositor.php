@@ -18,7 +18,7 @@ final class Compositor
 
     private readonly WearPainter $wear;
 
-    /** @param ?callable(LayerTrouble): void $onTrouble when given, a layer in trouble is left out and told of */
+    /** @param  ?callable(LayerTrouble): void  $onTrouble when given, a layer in trouble is left out and told of */
     public function __construct(
         Shelf $shelf,
         public readonly Placer $placer,

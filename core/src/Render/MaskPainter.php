@@ -16,7 +16,7 @@ final class MaskPainter
     /** A feather is the breadth in which a Gaussian edge goes from 2 % to 98 %: four standard deviations, nearly. */
     private const FEATHER_IN_SIGMAS = 4.0;
 
-    /** @param ?Affine $toSheet null when the box is on the sheet already */
+    /** @param  ?Affine  $toSheet null when the box is on the sheet already */
     public static function paint(ShapeMask $mask, Box $box, ?Affine $toSheet, Frame $frame): Image
     {
         $path = $mask->shape->outline($mask->width * $box->width(), $mask->height * $box->height())

@@ -9,12 +9,12 @@ use TallCrow\Raster\Image;
 /** Keeps what is costly to draw again, under a key that holds all it depends on. */
 interface Pictures
 {
-    /** @param callable(): ?Piece $make */
+    /** @param  callable(): ?Piece  $make */
     public function piece(string $key, Frame $frame, callable $make): ?Piece;
 
-    /** @param callable(): Image $make */
+    /** @param  callable(): Image  $make */
     public function image(string $key, callable $make): Image;
 
-    /** @param callable(): string $make */
+    /** @param  callable(): string  $make */
     public function text(string $key, callable $make): string;
 }

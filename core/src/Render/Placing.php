@@ -21,7 +21,7 @@ final readonly class Placing
         public ?Path $path,
     ) {}
 
-    /** @param Path $outline in the piece's own inches, its middle at 0 */
+    /** @param  Path  $outline in the piece's own inches, its middle at 0 */
     public static function outline(Placement $placement, Path $outline): self
     {
         $box = $outline->bounds();

@@ -20,7 +20,7 @@ final class SvgPainter
      */
     public static function ink(Path $path, ?Srgb $fill, array $rings, Frame $frame): Image
     {
-        $d = $path->toSvg();
+        $d = ($rings === [] ? $path : $path->forStroking(Placer::TOLERANCE))->toSvg();
         $marks = '';
         $reach = array_sum(array_column($rings, 'width'));
         foreach (array_reverse($rings) as $ring) {
@@ -39,7 +39,7 @@ final class SvgPainter
     {
         $ring = $gap > 0 ? self::ring($gap, '#fff', $join, 4) : '';
 
-        return Image::svg(self::page($frame, sprintf('<defs><path id="p" d="%s"/></defs>%s<use href="#p" fill="#fff"/>', $path->toSvg(), $ring)))->alpha();
+        return Image::svg(self::page($frame, sprintf('<defs><path id="p" d="%s"/></defs>%s<use href="#p" fill="#fff"/>', ($gap > 0 ? $path->forStroking(Placer::TOLERANCE) : $path)->toSvg(), $ring)))->alpha();
     }
 
     /** A drawing's own markup, laid as a piece of the given size in inches, its middle at 0, by a transform to the sheet. */

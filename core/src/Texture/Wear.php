@@ -7,7 +7,7 @@ namespace TallCrow\Texture;
 /** One line of distress: ink is taken away, so that the cloth shows whatever its colour. */
 final readonly class Wear
 {
-    /** @param list<string> $shielded ids of layers that keep their ink */
+    /** @param  list<string>  $shielded ids of layers that keep their ink */
     public function __construct(
         public string $texture,
         /** Share of an even surface that is taken, 0 to 0.9. */

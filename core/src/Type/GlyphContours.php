@@ -13,7 +13,7 @@ final class GlyphContours
 
     private const ON = 1;
 
-    /** @param list<list<array{float, float, int}>> $contours */
+    /** @param  list<list<array{float, float, int}>>  $contours */
     public static function toPath(array $contours): Path
     {
         $segments = [];

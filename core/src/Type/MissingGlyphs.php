@@ -6,7 +6,7 @@ namespace TallCrow\Type;
 
 final class MissingGlyphs extends \RuntimeException
 {
-    /** @param non-empty-list<string> $characters */
+    /** @param  non-empty-list<string>  $characters */
     private function __construct(
         public readonly array $characters,
         string $message,
@@ -14,7 +14,7 @@ final class MissingGlyphs extends \RuntimeException
         parent::__construct($message);
     }
 
-    /** @param non-empty-list<string> $characters */
+    /** @param  non-empty-list<string>  $characters */
     public static function of(array $characters, string $family): self
     {
         $named = array_map(

@@ -73,7 +73,7 @@ final class Typesetter
         return ['width' => $x, 'letters' => $letters];
     }
 
-    /** @param list<Glyph> $glyphs */
+    /** @param  list<Glyph>  $glyphs */
     private static function cluster(string $line, int $start, array $glyphs): string
     {
         $end = strlen($line);

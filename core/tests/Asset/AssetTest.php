@@ -18,7 +18,7 @@ function file_of(string $name, string $bytes): string
     return $path;
 }
 
-/** @param list<string> $how */
+/** @param  list<string>  $how */
 function made(string $name, array $how): string
 {
     $path = Fixtures::temporary('upload')."/$name";

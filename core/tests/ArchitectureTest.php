@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+/** What each part of the core may lean on; imports run one way. */
+const MAY_USE = [
+    'Measure' => [], 'Geometry' => [], 'Colour' => [], 'Raster' => ['Colour'],
+    'Type' => ['Geometry'], 'Effect' => ['Type', 'Geometry', 'Colour'], 'Mask' => ['Geometry'], 'Texture' => ['Raster'],
+    'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
+    'Asset' => ['Raster', 'Type'],
+    'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
+    'Preflight' => ['Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
+    'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
+    'Cli' => ['Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
+];
+
+/** @return array<string, list<string>> namespaces that the files of a folder name, by file */
+function names_used(string $folder): array
+{
+    $found = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
+        if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
+            preg_match_all('/(?<![\w\\\\])\\\\?((?:TallCrow|App|Illuminate|Demo|Symfony)\\\\\w+)/', (string) preg_replace('#/\*.*?\*/#s', '', (string) file_get_contents($file->getPathname())), $names);
+            $found[$file->getPathname()] = array_values(array_unique($names[1]));
+        }
+    }
+
+    return $found;
+}
+
+it('keeps each part of the core to what it may lean on', function (string $part): void {
+    foreach (names_used(dirname(__DIR__)."/src/$part") as $file => $names) {
+        foreach ($names as $name) {
+            expect(in_array($name, ["TallCrow\\$part", ...array_map(fn (string $p): string => "TallCrow\\$p", MAY_USE[$part])], true))->toBeTrue("$file uses $name");
+        }
+    }
+})->with(array_keys(MAY_USE));
+
+it('knows every folder of the core', function (): void {
+    expect(array_map(basename(...), glob(dirname(__DIR__).'/src/*') ?: []))->toEqualCanonicalizing(array_keys(MAY_USE));
+});
+
+it('leaves FFI to the two places that bind libraries', function (): void {
+    foreach (glob(dirname(__DIR__).'/src/*/*.php') ?: [] as $file) {
+        if (preg_match('/\bFFI\b/', (string) preg_replace('#/\*.*?\*/|//[^\n]*|\'[^\'\n]*\'#s', '', (string) file_get_contents($file))) === 1) {
+            expect(basename(dirname($file)))->toBeIn(['Raster', 'Type'], $file);
+        }
+    }
+});
+
+it('declares strict types and stays under 400 lines everywhere', function (): void {
+    $root = dirname(__DIR__, 2);
+    foreach (['core', 'app', 'config', 'database', 'demo', 'routes', 'tests'] as $folder) {
+        foreach (names_used("$root/$folder") as $file => $names) {
+            $text = (string) file_get_contents($file);
+            expect($text)->toContain('declare(strict_types=1);')->and(substr_count($text, "\n"))->toBeLessThan(401, $file);
+        }
+    }
+});
