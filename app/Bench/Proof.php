@@ -51,7 +51,7 @@ final readonly class Proof
         $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
         $layer = $this->artwork->layer($id);
         $piece = $layer === null ? null : $this->studio->renderer->layer($layer, $frame);
-        if ($piece === null || $layer === null) {
+        if ($piece === null) {
             return null;
         }
         $ink = $layer->role->knockout

@@ -8,7 +8,9 @@ use App\Models\Asset;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
-/** @property Asset $resource */
+/**
+ * @property Asset $resource
+ */
 final class AssetCard extends JsonResource
 {
     /** @return array<string, mixed> */

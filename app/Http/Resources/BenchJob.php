@@ -11,7 +11,11 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use TallCrow\Render\Measures;
 
-/** A job on the bench: its sheet, what every line measures, and where it stands among its revisions. @property PrintJob $resource */
+/**
+ * A job on the bench: its sheet, what every line measures, and where it stands among its revisions.
+ *
+ * @property PrintJob $resource
+ */
 final class BenchJob extends JsonResource
 {
     /** @return array<string, mixed> */

@@ -8,7 +8,9 @@ use App\Models\Export;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
-/** @property Export $resource */
+/**
+ * @property Export $resource
+ */
 final class ExportCard extends JsonResource
 {
     /** @return array<string, mixed> */

@@ -9,7 +9,11 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use TallCrow\Artwork\Garment;
 
-/** A job as it hangs among the others. @property PrintJob $resource */
+/**
+ * A job as it hangs among the others.
+ *
+ * @property PrintJob $resource
+ */
 final class JobCard extends JsonResource
 {
     /** @return array<string, mixed> */

@@ -6,7 +6,6 @@ namespace TallCrow\Asset;
 
 use DOMDocument;
 use DOMElement;
-use DOMNode;
 
 /**
  * Keeps of an SVG only what is named here: figures, paint servers, clips and masks. Scripts, styles sheets, text (whose
@@ -92,7 +91,7 @@ final class SvgCleaner
                 && in_array($child->namespaceURI, [null, '', 'http://www.w3.org/2000/svg'], true)
                 && ! ($child->localName === 'use' && $this->isCloned($child))) {
                 $this->walk($child, $depth + 1);
-            } elseif ($child instanceof DOMNode && $child->nodeType !== XML_TEXT_NODE) {
+            } elseif ($child->nodeType !== XML_TEXT_NODE) {
                 $element->removeChild($child);
             }
         }

@@ -134,7 +134,7 @@ final class Crow
     }
 
     /**
-     * @param  array<string, mixed>  $figures
+     * @param  array<string, int|float|null|list<float>>  $figures
      * @param  resource  $out
      */
     private static function told(Report $report, bool $json, array $figures, mixed $out): int

@@ -47,7 +47,7 @@ final class Contours
             if ($segment[0] === 'Z') {
                 break;
             }
-            $to = self::end($segment);
+            $to = Path::end($segment);
             if ($segment[0] !== 'L' || hypot($to[0] - $at[0], $to[1] - $at[1]) > self::NOTHING) {
                 $drawn[] = $segment;
                 $at = $to;
@@ -61,7 +61,7 @@ final class Contours
         }
         [$longest, $from] = self::longest($start, $drawn);
         [$first, $second] = self::halves($from, $drawn[$longest]);
-        [$x, $y] = self::end($first);
+        [$x, $y] = Path::end($first);
 
         return [['M', $x, $y], $second, ...array_slice($drawn, $longest + 1), ...array_slice($drawn, 0, $longest), $first, ['Z']];
     }
@@ -79,7 +79,7 @@ final class Contours
         $length = 0.0;
         $at = $start;
         foreach ($drawn as $i => $segment) {
-            $to = self::end($segment);
+            $to = Path::end($segment);
             $chord = hypot($to[0] - $at[0], $to[1] - $at[1]);
             if ($chord > $length) {
                 [$best, $length] = [[$i, $at], $chord];
@@ -116,21 +116,9 @@ final class Contours
 
             return [['C', $a[0], $a[1], $d[0], $d[1], $m[0], $m[1]], ['C', $e[0], $e[1], $c[0], $c[1], $s[5], $s[6]]];
         }
-        $to = self::end($s);
+        $to = Path::end($s);
         $m = $middle($from, $to);
 
         return [['L', $m[0], $m[1]], ['L', $to[0], $to[1]]];
-    }
-
-    /**
-     * @param  array<int, mixed>  $segment
-     * @return array{float, float}
-     */
-    private static function end(array $segment): array
-    {
-        $n = count($segment);
-
-        /** @var array<int, float> $segment */
-        return [$segment[$n - 2], $segment[$n - 1]];
     }
 }

@@ -10,4 +10,9 @@ final class NothingToMeasure extends \LogicException
     {
         return new self('An empty outline has no size.');
     }
+
+    public static function close(): self
+    {
+        return new self('A closing segment has no end of its own.');
+    }
 }

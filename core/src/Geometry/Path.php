@@ -43,19 +43,16 @@ final readonly class Path
 
     public function transformed(Affine $by): self
     {
-        [$a, $b, $c, $d, $e, $f] = [$by->a, $by->b, $by->c, $by->d, $by->e, $by->f];
         $segments = [];
-        foreach ($this->segments as $segment) {
-            for ($i = 1, $n = count($segment); $i < $n; $i += 2) {
-                $x = $segment[$i];
-                $y = $segment[$i + 1];
-                $segment[$i] = $a * $x + $c * $y + $e;
-                $segment[$i + 1] = $b * $x + $d * $y + $f;
-            }
-            $segments[] = $segment;
+        foreach ($this->segments as $s) {
+            $segments[] = match ($s[0]) {
+                'Z' => $s,
+                'Q' => ['Q', ...$by->apply($s[1], $s[2]), ...$by->apply($s[3], $s[4])],
+                'C' => ['C', ...$by->apply($s[1], $s[2]), ...$by->apply($s[3], $s[4]), ...$by->apply($s[5], $s[6])],
+                default => [$s[0], ...$by->apply($s[1], $s[2])],
+            };
         }
 
-        /** @var list<Segment> $segments */
         return new self($segments);
     }
 
@@ -73,9 +70,9 @@ final readonly class Path
             if ($s[0] === 'Z') {
                 continue;
             }
-            $n = count($s);
-            $xs = [$px, $s[$n - 2]];
-            $ys = [$py, $s[$n - 1]];
+            [$toX, $toY] = self::end($s);
+            $xs = [$px, $toX];
+            $ys = [$py, $toY];
             if ($s[0] === 'M') {
                 $xs = [$s[1]];
                 $ys = [$s[2]];
@@ -90,8 +87,7 @@ final readonly class Path
             $right = max($right, ...$xs);
             $top = min($top, ...$ys);
             $bottom = max($bottom, ...$ys);
-            $px = $s[$n - 2];
-            $py = $s[$n - 1];
+            [$px, $py] = [$toX, $toY];
         }
         if ($left > $right) {
             throw NothingToMeasure::path();
@@ -125,7 +121,7 @@ final readonly class Path
                     break;
                 default:
                     $this->cut(Bezier::curve($at, $segment), $map, $tolerance, $out);
-                    $at = [$segment[count($segment) - 2], $segment[count($segment) - 1]];
+                    $at = self::end($segment);
             }
         }
 
@@ -148,7 +144,7 @@ final readonly class Path
                 $out[] = $segment;
             }
             if ($segment[0] !== 'Z') {
-                $at = [$segment[count($segment) - 2], $segment[count($segment) - 1]];
+                $at = self::end($segment);
             }
         }
 
@@ -163,12 +159,28 @@ final readonly class Path
         $d = '';
         foreach ($this->segments as $segment) {
             $d .= $segment[0];
-            for ($i = 1, $n = count($segment); $i < $n; $i++) {
-                $d .= round($segment[$i] * $scale) / $scale.' ';
+            foreach (array_slice($segment, 1) as $number) {
+                $d .= round((float) $number * $scale) / $scale.' ';
             }
         }
 
         return $d;
+    }
+
+    /**
+     * Where a segment ends.
+     *
+     * @param  Segment  $s  any but Z
+     * @return array{float, float}
+     */
+    public static function end(array $s): array
+    {
+        return match ($s[0]) {
+            'C' => [$s[5], $s[6]],
+            'Q' => [$s[3], $s[4]],
+            'Z' => throw NothingToMeasure::close(),
+            default => [$s[1], $s[2]],
+        };
     }
 
     /**

@@ -43,7 +43,7 @@ final class EffectivePpi implements Check
             $enough
                 ? sprintf('%s holds %d ppi at its printed size.', $layer->called(), floor($ppi))
                 : sprintf('%s has %d ppi at its printed size; the rule "%s" asks for %d. Print it %.2f in wide or less, or find a larger picture.', $layer->called(), floor($ppi), $subject->rule->says(), $least, $widest),
-            $enough ? [] : array_filter([$subject->renderer?->placer->reach($layer)]),
+            $enough ? [] : array_filter([$subject->renderer->placer->reach($layer)]),
             [$layer->id],
             $enough ? [] : [new Mend(sprintf('Print it %.2f in wide', $widest), fn (Artwork $a): Artwork => self::sized($a, $layer->id, $least / $ppi))],
         );

@@ -172,7 +172,11 @@ trait ImageArithmetic
         return array_pad($counts, 256, 0);
     }
 
-    /** Maps each 8-bit value by a table of 256. @param  list<int>  $table */
+    /**
+     * Maps each 8-bit value by a table of 256.
+     *
+     * @param  list<int>  $table
+     */
     public function looked(array $table): self
     {
         $lut = self::raw(implode('', array_map(chr(...), $table)), 256, 1, 1);
@@ -186,7 +190,11 @@ trait ImageArithmetic
         return $this->settled()->made('hist_equal');
     }
 
-    /** Smallest and largest value. @return array{float, float} */
+    /**
+     * Smallest and largest value.
+     *
+     * @return array{float, float}
+     */
     public function range(): array
     {
         $least = Vips::library()->new('double');

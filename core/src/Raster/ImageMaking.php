@@ -78,7 +78,7 @@ trait ImageMaking
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
         $margin = (int) ceil($sigma * 4) + 1;
 
-        return self::raw($random->getBytes($side * $side), $side, $side, 1)
+        return self::raw($random->getBytes(max(1, $side * $side)), $side, $side, 1)
             ->tiled($margin, $margin, $side + 2 * $margin, $side + 2 * $margin)
             ->stretched(1.0)
             ->blurred($sigma)

@@ -138,10 +138,11 @@ final class Vips
 
     public static function complaint(): string
     {
-        $text = trim((string) self::run('vips_error_buffer'));
+        $text = self::run('vips_error_buffer');
+        assert(is_string($text));
         self::run('vips_error_clear');
 
-        return $text;
+        return trim($text);
     }
 
     private static function invoke(FFI $library, string $function, mixed ...$arguments): mixed

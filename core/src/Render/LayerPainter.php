@@ -155,7 +155,7 @@ final class LayerPainter
         ]]), $window);
     }
 
-    private function group(Layer $layer, Frame $window): ?Piece
+    private function group(Layer $layer, Frame $window): Piece
     {
         $box = $this->placer->reach($layer) ?? new Box(0, 0, 0, 0);
 

@@ -38,7 +38,7 @@ final readonly class Measures
             $placing = $placer->place($layer);
             $box = $placing?->box() ?? $placer->reach($layer);
 
-            return new self($layer->id, $placing?->width ?? $box?->width(), $placing?->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null);
+            return new self($layer->id, $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null);
         } catch (AssetUnusable|MissingGlyphs|FontRefused $trouble) {
             return new self($layer->id, null, null, null, null, $trouble->getMessage());
         }

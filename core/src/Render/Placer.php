@@ -77,8 +77,7 @@ final class Placer
      */
     public function effectivePpi(Layer $layer): ?float
     {
-        $placing = $layer->source instanceof ArtSource ? $this->place($layer) : null;
-        if ($placing === null || ! $layer->source instanceof ArtSource) {
+        if (! $layer->source instanceof ArtSource || ($placing = $this->place($layer)) === null) {
             return null;
         }
         $picture = $this->shelf->picture($layer->source->file);

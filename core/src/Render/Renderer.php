@@ -51,7 +51,11 @@ final class Renderer
         return new Compositor($this->shelf, $this->placer, $this->pictures, $onTrouble, $progress);
     }
 
-    /** Which of the top layers has ink at a place (inches), the uppermost first. @return list<string> */
+    /**
+     * Which of the top layers has ink at a place (inches), the uppermost first.
+     *
+     * @return list<string>
+     */
     public function pick(Artwork $artwork, float $x, float $y, float $ppi = 60.0): array
     {
         $sheet = Frame::sheet($artwork->sheet, $ppi);

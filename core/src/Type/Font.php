@@ -27,6 +27,7 @@ final class Font
 
     private CData $hbFont;
 
+    /** @phpstan-ignore property.onlyWritten (keeps alive what FreeType reads from) */
     private CData $buffer;
 
     private bool $open = false;
@@ -44,7 +45,6 @@ final class Font
         $face = FreeType::pointer($freetype, 'Face *');
         $buffer = FreeType::pointer($freetype, 'char['.max(1, strlen($bytes)).']');
         FFI::memcpy($buffer, $bytes, strlen($bytes));
-        // FreeType reads from the buffer for as long as the face lives.
         $this->buffer = $buffer;
         $error = FreeType::ft('FT_New_Memory_Face', $library, $buffer, strlen($bytes), 0, FFI::addr($face));
         if ($error !== 0) {
@@ -102,16 +102,18 @@ final class Font
         }
         FreeType::hb('hb_shape', $this->hbFont, $buffer, $wanted, count($features));
         $length = FreeType::pointer($harfbuzz, 'unsigned int');
-        $infos = FreeType::hb('hb_buffer_get_glyph_infos', $buffer, FFI::addr($length));
-        $places = FreeType::hb('hb_buffer_get_glyph_positions', $buffer, FFI::addr($length));
+        $infos = self::data(FreeType::hb('hb_buffer_get_glyph_infos', $buffer, FFI::addr($length)));
+        $places = self::data(FreeType::hb('hb_buffer_get_glyph_positions', $buffer, FFI::addr($length)));
         $glyphs = [];
-        for ($i = 0; $i < $length->cdata; $i++) {
+        $count = self::count($length);
+        for ($i = 0; $i < $count; $i++) {
+            [$info, $place] = [self::data($infos[$i]), self::data($places[$i])];
             $glyphs[] = new Glyph(
-                $infos[$i]->codepoint,
-                $infos[$i]->cluster,
-                $places[$i]->x_advance / $this->unitsPerEm,
-                $places[$i]->x_offset / $this->unitsPerEm,
-                -$places[$i]->y_offset / $this->unitsPerEm,
+                (int) $info->codepoint,
+                (int) $info->cluster,
+                $place->x_advance / $this->unitsPerEm,
+                $place->x_offset / $this->unitsPerEm,
+                -$place->y_offset / $this->unitsPerEm,
             );
         }
         FreeType::hb('hb_buffer_destroy', $buffer);
@@ -172,6 +174,11 @@ final class Font
     private static function name(mixed $text, string $otherwise): string
     {
         return $text instanceof CData && ! FFI::isNull($text) ? FFI::string($text) : $otherwise;
+    }
+
+    private static function count(CData $number): int
+    {
+        return (int) $number->cdata;
     }
 
     private static function data(mixed $made): CData

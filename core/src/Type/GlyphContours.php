@@ -71,7 +71,7 @@ final class GlyphContours
     {
         foreach ($points as $i => $point) {
             if ($point[2] === self::ON) {
-                return [...array_slice($points, $i), ...array_slice($points, 0, $i)];
+                return [$point, ...array_slice($points, $i + 1), ...array_slice($points, 0, $i)];
             }
         }
 
