@@ -10,16 +10,22 @@ use Illuminate\Support\Facades\DB;
 /** The queue worker, which first puts back what a worker that died had begun. */
 final class WorkQueue extends Command
 {
-    protected $signature = 'crow:work';
+    protected $signature = 'crow:work {--only-recover : Put unfinished exports back and end}';
 
     protected $description = 'Work on exports, first those that a worker left unfinished';
 
     public function handle(): int
     {
         // Whoever holds the lock is the only worker, so whatever is reserved was reserved by one that is gone.
-        $lock = fopen(storage_path('framework/worker.lock'), 'c');
+        $storage = config('crow.storage');
+        assert(is_string($storage));
+        $lock = fopen(dirname($storage).'/worker.lock', 'c');
         if ($lock !== false && flock($lock, LOCK_EX | LOCK_NB)) {
             DB::table('jobs')->whereNotNull('reserved_at')->update(['reserved_at' => null]);
+        }
+
+        if ($this->option('only-recover')) {
+            return self::SUCCESS;
         }
 
         return $this->call('queue:work', ['--sleep' => '0.3', '--tries' => 5, '--timeout' => 600, '--max-jobs' => 500, '--quiet' => true]);

@@ -10,6 +10,7 @@ use App\Http\Resources\BenchJob;
 use App\Http\Resources\JobCard;
 use App\Models\PrintJob;
 use App\Models\Shop;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 
@@ -21,9 +22,9 @@ final class JobController
         return JobCard::collection($shop->jobs()->with(['head'])->withCount(['exports' => fn ($query) => $query->where('state', 'done')])->orderByDesc('updated_at')->get());
     }
 
-    public function store(Brief $brief, Shop $shop, Briefs $briefs): BenchJob
+    public function store(Brief $brief, Shop $shop, Briefs $briefs): JsonResponse
     {
-        return new BenchJob($briefs->create($shop, $brief));
+        return (new BenchJob($briefs->create($shop, $brief)))->response()->setStatusCode(201);
     }
 
     public function show(PrintJob $job): BenchJob

@@ -90,6 +90,7 @@ function group(artwork: Artwork, chosen: Layer): { artwork: Artwork; chosen: str
     if (!before) {
         return { artwork, chosen: chosen.id };
     }
-    const { placement: _, ...frame } = newLayer(artwork, { kind: 'group', layers: before.source.kind === 'group' ? [...before.source.layers, chosen] : [before, chosen] }, 1);
+    const frame = newLayer(artwork, { kind: 'group', layers: before.source.kind === 'group' ? [...before.source.layers, chosen] : [before, chosen] }, 1);
+    delete frame.placement;
     return { artwork: { ...artwork, layers: [...artwork.layers.slice(0, at - 1), frame, ...artwork.layers.slice(at + 1)] }, chosen: frame.id };
 }

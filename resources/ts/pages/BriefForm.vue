@@ -94,7 +94,7 @@ onMounted(async () => {
             <span>Print area</span>
             <select v-model="areaKey" class="field" aria-label="Print area">
                 <option v-if="areaKey < 0" :value="-1">{{ form.area.name || `${form.area.width} × ${form.area.height} px` }}</option>
-                <option v-for="(area, i) in areas" :key="`${area.name}${area.width}`" :value="i">{{ area.name }}</option>
+                <option v-for="(offered, i) in areas" :key="`${offered.name}${offered.width}`" :value="i">{{ offered.name }}</option>
             </select>
             <span class="measure small">{{ form.area.width }} × {{ form.area.height }} px · {{ form.area.ppi }} ppi · {{ (form.area.width / form.area.ppi).toFixed(2) }} × {{ (form.area.height / form.area.ppi).toFixed(2) }} in</span>
         </label>

@@ -79,7 +79,8 @@ onBeforeUnmount(() => window.clearTimeout(timer));
                     <div><dt>size</dt><dd>{{ (one.figures.bytes / 1e6).toFixed(2) }} MB</dd></div>
                     <div><dt>checks</dt><dd>{{ counts(one) }}</dd></div>
                 </dl>
-                <details v-if="one.figures"><summary class="small">What was checked on this file</summary>
+                <details v-if="one.figures">
+                    <summary class="small">What was checked on this file</summary>
                     <ul class="checked"><li v-for="finding in one.figures.report.findings" :key="finding.key" :class="finding.verdict"><span class="mark">{{ mark[finding.verdict] }}</span> {{ finding.word }}: <span class="measure">{{ finding.figure }}</span>. {{ finding.says }}</li></ul>
                 </details>
                 <p v-if="one.trouble" role="alert">{{ one.trouble }}</p>

@@ -1,0 +1,69 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+/** A page on which any error of the browser's, the content policy's among them, fails the test. */
+export const test = base.extend<{ page: Page; quiet: { allow: RegExp[] } }>({
+    quiet: [async ({}, use) => use({ allow: [] }), { scope: 'test' }],
+    page: async ({ page, quiet }, use) => {
+        const errors: string[] = [];
+        page.on('pageerror', (error) => errors.push(error.message));
+        page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+        await use(page);
+        expect(errors.filter((text) => !quiet.allow.some((allowed) => allowed.test(text)))).toEqual([]);
+    },
+});
+
+export { expect };
+
+/** Starts a job by the brief and answers its address. */
+export async function newJob(page: Page, title: string, area = 'Square chest, 12 × 12 in'): Promise<string> {
+    await page.goto('/');
+    await page.getByRole('link', { name: 'New job' }).click();
+    await page.getByLabel('Title').fill(title);
+    await page.getByRole('combobox', { name: 'Print area' }).selectOption({ label: area });
+    await page.getByRole('button', { name: 'Start on the bench' }).click();
+    await expect(page.getByRole('heading', { name: 'Build sheet' })).toBeVisible();
+    return new URL(page.url()).pathname;
+}
+
+/** Adds a line by typing its verb. */
+export async function addLine(page: Page, typed: string, verb: string | RegExp): Promise<void> {
+    await page.getByRole('button', { name: 'Add a line' }).click();
+    await page.getByRole('combobox', { name: /What next/ }).fill(typed);
+    await page.getByRole('option', { name: verb }).first().click();
+    await saved(page);
+}
+
+export async function saved(page: Page): Promise<void> {
+    await expect(page.locator('.top-job [role=status]')).toHaveText('saved');
+}
+
+/** Types into a token as a seller does and waits until it is saved. */
+export async function setToken(token: Locator, text: string): Promise<void> {
+    await token.fill(text);
+    await token.press('Enter');
+    await saved(token.page());
+}
+
+/** The lines of one layer. */
+export function layer(page: Page, words: string | RegExp): Locator {
+    return page.locator('li.layer-lines').filter({ has: page.locator('textarea, .token').filter({ hasText: words }) });
+}
+
+/** Where a place of the sheet, in inches, is on the screen. */
+export async function onSheet(page: Page, x: number, y: number): Promise<{ x: number; y: number }> {
+    return page.locator('svg.peg-view').evaluate(
+        (svg, at) => {
+            const matrix = (svg as SVGSVGElement).getScreenCTM();
+            const point = new DOMPoint(at.x, at.y).matrixTransform(matrix ?? undefined);
+            return { x: point.x, y: point.y };
+        },
+        { x, y },
+    );
+}
+
+/** The sheet as the server holds it. */
+export async function artworkOf(page: Page, path: string): Promise<{ layers: { id: string; placement: { x: number; y: number; width: number; turn: number }; on: boolean }[] }> {
+    const id = /jobs\/(\d+)/.exec(path)?.[1];
+    const answer = await page.request.get(`/api/jobs/${id}`);
+    return ((await answer.json()) as { artwork: never }).artwork;
+}

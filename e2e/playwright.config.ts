@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+const port = 8399;
+
+export default defineConfig({
+    testDir: '.',
+    testMatch: '*.spec.ts',
+    outputDir: '../test-results',
+    workers: 1,
+    fullyParallel: false,
+    timeout: 60_000,
+    expect: { timeout: 10_000 },
+    reporter: [['list']],
+    use: {
+        baseURL: `http://127.0.0.1:${port}`,
+        viewport: { width: 1280, height: 800 },
+        trace: 'retain-on-failure',
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+        },
+    },
+    webServer: {
+        command: `rm -rf e2e/.server && CROW_DATA=e2e/.server WORKERS=3 exec bin/demo ${port}`,
+        cwd: '..',
+        url: `http://127.0.0.1:${port}/up`,
+        timeout: 300_000,
+        reuseExistingServer: false,
+        gracefulShutdown: { signal: 'SIGINT', timeout: 8000 },
+    },
+});

@@ -1,0 +1,67 @@
+import AxeBuilder from '@axe-core/playwright';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, saved, test } from './bench';
+
+test('the shelf takes a drawing with its licence, and refuses a hostile file', async ({ page, quiet }) => {
+    quiet.allow.push(/422/);
+    const folder = mkdtempSync(join(tmpdir(), 'crow-'));
+    const drawing = join(folder, 'tide-mark.svg');
+    writeFileSync(drawing, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40"><script>alert(1)</script><circle cx="20" cy="20" r="18" fill="#17404a"/></svg>');
+    const bomb = join(folder, 'tide.svg');
+    writeFileSync(bomb, '<?xml version="1.0"?><!DOCTYPE svg [<!ENTITY a "aaa">]><svg viewBox="0 0 1 1">&a;</svg>');
+
+    await page.goto('/shelf');
+    await expect(page.getByRole('heading', { name: /Fonts/ })).toBeVisible();
+    await page.getByLabel('Font or picture').setInputFiles(bomb);
+    await page.getByLabel('Licence').fill('own work');
+    await page.getByRole('checkbox').check();
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await expect(page.getByRole('alert')).toContainText('declares entities');
+
+    await page.getByLabel('Font or picture').setInputFiles(drawing);
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'tide-mark is on the shelf' })).toBeVisible();
+    await expect(page.locator('.art-list').getByText('tide-mark')).toBeVisible();
+});
+
+test('a brief can be changed, and the design follows the new print area', async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Tide-pool rangers, chest badge' }).click();
+    await page.getByRole('link', { name: 'Brief' }).click();
+    await page.getByRole('combobox', { name: 'Print area' }).selectOption({ label: 'Transfer sheet, 8.5 × 11 in' });
+    await page.getByRole('button', { name: 'Save the brief' }).click();
+    await expect(page.getByText('The brief is saved.')).toBeVisible();
+    await page.getByRole('link', { name: 'Build' }).click();
+    await expect(page.locator('.gauge').filter({ hasText: 'Sheet' }).first()).toContainText('2550 × 3300 px');
+    await page.getByRole('button', { name: 'Step back' }).click();
+    await saved(page);
+});
+
+test('print areas of the seller\'s own are listed and offered', async ({ page }) => {
+    await page.goto('/houses');
+    await page.getByLabel('Name').fill('Bellfoundry tote front');
+    await page.getByLabel('area width').fill('300 mm');
+    await page.getByLabel('area width').press('Enter');
+    await page.getByRole('button', { name: 'Add to my list' }).click();
+    await expect(page.getByRole('row', { name: /Bellfoundry tote front 3543 × 4800/ })).toBeVisible();
+    await page.goto('/new');
+    await expect(page.getByRole('combobox', { name: 'Print area' })).toContainText('Bellfoundry tote front');
+});
+
+for (const light of ['light', 'dark']) {
+    test(`every page holds WCAG 2.2 AA by axe, ${light}`, async ({ page }) => {
+        await page.addInitScript((value) => window.localStorage.setItem('light', value), light);
+        await page.goto('/');
+        await page.getByRole('link', { name: 'Quarry Road kite day' }).click();
+        await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/);
+        const job = new URL(page.url()).pathname.replace('/build', '');
+        for (const path of ['/', '/new', '/shelf', '/houses', `${job}/brief`, `${job}/gather`, `${job}/build`, `${job}/send`]) {
+            await page.goto(path);
+            await page.waitForLoadState('networkidle');
+            const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+            expect(violations.map((v) => `${path} ${v.id}: ${v.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+        }
+    });
+}

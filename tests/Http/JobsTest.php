@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Shop;
+use TallCrow\Tests\Fixtures;
+
+/** @return array<string, mixed> */
+function brief(array $more = []): array
+{
+    return $more + [
+        'title' => 'Moth night', 'product' => 'hoodie', 'side' => 'back', 'method' => 'dtg', 'rule' => 'strict-300',
+        'garments' => [['name' => 'Charcoal', 'colour' => '#33363a']],
+        'area' => ['name' => 'Oversized back', 'width' => 4500, 'height' => 6000, 'ppi' => 300],
+    ];
+}
+
+it('starts a job and puts it on the bench', function (): void {
+    $job = $this->postJson('/api/jobs', brief())->assertCreated()->json();
+    expect($job)->toMatchArray(['title' => 'Moth night', 'version' => 1, 'can_undo' => false, 'can_redo' => false])
+        ->and($job['artwork']['sheet'])->toBe(['width' => 4500, 'height' => 6000, 'ppi' => 300])
+        ->and($job['artwork']['layers'])->toBe([]);
+    $this->getJson('/api/jobs')->assertOk()->assertJsonPath('0.state', 'empty')->assertJsonPath('0.garments.0.name', 'Charcoal');
+    $this->getJson("/api/jobs/{$job['id']}")->assertOk()->assertJsonPath('revision', $job['revision']);
+});
+
+it('says what is wrong with a brief', function (array $change, string $field, string $says): void {
+    $this->postJson('/api/jobs', brief($change))->assertUnprocessable()->assertJsonPath("errors.$field.0", $says);
+})->with([
+    [['title' => ''], 'title', 'Give the job a title.'],
+    [['garments' => []], 'garments', 'Offer at least one garment colour.'],
+]);
+
+it('refuses areas, products and colours that are not to be had', function (array $change, string $field): void {
+    $this->postJson('/api/jobs', brief($change))->assertUnprocessable()->assertJsonValidationErrors($field);
+})->with([
+    [['product' => 'mug'], 'product'], [['area' => ['name' => 'x', 'width' => 99999, 'height' => 1, 'ppi' => 300]], 'area.width'],
+    [['garments' => [['name' => 'A', 'colour' => 'red']]], 'garments.0.colour'],
+    [['garments' => [['name' => 'A', 'colour' => '#ffffff'], ['name' => 'a', 'colour' => '#000000']]], 'garments.1.name'],
+]);
+
+it('changes a brief and refits the design, or keeps its size', function (string $fit, float $width): void {
+    $job = $this->job([Fixtures::shape('s', 'ellipse', 1)]);
+    $answer = $this->putJson("/api/jobs/{$job->id}/brief", brief(['version' => $job->version, 'fit' => $fit, 'area' => ['name' => 'Twice', 'width' => 1800, 'height' => 2400, 'ppi' => 300]]))->assertOk()->json();
+    expect($answer['artwork']['layers'][0]['placement'])->toMatchArray(['x' => 3, 'y' => 4, 'width' => $width])
+        ->and($answer['artwork']['sheet']['width'])->toBe(1800)->and($answer['area']['name'])->toBe('Twice')->and($answer['can_undo'])->toBeTrue();
+})->with([['refit', 2], ['keep', 1]]);
+
+it('throws a job away with its revisions and exports', function (): void {
+    $job = $this->job();
+    $this->deleteJson("/api/jobs/{$job->id}")->assertNoContent();
+    $this->getJson("/api/jobs/{$job->id}")->assertNotFound();
+    $this->assertDatabaseCount('revisions', 0);
+});
+
+it('shows one shop nothing of another', function (): void {
+    $job = $this->job([Fixtures::shape('s', 'ellipse', 1)]);
+    $export = $this->postJson("/api/jobs/{$job->id}/exports")->json('id');
+    $this->shelve('moth.svg');
+    $asset = $this->shop->assets()->first();
+    app()->scoped(Shop::class, fn (): Shop => Shop::query()->firstOrCreate(['name' => 'Another shop']));
+    foreach (["jobs/{$job->id}", "revisions/{$job->head_id}/proof.png", "revisions/{$job->head_id}/preflight", "exports/$export", "exports/$export/file", "assets/{$asset->id}/preview.png"] as $path) {
+        $this->getJson("/api/$path")->assertNotFound();
+    }
+    $this->getJson('/api/jobs')->assertExactJson([]);
+});
+
+it('keeps the seller\'s own print areas', function (): void {
+    $area = $this->postJson('/api/areas', ['name' => 'Quarry Road Press', 'width' => 4200, 'height' => 4800, 'ppi' => 300])->assertCreated()->json();
+    $this->getJson('/api/areas')->assertJsonPath('0.name', 'Quarry Road Press');
+    $this->postJson('/api/areas', ['name' => 'Too large', 'width' => 42000, 'height' => 4800, 'ppi' => 300])->assertJsonValidationErrors('width');
+    $this->deleteJson("/api/areas/{$area['id']}")->assertNoContent();
+    $this->getJson('/api/areas')->assertExactJson([]);
+});
+
+it('reads lengths for the interface', function (): void {
+    $this->getJson('/api/lengths?text=240+mm&ppi=300')->assertOk()->assertJson(['inches' => 240 / 25.4]);
+    $this->getJson('/api/lengths?text=1200px&ppi=300')->assertJson(['inches' => 4]);
+    $this->getJson('/api/lengths?text=wide')->assertUnprocessable()->assertJsonPath('message', '"wide" is not a length. Type a number with in, mm, cm, pt or px, such as 9.4in or 240 mm.');
+});
+
+it('serves the catalogue that the lines are made from', function (): void {
+    $catalogue = $this->getJson('/api/catalogue')->assertOk()->json();
+    expect(array_column($catalogue['effects'], 'kind'))->toContain('arch', 'outline')->and($catalogue['textures'])->toBe(['speckle', 'scratches'])
+        ->and($catalogue['blends'])->toHaveCount(16)->and($catalogue['areas'][0])->toMatchArray(['width' => 4500, 'height' => 5400]);
+});

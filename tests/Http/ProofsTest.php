@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Tests\Fixtures;
+
+it('draws the sheet at any ppi, a part of it, and without a line', function (): void {
+    $job = $this->job([Fixtures::shape('below', 'rectangle', 2, '#ff0000'), Fixtures::shape('above', 'ellipse', 1, '#0000ff')]);
+    $draw = function (string $query) use ($job): array {
+        $png = $this->get("/api/revisions/{$job->head_id}/proof.png?$query")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+        $path = Fixtures::temporary('proof').'/p.png';
+        file_put_contents($path, $png);
+        [$width, $height] = (array) getimagesize($path);
+
+        return [$width, $height, Fixtures::run(['convert', $path, '-format', '%[pixel:p{'.intdiv($width, 2).','.intdiv($height, 2).'}]', 'info:'])];
+    };
+    expect($draw('ppi=60'))->toBe([180, 240, 'srgba(0,0,255,1)'])
+        ->and($draw('ppi=60&without=above'))->toBe([180, 240, 'srgba(255,0,0,1)'])
+        ->and($draw('ppi=300&left=400&top=500&width=100&height=200'))->toBe([100, 200, 'srgba(0,0,255,1)'])
+        ->and($draw('ppi=9999')[0])->toBe(900);
+});
+
+it('may be kept by the browser, since a revision never changes', function (): void {
+    $job = $this->job();
+    expect($this->get("/api/revisions/{$job->head_id}/proof.png")->headers->get('Cache-Control'))->toContain('immutable')->toContain('private');
+});
+
+it('refuses proofs that are off the sheet or beyond reason', function (): void {
+    $job = $this->job();
+    $this->getJson("/api/revisions/{$job->head_id}/proof.png?left=5000&top=0&width=10&height=10")->assertNotFound();
+    $this->getJson('/api/revisions/999/proof.png')->assertNotFound();
+});
+
+it('draws one line alone, and says what lies under a point', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2), ['role' => ['kind' => 'knockout', 'gap' => 0.05]] + Fixtures::shape('hole', 'ellipse', 1), Fixtures::shape('star', 'star', 0.5)]);
+    $this->get("/api/revisions/{$job->head_id}/layers/star.png?ppi=60")->assertOk()->assertHeader('Content-Type', 'image/png');
+    $this->get("/api/revisions/{$job->head_id}/layers/hole.png?ppi=60")->assertOk();
+    $this->getJson("/api/revisions/{$job->head_id}/layers/none.png")->assertNotFound();
+    $this->getJson("/api/revisions/{$job->head_id}/pick?x=1.5&y=2")->assertExactJson(['layers' => ['star', 'hole', 'plate']]);
+});
+
+it('measures a revision against its job\'s print area, and mends', function (): void {
+    $job = $this->job([Fixtures::shape('weak', 'rectangle', 2, '#f3ead7', ['opacity' => 0.5])]);
+    $report = $this->getJson("/api/revisions/{$job->head_id}/preflight")->assertOk()->json();
+    $haze = collect($report['findings'])->firstWhere('key', 'haze');
+    expect($haze['verdict'])->toBe('fail')->and($haze['mends'])->toBe(['Print Rectangle at full strength']);
+
+    $mended = $this->postJson("/api/jobs/{$job->id}/mends", ['version' => 1, 'finding' => 'haze', 'mend' => 0])->assertOk()->json();
+    expect($mended['artwork']['layers'][0]['opacity'])->toEqual(1)->and($mended['can_undo'])->toBeTrue();
+    $this->postJson("/api/jobs/{$job->id}/mends", ['version' => 2, 'finding' => 'haze', 'mend' => 0])->assertNotFound();
+    $this->postJson("/api/jobs/{$job->id}/mends", ['version' => 1, 'finding' => 'edge', 'mend' => 0])->assertNotFound();
+});

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\PrintJob;
+use TallCrow\Tests\Fixtures;
+
+/** The sheet of a job with other layers. */
+function sheet_with(PrintJob $job, array $layers): array
+{
+    return ['layers' => $layers] + $job->head->read()->toArray();
+}
+
+it('saves a sheet, and steps back and forth over what was saved', function (): void {
+    $job = $this->job();
+    $first = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => sheet_with($job, [Fixtures::shape('one', 'ellipse', 1)])])->assertOk()->json();
+    expect($first)->toMatchArray(['version' => 2, 'can_undo' => true, 'can_redo' => false])->and($first['measures'][0])->toMatchArray(['id' => 'one', 'width' => 1, 'ppi' => null]);
+    $second = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 2, 'artwork' => sheet_with($job, [Fixtures::shape('one', 'star', 2)])])->json();
+
+    $back = $this->postJson("/api/jobs/{$job->id}/undo", ['version' => 3])->assertOk()->json();
+    expect($back['revision'])->toBe($first['revision'])->and($back['can_redo'])->toBeTrue()->and($back['version'])->toBe(4);
+    $forth = $this->postJson("/api/jobs/{$job->id}/redo", ['version' => 4])->json();
+    expect($forth['revision'])->toBe($second['revision'])->and($forth['can_redo'])->toBeFalse();
+
+    // A change after a step back leaves the other branch; nothing of it is lost from the record.
+    $this->postJson("/api/jobs/{$job->id}/undo", ['version' => 5]);
+    $branch = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 6, 'artwork' => sheet_with($job, [Fixtures::shape('two', 'ring', 1)])])->json();
+    expect($branch['can_redo'])->toBeFalse()->and($job->revisions()->count())->toBe(4);
+});
+
+it('makes no step of a save that changes nothing', function (): void {
+    $job = $this->job([Fixtures::shape('one', 'ellipse', 1)]);
+    $answer = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => $job->head->read()->toArray()])->assertOk()->json();
+    expect($answer['version'])->toBe(1)->and($job->revisions()->count())->toBe(1);
+});
+
+it('never lets one tab overwrite another', function (string $action): void {
+    $job = $this->job();
+    $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => sheet_with($job, [Fixtures::shape('mine', 'ellipse', 1)])])->assertOk();
+    $answer = $action === 'save'
+        ? $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => sheet_with($job, [])])
+        : $this->postJson("/api/jobs/{$job->id}/$action", ['version' => 1]);
+    $answer->assertConflict()->assertJsonPath('version', 2);
+    expect($answer->json('message'))->toContain('changed in another tab');
+    $this->getJson("/api/jobs/{$job->id}")->assertJsonPath('artwork.layers.0.id', 'mine');
+})->with(['save', 'undo', 'redo']);
+
+it('answers each fault of a bad sheet, and what was saved stays', function (): void {
+    $job = $this->job([Fixtures::shape('one', 'ellipse', 1)]);
+    $answer = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => sheet_with($job, [['id' => 'x', 'source' => ['kind' => 'shape', 'shape' => 'blob'], 'placement' => ['x' => 1, 'y' => 1, 'width' => -1, 'height' => null]]])]);
+    $answer->assertUnprocessable();
+    expect(array_column($answer->json('faults'), 'path'))->toContain('layers[0].source.shape', 'layers[0].placement.width');
+    $this->getJson("/api/jobs/{$job->id}")->assertJsonPath('artwork.layers.0.source.shape', 'ellipse')->assertJsonPath('version', 1);
+    $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1])->assertUnprocessable();
+});
+
+it('keeps words as they were typed, blanks and all', function (): void {
+    $this->shelve('alfa-slab-one.woff2');
+    $job = $this->job();
+    $saved = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => sheet_with($job, [Fixtures::words('w', "  KITE \nDAY ", 2)])])->assertOk();
+    expect($saved->json('artwork.layers.0.source.text'))->toBe("  KITE \nDAY ");
+});
+
+it('tells on its line what cannot be drawn', function (): void {
+    $this->shelve('alfa-slab-one.woff2');
+    $job = $this->job([Fixtures::words('w', 'жук', 2), Fixtures::shape('s', 'ellipse', 1)]);
+    $bench = $this->getJson("/api/jobs/{$job->id}")->json('measures');
+    expect($bench[0]['trouble'])->toContain('has no ж')->and($bench[1]['trouble'])->toBeNull();
+    $this->get("/api/revisions/{$job->head_id}/proof.png")->assertOk();
+});

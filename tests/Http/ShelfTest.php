@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Http\UploadedFile;
+use TallCrow\Tests\Fixtures;
+
+function upload_of(string $name, string $bytes): UploadedFile
+{
+    return UploadedFile::fake()->createWithContent($name, $bytes);
+}
+
+it('takes fonts and pictures with their licence', function (string $file, string $kind, string $title): void {
+    $answer = $this->post('/api/assets', ['file' => upload_of($file, (string) file_get_contents(Fixtures::assets().'/'.$file)), 'licence' => 'CC0-1.0', 'author' => 'The kite society', 'held' => '1']);
+    $answer->assertCreated()->assertJson(['kind' => $kind, 'title' => $title, 'file' => $file, 'licence' => ['name' => 'CC0-1.0', 'author' => 'The kite society']]);
+    $this->get("/api/assets/{$answer->json('id')}/preview.png?text=Kites")->assertOk()->assertHeader('Content-Type', 'image/png');
+})->with([
+    ['rye.woff2', 'font', 'Rye'], ['moth.svg', 'art', 'moth'], ['rock-pool.png', 'art', 'rock-pool'],
+]);
+
+it('gives each piece a name of its own', function (): void {
+    $svg = (string) file_get_contents(Fixtures::assets().'/moth.svg');
+    foreach (['moth.svg', 'moth-2.svg', 'moth-3.svg'] as $file) {
+        $this->post('/api/assets', ['file' => upload_of('Moth!.svg', $svg), 'licence' => 'own', 'held' => '1'])->assertCreated()->assertJsonPath('file', $file);
+    }
+});
+
+it('asks for the licence and the seller\'s word', function (): void {
+    $file = upload_of('moth.svg', (string) file_get_contents(Fixtures::assets().'/moth.svg'));
+    $this->postJson('/api/assets', ['file' => $file, 'licence' => '', 'held' => '0'])->assertUnprocessable()
+        ->assertJsonPath('errors.licence.0', 'Name the licence under which you hold this file.')
+        ->assertJsonPath('errors.held.0', 'Confirm that you hold the right to use this file.');
+    $this->assertDatabaseCount('assets', 0);
+});
+
+it('refuses hostile files with the reason, and keeps nothing of them', function (string $name, string $bytes, string $says): void {
+    $answer = $this->post('/api/assets', ['file' => upload_of($name, $bytes), 'licence' => 'own', 'held' => '1'])->assertUnprocessable();
+    expect($answer->json('message'))->toContain($says);
+    $this->assertDatabaseCount('assets', 0);
+    expect(glob($this->shop->folder('assets').'/*'))->toBe([]);
+})->with([
+    'a program' => ['kite.png', "\x7fELF\2\1\1", 'not a PNG, JPEG, WebP or SVG'],
+    'php' => ['kite.php', '<?php system($_GET["x"]);', 'not a PNG, JPEG, WebP or SVG'],
+    'entities' => ['kite.svg', '<?xml version="1.0"?><!DOCTYPE svg [<!ENTITY a "b">]><svg viewBox="0 0 1 1">&a;</svg>', 'declares entities'],
+    'broken font' => ['kite.otf', "OTTO\0\1\0\0", 'FreeType says'],
+    'cut short' => ['kite.png', fn () => substr((string) file_get_contents(Fixtures::assets().'/rock-pool.png'), 0, 9000), 'cannot be read to its end'],
+]);
+
+it('keeps of a drawing only what was cleaned', function (): void {
+    $this->post('/api/assets', ['file' => upload_of('k.svg', '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="x()"><script>x()</script><path d="M0 0h9v9z"/></svg>'), 'licence' => 'own', 'held' => '1'])->assertCreated();
+    expect((string) file_get_contents($this->shop->folder('assets').'/k.svg'))->not->toContain('script', 'onload')->toContain('M0 0h9v9z');
+});
+
+it('shows words in a font that lacks some of their letters', function (): void {
+    $this->shelve('alfa-slab-one.woff2');
+    $this->get("/api/assets/{$this->shop->assets()->first()->id}/preview.png?text=".urlencode('Kite ж'))->assertOk();
+});
