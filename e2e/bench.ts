@@ -44,9 +44,14 @@ export async function setToken(token: Locator, text: string): Promise<void> {
     await saved(token.page());
 }
 
-/** The lines of one layer. */
-export function layer(page: Page, words: string | RegExp): Locator {
-    return page.locator('li.layer-lines').filter({ has: page.locator('textarea, .token').filter({ hasText: words }) });
+/** The lines of one layer, by what it is called. */
+export function layer(page: Page, called: string): Locator {
+    return page.locator('[data-layer]').filter({ has: page.getByRole('checkbox', { name: `${called}: line is on`, exact: true }) });
+}
+
+/** The words of all type on the sheet. */
+export function words(page: Page): Locator {
+    return page.getByRole('textbox', { name: 'words', exact: true });
 }
 
 /** Where a place of the sheet, in inches, is on the screen. */

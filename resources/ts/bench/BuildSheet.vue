@@ -56,13 +56,13 @@ function drop(): void {
             The sheet is blank. Add a line to set words, lay a picture or draw a shape; each line after that says what is done to it.
         </p>
         <ol class="lines" @dragend="dragged = null">
-            <div
+            <li
                 v-for="(layer, i) in layers" :key="layer.id" class="drag-row" :class="{ over: over === i && dragged !== null }" :draggable="dragged === layer.id"
                 @dragover.prevent="over = i" @drop.prevent="drop"
             >
                 <span class="grip" title="Drag to another place" aria-hidden="true" @pointerdown="dragged = layer.id" @pointerup="dragged = null">⠿</span>
                 <LayerLines :layer="layer" :number="i + 1" :first="i === 0" :last="i === layers.length - 1" :depth="0" />
-            </div>
+            </li>
         </ol>
         <ol v-if="bench.artwork?.distress.length" class="lines whole-sheet">
             <li v-for="(wear, i) in bench.artwork.distress" :key="i">

@@ -65,10 +65,10 @@ const blends = computed(() => props.layer.blend !== 'normal');
 </script>
 
 <template>
-    <li class="layer-lines" :class="{ nested: depth > 0 }" :data-layer="layer.id">
+    <div class="layer-lines" :class="{ nested: depth > 0 }" :data-layer="layer.id">
         <LineFrame
             :number="number" :on="layer.on" :name="called(layer)" :chosen="bench.chosen === layer.id" :first="first" :last="last" copies
-            @choose="depth === 0 && (bench.chosen = layer.id)" @toggle="set({ on: $event })" @up="move(-1)" @down="move(1)" @copy="copy"
+            @choose="bench.chosen = layer.id" @toggle="set({ on: $event })" @up="move(-1)" @down="move(1)" @copy="copy"
             @remove="bench.change((sheet) => removeLayer(sheet, layer.id))"
         >
             <LayerSentence :layer="layer" />
@@ -76,35 +76,35 @@ const blends = computed(() => props.layer.blend !== 'normal');
         </LineFrame>
 
         <ol v-if="children.length" class="children">
-            <LayerLines v-for="(child, i) in children" :key="child.id" :layer="child" :number="i + 1" :first="true" :last="true" :depth="depth + 1" />
+            <li v-for="(child, i) in children" :key="child.id"><LayerLines :layer="child" :number="i + 1" :first="true" :last="true" :depth="depth + 1" /></li>
         </ol>
         <LineFrame
             v-for="(effect, i) in layer.effects" :key="`e${i}`" sub :on="effect.on" :name="`${called(layer)}, ${effectWords[effect.kind]?.verb ?? effect.kind}`"
             :first="i === 0" :last="i === layer.effects.length - 1"
-            @choose="depth === 0 && (bench.chosen = layer.id)"
+            @choose="bench.chosen = layer.id"
             @toggle="setItem('effects', i, { ...effect, on: $event })" @up="moveItem('effects', i, -1)" @down="moveItem('effects', i, 1)" @remove="setItem('effects', i, null)"
         >
             <EffectSentence :effect="effect" :ppi="ppi" @change="setItem('effects', i, $event)" />
         </LineFrame>
         <LineFrame
             v-for="(mask, i) in layer.masks" :key="`m${i}`" sub :on="mask.on" :name="`${called(layer)}, mask`" :first="i === 0" :last="i === layer.masks.length - 1"
-            @choose="depth === 0 && (bench.chosen = layer.id)"
+            @choose="bench.chosen = layer.id"
             @toggle="setItem('masks', i, { ...mask, on: $event })" @up="moveItem('masks', i, -1)" @down="moveItem('masks', i, 1)" @remove="setItem('masks', i, null)"
         >
             <MaskSentence :mask="mask" :ppi="ppi" @change="setItem('masks', i, $event)" />
         </LineFrame>
         <LineFrame
             v-for="(wear, i) in layer.distress" :key="`w${i}`" sub :on="wear.on" :name="`${called(layer)}, wear`" :first="i === 0" :last="i === layer.distress.length - 1"
-            @choose="depth === 0 && (bench.chosen = layer.id)"
+            @choose="bench.chosen = layer.id"
             @toggle="setItem('distress', i, { ...wear, on: $event })" @up="moveItem('distress', i, -1)" @down="moveItem('distress', i, 1)" @remove="setItem('distress', i, null)"
         >
             <WearSentence :wear="wear" :whole="false" :layers="children" @change="setItem('distress', i, $event)" />
         </LineFrame>
-        <LineFrame v-if="fades" sub on :name="`${called(layer)}, strength`" first last @choose="depth === 0 && (bench.chosen = layer.id)" @toggle="set({ opacity: 1 })" @remove="set({ opacity: 1 })">
+        <LineFrame v-if="fades" sub on :name="`${called(layer)}, strength`" first last @choose="bench.chosen = layer.id" @toggle="set({ opacity: 1 })" @remove="set({ opacity: 1 })">
             <span class="sentence">Print at <QuantityToken :value="layer.opacity" kind="share" :least="0" :most="1" label="strength" @change="set({ opacity: $event })" /> strength</span>
         </LineFrame>
-        <LineFrame v-if="blends" sub on :name="`${called(layer)}, blend`" first last @choose="depth === 0 && (bench.chosen = layer.id)" @toggle="set({ blend: 'normal' })" @remove="set({ blend: 'normal' })">
+        <LineFrame v-if="blends" sub on :name="`${called(layer)}, blend`" first last @choose="bench.chosen = layer.id" @toggle="set({ blend: 'normal' })" @remove="set({ blend: 'normal' })">
             <span class="sentence">Blend with what lies below by <ChoiceToken :value="layer.blend" :choices="shop.catalogue?.blends ?? []" label="blend mode" @change="set({ blend: $event })" /></span>
         </LineFrame>
-    </li>
+    </div>
 </template>

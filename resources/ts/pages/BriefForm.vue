@@ -24,6 +24,7 @@ const other = reactive({ name: '', colour: '#5b6b4f' });
 const wrong = ref<Record<string, string[]>>({});
 const failed = ref('');
 const busy = ref(false);
+const ready = ref(false);
 const methods: Record<string, string> = { dtg: 'direct to garment', transfer: 'transfer', sublimation: 'sublimation' };
 const cloths = computed<Garment[]>(() => [...(shop.catalogue?.cloths ?? []), ...form.garments.filter((g) => !shop.catalogue?.cloths.some((cloth) => cloth.name === g.name))]);
 const areaMoved = computed(() => props.area !== undefined && (props.area.width !== form.area.width || props.area.height !== form.area.height || props.area.ppi !== form.area.ppi));
@@ -73,6 +74,7 @@ onMounted(async () => {
             areaKey.value = 0;
             form.garments = (shop.catalogue?.cloths ?? []).filter((cloth) => ['Charcoal', 'Navy', 'Oat'].includes(cloth.name));
         }
+        ready.value = true;
     } catch (error) {
         failed.value = said(error);
     }
@@ -80,7 +82,9 @@ onMounted(async () => {
 </script>
 
 <template>
-    <form class="brief" novalidate @submit.prevent="submit">
+    <p v-if="!ready && !failed" role="status">Looking up print areas and cloths …</p>
+    <p v-else-if="!ready" role="alert">{{ failed }}</p>
+    <form v-else class="brief" novalidate @submit.prevent="submit">
         <label class="form-row"><span>Title</span><input v-model="form.title" class="field" maxlength="200" :aria-invalid="!!wrong['title']" required /><em v-if="wrong['title']" role="alert">{{ wrong['title'][0] }}</em></label>
         <div class="form-row">
             <span id="b-product">Product and side</span>

@@ -52,8 +52,10 @@ const hand = computed(() => Math.max(view.value.width / size.value.width, view.v
 
 const revision = computed(() => bench.job?.revision ?? null);
 const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, PROOF_PPI))));
-const piece = usePicture(computed(() => (revision.value === null || !bench.layer ? null : `/api/revisions/${revision.value}/layers/${bench.layer.id}.png?ppi=${PROOF_PPI}`)));
-const without = usePicture(computed(() => (revision.value === null || !bench.layer ? null : proofUrl(revision.value, PROOF_PPI, { without: bench.layer.id }))));
+/** Only of what the current revision holds: a line just added is not in it yet. */
+const drawn = computed(() => (bench.layer && bench.measures.get(bench.layer.id)?.box ? bench.layer.id : null));
+const piece = usePicture(computed(() => (revision.value === null || !drawn.value ? null : `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${PROOF_PPI}`)));
+const without = usePicture(computed(() => (revision.value === null || !drawn.value ? null : proofUrl(revision.value, PROOF_PPI, { without: drawn.value }))));
 
 /** The part under the loupe, in print pixels and never off the sheet. */
 const lens = computed(() => {
