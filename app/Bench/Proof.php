@@ -21,11 +21,13 @@ final readonly class Proof
         private Artwork $artwork,
         private Studio $studio,
         private float $ppi,
+        private int $compression,
     ) {}
 
-    public static function of(Revision $revision, float $ppi): self
+    /** @param  bool  $near  the browser is on this machine: packing the picture would take longer than sending it whole */
+    public static function of(Revision $revision, float $ppi, bool $near): self
     {
-        return new self($revision->read(), Studio::of($revision->job->shop), min(self::MOST_PPI, max(4.0, $ppi)));
+        return new self($revision->read(), Studio::of($revision->job->shop), min(self::MOST_PPI, max(4.0, $ppi)), $near ? 0 : 1);
     }
 
     /**
@@ -42,7 +44,7 @@ final readonly class Proof
         $layer = $this->artwork->layer($without);
         $artwork = $layer === null ? $this->artwork : $this->artwork->withLayer($without, $layer->with(on: false));
 
-        return $this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null)->png();
+        return $this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null)->png($this->compression);
     }
 
     /** The layer as it lies on the whole sheet, so that it can be laid over the proof and dragged. */
@@ -55,10 +57,10 @@ final readonly class Proof
             return null;
         }
         $ink = $layer->role->knockout
-            ? \TallCrow\Raster\Image::flat(\TallCrow\Colour\Srgb::hex('#b5482a'), $piece->image->scaledBy(0.6))
+            ? \TallCrow\Raster\Image::flat(\TallCrow\Colour\Srgb::hex('#b5482a'), $piece->image->alpha()->scaledBy(0.6))
             : $piece->image;
 
-        return $ink->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->png();
+        return $ink->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->png($this->compression);
     }
 
     /** @return list<string> */

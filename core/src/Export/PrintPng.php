@@ -12,7 +12,8 @@ final class PrintPng
 {
     public const SOFTWARE = 'Tall Crow';
 
-    public const COMPRESSION = 6;
+    /** zlib's level. Of our benchmark sheet, 6 makes a file a fifth smaller in two to three times the time. */
+    public const COMPRESSION = 3;
 
     /**
      * Written aside and renamed, so that a file of this name is always whole.

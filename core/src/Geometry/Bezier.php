@@ -79,4 +79,31 @@ final class Bezier
             default => self::line($from, [$s[1], $s[2]]),
         };
     }
+
+    /**
+     * Cuts a curve into even chords, as many as keep within the tolerance: a chord of the n-th part of a quadratic is
+     * off by |p0 - 2 p1 + p2| ÷ 4n² at most, and a cubic by no more than three times that of its worse half.
+     *
+     * @param  array{float, float}  $from
+     * @param  array{'Q', float, float, float, float}|array{'C', float, float, float, float, float, float}  $s
+     * @param  list<array{'M', float, float}|array{'L', float, float}|array{'Q', float, float, float, float}|array{'C', float, float, float, float, float, float}|array{'Z'}>  $out
+     *
+     * @param-out list<array{'M', float, float}|array{'L', float, float}|array{'Q', float, float, float, float}|array{'C', float, float, float, float, float, float}|array{'Z'}> $out
+     */
+    public static function chords(array $from, array $s, float $tolerance, array &$out): void
+    {
+        [$x, $y] = $from;
+        if ($s[0] === 'Q') {
+            $bow = hypot($x - 2 * $s[1] + $s[3], $y - 2 * $s[2] + $s[4]) / 4;
+        } else {
+            $bow = 0.75 * max(hypot($x - 2 * $s[1] + $s[3], $y - 2 * $s[2] + $s[4]), hypot($s[1] - 2 * $s[3] + $s[5], $s[2] - 2 * $s[4] + $s[6]));
+        }
+        $count = max(1, min(400, (int) ceil(sqrt($bow / $tolerance))));
+        for ($i = 1; $i <= $count; $i++) {
+            $t = $i / $count;
+            $out[] = $s[0] === 'Q'
+                ? ['L', self::quadratic($x, $s[1], $s[3], $t), self::quadratic($y, $s[2], $s[4], $t)]
+                : ['L', self::cubic($x, $s[1], $s[3], $s[5], $t), self::cubic($y, $s[2], $s[4], $s[6], $t)];
+        }
+    }
 }

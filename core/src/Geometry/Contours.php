@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * The contours of a path, started anew where they are smooth. Strokers make the join at a contour's first corner
+ * Makes the contours of a path fit to be stroked: thinned, and started anew where they are smooth. Strokers make the join at a contour's first corner
  * mitred whatever was asked (seen in librsvg 2.54), so a contour that is to be stroked must not begin at one.
  *
  * @internal
@@ -32,6 +32,72 @@ final class Contours
         }
 
         return new Path($out);
+    }
+
+    /**
+     * Leaves out points that lie on the way between those about them, within the tolerance. Straight lines alone are
+     * thinned; a curve keeps its ends.
+     */
+    public static function thinned(Path $path, float $tolerance): Path
+    {
+        $out = [];
+        $anchor = null;
+        $skipped = [];
+        foreach ($path->segments as $segment) {
+            if ($segment[0] === 'L' && $anchor !== null) {
+                $straight = true;
+                foreach ($skipped as $point) {
+                    if (self::off($point, $anchor, [$segment[1], $segment[2]]) > $tolerance) {
+                        $straight = false;
+                        break;
+                    }
+                }
+                if (! $straight) {
+                    $anchor = $skipped[count($skipped) - 1];
+                    $out[] = ['L', $anchor[0], $anchor[1]];
+                    $skipped = [];
+                }
+                $skipped[] = [$segment[1], $segment[2]];
+
+                continue;
+            }
+            if ($skipped !== []) {
+                [$x, $y] = $skipped[count($skipped) - 1];
+                $out[] = ['L', $x, $y];
+                $skipped = [];
+            }
+            $out[] = $segment;
+            $anchor = $segment[0] === 'Z' ? null : Path::end($segment);
+        }
+        if ($skipped !== []) {
+            [$x, $y] = $skipped[count($skipped) - 1];
+            $out[] = ['L', $x, $y];
+        }
+
+        return new Path($out);
+    }
+
+    /**
+     * How far a point lies from a line through two others; from the first of them when they are one.
+     *
+     * @param  array{float, float}  $p
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
+     */
+    private static function off(array $p, array $a, array $b): float
+    {
+        [$dx, $dy] = [$b[0] - $a[0], $b[1] - $a[1]];
+        $length = hypot($dx, $dy);
+        if ($length < self::NOTHING) {
+            return hypot($p[0] - $a[0], $p[1] - $a[1]);
+        }
+        // A point beyond the ends is a turn back, not a point on the way.
+        $along = (($p[0] - $a[0]) * $dx + ($p[1] - $a[1]) * $dy) / $length;
+        if ($along < 0 || $along > $length) {
+            return INF;
+        }
+
+        return abs(($p[0] - $a[0]) * $dy - ($p[1] - $a[1]) * $dx) / $length;
     }
 
     /**

@@ -139,7 +139,7 @@ final readonly class Path
         $at = [0.0, 0.0];
         foreach ($this->segments as $segment) {
             if ($segment[0] === 'Q' || $segment[0] === 'C') {
-                $this->cut(Bezier::curve($at, $segment), fn (float $x, float $y): array => [$x, $y], $tolerance, $out);
+                Bezier::chords($at, $segment, $tolerance, $out);
             } else {
                 $out[] = $segment;
             }
@@ -148,8 +148,7 @@ final readonly class Path
             }
         }
 
-        /** @var list<Segment> $out */
-        return Contours::startedSmooth(new self($out));
+        return Contours::startedSmooth(Contours::thinned(new self($out), $tolerance));
     }
 
     /** An SVG path's d attribute, to a ten-thousandth of the unit unless told otherwise. */

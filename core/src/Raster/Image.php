@@ -105,6 +105,12 @@ final class Image
         return $this->premultiplied()->made('resize', [$across], ['vscale' => $down ?? $across])->unpremultiplied();
     }
 
+    /** Each pixel becomes four. */
+    public function doubled(): self
+    {
+        return $this->made('zoom', [2, 2]);
+    }
+
     /** The mean of whole blocks of pixels; the picture's sides need not divide. */
     public function shrunk(int $by): self
     {

@@ -14,6 +14,11 @@ trait ImageArithmetic
 
     private const MORE = 4;
 
+    /** VipsBandFormat. */
+    private const UCHAR = 0;
+
+    private const UINT = 4;
+
     public function inverted(): self
     {
         return $this->made('invert');
@@ -130,10 +135,18 @@ trait ImageArithmetic
         return $this->made('rank', [$side, $side, $side * $side - 1]);
     }
 
-    /** Colour under full transparency set to nothing, as a print house's reader expects it. */
+    /**
+     * Colour under full transparency set to nothing, as a print house's reader expects it. Each pixel is taken as one
+     * 32-bit number, its alpha the highest byte: a quarter of the work, and what lies upstream is computed once.
+     */
     public function cleared(): self
     {
-        return $this->alpha()->isMore(0.0)->chosen($this, self::empty($this->width(), $this->height()));
+        $pixels = $this->made('copy', [], ['bands' => 1, 'format' => self::UINT, 'interpretation' => 0]);
+        $clear = self::wrap(Vips::image('black', [], [$this->width(), $this->height()]))->made('cast', [self::UINT]);
+
+        return $pixels->made('relational_const', [self::MORE, Boxed::doubles([(float) 0xFFFFFF])])
+            ->chosen($pixels, $clear)
+            ->made('copy', [], ['bands' => 4, 'format' => self::UCHAR, 'interpretation' => 22]);
     }
 
     /** Ink laid on cloth of one colour: three bands. */
@@ -164,7 +177,7 @@ trait ImageArithmetic
      */
     public function histogram(): array
     {
-        $bytes = $this->made('hist_find')->made('cast', [4])->toBytes();
+        $bytes = $this->made('hist_find')->made('cast', [self::UINT])->toBytes();
 
         /** @var list<int> $counts */
         $counts = array_values((array) unpack('V*', $bytes));
@@ -236,13 +249,14 @@ trait ImageArithmetic
         return $across === null || $down === null ? null : [$across[0], $down[0], $across[1], $down[1]];
     }
 
+    /** In 8 bits: what is lost of the colour of nearly clear ink is not to be seen. */
     private function premultiplied(): self
     {
-        return $this->made('premultiply');
+        return $this->made('premultiply')->made('cast', [self::UCHAR]);
     }
 
     private function unpremultiplied(): self
     {
-        return $this->made('unpremultiply')->made('cast', [0]);
+        return $this->made('unpremultiply')->made('cast', [self::UCHAR]);
     }
 }

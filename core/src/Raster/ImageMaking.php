@@ -7,8 +7,10 @@ namespace TallCrow\Raster;
 /** Where pictures come from and where they go. */
 trait ImageMaking
 {
-    /** VipsBlendMode of plain source over. */
+    /** VipsBlendMode. */
     private const SOURCE_OVER = 2;
+
+    private const DEST_OUT = 9;
 
     /**
      * Opens a file with the one reader that its type asks for, and no other.
@@ -86,20 +88,30 @@ trait ImageMaking
     }
 
     /**
-     * Lays pictures over one another on a sheet, the first lowest.
+     * Lays pictures over one another on an empty sheet, the first lowest, in one pass.
      *
-     * @param  list<array{image: self, left: int, top: int}>  $pieces
+     * @param  list<Laid>  $pieces  each within the sheet
      */
-    public static function stacked(self $base, array $pieces): self
+    public static function stacked(int $width, int $height, array $pieces): self
     {
+        while ($pieces !== [] && $pieces[0]->takes) {
+            array_shift($pieces);
+        }
+        $first = array_shift($pieces);
+        if ($first === null) {
+            return self::empty($width, $height);
+        }
+        $base = [$first->left, $first->top, $first->image->width(), $first->image->height()] === [0, 0, $width, $height]
+            ? $first->image
+            : $first->image->embed($first->left, $first->top, $width, $height);
         if ($pieces === []) {
             return $base;
         }
 
         return self::wrap(Vips::image('composite', [
-            Boxed::images([$base, ...array_column($pieces, 'image')]),
+            Boxed::images([$base, ...array_map(fn (Laid $piece): self => $piece->image, $pieces)]),
         ], [
-            Boxed::integers(array_fill(0, count($pieces), self::SOURCE_OVER)),
+            Boxed::integers(array_map(fn (Laid $piece): int => $piece->takes ? self::DEST_OUT : self::SOURCE_OVER, $pieces)),
         ], [
             'x' => Boxed::integers(array_column($pieces, 'left')),
             'y' => Boxed::integers(array_column($pieces, 'top')),

@@ -9,6 +9,7 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Raster\Blending;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Laid;
 use TallCrow\Texture\Wear;
 
 /** Lays layers over one another from the cloth up, with what knockouts and wear take away. */
@@ -37,7 +38,6 @@ final class Compositor
      */
     public function compose(array $layers, array $distress, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
-        $sheet = Image::empty($frame->width, $frame->height);
         $waiting = [];
         $painted = [];
         foreach ($layers as $i => $layer) {
@@ -46,29 +46,31 @@ final class Compositor
             if ($piece === null) {
                 continue;
             }
+            [$left, $top] = [$piece->frame->left - $frame->left, $piece->frame->top - $frame->top];
             if ($layer->role->knockout) {
-                $sheet = self::takenOut(Image::stacked($sheet, $waiting), $piece, $frame);
-                $waiting = [];
-            } elseif ($layer->blend === BlendMode::Normal) {
-                $waiting[] = self::at($piece, $frame);
-            } else {
-                $sheet = self::blended(Image::stacked($sheet, $waiting), $piece, $layer->blend, $frame);
-                $waiting = [];
+                $waiting[] = Laid::takingOut($piece->image, $left, $top);
+
+                continue;
             }
-            if (! $layer->role->knockout) {
-                $painted[$layer->id] = $piece;
+            $painted[$layer->id] = $piece;
+            if ($layer->blend === BlendMode::Normal) {
+                $waiting[] = Laid::over($piece->image, $left, $top);
+            } else {
+                $below = Image::stacked($frame->width, $frame->height, $waiting);
+                $here = $below->crop($left, $top, $piece->frame->width, $piece->frame->height);
+                $waiting = [Laid::over($below->insert(Blending::over($here, $piece->image, $layer->blend), $left, $top), 0, 0)];
             }
         }
-        $sheet = Image::stacked($sheet, $waiting);
-        foreach ($distress as $wear) {
-            $sheet = $sheet->masked($this->keptBy($wear, $painted, $frame, $x, $y));
+        $sheet = Image::stacked($frame->width, $frame->height, $waiting);
+        foreach ($waiting === [] ? [] : $distress as $wear) {
+            $sheet = $sheet->masked($this->takenBy($wear, $painted, $frame, $x, $y)->inverted());
         }
 
         return $sheet;
     }
 
     /**
-     * The layer's own picture or, of a knockout, the shape that it takes.
+     * The layer's own picture or, of a knockout, the shape that it takes in its alpha.
      *
      * @throws LayerTrouble unless troubles are told of instead
      */
@@ -87,13 +89,13 @@ final class Compositor
     }
 
     /**
-     * What one line of wear leaves: all where a shielded layer has ink.
+     * What one line of wear takes: nothing where a shielded layer has ink. One band.
      *
      * @param  array<string, Piece>  $painted
      */
-    public function keptBy(Wear $wear, array $painted, Frame $frame, float $x = 0.0, float $y = 0.0): Image
+    public function takenBy(Wear $wear, array $painted, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
-        $kept = $this->wear->kept($wear, $frame, $x, $y);
+        $taken = $this->wear->taken($wear, $frame, $x, $y);
         foreach ($wear->shielded as $id) {
             $piece = $painted[$id] ?? null;
             if ($piece === null) {
@@ -101,38 +103,10 @@ final class Compositor
             }
             $left = $piece->frame->left - $frame->left;
             $top = $piece->frame->top - $frame->top;
-            $here = $kept->crop($left, $top, $piece->frame->width, $piece->frame->height);
-            // 1 - (1 - kept)(1 - shield)
-            $kept = $kept->insert($here->inverted()->times($piece->image->alpha()->inverted())->inverted(), $left, $top);
+            $here = $taken->crop($left, $top, $piece->frame->width, $piece->frame->height);
+            $taken = $taken->insert($here->times($piece->image->alpha()->inverted()), $left, $top);
         }
 
-        return $kept;
-    }
-
-    private static function takenOut(Image $sheet, Piece $hole, Frame $frame): Image
-    {
-        $left = $hole->frame->left - $frame->left;
-        $top = $hole->frame->top - $frame->top;
-        $here = $sheet->crop($left, $top, $hole->frame->width, $hole->frame->height);
-
-        return $sheet->insert($here->masked($hole->image->inverted()), $left, $top);
-    }
-
-    private static function blended(Image $sheet, Piece $piece, BlendMode $mode, Frame $frame): Image
-    {
-        ['left' => $left, 'top' => $top] = self::at($piece, $frame);
-        $here = $sheet->crop($left, $top, $piece->frame->width, $piece->frame->height);
-
-        return $sheet->insert(Blending::over($here, $piece->image, $mode), $left, $top);
-    }
-
-    /** @return array{image: Image, left: int, top: int} */
-    private static function at(Piece $piece, Frame $frame): array
-    {
-        return [
-            'image' => $piece->image,
-            'left' => $piece->frame->left - $frame->left,
-            'top' => $piece->frame->top - $frame->top,
-        ];
+        return $taken;
     }
 }

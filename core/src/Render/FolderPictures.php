@@ -39,8 +39,8 @@ final readonly class FolderPictures implements Pictures
         }
         $piece = $make();
         if ($piece !== null) {
-            $piece = $piece->with($piece->image->settled());
             $this->write($base.'.v', $piece->image);
+            $piece = $piece->with(Image::mapped($base.'.v'));
         }
         $at = $piece?->frame;
         self::put($base.'.at', $at === null ? self::NOTHING : "$at->left,$at->top,$at->width,$at->height");

@@ -11,6 +11,7 @@ use TallCrow\Effect\Inking;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Laid;
 
 /** Draws one layer alone: its ink, rings, masks, wear and opacity, and the shape that it knocks out. */
 final class LayerPainter
@@ -41,7 +42,7 @@ final class LayerPainter
     }
 
     /**
-     * One band: where a knockout layer takes ink away.
+     * Where a knockout layer takes ink away, in its alpha.
      *
      * @throws LayerTrouble
      */
@@ -55,7 +56,7 @@ final class LayerPainter
                 }
                 $window = $frame->within($path->bounds()->grown($layer->role->gap * 4 + 0.02));
 
-                return $window === null ? null : new Piece(SvgPainter::widened($path, $layer->role->gap, $layer->role->join, $window), $window);
+                return $window === null ? null : new Piece(SvgPainter::widened($path, $layer->role->gap, $layer->role->join, $window)->asInk(), $window);
             });
         });
     }
@@ -148,11 +149,10 @@ final class LayerPainter
         }
         $rings = SvgPainter::ink($path, null, $inking->rings, $window)->asInk();
 
-        return new Piece(Image::stacked($rings, [[
-            'image' => $piece->image,
-            'left' => $piece->frame->left - $window->left,
-            'top' => $piece->frame->top - $window->top,
-        ]]), $window);
+        return new Piece(Image::stacked($window->width, $window->height, [
+            Laid::over($rings, 0, 0),
+            Laid::over($piece->image, $piece->frame->left - $window->left, $piece->frame->top - $window->top),
+        ]), $window);
     }
 
     private function group(Layer $layer, Frame $window): Piece

@@ -6,9 +6,16 @@ namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
 
-/** Keeps nothing beyond its own life; textures and outlines once made serve again within one rendering. */
+/**
+ * Keeps nothing beyond its own life; textures and outlines once made serve again within one rendering. Pieces are drawn
+ * ahead of their composition, which is quicker, for as long as they are not too large together.
+ */
 final class NoPictures implements Pictures
 {
+    private const MOST_BYTES = 500_000_000;
+
+    private int $bytes = 0;
+
     /** @var array<string, Image> */
     private array $images = [];
 
@@ -17,7 +24,14 @@ final class NoPictures implements Pictures
 
     public function piece(string $key, Frame $frame, callable $make): ?Piece
     {
-        return $make();
+        $piece = $make();
+        $bytes = $piece === null ? 0 : $piece->frame->width * $piece->frame->height * 4;
+        if ($piece === null || $this->bytes + $bytes > self::MOST_BYTES) {
+            return $piece;
+        }
+        $this->bytes += $bytes;
+
+        return $piece->with($piece->image->settled());
     }
 
     public function image(string $key, callable $make): Image

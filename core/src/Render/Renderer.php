@@ -36,8 +36,7 @@ final class Renderer
     }
 
     /**
-     * One layer alone as it lies on the sheet, with no wear of the sheet's; a knockout as the shape that it takes, in
-     * one band.
+     * One layer alone as it lies on the sheet, with no wear of the sheet's; a knockout as the shape that it takes.
      *
      * @throws LayerTrouble
      */

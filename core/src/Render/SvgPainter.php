@@ -20,7 +20,7 @@ final class SvgPainter
      */
     public static function ink(Path $path, ?Srgb $fill, array $rings, Frame $frame): Image
     {
-        $d = ($rings === [] ? $path : $path->forStroking(Placer::TOLERANCE))->toSvg();
+        $d = ($rings === [] ? $path : $path->forStroking(self::tolerance($frame)))->toSvg();
         $marks = '';
         $reach = array_sum(array_column($rings, 'width'));
         foreach (array_reverse($rings) as $ring) {
@@ -34,12 +34,12 @@ final class SvgPainter
         return Image::svg(self::page($frame, sprintf('<defs><path id="p" d="%s"/></defs>%s', $d, $marks)));
     }
 
-    /** One band: the outline widened on all sides by a gap. */
+    /** The outline widened on all sides by a gap, white. */
     public static function widened(Path $path, float $gap, Join $join, Frame $frame): Image
     {
         $ring = $gap > 0 ? self::ring($gap, '#fff', $join, 4) : '';
 
-        return Image::svg(self::page($frame, sprintf('<defs><path id="p" d="%s"/></defs>%s<use href="#p" fill="#fff"/>', ($gap > 0 ? $path->forStroking(Placer::TOLERANCE) : $path)->toSvg(), $ring)))->alpha();
+        return Image::svg(self::page($frame, sprintf('<defs><path id="p" d="%s"/></defs>%s<use href="#p" fill="#fff"/>', ($gap > 0 ? $path->forStroking(self::tolerance($frame)) : $path)->toSvg(), $ring)));
     }
 
     /** A drawing's own markup, laid as a piece of the given size in inches, its middle at 0, by a transform to the sheet. */
@@ -56,6 +56,12 @@ final class SvgPainter
         $body = sprintf('<g transform="%s">%s</g>', $placing->toSheet->toSvg(), (string) $nested);
 
         return Image::svg(self::page($frame, $body))->asInk();
+    }
+
+    /** A tenth of a pixel: finer than the eye, and no finer than need be. */
+    private static function tolerance(Frame $frame): float
+    {
+        return 0.1 / $frame->ppi;
     }
 
     private static function ring(float $reach, string $colour, Join $join, float $mitreLimit): string

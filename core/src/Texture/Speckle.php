@@ -16,13 +16,20 @@ final class Speckle implements Texture
 
     public static function field(int $seed): Image
     {
-        $grain = fn (float $sigma, int $salt): Image => Image::grain(self::TILE, $sigma, $seed * 31 + $salt);
-        // A blur divides the spread of white noise by about 3.5 sigma: the factors bring all grains to a like strength.
-        $fine = $grain(1.3, 1)->stretched(1.3 * 0.8)->plus($grain(2.6, 2)->stretched(2.6));
+        // Drawn at half size: nothing in it is finer than two pixels.
+        $side = intdiv(self::TILE, 2);
+        $grain = fn (float $sigma, int $salt): Image => Image::grain($side, $sigma, $seed * 31 + $salt);
+        // A blur divides the spread of white noise by about 3.5 sigma: the factors bring both grains to a like strength.
+        $half = $grain(0.65, 1)->stretched(0.65 * 0.8)
+            ->plus($grain(1.3, 2)->stretched(1.3))
+            ->plus(Image::noise($side, $side, 150, $seed)->stretched(26))
+            ->toMask();
+        $margin = 8;
 
-        return $fine
-            ->plus(Image::noise(self::TILE, self::TILE, 300, $seed)->stretched(26))
-            ->toMask()
+        return $half->tiled($margin, $margin, $side + 2 * $margin, $side + 2 * $margin)
+            ->doubled()
+            ->blurred(1)
+            ->crop(2 * $margin, 2 * $margin, self::TILE, self::TILE)
             ->equalised()
             ->settled();
     }

@@ -11,7 +11,8 @@ import type { Neighbour } from './snapping';
 import { useDrag, type Hold } from './useDrag';
 import { usePicture } from './useProof';
 
-const PROOF_PPI = 60;
+/** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
+const PROOFS = [40, 60, 100];
 
 const bench = useBench();
 const svg = ref<SVGSVGElement | null>(null);
@@ -50,12 +51,16 @@ const perPixel = (): number => {
 };
 const hand = computed(() => Math.max(view.value.width / size.value.width, view.value.height / size.value.height));
 
+const proofPpi = computed(() => {
+    const wanted = distance.value === 'loupe' ? 0 : (size.value.height * dpr) / view.value.height;
+    return PROOFS.find((ppi) => ppi >= wanted - 2) ?? 100;
+});
 const revision = computed(() => bench.job?.revision ?? null);
-const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, PROOF_PPI))));
+const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, proofPpi.value))));
 /** Only of what the current revision holds: a line just added is not in it yet. */
 const drawn = computed(() => (bench.layer && bench.measures.get(bench.layer.id)?.box ? bench.layer.id : null));
-const piece = usePicture(computed(() => (revision.value === null || !drawn.value ? null : `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${PROOF_PPI}`)));
-const without = usePicture(computed(() => (revision.value === null || !drawn.value ? null : proofUrl(revision.value, PROOF_PPI, { without: drawn.value }))));
+const piece = usePicture(computed(() => (revision.value === null || !drawn.value ? null : `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}`)));
+const without = usePicture(computed(() => (revision.value === null || !drawn.value ? null : proofUrl(revision.value, proofPpi.value, { without: drawn.value }))));
 
 /** The part under the loupe, in print pixels and never off the sheet. */
 const lens = computed(() => {

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Artwork\Artwork;
+
+/** @return array{int, string, float} status, body, seconds */
+function ask(string $method, string $url, ?array $body = null): array
+{
+    static $connection = null;
+    $connection ??= curl_init();
+    curl_setopt_array($connection, [
+        CURLOPT_URL => $url, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Sec-Fetch-Site: same-origin'],
+        CURLOPT_POSTFIELDS => $body === null ? null : json_encode($body),
+    ]);
+    $start = microtime(true);
+    $answer = (string) curl_exec($connection);
+
+    return [(int) curl_getinfo($connection, CURLINFO_HTTP_CODE), $answer, microtime(true) - $start];
+}
+
+/** Starts a server of its own on a fresh database, changes one value at a time, and times the save and the proof. */
+function proof(Artwork $artwork, string $folder, int $runs): void
+{
+    $port = 8397;
+    $server = proc_open(['bash', '-c', "CROW_DATA=$folder/data WORKERS=2 exec ".__DIR__."/demo $port"], [1 => ['file', '/dev/null', 'w'], 2 => ['file', "$folder/server.err", 'w']], $pipes);
+    $base = "http://127.0.0.1:$port/api";
+    for ($i = 0; $i < 300 && ask('GET', "$base/jobs")[0] !== 200; $i++) {
+        usleep(200_000);
+    }
+    [$status, $body] = ask('POST', "$base/jobs", [
+        'title' => 'Benchmark', 'product' => 'tee', 'side' => 'front', 'method' => 'dtg', 'rule' => 'accept-200', 'garments' => $artwork->toArray()['garments'],
+        'area' => ['name' => 'Bench', 'width' => 4500, 'height' => 5400, 'ppi' => 300],
+    ]);
+    if ($status !== 201) {
+        fwrite(STDERR, "bench: the server did not start a job ($status): $body\n".file_get_contents("$folder/server.err"));
+        exit(1);
+    }
+    $job = json_decode($body, true);
+    $sheet = $artwork->toArray();
+    $version = $job['version'];
+    $saves = $proofs = [];
+    $at = array_search('name', array_column($sheet['layers'], 'id'), true);
+    for ($i = 0; $i < $runs + 4; $i++) {
+        // One value: the bend of the arched word, which has two rings.
+        $sheet['layers'][$at]['effects'][0]['bend'] = 0.2 + $i * 0.005;
+        [$status, $body, $save] = ask('PUT', "$base/jobs/{$job['id']}/artwork", ['version' => $version, 'artwork' => $sheet]);
+        $answer = json_decode($body, true);
+        $version = $answer['version'] ?? exit("bench: save answered $status: $body\n");
+        [$status, , $proof] = ask('GET', "$base/revisions/{$answer['revision']}/proof.png?ppi=60");
+        if ($status !== 200) {
+            exit("bench: proof answered $status\n");
+        }
+        if ($i >= 4) {
+            $saves[] = $save;
+            $proofs[] = $proof;
+        }
+    }
+    printf("proof at 60 ppi after one changed value    %5.0f ms  (limit 150 ms, median of %d, warm; 900 × 1080 px)\n", median($proofs) * 1000, $runs);
+    printf("saving that value and measuring all lines  %5.0f ms\n", median($saves) * 1000);
+    proc_terminate($server, SIGTERM);
+    proc_close($server);
+}
