@@ -7,11 +7,15 @@ namespace App\Bench;
 use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Placement;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
+use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
+use TallCrow\Render\Placing;
 use TallCrow\Render\SvgPainter;
 use TallCrow\Type\Alignment;
 use TallCrow\Type\Letter;
@@ -29,7 +33,7 @@ final class AssetPreview
     public function png(Asset $asset, string $words): string
     {
         $studio = Studio::of(Shop::query()->findOrFail($asset->shop_id));
-        $key = "preview {$asset->file} {$asset->bytes} $words";
+        $key = "preview-2 {$asset->file} {$asset->bytes} $words";
         $made = $studio->pictures->text($key, fn (): string => $asset->kind === AssetKind::Font
             ? $this->words($studio->shelf, $asset, $words === '' ? $asset->title : $words)
             : $this->art($studio->shelf, $asset));
@@ -39,9 +43,17 @@ final class AssetPreview
 
     private function art(Shelf $shelf, Asset $asset): string
     {
-        $pixels = $shelf->picture($asset->file)->pixels();
+        $picture = $shelf->picture($asset->file);
+        $scale = self::SIDE / max($picture->width, $picture->height);
+        if ($picture->isVector()) {
+            // One inch to the pixel: the preview's own small sheet.
+            [$width, $height] = [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
+            $placing = Placing::picture(new Placement($width / 2, $height / 2, $width, $height, 0, Flip::None), $picture->aspect());
 
-        return $pixels->resized(min(1.0, self::SIDE / max($pixels->width(), $pixels->height())))->png();
+            return SvgPainter::drawing($picture->markup(), $placing, new Frame(1, 0, 0, $width, $height))->png();
+        }
+
+        return $picture->pixels()->resized(min(1.0, $scale))->png();
     }
 
     private function words(Shelf $shelf, Asset $asset, string $words): string
@@ -55,7 +67,7 @@ final class AssetPreview
         }
         $path = Path::join(...array_map(fn (Letter $letter): Path => $letter->path, $letters));
         if ($path->isEmpty()) {
-            return \TallCrow\Raster\Image::empty($width, $height)->png();
+            return Image::empty($width, $height)->png();
         }
         $box = $path->bounds();
         $scale = min(($width - 8) / $box->width(), ($height - 12) / $box->height(), 48.0);

@@ -19,11 +19,12 @@ const ppi = computed(() => bench.artwork?.sheet.ppi ?? 300);
 const measure = computed(() => bench.measures.get(props.layer.id));
 const knocks = computed(() => (props.layer.role.kind === 'knockout' ? props.layer.role : null));
 const isLong = computed(() => props.layer.source.kind === 'text' && props.layer.source.text.includes('\n'));
+const article = computed(() => (props.layer.source.kind === 'shape' && /^[aeiou]/.test(props.layer.source.shape) ? 'an' : 'a'));
 const verb = computed(() => {
     if (knocks.value) {
         return 'Knock';
     }
-    return { text: 'Set', art: 'Lay', shape: 'Draw a', group: 'Keep together' }[props.layer.source.kind];
+    return { text: 'Set', art: 'Lay', shape: `Draw ${article.value}`, group: 'Keep together' }[props.layer.source.kind];
 });
 const readout = computed(() => {
     const m = measure.value;
@@ -57,7 +58,7 @@ function gap(changes: { gap?: number; join?: string }): void {
             <ArtToken :value="layer.source.file" @change="source({ file: $event })" />,{{ ' ' }}
         </template>
         <template v-else-if="layer.source.kind === 'shape'">
-            <template v-if="knocks">a </template>
+            <template v-if="knocks">{{ article }}{{ ' ' }}</template>
             <ChoiceToken :value="layer.source.shape" :choices="shop.catalogue?.shapes ?? []" :words="shapeWords" label="shape" @change="source({ shape: $event })" />
             <template v-if="['polygon', 'star'].includes(layer.source.shape)">
                 of <QuantityToken :value="layer.source.count" kind="number" :least="3" :most="60" label="corners" @change="source({ count: Math.round($event) })" />

@@ -24,7 +24,7 @@ function key(event: KeyboardEvent): void {
         <div class="line-tools">
             <button type="button" :disabled="first" :aria-label="`${name}: move earlier (Alt+Up)`" title="Move earlier (Alt+↑)" @click="emit('up')">↑</button>
             <button type="button" :disabled="last" :aria-label="`${name}: move later (Alt+Down)`" title="Move later (Alt+↓)" @click="emit('down')">↓</button>
-            <button v-if="copies" type="button" :aria-label="`${name}: copy`" title="Copy this line" @click="emit('copy')">⧉</button>
+            <button v-if="copies" type="button" :aria-label="`${name}: copy`" title="Copy this line" @click="emit('copy')">copy</button>
             <button type="button" :aria-label="`${name}: remove`" title="Take this line out" @click="emit('remove')">×</button>
         </div>
     </div>

@@ -16,7 +16,7 @@ function set(changes: Partial<Mask>): void {
 <template>
     <span class="sentence">
         <ChoiceToken :value="mask.inverted ? 'hide' : 'show'" :choices="['show', 'hide']" :words="{ show: 'Show only inside', hide: 'Hide inside' }" label="mask shows or hides" @change="set({ inverted: $event === 'hide' })" />
-        an <ChoiceToken :value="mask.kind" :choices="shop.catalogue?.masks ?? []" label="mask shape" @change="set({ kind: $event })" />
+        {{ mask.kind === 'ellipse' ? 'an' : 'a' }} <ChoiceToken :value="mask.kind" :choices="shop.catalogue?.masks ?? []" label="mask shape" @change="set({ kind: $event })" />
         of <QuantityToken :value="mask.width" kind="share" :least="0.01" :most="10" label="mask width" @change="set({ width: $event })" />
         × <QuantityToken :value="mask.height" kind="share" :least="0.01" :most="10" label="mask height" @change="set({ height: $event })" />
         , middle at{{ ' ' }}<QuantityToken :value="mask.x" kind="share" :least="-5" :most="5" label="mask middle across" @change="set({ x: $event })" />

@@ -52,7 +52,7 @@ onMounted(load);
                     </svg>
                     <strong>{{ job.title }}</strong>
                 </router-link>
-                <p class="measure small">{{ job.product }} {{ job.side }} · {{ job.sheet.width }} × {{ job.sheet.height }} px · {{ job.sheet.ppi }} ppi</p>
+                <p class="measure small">{{ job.product }} {{ job.side }}, {{ (job.sheet.width / job.sheet.ppi).toFixed(1) }} × {{ (job.sheet.height / job.sheet.ppi).toFixed(1) }} in<br />{{ job.sheet.width }} × {{ job.sheet.height }} px · {{ job.sheet.ppi }} ppi</p>
                 <p class="small job-foot">
                     <span class="state" :class="job.state">{{ states[job.state] }}</span><span>{{ ago(job.updated_at) }}</span>
                     <button type="button" class="token" :aria-label="`Throw away ${job.title}`" @click="remove(job)">throw away</button>

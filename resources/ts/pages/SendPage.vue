@@ -60,6 +60,7 @@ onBeforeUnmount(() => window.clearTimeout(timer));
     <main class="page">
         <header class="page-head"><h1>Send</h1><button type="button" class="plain-button strong" :disabled="running" @click="start">Export the print file</button></header>
         <p class="small">8-bit PNG with a transparent ground, sRGB, {{ bench.artwork?.sheet.width }} × {{ bench.artwork?.sheet.height }} px at {{ bench.artwork?.sheet.ppi }} ppi.</p>
+        <p v-if="bench.artwork && bench.artwork.method !== 'dtg'" class="note">A heat press burns: keep to the temperature, time and pressure that the makers of the press and of the transfer give, use its guards and gloves, air the room, and keep to your local rules. Their instructions go before anything said here.</p>
         <p v-if="blocked.length" class="note">{{ blocked.length }} {{ blocked.length === 1 ? 'gauge does' : 'gauges do' }} not hold: {{ blocked.map((finding) => finding.word).join(', ') }}. You can export all the same; a print house may send it back.</p>
         <p v-if="failed" role="alert">{{ failed }}</p>
         <p v-if="loaded && exports.length === 0" class="empty">Nothing has been exported yet.</p>

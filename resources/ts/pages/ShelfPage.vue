@@ -74,7 +74,8 @@ onMounted(load);
         <ul class="font-list wide">
             <li v-for="asset in fonts" :key="asset.id">
                 <img :src="`/api/assets/${asset.id}/preview.png`" :alt="asset.title" width="440" height="64" loading="lazy" />
-                <span>{{ asset.title }} <small>{{ [asset.genre, asset.licence.name, asset.licence.author].filter(Boolean).join(' · ') }}</small></span>
+                <span>{{ asset.title }} <small>{{ [asset.genre, asset.licence.name].filter(Boolean).join(' · ') }}</small></span>
+                <details v-if="asset.licence.author || asset.licence.url"><summary class="small">whose it is</summary><p class="small">{{ asset.licence.author }} {{ asset.licence.url }}</p></details>
             </li>
         </ul>
         <h2>Art <small class="measure">{{ art.length }}</small></h2>
