@@ -4,7 +4,7 @@ const port = 8399;
 
 export default defineConfig({
     testDir: '.',
-    testMatch: '*.spec.ts',
+    testMatch: '**/*.spec.ts',
     outputDir: '../test-results',
     workers: 1,
     fullyParallel: false,

@@ -16,6 +16,9 @@ final class Image
     use ImageArithmetic;
     use ImageMaking;
 
+    /** VipsKernel: a tent, which never overshoots. */
+    private const LINEAR = 1;
+
     private function __construct(private readonly CData $handle) {}
 
     public function __destruct()
@@ -115,6 +118,14 @@ final class Image
     public function shrunk(int $by): self
     {
         return $by <= 1 ? $this : $this->made('shrink', [(float) $by, (float) $by]);
+    }
+
+    /** Shrunk by any factor so that the mean stays what it was. */
+    public function averaged(float $by): self
+    {
+        return abs($by - round($by)) < 1e-9
+            ? $this->shrunk((int) round($by))
+            : $this->made('resize', [1 / $by], ['kernel' => self::LINEAR]);
     }
 
     /** Every so-manieth pixel each way, as it is. */

@@ -17,7 +17,7 @@ use TallCrow\Raster\Laid;
 final class LayerPainter
 {
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
-    private const VERSION = 'painter-1';
+    private const VERSION = 'painter-2';
 
     public function __construct(
         private readonly Shelf $shelf,

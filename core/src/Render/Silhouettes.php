@@ -22,9 +22,10 @@ final class Silhouettes
      */
     public static function trace(Piece $piece): Path
     {
-        // One empty pixel all about, so that ink at the window's edge is closed there.
+        // One empty pixel all about, so that ink at the window's edge is closed there; and rows of whole bytes, since
+        // libvips 8.14 loses a column when it packs the last bits of a row.
         $frame = $piece->frame;
-        $alpha = $piece->image->alpha()->embed(1, 1, $frame->width + 2, $frame->height + 2);
+        $alpha = $piece->image->alpha()->embed(1, 1, intdiv($frame->width + 2 + 7, 8) * 8, $frame->height + 2);
 
         return self::potrace($alpha)
             ->transformed(Affine::shift($frame->left - 1, $frame->top - 1))

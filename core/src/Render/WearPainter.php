@@ -13,7 +13,7 @@ use TallCrow\Texture\WearTile;
 final readonly class WearPainter
 {
     /** Part of every key: raise it when a texture is to look otherwise. */
-    private const VERSION = 'wear-1';
+    private const VERSION = 'wear-2';
 
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;

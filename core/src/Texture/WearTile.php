@@ -28,11 +28,8 @@ final class WearTile
         }
         $worn = $field->looked(self::table($field->histogram(), $wear->amount));
         $side = max(1, (int) round(Texture::TILE * $wear->scale * $ppi / Texture::PPI));
-        $by = $worn->width() / $side;
 
-        return abs($by - round($by)) < 1e-9
-            ? $worn->shrunk((int) round($by))
-            : $worn->resized($side / $worn->width());
+        return $worn->averaged($worn->width() / $side);
     }
 
     /**

@@ -21,7 +21,8 @@ function key(event: KeyboardEvent): void {
         </label>
         <span v-if="number !== undefined" class="number measure" aria-hidden="true">{{ number }}</span>
         <div class="line-body"><slot /></div>
-        <div class="line-tools">
+        <!-- Choosing a line unfolds it, which would move these from under the pointer. -->
+        <div class="line-tools" @pointerdown.stop @focusin.stop>
             <button type="button" :disabled="first" :aria-label="`${name}: move earlier (Alt+Up)`" title="Move earlier (Alt+↑)" @click="emit('up')">↑</button>
             <button type="button" :disabled="last" :aria-label="`${name}: move later (Alt+Down)`" title="Move later (Alt+↓)" @click="emit('down')">↓</button>
             <button v-if="copies" type="button" :aria-label="`${name}: copy`" title="Copy this line" @click="emit('copy')">copy</button>

@@ -24,8 +24,8 @@ export function replaceLayer(artwork: Artwork, id: string, change: (layer: Layer
 
 /** Takes a layer out, and out of every shield that named it. */
 export function removeLayer(artwork: Artwork, id: string): Artwork {
-    const gone = new Set(everyLayer(artwork.layers.filter((layer) => layer.id === id)).map((layer) => layer.id));
-    gone.add(id);
+    const layer = findLayer(artwork, id);
+    const gone = new Set(everyLayer(layer ? [layer] : []).map((one) => one.id));
     const spare = (wear: Wear): Wear => ({ ...wear, shielded: wear.shielded.filter((shield) => !gone.has(shield)) });
     const walk = (layers: Layer[]): Layer[] =>
         layers.map((layer) => ({

@@ -12,7 +12,7 @@ import { useDrag, type Hold } from './useDrag';
 import { usePicture } from './useProof';
 
 /** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
-const PROOFS = [40, 60, 100];
+const PROOFS = [30, 50, 75, 100];
 
 const bench = useBench();
 const svg = ref<SVGSVGElement | null>(null);
