@@ -1,4 +1,4 @@
-import { addLine, artworkOf, expect, layer, newJob, onSheet, saved, setToken, test, words } from './bench';
+import { act, addLine, artworkOf, expect, layer, newJob, onSheet, saved, setToken, test, words } from './bench';
 
 test('tokens understand units, step by arrow keys, and say what is wrong', async ({ page, quiet }) => {
     quiet.allow.push(/422/);
@@ -99,15 +99,13 @@ test('lines are moved, switched off, copied, grouped, taken out, and every step 
     await page.getByRole('checkbox', { name: 'FIRST: line is on' }).uncheck();
     await saved(page);
     expect((await artworkOf(page, path)).layers.map((one) => one.on)).toEqual([true, false]);
-    await page.getByRole('button', { name: 'FIRST: copy' }).click({ force: true });
-    await saved(page);
+    await act(page, 'FIRST', 'Copy');
     expect(await order()).toEqual(['SECOND', 'FIRST', 'FIRST']);
     await addLine(page, 'group', /Keep it together/);
     await expect(page.locator('.children [data-layer]')).toHaveCount(2);
     await page.getByRole('button', { name: 'take the group apart' }).click();
     await saved(page);
-    await page.getByRole('button', { name: 'SECOND: remove' }).click({ force: true });
-    await saved(page);
+    await act(page, 'SECOND', 'Take out');
     expect(await order()).toEqual(['FIRST', 'FIRST']);
 
     await page.locator('.ticket-head').click();

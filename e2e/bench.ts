@@ -40,7 +40,9 @@ export async function saved(page: Page): Promise<void> {
 /** Types into a token as a seller does and waits until it is saved. */
 export async function setToken(token: Locator, text: string): Promise<void> {
     await token.fill(text);
+    const save = token.page().waitForResponse((response) => response.url().endsWith('/artwork') && response.request().method() === 'PUT');
     await token.press('Enter');
+    await save;
     await saved(token.page());
 }
 
@@ -52,6 +54,13 @@ export function layer(page: Page, called: string): Locator {
 /** The words of all type on the sheet. */
 export function words(page: Page): Locator {
     return page.getByRole('textbox', { name: 'words', exact: true });
+}
+
+/** Opens a line's own menu and takes one of its actions. */
+export async function act(page: Page, line: string | RegExp, action: 'Move earlier' | 'Move later' | 'Copy' | 'Take out'): Promise<void> {
+    await page.getByRole('button', { name: typeof line === 'string' ? `${line}: more` : line, exact: true }).first().click();
+    await page.getByRole('menuitem', { name: action }).click();
+    await saved(page);
 }
 
 /** Where a place of the sheet, in inches, is on the screen. */

@@ -1,4 +1,4 @@
-import { addLine, artworkOf, expect, layer, newJob, saved, setToken, test, words } from './bench';
+import { act, addLine, artworkOf, expect, newJob, saved, setToken, test, words } from './bench';
 
 test('lines are dragged to another place by their grip', async ({ page }) => {
     const path = await newJob(page, 'Dragged lines');
@@ -31,9 +31,8 @@ test('a mask, a blend, a wear of one piece and a turn are lines that can be chan
         blend: 'luminosity', masks: [{ kind: 'ellipse', inverted: true }], distress: [{ texture: 'scratches', amount: 0.22 }], placement: { turn: -4.5, height: 5 },
     });
 
-    for (const name of [/mask: remove/, /wear: remove/, /blend: remove/]) {
-        await page.getByRole('button', { name }).click({ force: true });
-        await saved(page);
+    for (const name of [/mask: more/, /wear: more/, /blend: more/]) {
+        await act(page, name, 'Take out');
     }
     expect((await artworkOf(page, path)).layers[0]).toMatchObject({ blend: 'normal', masks: [], distress: [] });
 });
@@ -77,8 +76,7 @@ test('shields are chosen by name, and follow when a shielded line goes', async (
     await page.keyboard.press('Escape');
     const distress = async (): Promise<{ shielded: string[] }[]> => ((await artworkOf(page, path)) as unknown as { distress: { shielded: string[] }[] }).distress;
     await expect.poll(async () => (await distress())[0]?.shielded).toEqual(['line-1']);
-    await layer(page, 'FACE').getByRole('button', { name: 'FACE: remove' }).click({ force: true });
-    await saved(page);
+    await act(page, 'FACE', 'Take out');
     expect((await distress())[0]?.shielded).toEqual([]);
 });
 

@@ -21,7 +21,7 @@ final class SecurityHeaders
                 "default-src 'none'",
                 "script-src 'self'",
                 "style-src 'self' 'nonce-$nonce'",
-                "img-src 'self' blob:",
+                "img-src 'self' blob: data:",
                 "font-src 'self'",
                 "connect-src 'self'",
                 "manifest-src 'self'",

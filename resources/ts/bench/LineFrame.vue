@@ -21,12 +21,16 @@ function key(event: KeyboardEvent): void {
         </label>
         <span v-if="number !== undefined" class="number measure" aria-hidden="true">{{ number }}</span>
         <div class="line-body"><slot /></div>
-        <!-- Choosing a line unfolds it, which would move these from under the pointer. -->
-        <div class="line-tools" @pointerdown.stop @focusin.stop>
-            <button type="button" :disabled="first" :aria-label="`${name}: move earlier (Alt+Up)`" title="Move earlier (Alt+↑)" @click="emit('up')">↑</button>
-            <button type="button" :disabled="last" :aria-label="`${name}: move later (Alt+Down)`" title="Move later (Alt+↓)" @click="emit('down')">↓</button>
-            <button v-if="copies" type="button" :aria-label="`${name}: copy`" title="Copy this line" @click="emit('copy')">copy</button>
-            <button type="button" :aria-label="`${name}: remove`" title="Take this line out" @click="emit('remove')">×</button>
-        </div>
+        <v-menu location="bottom end">
+            <template #activator="{ props: opener }">
+                <button v-bind="opener" type="button" class="line-more" :aria-label="`${name}: more`" title="Move, copy or take out this line">⋯</button>
+            </template>
+            <div class="line-menu" role="menu" :aria-label="name">
+                <button type="button" role="menuitem" :disabled="first" @click="emit('up')">Move earlier <span class="small">Alt+↑</span></button>
+                <button type="button" role="menuitem" :disabled="last" @click="emit('down')">Move later <span class="small">Alt+↓</span></button>
+                <button v-if="copies" type="button" role="menuitem" @click="emit('copy')">Copy</button>
+                <button type="button" role="menuitem" @click="emit('remove')">Take out</button>
+            </div>
+        </v-menu>
     </div>
 </template>
