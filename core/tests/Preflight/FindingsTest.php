@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Artwork\Garment;
+use TallCrow\Colour\Srgb;
+use TallCrow\Measure\HouseRule;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
+use TallCrow\Preflight\Finding;
+use TallCrow\Preflight\Mend;
+use TallCrow\Preflight\Preflight;
+use TallCrow\Preflight\Report;
+use TallCrow\Preflight\Subject;
+use TallCrow\Preflight\Verdict;
+use TallCrow\Raster\Image;
+use TallCrow\Tests\Fixtures;
+
+it('judges by two limits, either way up', function (): void {
+    expect(Verdict::atMost(0.0, 0.02, 0.2))->toBe(Verdict::Pass)
+        ->and(Verdict::atMost(0.02, 0.02, 0.2))->toBe(Verdict::Pass)
+        ->and(Verdict::atMost(0.021, 0.02, 0.2))->toBe(Verdict::Warn)
+        ->and(Verdict::atMost(0.21, 0.02, 0.2))->toBe(Verdict::Fail)
+        ->and(Verdict::Pass->worst(Verdict::Warn))->toBe(Verdict::Warn)
+        ->and(Verdict::Fail->worst(Verdict::Warn))->toBe(Verdict::Fail);
+});
+
+it('is as good as its worst finding', function (): void {
+    $finding = fn (string $key, Verdict $v): Finding => new Finding($key, 'word', $v, '1', '2', 'says', mends: [new Mend('do it', fn ($a) => $a)]);
+    $report = new Report([$finding('one', Verdict::Pass), $finding('two', Verdict::Warn)]);
+    expect($report->verdict())->toBe(Verdict::Warn)
+        ->and((new Report([]))->verdict())->toBe(Verdict::Pass)
+        ->and($report->finding('two')?->verdict)->toBe(Verdict::Warn)
+        ->and($report->finding('three'))->toBeNull()
+        ->and($report->toArray()['findings'][1])->toMatchArray(['key' => 'two', 'verdict' => 'warn', 'mends' => ['do it'], 'where' => []]);
+});
+
+it('says where in half-inch squares, the fullest first', function (): void {
+    // A mask of 3 × 4 in at 100 ppi with a full square inch at (1, 2) and a faint line at (0.2, 0.2).
+    $mask = Image::raw(str_repeat("\xff", 100 * 100), 100, 100, 1)->embed(100, 200, 300, 400)
+        ->lighter(Image::raw(str_repeat("\xff", 30), 30, 1, 1)->embed(10, 20, 300, 400));
+    $subject = new Subject(Image::empty(300, 400), 100.0, [], HouseRule::Strict300, PrintArea::pixels('', 300, 400, Ppi::of(100)));
+    $where = $subject->where($mask);
+    expect(count($where))->toBe(5);
+    foreach (array_slice($where, 0, 4) as $box) {
+        expect($box->left)->toBeGreaterThan(0.99)->and($box->right)->toBeLessThan(2.01)->and($box->top)->toBeGreaterThan(1.99);
+    }
+    expect($where[4]->left)->toBe(0.0)->and($subject->where($mask, 2))->toHaveCount(2);
+});
+
+it('checks a finished picture without knowing its artwork', function (): void {
+    $folder = Fixtures::temporary('finished');
+    Fixtures::run(['convert', '-size', '900x1200', 'xc:none', '-fill', '#3d4a57', '-draw', 'rectangle 100,100 500,500', '-fill', '#f3ead7', '-draw', 'rectangle 100,600 500,1000', "PNG32:$folder/p.png"]);
+    $picture = Image::load(TallCrow\Raster\PictureType::Png, "$folder/p.png")->asInk()->settled();
+    $report = Preflight::picture($picture, 300.0, [new Garment('Slate', Srgb::hex('#3d4a57'))], HouseRule::Strict300);
+    expect(array_map(fn (Finding $f): string => $f->key, $report->findings))->toBe(['sheet', 'edge', 'background', 'haze', 'vanish:Slate'])
+        ->and((float) $report->finding('vanish:Slate')?->figure)->toEqualWithDelta(50.0, 0.5)
+        ->and($report->finding('vanish:Slate')?->mends)->toBe([])
+        ->and($report->finding('edge')?->verdict)->toBe(Verdict::Pass);
+});
+
+it('counts colours that lie just this side and just beyond the limit', function (): void {
+    $cloth = Srgb::hex('#808080');
+    $at = function (float $difference) use ($cloth): Srgb {
+        // The grey whose CIEDE2000 from the cloth is the nearest to the one asked.
+        $best = $cloth;
+        for ($v = 128; $v < 256; $v++) {
+            $grey = Srgb::of($v, $v, $v);
+            if (abs($grey->toLab()->difference($cloth->toLab()) - $difference) < abs($best->toLab()->difference($cloth->toLab()) - $difference)) {
+                $best = $grey;
+            }
+        }
+
+        return $best;
+    };
+    $lost = function (Srgb $ink) use ($cloth): float {
+        $flat = Image::flat($ink, Image::raw(str_repeat("\xff", 300 * 300), 300, 300, 1))->settled();
+
+        return (float) Preflight::picture($flat, 300, [new Garment('Grey', $cloth)], HouseRule::Strict300)->finding('vanish:Grey')?->figure;
+    };
+    expect($lost($at(8.5)))->toBe(100.0)->and($lost($at(11.5)))->toBe(0.0);
+});

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Bench\Briefs;
+use App\Bench\Shelving;
+use App\Models\Asset;
+use App\Models\PrintJob;
+use App\Models\Shop;
+use Database\Seeders\DatabaseSeeder;
+use TallCrow\Preflight\Preflight;
+
+it('seeds the demo shop once, with its licences', function (): void {
+    Shop::query()->delete();
+    $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class));
+    $seed();
+    $shop = Shop::query()->firstOrFail();
+    expect($shop->name)->toBe('Lantern & Rook')
+        ->and($shop->jobs()->pluck('title')->all())->toEqualCanonicalizing(['Quarry Road kite day', 'Moth night, hoodie back', 'Tide-pool rangers, chest badge'])
+        ->and($shop->assets()->where('kind', 'font')->distinct()->count('genre'))->toBeGreaterThan(9)
+        ->and($shop->assets()->where('licence_name', '')->count())->toBe(0)
+        ->and($shop->assets()->where('licence_author', '')->count())->toBe(0);
+    $count = Asset::query()->count();
+    $seed();
+    expect(Asset::query()->count())->toBe($count)->and(Shop::query()->count())->toBe(1);
+});
+
+it('keeps of every row the shop that it belongs to', function (): void {
+    $job = $this->job();
+    $this->shelve('moth.svg');
+    $this->postJson("/api/jobs/{$job->id}/exports")->assertCreated();
+    foreach (['print_jobs', 'revisions', 'exports', 'assets'] as $table) {
+        $this->assertDatabaseHas($table, ['shop_id' => $this->shop->id]);
+        $this->assertDatabaseMissing($table, ['shop_id' => null]);
+    }
+});
+
+it('lists jobs with the newest change first', function (): void {
+    $older = $this->job(title: 'Older');
+    $newer = $this->job(title: 'Newer');
+    PrintJob::query()->whereKey($older->id)->update(['updated_at' => now()->subHour()]);
+    expect($this->getJson('/api/jobs')->json('*.title'))->toBe(['Newer', 'Older']);
+    PrintJob::query()->whereKey($newer->id)->update(['updated_at' => now()->subDay()]);
+    expect($this->getJson('/api/jobs')->json('*.title'))->toBe(['Older', 'Newer']);
+});
+
+it('names the job after its sheet\'s title', function (): void {
+    $job = $this->job(title: 'Before');
+    $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => ['title' => 'After'] + $job->head->read()->toArray()])->assertOk()->assertJsonPath('title', 'After');
+    $this->postJson("/api/jobs/{$job->id}/undo", ['version' => 2])->assertJsonPath('title', 'Before');
+});
+
+it('steps neither before the first nor beyond the last revision', function (): void {
+    $job = $this->job();
+    foreach (['undo', 'redo'] as $action) {
+        $this->postJson("/api/jobs/{$job->id}/$action", ['version' => 1])->assertOk()->assertJsonPath('version', 1)->assertJsonPath('revision', $job->head_id);
+    }
+});
+
+it('asks every change for the version it started from', function (string $method, string $path): void {
+    $job = $this->job();
+    $this->json($method, "/api/jobs/{$job->id}/$path", ['artwork' => $job->head->read()->toArray()])->assertUnprocessable()->assertJsonValidationErrors('version');
+})->with([['PUT', 'artwork'], ['POST', 'undo'], ['POST', 'redo'], ['POST', 'mends']]);
+
+it('runs the same checks over HTTP as the core does', function (): void {
+    $job = $this->job();
+    expect($this->getJson("/api/revisions/{$job->head_id}/preflight")->json('findings.*.key'))->toBe(['sheet', 'edge', 'haze', 'vanish:Slate', 'vanish:Oat'])
+        ->and(count(Preflight::checks()))->toBe(7);
+});
