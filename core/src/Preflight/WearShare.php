@@ -59,7 +59,7 @@ final class WearShare implements Check
             }
         }
         $kept = array_map(
-            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->takenBy($wear, $painted, $frame)->inverted()->settled(),
+            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame)->inverted()->settled(),
             array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on)),
         );
         $shares = [];

@@ -63,7 +63,7 @@ final class Compositor
         }
         $sheet = Image::stacked($frame->width, $frame->height, $waiting);
         foreach ($waiting === [] ? [] : $distress as $wear) {
-            $sheet = $sheet->masked($this->takenBy($wear, $painted, $frame, $x, $y)->inverted());
+            $sheet = $sheet->masked($this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $x, $y)->inverted());
         }
 
         return $sheet;
@@ -86,6 +86,25 @@ final class Compositor
 
             return null;
         }
+    }
+
+    /**
+     * The shielded layers that lie within groups.
+     *
+     * @param  list<Layer>  $layers
+     * @return array<string, Piece>
+     */
+    public function within(array $layers, Wear $wear, Frame $frame): array
+    {
+        $found = [];
+        foreach ($layers as $layer) {
+            foreach ($layer->on ? $layer->children() : [] as $child) {
+                $piece = $child->on && in_array($child->id, $wear->shielded, true) ? $this->piece($child, $frame) : null;
+                $found += ($piece === null ? [] : [$child->id => $piece]) + $this->within([$child], $wear, $frame);
+            }
+        }
+
+        return $found;
     }
 
     /**

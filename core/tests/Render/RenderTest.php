@@ -184,6 +184,18 @@ it('wears ink away to what was asked, and spares what is shielded', function (st
     expect($kept->area())->toBe(0.0)->and($shielded->alpha()->area())->toBeLessThan($whole * 0.9);
 })->with(['speckle', 'scratches']);
 
+it('spares a shielded piece within a group', function (int $depth): void {
+    $word = Fixtures::words('word', 'BELLS', 2.2);
+    $layer = ['id' => 'inner', 'source' => ['kind' => 'group', 'layers' => [Fixtures::shape('plate', 'rectangle', 2.6, '#c8452c'), $word]]];
+    if ($depth === 2) {
+        $layer = ['id' => 'outer', 'source' => ['kind' => 'group', 'layers' => [$layer]]];
+    }
+    $worn = Fixtures::render(Fixtures::artwork([$layer], ['distress' => [['texture' => 'speckle', 'amount' => 0.3, 'shielded' => ['word']]]]));
+    $letters = Fixtures::render(Fixtures::artwork([$word]))->alpha();
+    expect($letters->isMore(254.0)->both($worn->alpha()->isLess(254.0))->area())->toBe(0.0)
+        ->and($worn->alpha()->area())->toBeLessThan(780 * 780 * 0.85);
+})->with([1, 2]);
+
 it('moves a layer\'s own wear with the layer', function (): void {
     $at = fn (float $x): Image => Fixtures::render(Fixtures::artwork([Fixtures::shape('p', 'rectangle', 1, '#c8452c', ['placement' => ['x' => $x], 'distress' => [['texture' => 'speckle', 'amount' => 0.3, 'seed' => 9]]])]));
     expect($at(1.0)->crop(150, 450, 300, 300)->toBytes())->toBe($at(1.5)->crop(300, 450, 300, 300)->toBytes());
