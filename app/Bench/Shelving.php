@@ -8,6 +8,8 @@ use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
 use Illuminate\Http\UploadedFile;
+use TallCrow\Asset\AssetUnusable;
+use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Asset\PictureRefused;
@@ -18,7 +20,7 @@ use TallCrow\Type\FontRefused;
 /** Puts fonts and pictures on a shop's shelf, once they are shown to be what they say. */
 final class Shelving
 {
-    /** @throws FontRefused|PictureRefused */
+    /** @throws AssetUnusable|FontRefused|PictureRefused */
     public function upload(Shop $shop, UploadedFile $file, string $licence, string $author): Asset
     {
         return $this->put($shop, $file->getPathname(), $file->getClientOriginalName(), [
@@ -29,7 +31,7 @@ final class Shelving
     /**
      * @param  array<string, string>  $about  licence and, if known, title and genre
      *
-     * @throws FontRefused|PictureRefused
+     * @throws AssetUnusable|FontRefused|PictureRefused
      */
     public function put(Shop $shop, string $path, string $name, array $about): Asset
     {
@@ -38,6 +40,9 @@ final class Shelving
         $title = pathinfo($name, PATHINFO_FILENAME);
         $stem = self::stem($title);
         if ($font !== null) {
+            if ((int) filesize($path) > FolderShelf::MOST_FONT_BYTES) {
+                throw AssetUnusable::tooLarge($name, FolderShelf::MOST_FONT_BYTES);
+            }
             $opened = Font::fromBytes((string) file_get_contents($path));
             $facts = ['kind' => AssetKind::Font, 'type' => $font, 'title' => $opened->family];
             $kept = null;

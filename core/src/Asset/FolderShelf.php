@@ -10,7 +10,7 @@ use TallCrow\Type\FontRefused;
 /** Files that lie in one folder. */
 final class FolderShelf implements Shelf
 {
-    private const MOST_FONT_BYTES = 30_000_000;
+    public const MOST_FONT_BYTES = 30_000_000;
 
     /** @var array<string, Font> */
     private array $fonts = [];
