@@ -23,7 +23,7 @@ final class DemoAssets
         if (! is_dir($folder)) {
             mkdir($folder, 0o700, true);
         }
-        /** @var array{fonts: list<array{package: string, genre: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string}>} $list */
+        /** @var array{fonts: list<array{package: string, genre: string, subset?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string}>} $list */
         $list = self::json(__DIR__.'/assets.json');
 
         return [
@@ -34,7 +34,7 @@ final class DemoAssets
     }
 
     /**
-     * @param  array{package: string, genre: string}  $font
+     * @param  array{package: string, genre: string, subset?: string}  $font
      * @return Entry
      */
     private static function font(array $font, string $folder): array
@@ -42,11 +42,12 @@ final class DemoAssets
         $package = self::package($font['package']);
         /** @var array{id: string, family: string, weights: list<int>, license: array{type: string, url: string, attribution: string}} $about */
         $about = self::json("$package/metadata.json");
-        $file = $about['id'].'.woff2';
+        $subset = $font['subset'] ?? 'latin';
+        $file = $about['id'].($subset === 'latin' ? '' : "-$subset").'.woff2';
         $weight = in_array(400, $about['weights'], true) ? 400 : $about['weights'][0];
-        copy("$package/files/{$about['id']}-latin-$weight-normal.woff2", "$folder/$file");
+        copy("$package/files/{$about['id']}-$subset-$weight-normal.woff2", "$folder/$file");
 
-        return ['file' => $file, 'kind' => 'font', 'title' => $about['family'], 'genre' => $font['genre'], 'licence' => [
+        return ['file' => $file, 'kind' => 'font', 'title' => $about['family'].($subset === 'latin' ? '' : ', '.ucfirst($subset)), 'genre' => $font['genre'], 'licence' => [
             'name' => $about['license']['type'], 'author' => $about['license']['attribution'], 'url' => $about['license']['url'],
         ]];
     }

@@ -12,7 +12,6 @@ use TallCrow\Artwork\Placement;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Geometry\Affine;
-use TallCrow\Geometry\Path;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Placing;
@@ -65,7 +64,7 @@ final class AssetPreview
         } catch (MissingGlyphs) {
             $letters = Typesetter::set(implode('', array_filter(mb_str_split($words), fn (string $c): bool => $font->has($c))), $font, new Setting(Alignment::Left, 1));
         }
-        $path = Path::join(...array_map(fn (Letter $letter): Path => $letter->path, $letters));
+        $path = Letter::together($letters);
         if ($path->isEmpty()) {
             return Image::empty($width, $height)->png();
         }
@@ -73,6 +72,6 @@ final class AssetPreview
         $scale = min(($width - 8) / $box->width(), ($height - 12) / $box->height(), 48.0);
         $placed = $path->transformed(Affine::shift(-$box->left, -$box->centreY())->then(Affine::scale($scale, $scale))->then(Affine::shift(4, $height / 2)));
 
-        return SvgPainter::ink($placed, Srgb::hex('#1f1d1a'), [], new Frame(1, 0, 0, $width, $height))->asInk()->png();
+        return SvgPainter::filled($placed, Srgb::hex('#1f1d1a'), new Frame(1, 0, 0, $width, $height))->png();
     }
 }

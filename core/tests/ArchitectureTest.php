@@ -5,10 +5,10 @@ declare(strict_types=1);
 /** What each part of the core may lean on; imports run one way. */
 const MAY_USE = [
     'Measure' => [], 'Geometry' => [], 'Colour' => [], 'Raster' => ['Colour'],
-    'Type' => ['Geometry'], 'Effect' => ['Type', 'Geometry', 'Colour'], 'Mask' => ['Geometry'], 'Texture' => ['Raster'],
+    'Type' => ['Geometry'], 'Paper' => ['Raster', 'Colour'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper'], 'Mask' => ['Geometry'], 'Texture' => ['Raster'],
     'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
     'Asset' => ['Raster', 'Type'],
-    'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
+    'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper'],
     'Preflight' => ['Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
     'Cli' => ['Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
+use TallCrow\Colour\Swatch;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Refit;
@@ -18,6 +19,7 @@ final readonly class Artwork
      * @param  list<Garment>  $garments
      * @param  list<Layer>  $layers  in print order: the first lies on the cloth
      * @param  list<Wear>  $distress  over the whole sheet
+     * @param  list<Swatch>  $swatches  colours by name, changed once and changed on every line that names them
      */
     public function __construct(
         public string $title,
@@ -29,6 +31,7 @@ final readonly class Artwork
         public array $garments,
         public array $layers,
         public array $distress,
+        public array $swatches = [],
     ) {}
 
     /** @return list<Layer> every layer at any depth, groups before what they hold */
@@ -63,7 +66,7 @@ final readonly class Artwork
     {
         return new self(
             $this->title, $this->product, $this->side, $this->method, $this->rule,
-            $sheet ?? $this->sheet, $garments ?? $this->garments, $layers ?? $this->layers, $distress ?? $this->distress,
+            $sheet ?? $this->sheet, $garments ?? $this->garments, $layers ?? $this->layers, $distress ?? $this->distress, $this->swatches,
         );
     }
 
@@ -87,14 +90,17 @@ final readonly class Artwork
     {
         $names = [];
         foreach ($this->everyLayer() as $layer) {
-            if ($layer->source instanceof TextSource) {
-                $names[] = $layer->source->font;
-            } elseif ($layer->source instanceof ArtSource) {
-                $names[] = $layer->source->file;
+            $names[] = match (true) {
+                $layer->source instanceof TextSource => $layer->source->font,
+                $layer->source instanceof ArtSource => $layer->source->file,
+                default => '',
+            };
+            foreach ($layer->effects as $line) {
+                array_push($names, ...$line->assets());
             }
         }
 
-        return array_values(array_unique($names));
+        return array_values(array_unique(array_filter($names, fn (string $name): bool => $name !== '')));
     }
 
     /** @return array<string, mixed> */
@@ -109,6 +115,7 @@ final readonly class Artwork
             'rule' => $this->rule->value,
             'sheet' => ['width' => $this->sheet->width, 'height' => $this->sheet->height, 'ppi' => $this->sheet->ppi->value],
             'garments' => array_map(fn (Garment $g): array => ['name' => $g->name, 'colour' => $g->colour->toHex()], $this->garments),
+            'swatches' => array_map(fn (Swatch $s): array => ['name' => $s->name, 'colour' => $s->colour->toHex()], $this->swatches),
             'layers' => array_map(fn (Layer $layer): array => $layer->toArray(), $this->layers),
             'distress' => array_map(fn (Wear $wear): array => $wear->toArray(), $this->distress),
         ];

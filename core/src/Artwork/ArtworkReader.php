@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
+use TallCrow\Colour\Swatch;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
@@ -40,8 +41,11 @@ final class ArtworkReader
     public static function data(mixed $data): Artwork
     {
         $faults = new Faults;
-        $root = Node::root($data, $faults)->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'layers', 'distress');
+        $root = Node::root($data, $faults)->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'swatches', 'layers', 'distress');
         $root->word('format', [Artwork::FORMAT]);
+
+        $swatches = array_map(self::swatch(...), $root->items('swatches', 64));
+        self::uniqueNames($swatches, $root);
 
         $artwork = new Artwork(
             $root->text('title', 200),
@@ -51,8 +55,9 @@ final class ArtworkReader
             $root->choice('rule', HouseRule::class, HouseRule::Strict300),
             self::sheet($root->child('sheet')->knows('width', 'height', 'ppi')),
             array_map(self::garment(...), $root->items('garments', 40)),
-            (new LayerReader(self::MOST_LAYERS))->layers($root, 'layers'),
+            (new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'),
             array_map(self::wear(...), $root->items('distress', 12)),
+            $swatches,
         );
         self::uniqueIds($artwork, $root);
         self::shieldsKnown($artwork, $root);
@@ -90,6 +95,23 @@ final class ArtworkReader
         $node = $node->knows('name', 'colour');
 
         return new Garment($node->text('name', 60), $node->colour('colour'));
+    }
+
+    private static function swatch(Node $node): Swatch
+    {
+        $node = $node->knows('name', 'colour');
+
+        return new Swatch($node->text('name', 60), $node->colour('colour'));
+    }
+
+    /** @param  list<Swatch>  $swatches */
+    private static function uniqueNames(array $swatches, Node $root): void
+    {
+        foreach (array_count_values(array_map(fn (Swatch $swatch): string => $swatch->name, $swatches)) as $name => $times) {
+            if ($times > 1) {
+                $root->fault(sprintf('the name "%s" is used %d times; each swatch needs its own', $name, $times), 'swatches');
+            }
+        }
     }
 
     private static function uniqueIds(Artwork $artwork, Node $root): void

@@ -6,6 +6,7 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Effect\Catalogue;
 use TallCrow\Effect\Effect;
+use TallCrow\Effect\ParameterKind;
 use TallCrow\Effect\Values;
 
 /** An effect as it stands on a build sheet: which, with what values, and whether it is on. */
@@ -20,6 +21,25 @@ final readonly class EffectLine
     public function effect(): Effect
     {
         return Catalogue::classes()[$this->kind]::from($this->values);
+    }
+
+    /** @return list<string> file names of fonts and pictures that stand on the line */
+    public function assets(): array
+    {
+        $names = [];
+        foreach (Catalogue::classes()[$this->kind]::parameters() as $parameter) {
+            if ($parameter->kind === ParameterKind::Font || $parameter->kind === ParameterKind::Picture) {
+                $names[] = $this->values->word($parameter->name);
+            }
+        }
+
+        return array_values(array_filter($names, fn (string $name): bool => $name !== ''));
+    }
+
+    /** @return class-string<Effect> */
+    public function is(): string
+    {
+        return Catalogue::classes()[$this->kind];
     }
 
     /** @return array<string, mixed> */

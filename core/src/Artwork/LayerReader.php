@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-use TallCrow\Effect\Catalogue;
-use TallCrow\Effect\Join;
-use TallCrow\Effect\ParameterKind;
-use TallCrow\Effect\Values;
+use TallCrow\Colour\Swatch;
+use TallCrow\Effect\Inking\Join;
 use TallCrow\Mask\MaskShape;
 use TallCrow\Mask\ShapeMask;
 use TallCrow\Raster\BlendMode;
-use TallCrow\Type\Alignment;
 
 /**
  * The part of the reader that knows layers.
@@ -20,14 +17,15 @@ use TallCrow\Type\Alignment;
  */
 final class LayerReader
 {
-    private const MOST_TEXT = 10_000;
-
     private const MOST_DEPTH = 8;
 
-    /** A file name of its folder: no path, no hidden file. */
-    private const ASSET = '/^[A-Za-z0-9][A-Za-z0-9._ -]{0,119}$/';
+    private readonly EffectReader $effects;
 
-    public function __construct(private int $left) {}
+    /** @param  list<Swatch>  $swatches  that lines may name */
+    public function __construct(private int $left, array $swatches)
+    {
+        $this->effects = new EffectReader($swatches);
+    }
 
     /** @return list<Layer> */
     public function layers(Node $node, string $key, int $depth = 0): array
@@ -45,12 +43,12 @@ final class LayerReader
 
     private function layer(Node $node, int $depth): Layer
     {
-        $node = $node->knows('id', 'name', 'on', 'role', 'source', 'placement', 'opacity', 'blend', 'effects', 'masks', 'distress');
+        $node = $node->knows('id', 'name', 'on', 'role', 'source', 'placement', 'opacity', 'blend', 'effects', 'masks', 'distress', 'repeat');
         $id = $node->text('id', 40);
         if (preg_match('/^[A-Za-z0-9_-]{1,40}$/', $id) !== 1) {
             $node->fault('must be 1 to 40 letters, digits, - or _', 'id');
         }
-        $source = $this->source($node->child('source'), $depth);
+        $source = SourceReader::read($node->child('source'), fn (Node $group): array => $this->layers($group, 'layers', $depth + 1));
         if ($source instanceof GroupSource && $node->has('placement')) {
             $node->fault('a group has no place of its own: its layers lie on the sheet', 'placement');
         }
@@ -64,48 +62,11 @@ final class LayerReader
             $source instanceof GroupSource ? null : $this->placement($node->child('placement')),
             $node->number('opacity', 0, 1, 1),
             $node->choice('blend', BlendMode::class, BlendMode::Normal),
-            array_map($this->effect(...), $node->items('effects', 24)),
+            array_map($this->effects->line(...), $node->items('effects', 40)),
             array_map($this->mask(...), $node->items('masks', 12)),
             array_map(ArtworkReader::wear(...), $node->items('distress', 12)),
+            $node->has('repeat') && ! $node->isNull('repeat') ? $this->repeat($node->child('repeat')) : null,
         );
-    }
-
-    private function source(Node $node, int $depth): Source
-    {
-        $kind = $node->word('kind', ['text', 'art', 'shape', 'group']);
-        if ($kind === 'text') {
-            $node->knows('kind', 'text', 'font', 'align', 'leading');
-
-            return new TextSource(
-                $node->text('text', self::MOST_TEXT),
-                $this->asset($node, 'font'),
-                $node->choice('align', Alignment::class, Alignment::Centre),
-                $node->number('leading', 0.3, 4, 1),
-            );
-        }
-        if ($kind === 'art') {
-            $node->knows('kind', 'file');
-
-            return new ArtSource($this->asset($node, 'file'));
-        }
-        if ($kind === 'shape') {
-            $node->knows('kind', 'shape', 'count', 'share');
-
-            return new ShapeSource($node->choice('shape', Shape::class), $node->integer('count', 3, 60, 5), $node->number('share', 0.01, 0.99, 0.5));
-        }
-        $node->knows('kind', 'layers');
-
-        return new GroupSource($this->layers($node, 'layers', $depth + 1));
-    }
-
-    private function asset(Node $node, string $key): string
-    {
-        $name = $node->text($key, 120);
-        if (preg_match(self::ASSET, $name) !== 1) {
-            $node->fault('must be the plain name of a file beside the artwork', $key);
-        }
-
-        return $name;
     }
 
     private function role(Node $node): Role
@@ -124,33 +85,38 @@ final class LayerReader
     {
         $node = $node->knows('x', 'y', 'width', 'height', 'turn', 'flip');
 
+        if ($node->isNull('width') && $node->isNull('height')) {
+            $node->fault('has neither a width nor a height; one of them is needed', 'width');
+        }
+
         return new Placement(
             $node->number('x', -100, 100),
             $node->number('y', -100, 100),
-            $node->number('width', 0.01, 100),
+            $node->isNull('width') ? null : $node->number('width', 0.01, 100),
             $node->isNull('height') ? null : $node->number('height', 0.01, 100),
             $node->number('turn', -360, 360, 0),
             $node->choice('flip', Flip::class, Flip::None),
         );
     }
 
-    private function effect(Node $node): EffectLine
+    private function repeat(Node $node): Repeat
     {
-        $classes = Catalogue::classes();
-        $kind = $node->word('kind', array_keys($classes));
-        $parameters = $classes[$kind]::parameters();
-        $node->knows('kind', 'on', ...array_column($parameters, 'name'));
-        $values = [];
-        foreach ($parameters as $parameter) {
-            $name = $parameter->name;
-            $values[$name] = match ($parameter->kind) {
-                ParameterKind::Colour => $node->colour($name, (string) $parameter->default)->toHex(),
-                ParameterKind::Choice => $node->word($name, $parameter->choices, (string) $parameter->default),
-                default => $node->number($name, $parameter->least, $parameter->most, (float) $parameter->default),
-            };
-        }
+        $node = $node->knows('kind', 'x', 'y', 'count', 'facing', 'stepX', 'stepY', 'size', 'changed', 'as', 'colour', 'on');
 
-        return new EffectLine($kind, new Values($values), $node->flag('on', true));
+        return new Repeat(
+            $node->choice('kind', RepeatKind::class),
+            $node->number('x', -100, 100),
+            $node->number('y', -100, 100),
+            $node->integer('count', 1, Repeat::MOST, 8),
+            $node->choice('facing', Facing::class, Facing::Turned),
+            $node->number('stepX', -100, 100, 0),
+            $node->number('stepY', -100, 100, 1),
+            $node->number('size', 0.2, 3, 1),
+            $node->integer('changed', 0, Repeat::MOST, 0),
+            $node->choice('as', CopyAs::class, CopyAs::Same),
+            $node->colour('colour', '#f3ead7')->toHex(),
+            $node->flag('on', true),
+        );
     }
 
     private function mask(Node $node): ShapeMask

@@ -115,6 +115,22 @@ final readonly class Node
         return $texts;
     }
 
+    /** The plain name of a file of the artwork's folder: no path, no hidden file. */
+    public function asset(string $key, ?string $default = null): string
+    {
+        $name = $this->text($key, 120, $default);
+        if ($name !== $default && preg_match('/^[A-Za-z0-9][A-Za-z0-9._ -]{0,119}$/', $name) !== 1) {
+            $this->fault('must be the plain name of a file beside the artwork', $key);
+        }
+
+        return $name;
+    }
+
+    public function isText(string $key): bool
+    {
+        return is_string($this->raw($key));
+    }
+
     public function isNull(string $key): bool
     {
         return $this->raw($key) === null;
@@ -156,8 +172,15 @@ final readonly class Node
     public function colour(string $key, ?string $default = null): Srgb
     {
         $value = $this->required($key, $default);
+
+        return is_string($value) ? $this->readColour($value, $key) : $this->noted($key, 'must be a colour such as "#1d2b1f"', Srgb::of(0, 0, 0));
+    }
+
+    /** A colour that was found at a key in a form of its own. */
+    public function readColour(string $text, string $key): Srgb
+    {
         try {
-            return is_string($value) ? Srgb::hex($value) : $this->noted($key, 'must be a colour such as "#1d2b1f"', Srgb::of(0, 0, 0));
+            return Srgb::hex($text);
         } catch (UnreadableColour $unreadable) {
             return $this->noted($key, $unreadable->getMessage(), Srgb::of(0, 0, 0));
         }

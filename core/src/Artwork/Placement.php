@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
+use TallCrow\Geometry\Affine;
+
 /** Where a piece lies: inches from the sheet's top left corner, its turn in degrees clockwise. */
 final readonly class Placement
 {
     public function __construct(
         public float $x,
         public float $y,
-        /** Of the fill's own ink, before rings. */
-        public float $width,
+        /** Of the fill's own ink, before rings; null follows the height. */
+        public ?float $width,
         /** null follows the width. */
         public ?float $height,
         public float $turn,
@@ -20,7 +22,7 @@ final readonly class Placement
 
     public function moved(float $dx, float $dy): self
     {
-        return new self($this->x + $dx, $this->y + $dy, $this->width, $this->height, $this->turn, $this->flip);
+        return $this->with(x: $this->x + $dx, y: $this->y + $dy);
     }
 
     public function scaled(float $by, float $aboutX, float $aboutY): self
@@ -28,10 +30,33 @@ final readonly class Placement
         return new self(
             $aboutX + ($this->x - $aboutX) * $by,
             $aboutY + ($this->y - $aboutY) * $by,
-            $this->width * $by,
+            $this->width === null ? null : $this->width * $by,
             $this->height === null ? null : $this->height * $by,
             $this->turn,
             $this->flip,
         );
+    }
+
+    public function turned(float $degrees, float $aboutX, float $aboutY): self
+    {
+        [$x, $y] = Affine::shift(-$aboutX, -$aboutY)->then(Affine::turn($degrees))->then(Affine::shift($aboutX, $aboutY))->apply($this->x, $this->y);
+
+        return $this->with($x, $y, fmod($this->turn + $degrees, 360.0));
+    }
+
+    /** Mirrored on an upright axis: what was turned one way is turned the other. */
+    public function mirroredAcross(float $axis): self
+    {
+        return $this->with(2 * $axis - $this->x, $this->y, -$this->turn, $this->flip->across());
+    }
+
+    public function mirroredDown(float $axis): self
+    {
+        return $this->with($this->x, 2 * $axis - $this->y, -$this->turn, $this->flip->down());
+    }
+
+    private function with(float $x, float $y, ?float $turn = null, ?Flip $flip = null): self
+    {
+        return new self($x, $y, $this->width, $this->height, $turn ?? $this->turn, $flip ?? $this->flip);
     }
 }

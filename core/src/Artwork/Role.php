@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-use TallCrow\Effect\Join;
+use TallCrow\Effect\Inking\Join;
 
 /** Whether a layer prints, or takes away the ink of all that lies below it in its group. */
 final readonly class Role

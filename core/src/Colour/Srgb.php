@@ -40,6 +40,14 @@ final readonly class Srgb
         return sprintf('#%02x%02x%02x', $this->red, $this->green, $this->blue);
     }
 
+    /** The way to another colour, in sRGB as it stands: 0 this one, 1 the other. */
+    public function mixed(self $other, float $share): self
+    {
+        $mix = fn (int $a, int $b): int => (int) round($a + ($b - $a) * min(1.0, max(0.0, $share)));
+
+        return new self($mix($this->red, $other->red), $mix($this->green, $other->green), $mix($this->blue, $other->blue));
+    }
+
     /** Relative luminance of WCAG 2.2, 0 to 1. */
     public function luminance(): float
     {

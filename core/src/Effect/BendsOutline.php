@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-use TallCrow\Geometry\Path;
+use TallCrow\Geometry\Bend;
+use TallCrow\Geometry\Box;
 
-/** Changes the geometry of an outline. */
+/** Changes the geometry of an outline, or of a picture by resampling. */
 interface BendsOutline extends Effect
 {
-    /** @param  float  $tolerance how far, in the outline's units, a chord may stray from the true curve */
-    public function bend(Path $path, float $tolerance): Path;
+    /** @param  Box  $box  about all that is bent, in inches */
+    public function bend(Box $box): Bend;
+
+    /** Whether it holds a length in inches, so that it is no longer the same at another size. */
+    public function isMeasured(): bool;
 }

@@ -8,27 +8,49 @@ namespace TallCrow\Effect;
 final class Catalogue
 {
     private const CLASSES = [
-        LetterSpacing::class,
-        Arch::class,
-        Fill::class,
-        Outline::class,
+        Words\LetterSpacing::class,
+        Words\Kerning::class,
+        Words\CaseOfLetters::class,
+        Words\Feature::class,
+        Words\LargerEnds::class,
+        Words\OwnLine::class,
+        Words\FitLines::class,
+        Warp\Stretch::class,
+        Warp\Arch::class,
+        Warp\Circle::class,
+        Warp\Bulge::class,
+        Warp\Pinch::class,
+        Warp\Wave::class,
+        Warp\Flag::class,
+        Warp\Rise::class,
+        Warp\RingBend::class,
+        Ink\Fill::class,
+        Ink\ColourEachLetter::class,
+        Ink\Gradient::class,
+        Ink\FillWithPaper::class,
+        Ink\FillWithPicture::class,
+        Ink\OnlyFill::class,
+        Ink\Hatch::class,
+        Ink\Embolden::class,
+        Ink\Outline::class,
+        Ink\Gap::class,
+        Ink\Hollow::class,
+        Ink\Shadow::class,
     ];
 
     /** @return array<string, class-string<Effect>> by kind */
     public static function classes(): array
     {
-        $byKind = [];
-        foreach (self::CLASSES as $class) {
-            $byKind[$class::kind()] = $class;
-        }
+        static $byKind = null;
 
-        return $byKind;
+        return $byKind ??= array_combine(array_map(fn (string $class): string => $class::kind(), self::CLASSES), self::CLASSES);
     }
 
     public static function stage(string $class): string
     {
         return match (true) {
             is_a($class, SetsType::class, true) => 'type',
+            is_a($class, PlacesLetters::class, true) => 'letters',
             is_a($class, BendsOutline::class, true) => 'geometry',
             default => 'ink',
         };

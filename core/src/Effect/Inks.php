@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
+use TallCrow\Effect\Inking\Inking;
+
 /** Says with what ink an outline is printed. */
 interface Inks extends Effect
 {

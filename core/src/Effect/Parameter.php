@@ -7,13 +7,17 @@ namespace TallCrow\Effect;
 /** One value that a seller sets on a line, with its bounds. Lengths are inches, shares are 0 to 1, angles degrees. */
 final readonly class Parameter
 {
-    /** @param  list<string>  $choices */
+    /**
+     * @param  float  $most  of words: how many characters; of colours: how many of them
+     * @param  float|string|list<string>  $default
+     * @param  list<string>  $choices
+     */
     private function __construct(
         public string $name,
         public ParameterKind $kind,
         public float $least,
         public float $most,
-        public float|string $default,
+        public float|string|array $default,
         public array $choices = [],
     ) {}
 
@@ -32,21 +36,52 @@ final readonly class Parameter
         return new self($name, ParameterKind::Number, $least, $most, $default);
     }
 
+    public static function angle(string $name, float $default): self
+    {
+        return new self($name, ParameterKind::Angle, -360, 360, $default);
+    }
+
     public static function colour(string $name, string $default): self
     {
         return new self($name, ParameterKind::Colour, 0, 0, $default);
     }
 
+    /** @param  non-empty-list<string>  $default */
+    public static function colours(string $name, array $default, int $least = 2, int $most = 12): self
+    {
+        return new self($name, ParameterKind::Colours, $least, $most, $default);
+    }
+
+    public static function words(string $name, int $most, string $default): self
+    {
+        return new self($name, ParameterKind::Words, 1, $most, $default);
+    }
+
+    /** The file name of a font, or nothing for the text's own. */
+    public static function font(string $name): self
+    {
+        return new self($name, ParameterKind::Font, 0, 0, '');
+    }
+
+    /** The file name of a picture, or nothing as long as none is chosen. */
+    public static function picture(string $name): self
+    {
+        return new self($name, ParameterKind::Picture, 0, 0, '');
+    }
+
     /** @param  class-string<\BackedEnum>  $enum */
     public static function choice(string $name, string $enum, \BackedEnum $default): self
     {
-        return new self($name, ParameterKind::Choice, 0, 0, (string) $default->value, array_map(
-            fn (\BackedEnum $case): string => (string) $case->value,
-            $enum::cases(),
-        ));
+        return self::oneOf($name, array_map(fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()), (string) $default->value);
     }
 
-    /** @return array{name: string, kind: string, least: float, most: float, default: float|string, choices: list<string>} */
+    /** @param  list<string>  $choices */
+    public static function oneOf(string $name, array $choices, string $default): self
+    {
+        return new self($name, ParameterKind::Choice, 0, 0, $default, $choices);
+    }
+
+    /** @return array{name: string, kind: string, least: float, most: float, default: float|string|list<string>, choices: list<string>} */
     public function toArray(): array
     {
         return ['name' => $this->name, 'kind' => $this->kind->value, 'least' => $this->least, 'most' => $this->most, 'default' => $this->default, 'choices' => $this->choices];

@@ -9,6 +9,11 @@ enum ParameterKind: string
     case Length = 'length';
     case Share = 'share';
     case Number = 'number';
+    case Angle = 'angle';
     case Colour = 'colour';
+    case Colours = 'colours';
     case Choice = 'choice';
+    case Words = 'words';
+    case Font = 'font';
+    case Picture = 'picture';
 }

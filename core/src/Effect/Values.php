@@ -6,35 +6,63 @@ namespace TallCrow\Effect;
 
 use TallCrow\Colour\Srgb;
 
-/** The checked values of one line, by parameter name. */
+/** The checked values of one line, by parameter name. A colour may be that of a named swatch of the job: "@Bone". */
 final readonly class Values
 {
-    /** @param  array<string, float|string>  $values every parameter of the line's kind is there */
-    public function __construct(private array $values) {}
+    public const SWATCH = '@';
+
+    /**
+     * @param  array<string, float|string|list<string>>  $values  every parameter of the line's kind is there
+     * @param  array<string, string>  $swatches  the colours, as hex, of the swatches that the values name
+     */
+    public function __construct(
+        private array $values,
+        private array $swatches = [],
+    ) {}
 
     public function number(string $name): float
     {
-        return (float) $this->values[$name];
+        $value = $this->values[$name];
+
+        return is_array($value) ? 0.0 : (float) $value;
     }
 
     public function colour(string $name): Srgb
     {
-        return Srgb::hex((string) $this->values[$name]);
+        return $this->inked($this->word($name));
+    }
+
+    /** @return non-empty-list<Srgb> */
+    public function colours(string $name): array
+    {
+        $colours = array_map($this->inked(...), array_values((array) $this->values[$name]));
+
+        return $colours === [] ? [Srgb::of(0, 0, 0)] : $colours;
     }
 
     public function word(string $name): string
     {
-        return (string) $this->values[$name];
+        $value = $this->values[$name];
+
+        return is_array($value) ? '' : (string) $value;
     }
 
-    public function with(string $name, float|string $value): self
+    /** @param  float|string|list<string>  $value */
+    public function with(string $name, float|string|array $value): self
     {
-        return new self([$name => $value] + $this->values);
+        return new self([$name => $value] + $this->values, $this->swatches);
     }
 
-    /** @return array<string, float|string> */
+    /** @return array<string, float|string|list<string>> */
     public function toArray(): array
     {
         return $this->values;
+    }
+
+    private function inked(float|string $colour): Srgb
+    {
+        $colour = (string) $colour;
+
+        return Srgb::hex(str_starts_with($colour, self::SWATCH) ? $this->swatches[substr($colour, 1)] ?? '#000000' : $colour);
     }
 }

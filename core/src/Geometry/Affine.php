@@ -52,6 +52,20 @@ final readonly class Affine
         );
     }
 
+    /** @throws NothingToMeasure when it flattens the plane to a line */
+    public function inverse(): self
+    {
+        $area = $this->a * $this->d - $this->b * $this->c;
+        if (abs($area) < 1e-18) {
+            throw NothingToMeasure::flattened();
+        }
+
+        return new self(
+            $this->d / $area, -$this->b / $area, -$this->c / $area, $this->a / $area,
+            ($this->c * $this->f - $this->d * $this->e) / $area, ($this->b * $this->e - $this->a * $this->f) / $area,
+        );
+    }
+
     /** @return array{float, float} */
     public function apply(float $x, float $y): array
     {

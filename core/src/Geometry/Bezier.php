@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Geometry;
 
-/** Bézier curves of the second and third degree, one coordinate at a time. */
+/**
+ * Bézier curves of the second and third degree.
+ *
+ * @phpstan-import-type Segment from Path
+ */
 final class Bezier
 {
     /** @return list<float> values at the turning points inside the curve */
@@ -56,28 +60,33 @@ final class Bezier
     }
 
     /**
+     * Both halves of a segment, by de Casteljau's rule.
+     *
      * @param  array{float, float}  $from
-     * @param  array{float, float}  $to
-     * @return \Closure(float): array{float, float}
+     * @param  Segment  $s  an L, Q or C
+     * @return array{Segment, Segment}
      */
-    public static function line(array $from, array $to): \Closure
+    public static function halves(array $from, array $s): array
     {
-        return fn (float $t): array => [$from[0] + ($to[0] - $from[0]) * $t, $from[1] + ($to[1] - $from[1]) * $t];
-    }
+        [$x, $y] = $from;
+        if ($s[0] === 'Q') {
+            [$ax, $ay] = [($x + $s[1]) / 2, ($y + $s[2]) / 2];
+            [$bx, $by] = [($s[1] + $s[3]) / 2, ($s[2] + $s[4]) / 2];
 
-    /**
-     * @param  array{float, float}  $from
-     * @param  array<int, mixed>  $s  an L, Q or C segment of a Path
-     * @return \Closure(float): array{float, float}
-     */
-    public static function curve(array $from, array $s): \Closure
-    {
-        /** @var array{string, float, float, float, float, float, float} $s */
-        return match ($s[0]) {
-            'Q' => fn (float $t): array => [self::quadratic($from[0], $s[1], $s[3], $t), self::quadratic($from[1], $s[2], $s[4], $t)],
-            'C' => fn (float $t): array => [self::cubic($from[0], $s[1], $s[3], $s[5], $t), self::cubic($from[1], $s[2], $s[4], $s[6], $t)],
-            default => self::line($from, [$s[1], $s[2]]),
-        };
+            return [['Q', $ax, $ay, ($ax + $bx) / 2, ($ay + $by) / 2], ['Q', $bx, $by, $s[3], $s[4]]];
+        }
+        if ($s[0] === 'C') {
+            [$ax, $ay] = [($x + $s[1]) / 2, ($y + $s[2]) / 2];
+            [$bx, $by] = [($s[1] + $s[3]) / 2, ($s[2] + $s[4]) / 2];
+            [$cx, $cy] = [($s[3] + $s[5]) / 2, ($s[4] + $s[6]) / 2];
+            [$dx, $dy] = [($ax + $bx) / 2, ($ay + $by) / 2];
+            [$ex, $ey] = [($bx + $cx) / 2, ($by + $cy) / 2];
+
+            return [['C', $ax, $ay, $dx, $dy, ($dx + $ex) / 2, ($dy + $ey) / 2], ['C', $ex, $ey, $cx, $cy, $s[5], $s[6]]];
+        }
+        [$toX, $toY] = Path::end($s);
+
+        return [['L', ($x + $toX) / 2, ($y + $toY) / 2], ['L', $toX, $toY]];
     }
 
     /**

@@ -126,7 +126,7 @@ final class Contours
             $drawn[] = ['L', $start[0], $start[1]];
         }
         [$longest, $from] = self::longest($start, $drawn);
-        [$first, $second] = self::halves($from, $drawn[$longest]);
+        [$first, $second] = Bezier::halves($from, $drawn[$longest]);
         [$x, $y] = Path::end($first);
 
         return [['M', $x, $y], $second, ...array_slice($drawn, $longest + 1), ...array_slice($drawn, 0, $longest), $first, ['Z']];
@@ -154,37 +154,5 @@ final class Contours
         }
 
         return $best;
-    }
-
-    /**
-     * Both halves of a segment, by de Casteljau's rule.
-     *
-     * @param  array{float, float}  $from
-     * @param  Segment  $s
-     * @return array{Segment, Segment}
-     */
-    private static function halves(array $from, array $s): array
-    {
-        $middle = fn (array $a, array $b): array => [($a[0] + $b[0]) / 2, ($a[1] + $b[1]) / 2];
-        if ($s[0] === 'Q') {
-            $a = $middle($from, [$s[1], $s[2]]);
-            $b = $middle([$s[1], $s[2]], [$s[3], $s[4]]);
-            $m = $middle($a, $b);
-
-            return [['Q', $a[0], $a[1], $m[0], $m[1]], ['Q', $b[0], $b[1], $s[3], $s[4]]];
-        }
-        if ($s[0] === 'C') {
-            $a = $middle($from, [$s[1], $s[2]]);
-            $b = $middle([$s[1], $s[2]], [$s[3], $s[4]]);
-            $c = $middle([$s[3], $s[4]], [$s[5], $s[6]]);
-            [$d, $e] = [$middle($a, $b), $middle($b, $c)];
-            $m = $middle($d, $e);
-
-            return [['C', $a[0], $a[1], $d[0], $d[1], $m[0], $m[1]], ['C', $e[0], $e[1], $c[0], $c[1], $s[5], $s[6]]];
-        }
-        $to = Path::end($s);
-        $m = $middle($from, $to);
-
-        return [['L', $m[0], $m[1]], ['L', $to[0], $to[1]]];
     }
 }

@@ -11,6 +11,11 @@ final class NothingToMeasure extends \LogicException
         return new self('An empty outline has no size.');
     }
 
+    public static function flattened(): self
+    {
+        return new self('A map that flattens the plane to a line has no way back.');
+    }
+
     public static function close(): self
     {
         return new self('A closing segment has no end of its own.');

@@ -97,36 +97,15 @@ final readonly class Path
     }
 
     /**
-     * Bends the outline by any map of the plane. Every segment is cut into chords until none strays from its true
-     * image by more than $tolerance (checked at the middle of each), so curves stay curves to the eye.
+     * Bends the outline by any smooth map of the plane. A segment is cut in halves until the map of its ends and handles
+     * strays from its true image by no more than the tolerance, so curves stay curves.
      *
      * @param  callable(float, float): array{float, float}  $map
+     * @param  float  $longest  a segment longer than this is cut unseen, so that no wave is stepped over
      */
-    public function mapped(callable $map, float $tolerance): self
+    public function mapped(callable $map, float $tolerance, float $longest = INF): self
     {
-        $out = [];
-        $start = $at = [0.0, 0.0];
-        foreach ($this->segments as $segment) {
-            switch ($segment[0]) {
-                case 'M':
-                    $start = $at = [$segment[1], $segment[2]];
-                    $out[] = ['M', ...$map($at[0], $at[1])];
-                    break;
-                case 'Z':
-                    if ($at !== $start) {
-                        $this->cut(Bezier::line($at, $start), $map, $tolerance, $out);
-                    }
-                    $at = $start;
-                    $out[] = ['Z'];
-                    break;
-                default:
-                    $this->cut(Bezier::curve($at, $segment), $map, $tolerance, $out);
-                    $at = self::end($segment);
-            }
-        }
-
-        /** @var list<Segment> $out */
-        return new self($out);
+        return Bending::path($this, $map, $tolerance, $longest);
     }
 
     /**
@@ -149,6 +128,32 @@ final readonly class Path
         }
 
         return Contours::startedSmooth(Contours::thinned(new self($out), $tolerance));
+    }
+
+    /**
+     * All that the edge of a polygon passes over when it is moved in a straight line: with its first and its last place
+     * filled, the solid block between them. Curves must have been cut into chords.
+     */
+    public function swept(float $x, float $y): self
+    {
+        $out = [];
+        $at = $start = [0.0, 0.0];
+        foreach ($this->segments as $segment) {
+            $to = $segment[0] === 'Z' ? $start : self::end($segment);
+            if ($segment[0] === 'M') {
+                $start = $to;
+            } else {
+                $turn = ($to[0] - $at[0]) * $y - ($to[1] - $at[1]) * $x;
+                // All quarters run the same way round, so that the nonzero rule fills where they overlap.
+                [$one, $other] = $turn > 0 ? [$at, $to] : [$to, $at];
+                if (abs($turn) > 1e-12) {
+                    array_push($out, ['M', $one[0], $one[1]], ['L', $other[0], $other[1]], ['L', $other[0] + $x, $other[1] + $y], ['L', $one[0] + $x, $one[1] + $y], ['Z']);
+                }
+            }
+            $at = $to;
+        }
+
+        return new self($out);
     }
 
     /** An SVG path's d attribute, to a ten-thousandth of the unit unless told otherwise. */
@@ -180,33 +185,5 @@ final readonly class Path
             'Z' => throw NothingToMeasure::close(),
             default => [$s[1], $s[2]],
         };
-    }
-
-    /**
-     * @param  callable(float): array{float, float}  $curve
-     * @param  callable(float, float): array{float, float}  $map
-     * @param  list<array<int, mixed>>  $out
-     */
-    private function cut(callable $curve, callable $map, float $tolerance, array &$out): void
-    {
-        $place = function (float $t) use ($curve, $map): array {
-            [$x, $y] = $curve($t);
-
-            return $map($x, $y);
-        };
-        $limit = $tolerance * $tolerance;
-        $halve = function (float $from, array $p, float $to, array $q, int $depth) use (&$halve, $place, $limit, &$out): void {
-            $middle = ($from + $to) / 2;
-            $m = $place($middle);
-            $stray = ($m[0] - ($p[0] + $q[0]) / 2) ** 2 + ($m[1] - ($p[1] + $q[1]) / 2) ** 2;
-            if ($depth >= 12 || ($depth >= 2 && $stray <= $limit)) {
-                $out[] = ['L', $q[0], $q[1]];
-
-                return;
-            }
-            $halve($from, $p, $middle, $m, $depth + 1);
-            $halve($middle, $m, $to, $q, $depth + 1);
-        };
-        $halve(0.0, $place(0.0), 1.0, $place(1.0), 0);
     }
 }

@@ -120,6 +120,12 @@ final class Image
         return $by <= 1 ? $this : $this->made('shrink', [(float) $by, (float) $by]);
     }
 
+    /** Ink shrunk by whole blocks, colours weighed by how much of them there is. */
+    public function shrunkInk(int $by): self
+    {
+        return $by <= 1 ? $this : $this->premultiplied()->shrunk($by)->unpremultiplied();
+    }
+
     /** Shrunk by any factor so that the mean stays what it was. */
     public function averaged(float $by): self
     {
@@ -151,6 +157,35 @@ final class Image
                 'extend' => Extend::Background,
                 'premultiplied' => true,
             ])->unpremultiplied();
+        } finally {
+            Vips::run('g_object_unref', $interpolate);
+        }
+    }
+
+    /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel. */
+    public function spread(int $step, int $width, int $height): self
+    {
+        $interpolate = Vips::run('vips_interpolate_new', 'bilinear');
+        try {
+            return $this->made('affine', [Boxed::doubles([(float) $step, 0.0, 0.0, (float) $step])], [
+                'interpolate' => $interpolate,
+                'oarea' => Boxed::integers([0, 0, $width, $height]),
+                'extend' => Extend::Copy,
+            ]);
+        } finally {
+            Vips::run('g_object_unref', $interpolate);
+        }
+    }
+
+    /** A picture as large as the map, each of its pixels taken from where the map's two bands point; clear beyond the edge. */
+    public function drawnFrom(self $map): self
+    {
+        $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
+        try {
+            // An edge of clear pixels, so that what lies beyond is clear and not the last row drawn out.
+            $wide = $this->premultiplied()->embed(2, 2, $this->width() + 4, $this->height() + 4);
+
+            return $wide->made('mapim', [$map->stretched(1, 2)], ['interpolate' => $interpolate])->unpremultiplied();
         } finally {
             Vips::run('g_object_unref', $interpolate);
         }

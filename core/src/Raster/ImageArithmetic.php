@@ -197,6 +197,31 @@ trait ImageArithmetic
         return $this->made('maplut', [$lut]);
     }
 
+    /**
+     * Levels of an 8-bit band as colours: the given ones evenly apart, running into one another or in steps.
+     *
+     * @param  non-empty-list<Srgb>  $colours
+     */
+    public function tinted(array $colours, bool $stepped = false): self
+    {
+        $last = count($colours) - 1;
+        $bytes = '';
+        for ($level = 0; $level < 256; $level++) {
+            $at = $stepped ? min($last, (int) floor($level * ($last + 1) / 256)) : $level / 255 * $last;
+            $from = (int) floor($at);
+            $colour = $colours[$from]->mixed($colours[min($last, $from + 1)], $at - $from);
+            $bytes .= chr($colour->red).chr($colour->green).chr($colour->blue);
+        }
+
+        return $this->made('maplut', [self::raw($bytes, 256, 1, 3)])->asColours();
+    }
+
+    /** Every block of pixels as its mean. */
+    public function blocks(int $across, int $down): self
+    {
+        return $this->made('shrink', [(float) $across, (float) $down])->made('zoom', [$across, $down]);
+    }
+
     /** Spread over 0 to 255 so that every value is as common as any other. */
     public function equalised(): self
     {

@@ -47,6 +47,15 @@ trait ImageMaking
         return $bands >= 3 ? $image->made('copy', [], ['interpretation' => 22]) : $image;
     }
 
+    /** @param  string  $bytes  rows of interleaved samples in 32-bit floating point, lowest byte first */
+    public static function samples(string $bytes, int $width, int $height, int $bands): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, $height, $bands, 6);
+        assert($handle instanceof \FFI\CData);
+
+        return self::wrap($handle);
+    }
+
     public static function empty(int $width, int $height, int $bands = 4): self
     {
         $image = self::wrap(Vips::image('black', [], [$width, $height], ['bands' => $bands]));

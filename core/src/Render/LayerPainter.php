@@ -5,19 +5,29 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Artwork\ArtSource;
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\TextSource;
 use TallCrow\Asset\Shelf;
-use TallCrow\Effect\Inking;
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inks;
+use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Outline;
 use TallCrow\Geometry\Path;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Laid;
+use TallCrow\Type\Letter;
 
 /** Draws one layer alone: its ink, rings, masks, wear and opacity, and the shape that it knocks out. */
 final class LayerPainter
 {
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
-    private const VERSION = 'painter-2';
+    private const VERSION = 'painter-3';
+
+    /** From this ppi on, a bent group is not drawn finer than it is shown. */
+    private const PRINT = 200.0;
+
+    private readonly PatternPainter $patterns;
 
     public function __construct(
         private readonly Shelf $shelf,
@@ -25,7 +35,9 @@ final class LayerPainter
         private readonly Pictures $pictures,
         private readonly WearPainter $wear,
         private readonly Compositor $compositor,
-    ) {}
+    ) {
+        $this->patterns = new PatternPainter($shelf, $pictures);
+    }
 
     /**
      * The layer's ink in a window; null when none of it shows there.
@@ -56,7 +68,7 @@ final class LayerPainter
                 }
                 $window = $frame->within($path->bounds()->grown($layer->role->gap * 4 + 0.02));
 
-                return $window === null ? null : new Piece(SvgPainter::widened($path, $layer->role->gap, $layer->role->join, $window)->asInk(), $window);
+                return $window === null ? null : new Piece(SvgPainter::widened($path, $layer->role->gap, $layer->role->join, $window), $window);
             });
         });
     }
@@ -67,7 +79,7 @@ final class LayerPainter
      */
     private function shape(Layer $layer): ?Path
     {
-        $plain = $layer->liveMasks() === [] && $layer->liveDistress() === [] && $this->placer->inking($layer)->rings === [];
+        $plain = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === [] && $this->placer->inking($layer)->isBare();
         $path = $this->placer->place($layer)?->path;
 
         return $plain && $path !== null ? $path : $this->traced($layer->with(opacity: 1));
@@ -94,6 +106,7 @@ final class LayerPainter
 
     private function painted(Layer $layer, Frame $frame): ?Piece
     {
+        $layer = $layer->drawn();
         $reach = $this->placer->reach($layer);
         $window = $reach === null ? null : $frame->within($reach);
         if ($reach === null || $window === null) {
@@ -120,46 +133,65 @@ final class LayerPainter
     private function inked(Layer $layer, Frame $window): ?Piece
     {
         $inking = $this->placer->inking($layer);
-        $path = $this->placer->place($layer)?->path;
-        if ($path !== null) {
-            return new Piece(SvgPainter::ink($path, $inking->fill, $inking->rings, $window)->asInk(), $window);
+        $placing = $this->placer->place($layer);
+        if ($placing !== null && $placing->letters !== []) {
+            return new Piece((new InkPainter($this->patterns, $placing->letters, $window))->paint($inking), $window);
         }
         $piece = $layer->children() === [] ? $this->art($layer, $window) : $this->group($layer, $window);
-        if ($piece === null) {
-            return null;
-        }
-        if ($inking->fill !== null) {
-            $piece = $piece->with(Image::flat($inking->fill, $piece->image->alpha()));
-        }
-
-        return $inking->rings === [] ? $piece : $this->ringed($layer, $inking, $piece, $window);
-    }
-
-    private function ringed(Layer $layer, Inking $inking, Piece $piece, Frame $window): Piece
-    {
-        $bare = $layer->with(
-            opacity: 1.0,
-            effects: array_values(array_filter($layer->effects, fn ($line): bool => ! $line->effect() instanceof \TallCrow\Effect\Inks)),
-            masks: [],
-            distress: [],
-        );
-        $path = $this->traced($bare);
-        if ($path === null || $path->isEmpty()) {
+        if ($piece === null || ($inking->fills === [] && $inking->inlines === [] && $inking->isBare())) {
             return $piece;
         }
-        $rings = SvgPainter::ink($path, null, $inking->rings, $window)->asInk();
+        $outline = $this->outline($layer, $inking);
+        $own = $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height);
 
-        return new Piece(Image::stacked($window->width, $window->height, [
-            Laid::over($rings, 0, 0),
-            Laid::over($piece->image, $piece->frame->left - $window->left, $piece->frame->top - $window->top),
-        ]), $window);
+        return $outline === null
+            ? $piece
+            : new Piece((new InkPainter($this->patterns, [Letter::figure($outline)], $window, $own))->paint($inking), $window);
     }
 
-    private function group(Layer $layer, Frame $window): Piece
+    /** What a picture or a group is inked by: its own outline where its edge matters, and else the box about it. */
+    private function outline(Layer $layer, Inking $inking): ?Path
     {
-        $box = $this->placer->reach($layer) ?? new Box(0, 0, 0, 0);
+        if ($inking->isBare() && $inking->inlines === []) {
+            $box = $this->placer->reach($layer->with(effects: self::uninked($layer)));
 
-        return new Piece($this->compositor->compose($layer->children(), $layer->liveDistress(), $window, $box->left, $box->top), $window);
+            return $box === null ? null : Outline::rectangle($box->width(), $box->height())->transformed(Affine::shift($box->centreX(), $box->centreY()));
+        }
+        $path = $this->traced($layer->with(opacity: 1.0, effects: self::uninked($layer), masks: [], distress: []));
+
+        return $path === null || $path->isEmpty() ? null : $path;
+    }
+
+    /** @return list<EffectLine> */
+    private static function uninked(Layer $layer): array
+    {
+        return array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), Inks::class, true)));
+    }
+
+    private function group(Layer $layer, Frame $window): ?Piece
+    {
+        $box = $this->placer->around($layer);
+        if ($box === null) {
+            return null;
+        }
+        $compose = fn (Frame $frame): Image => $this->compositor->compose($layer->children(), $layer->liveDistress(), $frame, $box->left, $box->top);
+        $bend = $this->placer->bend($layer, $box);
+        if ($bend === null) {
+            return new Piece($compose($window), $window);
+        }
+        $finer = $window->ppi < self::PRINT ? 2 : 1;
+        $flat = Frame::about($box->grown(0.02), $window->ppi * $finer);
+        if ($flat === null) {
+            return null;
+        }
+        $wide = new Frame($window->ppi * $finer, $window->left * $finer, $window->top * $finer, $window->width * $finer, $window->height * $finer);
+        $back = function (float $x, float $y) use ($bend, $flat): array {
+            [$fromX, $fromY] = ($bend->back)($x, $y);
+
+            return [$fromX * $flat->ppi - $flat->left, $fromY * $flat->ppi - $flat->top];
+        };
+
+        return new Piece(Resampler::bent($compose($flat)->settled(), $back, $wide)->shrunkInk($finer), $window);
     }
 
     private function art(Layer $layer, Frame $window): ?Piece
@@ -168,18 +200,9 @@ final class LayerPainter
         if ($placing === null || ! $layer->source instanceof ArtSource) {
             return null;
         }
-        $picture = $this->shelf->picture($layer->source->file);
         $own = $window->within($placing->box()->grown(2 / $window->ppi));
-        if ($own === null) {
-            return null;
-        }
 
-        return new Piece(
-            $picture->isVector()
-                ? SvgPainter::drawing($picture->markup(), $placing, $own)
-                : RasterPlacer::place($picture->pixels(), $placing, $own),
-            $own,
-        );
+        return $own === null ? null : new Piece(ArtPainter::paint($this->shelf->picture($layer->source->file), $placing, $own), $own);
     }
 
     private function masked(Layer $layer, Piece $piece): Piece
@@ -204,16 +227,20 @@ final class LayerPainter
     {
         $assets = [];
         foreach ([$layer, ...$this->below($layer)] as $one) {
-            $source = $one->source;
-            if ($source instanceof ArtSource) {
-                $assets[] = $this->shelf->fingerprint($source->file);
-            } elseif ($source instanceof \TallCrow\Artwork\TextSource) {
-                $assets[] = $this->shelf->fingerprint($source->font);
+            $names = match (true) {
+                $one->source instanceof ArtSource => [$one->source->file],
+                $one->source instanceof TextSource => [$one->source->font],
+                default => [],
+            };
+            foreach ($one->effects as $line) {
+                array_push($names, ...$line->assets());
             }
+            array_push($assets, ...array_map($this->shelf->fingerprint(...), $names));
         }
-        $drawn = ['id' => '', 'name' => '', 'blend' => ''] + $layer->toArray();
+        // The values, and not the file's form of them: a line that names a swatch depends on the swatch's colour.
+        $drawn = [$layer->on, $layer->role, $layer->source, $layer->placement, $layer->opacity, $layer->effects, $layer->masks, $layer->distress, $layer->repeat];
 
-        return self::VERSION.json_encode([$drawn, $assets], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+        return self::VERSION.serialize([$drawn, $assets]);
     }
 
     /** @return list<Layer> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
-use TallCrow\Effect\Join;
+use TallCrow\Effect\Inking\Join;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Mask\ShapeMask;

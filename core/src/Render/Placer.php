@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Artwork\ArtSource;
+use TallCrow\Artwork\GridSource;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\ShapeSource;
@@ -13,12 +14,12 @@ use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\BendsOutline;
-use TallCrow\Effect\Inking;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\SetsType;
-use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
-use TallCrow\Geometry\Path;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Resolution;
 use TallCrow\Type\Letter;
@@ -27,9 +28,6 @@ use TallCrow\Type\Typesetter;
 /** Works out how layers lie on the sheet: words set, bent and sized; pictures placed. */
 final class Placer
 {
-    /** Inches by which a chord of a bent curve may stray: 0.15 px at 300 ppi, so that no facet shows. */
-    public const TOLERANCE = 0.0005;
-
     /** @var array<string, ?Placing> */
     private array $known = [];
 
@@ -56,18 +54,38 @@ final class Placer
         return $inking;
     }
 
-    /** The box in inches that all the layer's ink lies in, rings and all; null when there is none. */
+    /** The box in inches that all the layer's ink lies in, rings, shadows and all; null when there is none. */
     public function reach(Layer $layer): ?Box
     {
-        $own = null;
-        foreach ($layer->children() as $child) {
-            if ($child->on && ! $child->role->knockout && ($box = $this->reach($child)) !== null) {
-                $own = $own === null ? $box : $own->union($box);
-            }
+        $layer = $layer->drawn();
+        $own = $this->around($layer);
+        if ($own !== null && ($bend = $this->bend($layer, $own)) !== null) {
+            $own = $bend->bounds($own);
         }
         $own ??= $this->place($layer)?->box();
 
-        return $own?->grown($this->inking($layer)->longestReach());
+        return $own === null ? null : $this->inking($layer)->about($own);
+    }
+
+    /** The box about what a group holds, before the group itself is bent; null for all else. */
+    public function around(Layer $group): ?Box
+    {
+        $box = null;
+        foreach ($group->children() as $child) {
+            if ($child->on && ! $child->role->knockout && ($reach = $this->reach($child)) !== null) {
+                $box = $box === null ? $reach : $box->union($reach);
+            }
+        }
+
+        return $box;
+    }
+
+    /** How a group is bent over its box, in inches on the sheet; null when it is not. */
+    public function bend(Layer $group, Box $box): ?Bend
+    {
+        $bends = $group->children() === [] ? [] : array_values(array_filter($group->liveEffects(), fn (Effect $effect): bool => $effect instanceof BendsOutline));
+
+        return $bends === [] ? null : Fitting::chain($bends, $box);
     }
 
     /**
@@ -91,33 +109,22 @@ final class Placer
     private function placed(Layer $layer, Placement $placement): ?Placing
     {
         $source = $layer->source;
+        $fitting = new Fitting($placement, $layer->liveEffects());
         if ($source instanceof ArtSource) {
-            return Placing::picture($placement, $this->shelf->picture($source->file)->aspect());
+            return $fitting->picture($this->shelf->picture($source->file)->aspect());
         }
-        $outline = match (true) {
+        $letters = match (true) {
             $source instanceof TextSource => $this->words($source, $layer),
-            $source instanceof ShapeSource => $source->outline($placement->width, $placement->height),
-            default => Path::empty(),
+            $source instanceof ShapeSource => [Letter::figure($source->outline($placement->width ?? $placement->height ?? 1.0, $placement->width === null ? null : $placement->height))],
+            $source instanceof GridSource => $source->frames($placement->width ?? $placement->height ?? 1.0, $placement->height),
+            default => [],
         };
-        if ($outline->isEmpty()) {
-            return null;
-        }
-        $perInch = $outline->bounds()->width() / $placement->width;
-        foreach ($layer->liveEffects() as $effect) {
-            if ($effect instanceof BendsOutline) {
-                $outline = $effect->bend($outline, self::TOLERANCE * $perInch);
-            }
-        }
-        $box = $outline->bounds();
-        $across = $placement->width / $box->width();
-        $down = $placement->height === null ? $across : $placement->height / $box->height();
 
-        return Placing::outline($placement, $outline
-            ->transformed(Affine::shift(-$box->centreX(), -$box->centreY()))
-            ->transformed(Affine::scale($across, $down)));
+        return $letters === [] ? null : Placing::letters($placement, $fitting->letters($letters));
     }
 
-    private function words(TextSource $source, Layer $layer): Path
+    /** @return list<Letter> */
+    private function words(TextSource $source, Layer $layer): array
     {
         $setting = $source->setting();
         foreach ($layer->liveEffects() as $effect) {
@@ -125,8 +132,7 @@ final class Placer
                 $setting = $effect->set($setting);
             }
         }
-        $letters = Typesetter::set($source->text, $this->shelf->font($source->font), $setting);
 
-        return Path::join(...array_map(fn (Letter $letter): Path => $letter->path, $letters));
+        return Typesetter::set($source->text, $this->shelf->font($source->font), $setting, $this->shelf->font(...));
     }
 }

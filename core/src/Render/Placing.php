@@ -6,33 +6,52 @@ namespace TallCrow\Render;
 
 use TallCrow\Artwork\Placement;
 use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
+use TallCrow\Type\Letter;
 
 /** A leaf layer's own geometry: its size, how it lies on the sheet, and its outline if it has one of itself. */
 final readonly class Placing
 {
+    /** @param  list<Letter>  $letters */
     private function __construct(
         public float $width,
         public float $height,
         /** From the piece's own inches, its middle at 0, to inches on the sheet. */
         public Affine $toSheet,
-        /** On the sheet, in inches; null for pictures. */
+        /** Letters, frames or a single figure on the sheet, in inches; none for pictures. */
+        public array $letters,
+        /** All of them; null for pictures. */
         public ?Path $path,
+        /** Of a bent picture: from the box of its pixels, in inches about 0, to the piece's own inches. */
+        public ?Bend $bend = null,
+        public float $pictureWidth = 0.0,
+        public float $pictureHeight = 0.0,
     ) {}
 
-    /** @param  Path  $outline in the piece's own inches, its middle at 0 */
-    public static function outline(Placement $placement, Path $outline): self
+    /** @param  list<Letter>  $letters  in the piece's own inches, their middle at 0 */
+    public static function letters(Placement $placement, array $letters): self
     {
-        $box = $outline->bounds();
+        $box = Letter::together($letters)->bounds();
         $toSheet = self::lie($placement);
+        $placed = array_map(fn (Letter $letter): Letter => $letter->transformed($toSheet), $letters);
 
-        return new self($box->width(), $box->height(), $toSheet, $outline->transformed($toSheet));
+        return new self($box->width(), $box->height(), $toSheet, $placed, Letter::together($placed));
     }
 
     public static function picture(Placement $placement, float $aspect): self
     {
-        return new self($placement->width, $placement->height ?? $placement->width * $aspect, self::lie($placement), null);
+        $width = $placement->width ?? ($placement->height ?? 1.0) / $aspect;
+        $height = $placement->height ?? $width * $aspect;
+
+        return new self($width, $height, self::lie($placement), [], null, null, $width, $height);
+    }
+
+    /** @param  Box  $picture  of the pixels, about 0, before it is bent */
+    public static function bentPicture(Placement $placement, Box $picture, Bend $bend, float $width, float $height): self
+    {
+        return new self($width, $height, self::lie($placement), [], null, $bend, $picture->width(), $picture->height());
     }
 
     /** The piece's own box as it lies on the sheet, without rings. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Bend;
 use TallCrow\Raster\Image;
 
 /** Lays a raster on the pixel grid at its size, turn and place, to a part of a pixel. */
@@ -12,14 +13,17 @@ final class RasterPlacer
 {
     public static function place(Image $source, Placing $placing, Frame $frame): Image
     {
-        $across = $placing->width * $frame->ppi / $source->width();
-        $down = $placing->height * $frame->ppi / $source->height();
+        $across = $placing->pictureWidth * $frame->ppi / $source->width();
+        $down = $placing->pictureHeight * $frame->ppi / $source->height();
         // Shrinking is done first by a filter that looks at every source pixel; what is left is near 1 : 1.
         if ($across < 1 || $down < 1) {
             $source = $source->resized(
                 max(1, round($source->width() * min(1, $across))) / $source->width(),
                 max(1, round($source->height() * min(1, $down))) / $source->height(),
             )->settled();
+        }
+        if ($placing->bend !== null) {
+            return self::bent($source, $placing, $placing->bend, $frame);
         }
         $map = Affine::shift(-$source->width() / 2, -$source->height() / 2)
             ->then(Affine::scale($placing->width / $source->width(), $placing->height / $source->height()))
@@ -30,5 +34,14 @@ final class RasterPlacer
         [$shiftX, $shiftY] = $map->apply(0.5, 0.5);
 
         return $source->affine([$map->a, $map->c, $map->b, $map->d], $shiftX - 0.5, $shiftY - 0.5, $frame->left, $frame->top, $frame->width, $frame->height);
+    }
+
+    private static function bent(Image $source, Placing $placing, Bend $bend, Frame $frame): Image
+    {
+        $toOwn = $placing->toSheet->inverse();
+        $toPixels = Affine::shift($placing->pictureWidth / 2, $placing->pictureHeight / 2)
+            ->then(Affine::scale($source->width() / $placing->pictureWidth, $source->height() / $placing->pictureHeight));
+
+        return Resampler::bent($source, fn (float $x, float $y): array => $toPixels->apply(...($bend->back)(...$toOwn->apply($x, $y))), $frame);
     }
 }

@@ -5,41 +5,25 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Colour\Srgb;
-use TallCrow\Effect\Join;
-use TallCrow\Effect\Ring;
+use TallCrow\Effect\Inking\Join;
 use TallCrow\Geometry\Path;
 use TallCrow\Raster\Image;
 
-/** Paints outlines, crisp at any size. Paths are in inches on the sheet. */
+/** Paints outlines and drawings, crisp at any size. Paths are in inches on the sheet. */
 final class SvgPainter
 {
-    /**
-     * Rings from the outermost inwards, then the fill.
-     *
-     * @param  list<Ring>  $rings  inmost first
-     */
-    public static function ink(Path $path, ?Srgb $fill, array $rings, Frame $frame): Image
+    /** The outline as it is, in one colour. */
+    public static function filled(Path $path, Srgb $colour, Frame $frame): Image
     {
-        $d = ($rings === [] ? $path : $path->forStroking(self::tolerance($frame)))->toSvg();
-        $marks = '';
-        $reach = array_sum(array_column($rings, 'width'));
-        foreach (array_reverse($rings) as $ring) {
-            $marks .= self::ring($reach, $ring->colour->toHex(), $ring->join, $ring->mitreLimit);
-            $reach -= $ring->width;
-        }
-        if ($fill !== null) {
-            $marks .= sprintf('<use href="#p" fill="%s"/>', $fill->toHex());
-        }
-
-        return Image::svg(self::page($frame, sprintf('<defs><path id="p" d="%s"/></defs>%s', $d, $marks)));
+        return self::page($frame, sprintf('<path d="%s" fill="%s"/>', $path->toSvg(), $colour->toHex()));
     }
 
     /** The outline widened on all sides by a gap, white. */
     public static function widened(Path $path, float $gap, Join $join, Frame $frame): Image
     {
-        $ring = $gap > 0 ? self::ring($gap, '#fff', $join, 4) : '';
+        $ring = $gap > 0 ? sprintf('stroke="#fff" stroke-width="%.5f" stroke-linejoin="%s" stroke-miterlimit="4"', 2 * $gap, $join->svg()) : '';
 
-        return Image::svg(self::page($frame, sprintf('<defs><path id="p" d="%s"/></defs>%s<use href="#p" fill="#fff"/>', ($gap > 0 ? $path->forStroking(self::tolerance($frame)) : $path)->toSvg(), $ring)));
+        return self::page($frame, sprintf('<path d="%s" fill="#fff" %s/>', ($gap > 0 ? $path->forStroking(self::tolerance($frame)) : $path)->toSvg(), $ring));
     }
 
     /** A drawing's own markup, laid as a piece of the given size in inches, its middle at 0, by a transform to the sheet. */
@@ -52,31 +36,23 @@ final class SvgPainter
             $markup,
             1,
         );
+
         // A self-closing root is an empty drawing, and stays one.
-        $body = sprintf('<g transform="%s">%s</g>', $placing->toSheet->toSvg(), (string) $nested);
-
-        return Image::svg(self::page($frame, $body))->asInk();
+        return self::page($frame, sprintf('<g transform="%s">%s</g>', $placing->toSheet->toSvg(), (string) $nested));
     }
 
-    /** A tenth of a pixel: finer than the eye, and no finer than need be. */
-    private static function tolerance(Frame $frame): float
+    /** Markup in inches on the sheet, as a window shows it. */
+    public static function page(Frame $frame, string $body): Image
     {
-        return 0.1 / $frame->ppi;
-    }
-
-    private static function ring(float $reach, string $colour, Join $join, float $mitreLimit): string
-    {
-        return sprintf(
-            '<use href="#p" fill="%s" stroke="%1$s" stroke-width="%.5f" stroke-linejoin="%s" stroke-miterlimit="%.3f"/>',
-            $colour, 2 * $reach, $join->svg(), $mitreLimit,
-        );
-    }
-
-    private static function page(Frame $frame, string $body): string
-    {
-        return sprintf(
+        return Image::svg(sprintf(
             '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="%d" height="%d"><g transform="%s">%s</g></svg>',
             $frame->width, $frame->height, $frame->fromInches()->toSvg(), $body,
-        );
+        ))->asInk();
+    }
+
+    /** A tenth of a pixel in inches: finer than the eye, and no finer than need be. */
+    public static function tolerance(Frame $frame): float
+    {
+        return 0.1 / $frame->ppi;
     }
 }

@@ -13,6 +13,8 @@ final class Font
 {
     private const FACE_IS_SCALABLE = 1;
 
+    private const MOST_FEATURES = 200;
+
     public readonly string $family;
 
     public readonly string $style;
@@ -92,6 +94,9 @@ final class Font
      */
     public function shape(string $line, array $features = []): array
     {
+        if ($line === '') {
+            return [];
+        }
         $harfbuzz = FreeType::harfbuzz();
         $buffer = self::data(FreeType::hb('hb_buffer_create'));
         FreeType::hb('hb_buffer_add_utf8', $buffer, $line, strlen($line), 0, strlen($line));
@@ -124,6 +129,27 @@ final class Font
     public function has(string $character): bool
     {
         return FreeType::ft('FT_Get_Char_Index', $this->face, mb_ord($character, 'UTF-8')) !== 0;
+    }
+
+    /**
+     * The OpenType features that the font has, such as "ss01", those of substitution before those of placing.
+     *
+     * @return list<string>
+     */
+    public function features(): array
+    {
+        $found = [];
+        foreach (['GSUB', 'GPOS'] as $table) {
+            $count = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int[1]');
+            $tags = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int['.self::MOST_FEATURES.']');
+            $count[0] = self::MOST_FEATURES;
+            FreeType::hb('hb_ot_layout_table_get_feature_tags', $this->hbFace, (int) hexdec(bin2hex($table)), 0, $count, $tags);
+            for ($i = 0; $i < $count[0]; $i++) {
+                $found[] = pack('N', $tags[$i]);
+            }
+        }
+
+        return array_values(array_unique($found));
     }
 
     /** @throws FontRefused */

@@ -80,6 +80,7 @@ final class FreeType
         void hb_shape(void *font, void *buffer, const Feature *features, unsigned int count);
         Info *hb_buffer_get_glyph_infos(void *buffer, unsigned int *length);
         Position *hb_buffer_get_glyph_positions(void *buffer, unsigned int *length);
+        unsigned int hb_ot_layout_table_get_feature_tags(void *face, unsigned int table, unsigned int start, unsigned int *count, unsigned int *tags);
         int hb_feature_from_string(const char *text, int length, Feature *feature);
         C;
 

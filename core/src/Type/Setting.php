@@ -7,16 +7,72 @@ namespace TallCrow\Type;
 /** How words are set, before any bending. */
 final readonly class Setting
 {
+    /**
+     * @param  array<string, float>  $kerns  room added between two letters, such as "AV", in thousandths of an em
+     * @param  list<string>  $features  in HarfBuzz's notation
+     * @param  array<int, LineSetting>  $lines  by number, the first 0
+     */
     public function __construct(
         public Alignment $alignment,
         /** Baseline to baseline, in ems. */
         public float $leading,
         /** Added between letters, in thousandths of an em. */
         public float $tracking = 0.0,
+        public array $kerns = [],
+        public LetterCase $case = LetterCase::AsTyped,
+        public array $features = [],
+        /** Size of the first and the last letter of each line, as a share of the rest. */
+        public float $ends = 1.0,
+        public Stand $stand = Stand::Baseline,
+        public array $lines = [],
+        /** Between the ink of lines that are all fitted to one width, as a share of that width; null when they are not. */
+        public ?float $block = null,
     ) {}
 
     public function withTracking(float $tracking): self
     {
-        return new self($this->alignment, $this->leading, $tracking);
+        return $this->with(['tracking' => $tracking]);
+    }
+
+    public function withKern(string $pair, float $by): self
+    {
+        return $this->with(['kerns' => [$pair => ($this->kerns[$pair] ?? 0.0) + $by] + $this->kerns]);
+    }
+
+    public function withCase(LetterCase $case): self
+    {
+        return $this->with(['case' => $case]);
+    }
+
+    public function withFeature(string $feature): self
+    {
+        return $this->with(['features' => [...$this->features, $feature]]);
+    }
+
+    public function withEnds(float $size, Stand $stand): self
+    {
+        return $this->with(['ends' => $size, 'stand' => $stand]);
+    }
+
+    public function withLine(int $number, LineSetting $line): self
+    {
+        return $this->with(['lines' => [$number => $line] + $this->lines]);
+    }
+
+    public function withBlock(float $gap): self
+    {
+        return $this->with(['block' => $gap]);
+    }
+
+    public function line(int $number): LineSetting
+    {
+        return $this->lines[$number] ?? new LineSetting;
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function with(array $changes): self
+    {
+        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

@@ -5,39 +5,152 @@ declare(strict_types=1);
 namespace TallCrow\Type;
 
 use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Box;
 
-/** Sets lines of text as outlines, in ems: the first baseline at 0, y down. */
+/** Sets lines of text as outlines, in ems of the text's size: the first baseline at 0, y down. */
 final class Typesetter
 {
+    private const LEAST_INK = 1e-6;
+
+    /** @var list<string> */
+    private array $missing = [];
+
+    private string $family = '';
+
+    private int $word = -1;
+
+    /** @param  ?\Closure(string): Font  $named  finds a font that a line has of its own */
+    private function __construct(
+        private readonly Setting $setting,
+        private readonly Font $font,
+        private readonly ?\Closure $named,
+    ) {}
+
     /**
      * Only letters that leave ink are answered; a space is room and no letter.
      *
+     * @param  ?\Closure(string): Font  $named  finds a font that a line has of its own
      * @return list<Letter>
      *
      * @throws MissingGlyphs|FontRefused
      */
-    public static function set(string $text, Font $font, Setting $setting): array
+    public static function set(string $text, Font $font, Setting $setting, ?\Closure $named = null): array
     {
-        $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", $text));
-        $missing = [];
+        return (new self($setting, $font, $named))->lines(explode("\n", str_replace(["\r\n", "\r"], "\n", $text)));
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @return list<Letter>
+     */
+    private function lines(array $lines): array
+    {
         $rows = [];
         foreach ($lines as $number => $line) {
-            $rows[] = self::row($line, $number, $font, $setting, $missing);
+            $rows[] = $this->row($this->setting->case->of($line), $number);
         }
-        if ($missing !== []) {
-            throw MissingGlyphs::of(array_values(array_unique($missing)), $font->family);
+        if ($this->missing !== []) {
+            throw MissingGlyphs::of(array_values(array_unique($this->missing)), $this->family);
+        }
+        $rows = $this->setting->block === null ? $this->sized($rows) : self::fitted($rows, array_fill(0, count($rows), true));
+
+        return $this->setting->block === null ? $this->stacked($rows) : $this->blocked($rows, $this->setting->block);
+    }
+
+    /** @return array{width: float, letters: list<Letter>, size: float} */
+    private function row(string $line, int $number): array
+    {
+        $own = $this->setting->line($number);
+        $font = $own->font === null || $this->named === null ? $this->font : ($this->named)($own->font);
+        $spacing = $this->setting->tracking / 1000;
+        // A ligature has no room inside it for letter-spacing, so wide setting goes without (CSS Text 3, §8.2).
+        $glyphs = $font->shape($line, [...($spacing == 0.0 ? [] : ['-liga', '-clig']), ...$this->setting->features]);
+        $ends = $this->setting->ends == 1.0 ? [] : self::ends($glyphs, $font);
+        $stops = self::stops($line, $glyphs);
+        $x = 0.0;
+        $letters = [];
+        $fresh = true;
+        foreach ($glyphs as $i => $glyph) {
+            $characters = substr($line, $glyph->cluster, $stops[$glyph->cluster] - $glyph->cluster);
+            if ($glyph->id === 0) {
+                $this->missing[] = mb_substr($characters, 0, 1);
+                $this->family = $font->family;
+            }
+            $size = in_array($i, $ends, true) ? $this->setting->ends : 1.0;
+            $path = $font->outline($glyph->id);
+            if (trim($characters) === '') {
+                $fresh = true;
+            } elseif (! $path->isEmpty()) {
+                $this->word += $fresh ? 1 : 0;
+                $fresh = false;
+                $down = $size == 1.0 ? 0.0 : $this->setting->stand->shift($path->bounds()->top, $size);
+                $letters[] = new Letter(
+                    $path->transformed(Affine::scale($size, $size)->then(Affine::shift($x + $glyph->shiftX * $size, $glyph->shiftY * $size + $down))),
+                    $number, $characters, $this->word, $x + $glyph->advance * $size / 2, 0.0,
+                );
+            }
+            $x += $glyph->advance * $size;
+            if ($i < count($glyphs) - 1 && $glyphs[$i + 1]->cluster !== $glyph->cluster) {
+                $x += $spacing + $this->kern($characters, mb_substr(substr($line, $glyphs[$i + 1]->cluster, 4), 0, 1)) / 1000;
+            }
         }
 
+        return ['width' => $x, 'letters' => $letters, 'size' => 1.0];
+    }
+
+    /**
+     * @param  list<array{width: float, letters: list<Letter>, size: float}>  $rows
+     * @return list<array{width: float, letters: list<Letter>, size: float}>
+     */
+    private function sized(array $rows): array
+    {
+        $fit = [];
+        foreach ($rows as $number => $row) {
+            $own = $this->setting->line($number);
+            $rows[$number] = self::scaled($row, $own->size);
+            $fit[] = $own->fitted;
+        }
+
+        return in_array(true, $fit, true) ? self::fitted($rows, $fit) : $rows;
+    }
+
+    /**
+     * Sizes the marked rows until their ink is as wide as the widest row that is not marked, or of all.
+     *
+     * @param  list<array{width: float, letters: list<Letter>, size: float}>  $rows
+     * @param  list<bool>  $fit
+     * @return list<array{width: float, letters: list<Letter>, size: float}>
+     */
+    private static function fitted(array $rows, array $fit): array
+    {
+        $widths = array_map(fn (array $row): float => self::ink($row['letters'])?->width() ?? 0.0, $rows);
+        $kept = array_filter($widths, fn (int $i): bool => ! $fit[$i], ARRAY_FILTER_USE_KEY);
+        $target = max([0.0, ...($kept === [] ? $widths : $kept)]);
+        foreach ($rows as $i => $row) {
+            if ($fit[$i] && $widths[$i] > self::LEAST_INK) {
+                $rows[$i] = self::scaled($row, $target / $widths[$i]);
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * Baseline under baseline, the leading sized with each line.
+     *
+     * @param  list<array{width: float, letters: list<Letter>, size: float}>  $rows
+     * @return list<Letter>
+     */
+    private function stacked(array $rows): array
+    {
         $widest = max([0.0, ...array_column($rows, 'width')]);
         $letters = [];
-        foreach ($rows as $row) {
-            $indent = match ($setting->alignment) {
-                Alignment::Left => 0.0,
-                Alignment::Centre => ($widest - $row['width']) / 2,
-                Alignment::Right => $widest - $row['width'],
-            };
+        $y = 0.0;
+        foreach ($rows as $number => $row) {
+            $y += $number === 0 ? 0.0 : $this->setting->leading * $row['size'];
+            $indent = $this->indent($widest - $row['width']);
             foreach ($row['letters'] as $letter) {
-                $letters[] = $letter->withPath($letter->path->transformed(Affine::shift($indent, 0)));
+                $letters[] = $letter->transformed(Affine::shift($indent, $y));
             }
         }
 
@@ -45,44 +158,84 @@ final class Typesetter
     }
 
     /**
-     * @param  list<string>  $missing
-     * @return array{width: float, letters: list<Letter>}
+     * Ink over ink with one gap between, all as wide.
+     *
+     * @param  list<array{width: float, letters: list<Letter>, size: float}>  $rows
+     * @return list<Letter>
      */
-    private static function row(string $line, int $number, Font $font, Setting $setting, array &$missing): array
+    private function blocked(array $rows, float $gap): array
     {
-        $spacing = $setting->tracking / 1000;
-        // A ligature has no room inside it for letter-spacing, so wide setting goes without (CSS Text 3, §8.2).
-        $glyphs = $font->shape($line, $spacing == 0.0 ? [] : ['-liga', '-clig']);
-        $x = 0.0;
         $letters = [];
-        foreach ($glyphs as $i => $glyph) {
-            $characters = self::cluster($line, $glyph->cluster, $glyphs);
-            if ($glyph->id === 0) {
-                $missing[] = mb_substr($characters, 0, 1);
+        $y = 0.0;
+        foreach ($rows as $row) {
+            $box = self::ink($row['letters']);
+            if ($box === null) {
+                continue;
             }
-            $path = $font->outline($glyph->id);
-            if (! $path->isEmpty()) {
-                $letters[] = new Letter($path->transformed(Affine::shift($x + $glyph->shiftX, $number * $setting->leading + $glyph->shiftY)), $number, $characters);
+            foreach ($row['letters'] as $letter) {
+                $letters[] = $letter->transformed(Affine::shift(-$box->left, $y - $box->top));
             }
-            $x += $glyph->advance;
-            if ($i < count($glyphs) - 1 && $glyphs[$i + 1]->cluster !== $glyph->cluster) {
-                $x += $spacing;
-            }
+            $y += $box->height() + $gap * $box->width();
         }
 
-        return ['width' => $x, 'letters' => $letters];
+        return $letters;
     }
 
-    /** @param  list<Glyph>  $glyphs */
-    private static function cluster(string $line, int $start, array $glyphs): string
+    private function indent(float $room): float
     {
-        $end = strlen($line);
-        foreach ($glyphs as $glyph) {
-            if ($glyph->cluster > $start && $glyph->cluster < $end) {
-                $end = $glyph->cluster;
-            }
-        }
+        return match ($this->setting->alignment) {
+            Alignment::Left => 0.0,
+            Alignment::Centre => $room / 2,
+            Alignment::Right => $room,
+        };
+    }
 
-        return substr($line, $start, $end - $start);
+    /**
+     * @param  array{width: float, letters: list<Letter>, size: float}  $row
+     * @return array{width: float, letters: list<Letter>, size: float}
+     */
+    private static function scaled(array $row, float $by): array
+    {
+        return $by == 1.0 ? $row : [
+            'width' => $row['width'] * $by,
+            'letters' => array_map(fn (Letter $letter): Letter => $letter->transformed(Affine::scale($by, $by)), $row['letters']),
+            'size' => $row['size'] * $by,
+        ];
+    }
+
+    /** @param  list<Letter>  $letters */
+    private static function ink(array $letters): ?Box
+    {
+        return $letters === [] ? null : Letter::together($letters)->bounds();
+    }
+
+    /**
+     * @param  list<Glyph>  $glyphs
+     * @return list<int> where the first and the last glyph stand that leave ink
+     */
+    private static function ends(array $glyphs, Font $font): array
+    {
+        $inked = array_keys(array_filter($glyphs, fn (Glyph $glyph): bool => ! $font->outline($glyph->id)->isEmpty()));
+
+        return $inked === [] ? [] : [$inked[0], $inked[count($inked) - 1]];
+    }
+
+    private function kern(string $before, string $after): float
+    {
+        return $this->setting->kerns === [] ? 0.0 : $this->setting->kerns[mb_substr($before, -1).$after] ?? 0.0;
+    }
+
+    /**
+     * Where the characters end that begin at each cluster.
+     *
+     * @param  list<Glyph>  $glyphs
+     * @return array<int, int>
+     */
+    private static function stops(string $line, array $glyphs): array
+    {
+        $starts = array_values(array_unique(array_map(fn (Glyph $glyph): int => $glyph->cluster, $glyphs)));
+        sort($starts);
+
+        return $starts === [] ? [] : array_combine($starts, [...array_slice($starts, 1), strlen($line)]);
     }
 }

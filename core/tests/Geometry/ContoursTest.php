@@ -59,7 +59,7 @@ it('leaves out points on the way and keeps corners', function (): void {
 });
 
 it('never thins away more than its tolerance', function (float $tolerance): void {
-    $circle = Outline::ellipse(2, 2)->mapped(fn (float $x, float $y): array => [$x, $y], 0.00001);
+    $circle = Outline::ellipse(2, 2)->forStroking(0.00001);
     $thin = Contours::thinned($circle, $tolerance);
     expect(count($thin->segments))->toBeLessThan(count($circle->segments));
     foreach ($thin->segments as $i => $s) {
@@ -78,7 +78,9 @@ it('keeps a spike that runs out and back along one line', function (): void {
 it('cuts curves into chords within the tolerance', function (array $segment, float $tolerance): void {
     $chords = [];
     Bezier::chords([0.0, 0.0], $segment, $tolerance, $chords);
-    $curve = Bezier::curve([0.0, 0.0], $segment);
+    $curve = fn (float $t): array => $segment[0] === 'Q'
+        ? [Bezier::quadratic(0, $segment[1], $segment[3], $t), Bezier::quadratic(0, $segment[2], $segment[4], $t)]
+        : [Bezier::cubic(0, $segment[1], $segment[3], $segment[5], $t), Bezier::cubic(0, $segment[2], $segment[4], $segment[6], $t)];
     $count = count($chords);
     $at = [0.0, 0.0];
     foreach ($chords as $i => $chord) {

@@ -24,16 +24,28 @@ it('turns clockwise on a sheet whose y points down', function (): void {
     expect(Affine::shift(1, 0)->then(Affine::scale(2, 2))->apply(1, 1))->toBe([4.0, 2.0]);
 });
 
-it('keeps within its tolerance when it bends', function (): void {
-    $circle = Outline::ellipse(2, 2)->mapped(fn (float $x, float $y): array => [$x, $y], 0.0005);
-    foreach ($circle->segments as $i => $segment) {
-        if ($segment[0] === 'L') {
-            $before = $circle->segments[$i - 1];
-            [$mx, $my] = [($segment[1] + $before[1]) / 2, ($segment[2] + $before[2]) / 2];
-            // The four cubics are themselves off the true circle by 0.00027 at most.
-            expect(1 - hypot($mx, $my))->toBeLessThan(0.0005 + 0.0003);
-        }
-    }
+it('keeps curves as curves where a map leaves them straight', function (): void {
+    $same = Outline::ellipse(2, 2)->mapped(fn (float $x, float $y): array => [$x + 1, $y], 0.0005);
+    expect($same->segments)->toHaveCount(count(Outline::ellipse(2, 2)->segments))
+        ->and($same->bounds()->left)->toEqualWithDelta(0.0, 1e-9);
+});
+
+it('cuts a long line even where its middle happens to be right', function (): void {
+    $wave = Path::polygon([[0, 0], [2 * M_PI, 0], [2 * M_PI, 1], [0, 1]])->mapped(fn (float $x, float $y): array => [$x, $y + sin($x)], 0.001, 0.5);
+    expect($wave->bounds()->top)->toEqualWithDelta(-1.0, 0.002)->and($wave->bounds()->bottom)->toEqualWithDelta(2.0, 0.002);
+});
+
+it('sweeps an outline along a line', function (): void {
+    $swept = Outline::rectangle(2, 1)->swept(0.5, 0.25);
+    expect($swept->bounds()->right)->toEqualWithDelta(1.5, 1e-9)->and($swept->bounds()->bottom)->toEqualWithDelta(0.75, 1e-9)
+        ->and($swept->bounds()->left)->toEqualWithDelta(-1.0, 1e-9);
+});
+
+it('undoes what it did', function (): void {
+    $by = Affine::turn(31)->then(Affine::scale(2, -0.5))->then(Affine::shift(3, 4));
+    [$x, $y] = $by->then($by->inverse())->apply(0.7, -1.1);
+    expect($x)->toEqualWithDelta(0.7, 1e-12)->and($y)->toEqualWithDelta(-1.1, 1e-12)
+        ->and(fn () => Affine::scale(1, 0)->inverse())->toThrow(NothingToMeasure::class);
 });
 
 it('draws figures into their boxes', function (Path $path, float $width, float $height): void {

@@ -2,14 +2,18 @@
 
 declare(strict_types=1);
 
-namespace TallCrow\Effect;
+namespace TallCrow\Effect\Ink;
 
-use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inking\Solid;
+use TallCrow\Effect\Inks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
 
 /** One colour over all the layer's ink; its shape stays. */
 final readonly class Fill implements Inks
 {
-    private function __construct(private Srgb $colour) {}
+    private function __construct(private Solid $paint) {}
 
     public static function kind(): string
     {
@@ -23,11 +27,11 @@ final readonly class Fill implements Inks
 
     public static function from(Values $values): static
     {
-        return new self($values->colour('colour'));
+        return new self(new Solid($values->colour('colour')));
     }
 
     public function ink(Inking $inking): Inking
     {
-        return $inking->filled($this->colour);
+        return $inking->filled($this->paint);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace TallCrow\Effect;
+namespace TallCrow\Effect\Inking;
 
 /** How the outside of a corner is made, as in SVG's stroke-linejoin. */
 enum Join: string

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-namespace TallCrow\Effect;
+namespace TallCrow\Effect\Words;
 
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\SetsType;
+use TallCrow\Effect\Values;
 use TallCrow\Type\Setting;
 
 /** Room added between letters, in thousandths of an em. */

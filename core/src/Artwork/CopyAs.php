@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+/** What is different about the one copy that is changed. */
+enum CopyAs: string
+{
+    case Same = 'the same';
+    case Coloured = 'in another colour';
+    case Hollow = 'hollow';
+    case Knockout = 'knocked out';
+}

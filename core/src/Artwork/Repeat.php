@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Inking\Join;
+use TallCrow\Effect\Values;
+
+/** One piece several times: mirrored, about a centre, or stacked. Its wear is not repeated: it lies over all copies. */
+final readonly class Repeat
+{
+    public const MOST = 120;
+
+    public function __construct(
+        public RepeatKind $kind,
+        /** Of the axis or the centre, inches on the sheet. */
+        public float $x,
+        public float $y,
+        /** Copies in all, of a radial repeat or a stack. */
+        public int $count = 8,
+        public Facing $facing = Facing::Turned,
+        /** From one copy of a stack to the next, in inches. */
+        public float $stepX = 0.0,
+        public float $stepY = 1.0,
+        /** Size of each copy of a stack as a share of the one before. */
+        public float $size = 1.0,
+        /** Which copy is changed, the first 1; 0 for none. */
+        public int $changed = 0,
+        public CopyAs $as = CopyAs::Same,
+        public string $colour = '#f3ead7',
+        public bool $on = true,
+    ) {}
+
+    /** The layer with its copies as a group; masks, wear and strength stay with the whole. */
+    public function spread(Layer $layer): Layer
+    {
+        return new Layer(
+            $layer->id, $layer->called(), $layer->on, $layer->role, new GroupSource($this->copies($layer)), null,
+            $layer->opacity, $layer->blend, [], [], $layer->distress,
+        );
+    }
+
+    public function moved(float $dx, float $dy): self
+    {
+        return $this->with(['x' => $this->x + $dx, 'y' => $this->y + $dy]);
+    }
+
+    public function scaled(float $by, float $aboutX, float $aboutY): self
+    {
+        return $this->with([
+            'x' => $aboutX + ($this->x - $aboutX) * $by, 'y' => $aboutY + ($this->y - $aboutY) * $by,
+            'stepX' => $this->stepX * $by, 'stepY' => $this->stepY * $by,
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'kind' => $this->kind->value, 'x' => $this->x, 'y' => $this->y, 'count' => $this->count, 'facing' => $this->facing->value,
+            'stepX' => $this->stepX, 'stepY' => $this->stepY, 'size' => $this->size,
+            'changed' => $this->changed, 'as' => $this->as->value, 'colour' => $this->colour, 'on' => $this->on,
+        ];
+    }
+
+    /** @return list<Layer> */
+    private function copies(Layer $layer): array
+    {
+        $bare = $layer->with(role: Role::ink(), opacity: 1.0, distress: [])->unrepeated();
+        $copies = match ($this->kind) {
+            RepeatKind::MirrorAcross => [$bare, $bare->mirroredAcross($this->x)],
+            RepeatKind::MirrorDown => [$bare, $bare->mirroredDown($this->y)],
+            RepeatKind::Quadrants => [$bare, $bare->mirroredAcross($this->x), $bare->mirroredDown($this->y), $bare->mirroredAcross($this->x)->mirroredDown($this->y)],
+            RepeatKind::Radial => array_map(fn (int $i): Layer => $this->about($bare, $i), range(0, $this->count - 1)),
+            RepeatKind::Stack => $this->stack($bare),
+        };
+        $out = [];
+        foreach ($copies as $i => $copy) {
+            $copy = $copy->identified($layer->id.'~'.($i + 1));
+            $out[] = $i === $this->changed - 1 ? $this->change($copy) : $copy;
+        }
+
+        return $out;
+    }
+
+    private function about(Layer $layer, int $number): Layer
+    {
+        $degrees = 360 * $number / $this->count;
+        if ($this->facing === Facing::Mirrored && $number % 2 === 1) {
+            // Mirrored on the ray through the centre on which the piece lies.
+            $layer = $layer->mirroredAbout($this->x, $this->y);
+        }
+        $turned = $layer->turned($degrees, $this->x, $this->y);
+
+        return $this->facing === Facing::Upright ? $turned->spun(-$degrees) : $turned;
+    }
+
+    /** @return list<Layer> */
+    private function stack(Layer $layer): array
+    {
+        $copies = [];
+        for ($i = 0; $i < $this->count; $i++) {
+            $size = $this->size ** $i;
+            $copy = abs($size - 1) < 1e-9 ? $layer : $layer->scaled($size, $layer->middle()[0], $layer->middle()[1]);
+            $copies[] = $copy->moved($i * $this->stepX, $i * $this->stepY);
+        }
+
+        return $copies;
+    }
+
+    private function change(Layer $copy): Layer
+    {
+        $more = fn (string $kind, array $values): Layer => $copy->with(effects: [...$copy->effects, new EffectLine($kind, new Values($values), true)]);
+
+        return match ($this->as) {
+            CopyAs::Same => $copy,
+            CopyAs::Coloured => $more('fill', ['colour' => Srgb::hex($this->colour)->toHex()]),
+            CopyAs::Hollow => $more('hollow', ['width' => 0.05, 'colour' => Srgb::hex($this->colour)->toHex()]),
+            CopyAs::Knockout => $copy->with(role: Role::knockout(0.0, Join::Round)),
+        };
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function with(array $changes): self
+    {
+        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        return new self(...array_merge(get_object_vars($this), $changes));
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+use TallCrow\Type\Alignment;
+
+/**
+ * The part of the reader that knows what layers are made of.
+ *
+ * @internal
+ */
+final class SourceReader
+{
+    private const MOST_TEXT = 10_000;
+
+    /** @param  \Closure(Node): list<Layer>  $layers  reads what a group holds */
+    public static function read(Node $node, \Closure $layers): Source
+    {
+        switch ($node->word('kind', ['text', 'art', 'shape', 'grid', 'group'])) {
+            case 'text':
+                $node->knows('kind', 'text', 'font', 'align', 'leading');
+
+                return new TextSource(
+                    $node->text('text', self::MOST_TEXT),
+                    $node->asset('font'),
+                    $node->choice('align', Alignment::class, Alignment::Centre),
+                    $node->number('leading', 0.3, 4, 1),
+                );
+            case 'art':
+                $node->knows('kind', 'file');
+
+                return new ArtSource($node->asset('file'));
+            case 'shape':
+                $node->knows('kind', 'shape', 'count', 'share');
+
+                return new ShapeSource($node->choice('shape', Shape::class), $node->integer('count', 3, 60, 5), $node->number('share', 0.01, 0.99, 0.5));
+            case 'grid':
+                $node->knows('kind', 'columns', 'rows', 'gap');
+
+                return new GridSource($node->integer('columns', 1, 12, 2), $node->integer('rows', 1, 12, 2), $node->number('gap', 0, 10, 0.2));
+            default:
+                $node->knows('kind', 'layers');
+
+                return new GroupSource($layers($node));
+        }
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Colour;
+
+/**
+ * The few colours that stand for many: k-means in CIE Lab (Lloyd 1982), begun from the colours that lie furthest from
+ * one another (Gonzalez 1985), so that the same picture always gives the same palette.
+ */
+final class Palette
+{
+    private const ROUNDS = 12;
+
+    /** Bits of each channel that tell colours apart before they are grouped. */
+    private const BITS = 5;
+
+    /**
+     * @param  string  $pixels  red, green and blue bytes in turn
+     * @return list<Swatch> the most common first; fewer than asked for where there are not so many colours
+     */
+    public static function of(string $pixels, int $count): array
+    {
+        $bins = self::bins($pixels);
+        if ($bins === []) {
+            return [];
+        }
+        $centres = self::apart($bins, $count);
+        $groups = [];
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $groups = array_fill(0, count($centres), [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0]);
+            foreach ($bins as $bin) {
+                $to = self::nearest($bin, $centres);
+                $groups[$to][6] += $bin[6];
+                for ($i = 0; $i < 6; $i++) {
+                    $groups[$to][$i] += $bin[$i] * $bin[6];
+                }
+            }
+            $groups = array_values(array_filter($groups, fn (array $g): bool => $g[6] > 0));
+            $moved = array_map(fn (array $g): array => [$g[0] / $g[6], $g[1] / $g[6], $g[2] / $g[6]], $groups);
+            if ($moved == $centres) {
+                break;
+            }
+            $centres = $moved;
+        }
+        usort($groups, fn (array $a, array $b): int => $b[6] <=> $a[6]);
+        $all = array_sum(array_column($groups, 6));
+
+        return array_map(fn (array $g): Swatch => new Swatch('', Srgb::of((int) round($g[3] / $g[6]), (int) round($g[4] / $g[6]), (int) round($g[5] / $g[6])), $g[6] / $all), $groups);
+    }
+
+    /** @return list<array{float, float, float, float, float, float, float}> L, a, b, mean red, green, blue, and how many */
+    private static function bins(string $pixels): array
+    {
+        $drop = 8 - self::BITS;
+        $bins = [];
+        for ($i = 0, $n = strlen($pixels) - 2; $i < $n; $i += 3) {
+            [$r, $g, $b] = [ord($pixels[$i]), ord($pixels[$i + 1]), ord($pixels[$i + 2])];
+            $key = ($r >> $drop) << 2 * self::BITS | ($g >> $drop) << self::BITS | $b >> $drop;
+            $bin = $bins[$key] ?? [0, 0, 0, 0];
+            $bins[$key] = [$bin[0] + $r, $bin[1] + $g, $bin[2] + $b, $bin[3] + 1];
+        }
+        ksort($bins);
+        $out = [];
+        foreach ($bins as [$r, $g, $b, $many]) {
+            [$r, $g, $b] = [$r / $many, $g / $many, $b / $many];
+            $lab = Srgb::of((int) round($r), (int) round($g), (int) round($b))->toLab();
+            $out[] = [$lab->l, $lab->a, $lab->b, $r, $g, $b, (float) $many];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float, float, float, float, float, float}>  $bins
+     * @return list<array{float, float, float}>
+     */
+    private static function apart(array $bins, int $count): array
+    {
+        $most = $bins[0];
+        foreach ($bins as $bin) {
+            $most = $bin[6] > $most[6] ? $bin : $most;
+        }
+        $centres = [[$most[0], $most[1], $most[2]]];
+        $far = array_fill(0, count($bins), INF);
+        while (count($centres) < $count) {
+            $last = $centres[count($centres) - 1];
+            [$next, $best] = [null, 0.0];
+            foreach ($bins as $i => $bin) {
+                $far[$i] = min($far[$i], self::squared($bin, $last));
+                // A colour of one stray pixel is no colour of the picture.
+                $score = $far[$i] * min(1.0, $bin[6] / 8);
+                if ($score > $best) {
+                    [$next, $best] = [$bin, $score];
+                }
+            }
+            if ($next === null) {
+                break;
+            }
+            $centres[] = [$next[0], $next[1], $next[2]];
+        }
+
+        return $centres;
+    }
+
+    /**
+     * @param  array{float, float, float, float, float, float, float}  $bin
+     * @param  list<array{float, float, float}>  $centres
+     */
+    private static function nearest(array $bin, array $centres): int
+    {
+        [$to, $best] = [0, INF];
+        foreach ($centres as $i => $centre) {
+            $far = self::squared($bin, $centre);
+            if ($far < $best) {
+                [$to, $best] = [$i, $far];
+            }
+        }
+
+        return $to;
+    }
+
+    /**
+     * @param  array{float, float, float, float, float, float, float}  $bin
+     * @param  array{float, float, float}  $centre
+     */
+    private static function squared(array $bin, array $centre): float
+    {
+        return ($bin[0] - $centre[0]) ** 2 + ($bin[1] - $centre[1]) ** 2 + ($bin[2] - $centre[2]) ** 2;
+    }
+}

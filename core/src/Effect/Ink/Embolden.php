@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Ink;
+
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+
+/** Moves the outline out on all sides, so that a thin face carries as much weight as its neighbours; below nothing in. */
+final readonly class Embolden implements Inks
+{
+    private function __construct(private float $by) {}
+
+    public static function kind(): string
+    {
+        return 'embolden';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::length('by', -0.3, 0.5, 0.03)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->number('by'));
+    }
+
+    public function ink(Inking $inking): Inking
+    {
+        return $inking->emboldened($this->by);
+    }
+}

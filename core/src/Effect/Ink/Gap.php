@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Ink;
+
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inking\Ring;
+use TallCrow\Effect\Inks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+
+/** Room between one ring and the next: outside cloth shows in it, inside the fill does. */
+final readonly class Gap implements Inks
+{
+    private function __construct(private Ring $ring, private bool $inside) {}
+
+    public static function kind(): string
+    {
+        return 'gap';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::length('width', 0.005, 2, 0.05), Parameter::oneOf('side', ['outside', 'inside'], 'outside')];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(new Ring($values->number('width'), null), $values->word('side') === 'inside');
+    }
+
+    public function ink(Inking $inking): Inking
+    {
+        return $this->inside ? $inking->inlined($this->ring) : $inking->ringed($this->ring);
+    }
+}

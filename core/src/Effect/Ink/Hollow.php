@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Ink;
+
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inking\Ring;
+use TallCrow\Effect\Inks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+
+/** Nothing but a line along the inside of the edge; cloth shows within. */
+final readonly class Hollow implements Inks
+{
+    private function __construct(private Ring $line) {}
+
+    public static function kind(): string
+    {
+        return 'hollow';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::length('width', 0.005, 2, 0.06), Parameter::colour('colour', '#f3ead7')];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(new Ring($values->number('width'), $values->colour('colour')));
+    }
+
+    public function ink(Inking $inking): Inking
+    {
+        return $inking->hollowed()->inlined($this->line);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Inking;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Geometry\Box;
+
+/** The ink of a layer: fills, rings about and inside it, lines over it and shadows behind it. */
+final readonly class Inking
+{
+    /**
+     * @param  list<Filling>  $fills  each over those before it; none keeps the colours that the art has of itself
+     * @param  list<Ring>  $rings  outside, the inmost first
+     * @param  list<Ring>  $inlines  inside, the outmost first
+     * @param  list<Hatching>  $hatchings
+     * @param  list<CastShadow>  $shadows
+     * @param  float  $grown  how far the outline is moved out, in inches, before rings lie about it; below nothing moved in
+     * @param  bool  $hollow  nothing is filled
+     */
+    private function __construct(
+        public array $fills = [],
+        public array $rings = [],
+        public array $inlines = [],
+        public array $hatchings = [],
+        public array $shadows = [],
+        public float $grown = 0.0,
+        public bool $hollow = false,
+        private Aim $aim = new Aim(Part::All),
+    ) {}
+
+    public static function plain(?Srgb $fill): self
+    {
+        return new self($fill === null ? [] : [new Filling(Aim::all(), new Solid($fill))]);
+    }
+
+    /** A fill for all of the piece takes the place of those before it. */
+    public function filled(Paint $paint): self
+    {
+        $filling = new Filling($this->aim, $paint);
+
+        return $this->with(['fills' => $this->aim->part === Part::All ? [$filling] : [...$this->fills, $filling]]);
+    }
+
+    /** The fills that follow are for this part alone. */
+    public function aimed(Aim $aim): self
+    {
+        return $this->with(['aim' => $aim]);
+    }
+
+    public function ringed(Ring $ring): self
+    {
+        return $this->with(['rings' => [...$this->rings, $ring]]);
+    }
+
+    public function inlined(Ring $ring): self
+    {
+        return $this->with(['inlines' => [...$this->inlines, $ring]]);
+    }
+
+    public function hatched(Hatching $hatching): self
+    {
+        return $this->with(['hatchings' => [...$this->hatchings, $hatching]]);
+    }
+
+    public function shadowed(CastShadow $shadow): self
+    {
+        return $this->with(['shadows' => [...$this->shadows, $shadow]]);
+    }
+
+    public function emboldened(float $by): self
+    {
+        return $this->with(['grown' => $this->grown + $by]);
+    }
+
+    public function hollowed(): self
+    {
+        return $this->with(['hollow' => true]);
+    }
+
+    /** Whether the outline is filled as it is, whatever with: then its shape is all that a knockout of it needs. */
+    public function isBare(): bool
+    {
+        return $this->rings === [] && $this->shadows === [] && $this->hatchings === [] && $this->grown == 0.0 && ! $this->hollow;
+    }
+
+    /** How far the outermost ring reaches beyond the outline, in inches. */
+    public function reach(): float
+    {
+        return max(0.0, $this->grown) + array_sum(array_map(fn (Ring $ring): float => $ring->width, $this->rings));
+    }
+
+    /** How far a mitred corner may reach at most. */
+    public function longestReach(): float
+    {
+        $most = max([1.0, ...array_map(fn (Ring $ring): float => $ring->join === Join::Mitre ? $ring->mitreLimit : 1.0, $this->rings)]);
+
+        return $this->reach() * $most;
+    }
+
+    /** The box that all ink lies in, given that of the outline. */
+    public function about(Box $outline): Box
+    {
+        $ringed = $outline->grown($this->longestReach());
+        $box = $ringed;
+        foreach ($this->shadows as $shadow) {
+            $box = $box->union(new Box($ringed->left + $shadow->x, $ringed->top + $shadow->y, $ringed->right + $shadow->x, $ringed->bottom + $shadow->y));
+        }
+
+        return $box;
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function with(array $changes): self
+    {
+        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        return new self(...array_merge(get_object_vars($this), $changes));
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Inking;
+
+use TallCrow\Colour\Srgb;
+
+/** A colour for each letter: in turn, or from one to the next. */
+final readonly class LetterColours implements Paint
+{
+    /** @param  non-empty-list<Srgb>  $colours */
+    public function __construct(
+        public array $colours,
+        public bool $blended,
+    ) {}
+
+    /** @param  int  $of  letters in all */
+    public function colour(int $letter, int $of): Srgb
+    {
+        $count = count($this->colours);
+        if (! $this->blended) {
+            return $this->colours[$letter % $count];
+        }
+        $at = $of < 2 ? 0.0 : $letter / ($of - 1) * ($count - 1);
+        $from = min($count - 1, (int) floor($at));
+
+        return $this->colours[$from]->mixed($this->colours[min($count - 1, $from + 1)], $at - $from);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Warp;
+
+use TallCrow\Effect\BendsOutline;
+use TallCrow\Effect\Values;
+use TallCrow\Geometry\Bend;
+use TallCrow\Geometry\Box;
+
+/** The middle grows tall and the ends keep their height. All of it bulges by a parabola: bend 1 doubles the height of the middle, or the edge there rises by the measured rise. */
+final readonly class Bulge implements BendsOutline
+{
+    private function __construct(private Amount $amount) {}
+
+    public static function kind(): string
+    {
+        return 'bulge';
+    }
+
+    public static function parameters(): array
+    {
+        return Amount::parameters(0, 2, 0.4, 0.5);
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(Amount::from($values));
+    }
+
+    public function isMeasured(): bool
+    {
+        return $this->amount->isMeasured();
+    }
+
+    public function bend(Box $box): Bend
+    {
+        $half = max(1e-9, $box->height() / 2);
+        $by = min(2, $this->amount->of($half) / $half);
+        [$x0, $y0, $reach] = [$box->centreX(), $box->centreY(), max(1e-9, $box->width() / 2)];
+        $size = fn (float $x): float => max(0.05, 1 + $by * (1 - min(1.0, (($x - $x0) / $reach) ** 2)));
+
+        return new Bend(
+            fn (float $x, float $y): array => [$x, $y0 + ($y - $y0) * $size($x)],
+            fn (float $x, float $y): array => [$x, $y0 + ($y - $y0) / $size($x)],
+        );
+    }
+}

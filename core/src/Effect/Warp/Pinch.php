@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Warp;
+
+use TallCrow\Effect\BendsOutline;
+use TallCrow\Effect\Values;
+use TallCrow\Geometry\Bend;
+use TallCrow\Geometry\Box;
+
+/** The middle is pressed flat and the ends keep their height: bend 0.5 halves the height of the middle, or the edge there sinks by the measured rise. */
+final readonly class Pinch implements BendsOutline
+{
+    private function __construct(private Amount $amount) {}
+
+    public static function kind(): string
+    {
+        return 'pinch';
+    }
+
+    public static function parameters(): array
+    {
+        return Amount::parameters(0, 0.9, 0.4, 0.5);
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(Amount::from($values));
+    }
+
+    public function isMeasured(): bool
+    {
+        return $this->amount->isMeasured();
+    }
+
+    public function bend(Box $box): Bend
+    {
+        $half = max(1e-9, $box->height() / 2);
+        $by = min(0.9, $this->amount->of($half) / $half);
+        [$x0, $y0, $reach] = [$box->centreX(), $box->centreY(), max(1e-9, $box->width() / 2)];
+        $size = fn (float $x): float => max(0.05, 1 - $by * (1 - min(1.0, (($x - $x0) / $reach) ** 2)));
+
+        return new Bend(
+            fn (float $x, float $y): array => [$x, $y0 + ($y - $y0) * $size($x)],
+            fn (float $x, float $y): array => [$x, $y0 + ($y - $y0) / $size($x)],
+        );
+    }
+}

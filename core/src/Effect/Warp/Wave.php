@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Warp;
+
+use TallCrow\Effect\BendsOutline;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+use TallCrow\Geometry\Bend;
+use TallCrow\Geometry\Box;
+
+/** All goes up and down as one wave; the height of a crest is a share of the piece's own height, or inches. */
+final readonly class Wave implements BendsOutline
+{
+    private function __construct(private Amount $amount, private float $waves) {}
+
+    public static function kind(): string
+    {
+        return 'wave';
+    }
+
+    public static function parameters(): array
+    {
+        return [...Amount::parameters(-2, 2, 0.25, 0.5), Parameter::number('waves', 0.25, 8, 1)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(Amount::from($values), $values->number('waves'));
+    }
+
+    public function isMeasured(): bool
+    {
+        return $this->amount->isMeasured();
+    }
+
+    public function bend(Box $box): Bend
+    {
+        $crest = $this->amount->of($box->height());
+        $turn = 2 * M_PI * $this->waves / max(1e-9, $box->width());
+
+        return Bend::columns(fn (float $x): float => -$crest * sin(($x - $box->left) * $turn));
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Words;
+
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\SetsType;
+use TallCrow\Effect\Values;
+use TallCrow\Type\LineSetting;
+use TallCrow\Type\Setting;
+
+/** A font, a size and a fit for one line of several. */
+final readonly class OwnLine implements SetsType
+{
+    private function __construct(private int $number, private LineSetting $line) {}
+
+    public static function kind(): string
+    {
+        return 'line';
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            Parameter::number('number', 1, 60, 1),
+            Parameter::font('font'),
+            Parameter::share('size', 0.05, 10, 1),
+            Parameter::oneOf('fit', ['as sized', 'to the widest'], 'as sized'),
+        ];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(
+            (int) $values->number('number') - 1,
+            new LineSetting($values->word('font') === '' ? null : $values->word('font'), $values->number('size'), $values->word('fit') === 'to the widest'),
+        );
+    }
+
+    public function set(Setting $setting): Setting
+    {
+        return $setting->withLine($this->number, $this->line);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Paper;
+
+use TallCrow\Raster\Image;
+
+/** Soft clouds from one colour to the next. */
+final class Clouds implements Paper
+{
+    public static function kind(): string
+    {
+        return 'clouds';
+    }
+
+    public static function tile(int $seed, Colours $colours): Image
+    {
+        return Field::clouds($seed, 800, 6)->tinted($colours->atLeast(2));
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Paper;
+
+use TallCrow\Raster\Image;
+
+/**
+ * Papers that grow from noise: fields of one 8-bit band that meet themselves at the edges.
+ *
+ * @internal
+ */
+final class Field
+{
+    /**
+     * Noise of several sizes over one another, the finer the weaker.
+     *
+     * @param  int  $cell  of the coarsest, a whole part of the tile
+     */
+    public static function clouds(int $seed, int $cell, int $octaves): Image
+    {
+        $side = intdiv(Paper::TILE, 2);
+        $cell = intdiv($cell, 2);
+        $sum = Image::noise($side, $side, $cell, $seed);
+        for ($i = 1; $i < $octaves; $i++) {
+            $sum = $sum->plus(Image::noise($side, $side, $cell >> $i, $seed + $i * 97)->stretched(0.5 ** $i));
+        }
+
+        return self::grown($sum->toMask());
+    }
+
+    /** Blobs of about four sigma, evenly spread over all levels. */
+    public static function grain(int $seed, float $sigma): Image
+    {
+        return Image::grain(Paper::TILE, $sigma, $seed)->toMask()->equalised();
+    }
+
+    /** Grain drawn out to threads of so many pixels each way. */
+    public static function threads(int $seed, int $across, int $down): Image
+    {
+        return Image::grain(Paper::TILE, 0.5, $seed)->toMask()->blocks($across, $down)->equalised();
+    }
+
+    /** From half the tile's size to all of it, smoothly and without a seam. */
+    private static function grown(Image $half): Image
+    {
+        $margin = 8;
+
+        return $half->tiled($margin, $margin, $half->width() + 2 * $margin, $half->height() + 2 * $margin)
+            ->doubled()->blurred(1)->crop(2 * $margin, 2 * $margin, Paper::TILE, Paper::TILE)->settled();
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Paper;
+
+use TallCrow\Raster\Image;
+
+/** Brown board with fibres and flecks in it. */
+final class Kraft implements Paper
+{
+    public static function kind(): string
+    {
+        return 'kraft';
+    }
+
+    public static function tile(int $seed, Colours $colours): Image
+    {
+        [$board, $fleck] = [$colours->at(0), $colours->at(2)];
+        $mottle = Field::clouds($seed, 600, 5)->scaledBy(0.35, 80);
+        $fibres = Field::threads($seed + 3, 60, 2)->looked(array_map(fn (int $v): int => $v > 240 ? 150 : 0, range(0, 255)));
+        $flecks = Field::grain($seed + 4, 1.3)->looked(array_map(fn (int $v): int => $v > 250 ? 200 : 0, range(0, 255)));
+
+        return $mottle->lighter($fibres->lighter($flecks))->tinted([$board->mixed($colours->at(1), 0.5), $board, $board->mixed($fleck, 0.25), $board->mixed($fleck, 0.6), $fleck]);
+    }
+}

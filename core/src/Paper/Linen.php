@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Paper;
+
+use TallCrow\Raster\Image;
+
+/** Threads over and under one another, thicker here and thinner there. */
+final class Linen implements Paper
+{
+    public static function kind(): string
+    {
+        return 'linen';
+    }
+
+    public static function tile(int $seed, Colours $colours): Image
+    {
+        $warp = Field::threads($seed, 2, 2400);
+        $weft = Field::threads($seed + 1, 2400, 2);
+
+        return $warp->scaledBy(0.5)->plus($weft->scaledBy(0.5))->scaledBy(1)->tinted([$colours->at(0)->mixed($colours->at(1), 0.25), $colours->at(0), $colours->at(0)->mixed($colours->at(1), 0.5), $colours->at(1)]);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Paper;
+
+use TallCrow\Raster\Image;
+
+/** Veins of ink that run along the levels of a flowing field. */
+final class Marbling implements Paper
+{
+    public static function kind(): string
+    {
+        return 'marbling';
+    }
+
+    public static function tile(int $seed, Colours $colours): Image
+    {
+        $all = $colours->atLeast(2);
+
+        return Field::clouds($seed, 800, 3)->equalised()->tinted(array_merge(...array_fill(0, 6, [...$all, ...array_reverse($all)])));
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Placement;
+use TallCrow\Asset\Picture;
+use TallCrow\Raster\Image;
+
+/** Draws a picture of the shelf where it lies: a raster resampled, a drawing painted at the size that is asked. */
+final class ArtPainter
+{
+    /** A bent drawing is painted this much finer than it is shown, so that resampling leaves its edges crisp. */
+    private const FINER = 2.0;
+
+    public static function paint(Picture $picture, Placing $placing, Frame $window): Image
+    {
+        if (! $picture->isVector()) {
+            return RasterPlacer::place($picture->pixels(), $placing, $window);
+        }
+        if ($placing->bend === null) {
+            return SvgPainter::drawing($picture->markup(), $placing, $window);
+        }
+        $ppi = $window->ppi * self::FINER;
+        $page = new Frame($ppi, 0, 0, max(1, (int) ceil($placing->pictureWidth * $ppi)), max(1, (int) ceil($placing->pictureHeight * $ppi)));
+        $flat = Placing::picture(new Placement($page->width / $ppi / 2, $page->height / $ppi / 2, $page->width / $ppi, $page->height / $ppi, 0, Flip::None), $picture->aspect());
+        $fine = new Frame($ppi, (int) ($window->left * self::FINER), (int) ($window->top * self::FINER), (int) ($window->width * self::FINER), (int) ($window->height * self::FINER));
+
+        return RasterPlacer::place(SvgPainter::drawing($picture->markup(), $flat, $page)->settled(), $placing, $fine)->shrunkInk((int) self::FINER);
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Artwork\Placement;
+use TallCrow\Effect\BendsOutline;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\PlacesLetters;
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Bend;
+use TallCrow\Geometry\Box;
+use TallCrow\Type\Letter;
+
+/**
+ * Bends a piece and sizes it until what comes out is as wide or as tall as was asked. A warp told as a share is the same
+ * at every size, so sizing once is enough; one told in inches is not, so the size to begin with is sought in rounds.
+ */
+final readonly class Fitting
+{
+    /** Inches by which a bent curve may stray from its true image: 0.15 px at 300 ppi, so that no facet shows. */
+    public const TOLERANCE = 0.0005;
+
+    private const ROUNDS = 10;
+
+    private const NEAR = 1e-6;
+
+    /** Longest segment, as a share of the width, that is bent without being cut first. */
+    private const LONGEST = 1 / 16;
+
+    /** @var list<BendsOutline|PlacesLetters> */
+    private array $bends;
+
+    private bool $isMeasured;
+
+    /** @param  list<Effect>  $effects */
+    public function __construct(private Placement $placement, array $effects)
+    {
+        $this->bends = array_values(array_filter($effects, fn (Effect $effect): bool => $effect instanceof BendsOutline || $effect instanceof PlacesLetters));
+        $this->isMeasured = array_filter($this->bends, fn (BendsOutline|PlacesLetters $bend): bool => $bend->isMeasured()) !== [];
+    }
+
+    /**
+     * @param  non-empty-list<Letter>  $letters  in any unit
+     * @return list<Letter> in inches, their middle at 0
+     */
+    public function letters(array $letters): array
+    {
+        $shape = fn (float $x, float $y): array => $this->bent(array_map(fn (Letter $letter): Letter => $letter->transformed(Affine::scale($x, $y)), $letters));
+        [$made, $byX, $byY] = $this->sought(Letter::together($letters)->bounds(), $shape, fn (array $made): Box => Letter::together($made)->bounds());
+        $box = Letter::together($made)->bounds();
+        $last = Affine::shift(-$box->centreX(), -$box->centreY())->then(Affine::scale($byX, $byY));
+
+        return array_map(fn (Letter $letter): Letter => $letter->transformed($last), $made);
+    }
+
+    public function picture(float $aspect): Placing
+    {
+        if ($this->bends === []) {
+            return Placing::picture($this->placement, $aspect);
+        }
+        $shape = function (float $x, float $y) use ($aspect): array {
+            $box = Box::centred(0, 0, $x, $y * $aspect);
+
+            return [self::chain(array_values(array_filter($this->bends, fn ($bend): bool => $bend instanceof BendsOutline)), $box), $box];
+        };
+        [[$bend, $picture], $byX, $byY] = $this->sought(Box::centred(0, 0, 1, $aspect), $shape, fn (array $made): Box => $made[0]->bounds($made[1]));
+        $box = $bend->bounds($picture);
+
+        return Placing::bentPicture(
+            $this->placement, $picture,
+            $bend->then(Bend::affine(Affine::shift(-$box->centreX(), -$box->centreY())->then(Affine::scale($byX, $byY)))),
+            $box->width() * $byX, $box->height() * $byY,
+        );
+    }
+
+    /**
+     * Several warps after one another, each over what the one before it leaves.
+     *
+     * @param  list<BendsOutline>  $bends
+     */
+    public static function chain(array $bends, Box $box): Bend
+    {
+        $all = Bend::none();
+        foreach ($bends as $effect) {
+            $bend = $effect->bend($box);
+            $all = $all->then($bend);
+            $box = $bend->bounds($box);
+        }
+
+        return $all;
+    }
+
+    /**
+     * @param  list<Letter>  $letters
+     * @return list<Letter>
+     */
+    private function bent(array $letters): array
+    {
+        foreach ($this->bends as $effect) {
+            if ($effect instanceof PlacesLetters) {
+                $letters = $effect->place($letters);
+
+                continue;
+            }
+            $box = Letter::together($letters)->bounds();
+            $bend = $effect->bend($box);
+            $longest = max(1e-6, $box->width() * self::LONGEST);
+            $letters = array_map(fn (Letter $letter): Letter => $letter->withPath($letter->path->mapped($bend->forward, self::TOLERANCE, $longest)), $letters);
+        }
+
+        return $letters;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  Box  $own  of the piece before it is sized
+     * @param  \Closure(float, float): T  $shape  makes it at a size across and down
+     * @param  \Closure(T): Box  $measure
+     * @return array{T, float, float} what was made, and what is left to size it by
+     */
+    private function sought(Box $own, \Closure $shape, \Closure $measure): array
+    {
+        [$width, $height] = [$this->placement->width, $this->placement->height];
+        $x = $width !== null ? $width / max(1e-9, $own->width()) : $height / max(1e-9, $own->height());
+        $y = $width !== null && $height !== null && $this->isMeasured ? $height / max(1e-9, $own->height()) : $x;
+        for ($round = 1; ; $round++) {
+            $made = $shape($x, $y);
+            $box = $measure($made);
+            $byX = $width !== null ? $width / max(1e-9, $box->width()) : $height / max(1e-9, $box->height());
+            $byY = $width !== null && $height !== null ? $height / max(1e-9, $box->height()) : $byX;
+            if (! $this->isMeasured || $round === self::ROUNDS || (abs($byX - 1) < self::NEAR && abs($byY - 1) < self::NEAR)) {
+                return [$made, $byX, $byY];
+            }
+            [$x, $y] = [$x * min(4, max(0.25, $byX)), $y * min(4, max(0.25, $byY))];
+        }
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Placement;
+use TallCrow\Asset\Shelf;
+use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Inking\PatternPaint;
+use TallCrow\Geometry\Box;
+use TallCrow\Paper\Catalogue;
+use TallCrow\Paper\Colours;
+use TallCrow\Paper\Paper;
+use TallCrow\Raster\Image;
+
+/** Papers and pictures as they are seen through a piece. */
+final readonly class PatternPainter
+{
+    /** Part of every key: raise it when a paper is to look otherwise. */
+    private const VERSION = 'paper-1';
+
+    /** A paper's scale is taken in these steps, so that its tile is whole pixels at the usual ppis. */
+    private const SCALES = 80;
+
+    /** Papers begin on this grid, in inches: whole pixels at the usual ppis. */
+    private const GRID = 0.1;
+
+    public function __construct(
+        private Shelf $shelf,
+        private Pictures $pictures,
+    ) {}
+
+    /** Ink all over a window; the pattern goes with the box. */
+    public function paint(PatternPaint $paint, Box $box, Frame $window, int $number = 0): Image
+    {
+        return $paint->isPaper ? $this->paper($paint, $box, $window, $number) : $this->picture($paint, $box, $window);
+    }
+
+    private function paper(PatternPaint $paint, Box $box, Frame $window, int $number): Image
+    {
+        $kind = $paint->of;
+        $colours = $paint->colours;
+        $key = sprintf('%s %s %d %s', self::VERSION, $kind, $paint->seed, implode(' ', array_map(fn (Srgb $colour): string => $colour->toHex(), $colours)));
+        $whole = fn (): Image => $this->pictures->image("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours)));
+        $scale = max(1, round($paint->scale * self::SCALES)) / self::SCALES;
+        $side = max(1, (int) round(Paper::TILE * $scale * $window->ppi / Paper::PPI));
+        $tile = $this->pictures->image("tile $key $side", fn (): Image => self::sized($whole(), $side));
+        // Each letter of its own looks through at another place.
+        $place = fn (float $at, float $shift, int $step): int => (int) round((round(($at + $shift + $number * $step * 0.7) / self::GRID) * self::GRID) * $window->ppi);
+
+        return $tile
+            ->tiled($place($box->left, $paint->x, 3) - $window->left, $place($box->top, $paint->y, 2) - $window->top, $window->width, $window->height)
+            ->asInk();
+    }
+
+    private static function sized(Image $tile, int $side): Image
+    {
+        if ($side === $tile->width()) {
+            return $tile;
+        }
+        if ($side > $tile->width()) {
+            return $tile->resized($side / $tile->width());
+        }
+
+        return $tile->averaged($tile->width() / $side);
+    }
+
+    /** At a scale of 1 it just covers the box; smaller, it is laid again beside itself. */
+    private function picture(PatternPaint $paint, Box $box, Frame $window): Image
+    {
+        $picture = $this->shelf->picture($paint->of);
+        $width = max($box->width(), $box->height() / $picture->aspect()) * $paint->scale;
+        $placement = fn (float $x, float $y): Placement => new Placement($x, $y, $width, null, 0, Flip::None);
+        $height = $width * $picture->aspect();
+        [$x, $y] = [$box->centreX() + $paint->x, $box->centreY() + $paint->y];
+        $spare = [$x - $width / 2 <= $box->left + 1e-6, $x + $width / 2 >= $box->right - 1e-6, $y - $height / 2 <= $box->top + 1e-6, $y + $height / 2 >= $box->bottom - 1e-6];
+        if (! in_array(false, $spare, true)) {
+            return ArtPainter::paint($picture, Placing::picture($placement($x, $y), $picture->aspect()), $window);
+        }
+        $tile = new Frame($window->ppi, 0, 0, max(1, (int) round($width * $window->ppi)), max(1, (int) round($height * $window->ppi)));
+        $one = ArtPainter::paint($picture, Placing::picture(new Placement($tile->width / $tile->ppi / 2, $tile->height / $tile->ppi / 2, $tile->width / $tile->ppi, $tile->height / $tile->ppi, 0, Flip::None), $picture->aspect()), $tile)->settled();
+
+        return $one->tiled((int) round(($x - $width / 2) * $window->ppi) - $window->left, (int) round(($y - $height / 2) * $window->ppi) - $window->top, $window->width, $window->height);
+    }
+}

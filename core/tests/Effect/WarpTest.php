@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Placement;
+use TallCrow\Effect\BendsOutline;
+use TallCrow\Effect\Catalogue;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\Values;
+use TallCrow\Effect\Warp\Arc;
+use TallCrow\Geometry\Bend;
+use TallCrow\Geometry\Bezier;
+use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Outline;
+use TallCrow\Geometry\Path;
+use TallCrow\Render\Fitting;
+use TallCrow\Type\Letter;
+
+/** An effect with the values given and the defaults of the rest. @param  array<string, mixed>  $values */
+function effect(string $kind, array $values = []): Effect
+{
+    $class = Catalogue::classes()[$kind];
+    foreach ($class::parameters() as $parameter) {
+        $values += [$parameter->name => $parameter->default];
+    }
+
+    return (new EffectLine($kind, new Values($values), true))->effect();
+}
+
+/** @param  array<string, mixed>  $values */
+function bend(string $kind, array $values, Box $box): Bend
+{
+    $effect = effect($kind, $values);
+    assert($effect instanceof BendsOutline);
+
+    return $effect->bend($box);
+}
+
+const WARPS = ['arch', 'bulge', 'pinch', 'wave', 'flag', 'rise', 'ring', 'stretch'];
+
+// Geometry of the circular segment: a chord of 2h and a sagitta of s lie on a circle of radius (s² + h²) ÷ 2s.
+it('arches along one circle', function (float $bend): void {
+    $map = bend('arch', ['bend' => $bend], new Box(-4, -0.5, 4, 0.5));
+    $rise = abs($bend) * 4;
+    $radius = ($rise ** 2 + 16) / (2 * $rise);
+    expect(Arc::radius($rise, 4))->toEqualWithDelta($radius, 1e-9);
+    $centreY = $bend > 0 ? 0.5 - $rise + $radius : 0.5 + $rise - $radius;
+    for ($x = -4.0; $x <= 4; $x += 0.25) {
+        [$toX, $toY] = ($map->forward)($x, 0.5);
+        expect($toX)->toBe($x)->and(hypot($toX, $toY - $centreY))->toEqualWithDelta($radius, 1e-9);
+    }
+    expect(($map->forward)(-4.0, 0.5)[1])->toEqualWithDelta(0.5, 1e-9)
+        ->and(($map->forward)(0.0, 0.5)[1])->toEqualWithDelta($bend > 0 ? 0.5 - $rise : 0.5 + $rise, 1e-9);
+})->with([0.35, 1.0, 0.05, -0.4]);
+
+it('arches by a rise in inches whatever the width', function (float $rise, float $width): void {
+    $map = bend('arch', ['by' => 'inches', 'rise' => $rise], Box::centred(0, 0, $width, 1));
+    expect(($map->forward)(0.0, 0.0)[1])->toEqualWithDelta(-$rise, 1e-9);
+})->with([0.5, 1.25])->with([6, 11]);
+
+// An arc of length l on a circle of radius r has the sagitta r (1 − cos(l ÷ 2r)).
+it('finds the circle on which an arc of a length rises so high', function (float $length, float $sagitta): void {
+    $radius = Arc::radiusOfLength($length, $sagitta);
+    expect($radius * (1 - cos($length / (2 * $radius))))->toEqualWithDelta($sagitta, 1e-6);
+})->with([[8.0, 0.5], [8.0, 2.0], [3.0, 0.01]]);
+
+it('bends into a ring that keeps the length of its middle line', function (float $bend): void {
+    $box = new Box(0, 0, 10, 1);
+    $map = bend('ring', ['bend' => $bend], $box);
+    $radius = 10 / (2 * M_PI * abs($bend));
+    $length = 0.0;
+    $last = ($map->forward)(0.0, 0.5);
+    for ($i = 1; $i <= 2000; $i++) {
+        $next = ($map->forward)($i / 200, 0.5);
+        $length += hypot($next[0] - $last[0], $next[1] - $last[1]);
+        $last = $next;
+    }
+    expect($length)->toEqualWithDelta(10.0, 0.001);
+    // The middle of the upper edge lies one half height further from the centre than the middle line.
+    [$x, $y] = ($map->forward)(5.0, 0.0);
+    expect(hypot($x - 5, $y - (0.5 + ($bend > 0 ? 1 : -1) * $radius)))->toEqualWithDelta($radius + ($bend > 0 ? 0.5 : -0.5), 1e-9);
+})->with([0.25, 0.6, -0.4, 1.0]);
+
+it('finds its way back from every warp', function (string $kind): void {
+    $box = new Box(1, 2, 9, 4);
+    $map = bend($kind, [], $box);
+    for ($x = 1.0; $x <= 9; $x += 0.5) {
+        for ($y = 2.0; $y <= 4; $y += 0.5) {
+            $back = ($map->back)(...($map->forward)($x, $y));
+            expect($back[0])->toEqualWithDelta($x, 1e-7)->and($back[1])->toEqualWithDelta($y, 1e-7);
+        }
+    }
+})->with(WARPS);
+
+it('does nothing when the bend is none', function (string $kind): void {
+    $map = bend($kind, ['bend' => 0.0], new Box(-4, -0.5, 4, 0.5));
+    expect(($map->forward)(1.3, 0.2)[1])->toEqualWithDelta(0.2, 1e-9)->and(($map->forward)(1.3, 0.2)[0])->toEqualWithDelta(1.3, 1e-9);
+})->with(['arch', 'bulge', 'pinch', 'wave', 'flag', 'rise', 'ring']);
+
+it('does to the middle and the ends what its name says', function (): void {
+    $box = new Box(0, 0, 8, 2);
+    $height = fn (Bend $map, float $x): float => ($map->forward)($x, 2.0)[1] - ($map->forward)($x, 0.0)[1];
+    expect($height(bend('bulge', ['bend' => 0.5], $box), 4))->toEqualWithDelta(3.0, 1e-9)
+        ->and($height(bend('bulge', ['bend' => 0.5], $box), 0))->toEqualWithDelta(2.0, 1e-9)
+        ->and($height(bend('bulge', ['by' => 'inches', 'rise' => 0.25], $box), 4))->toEqualWithDelta(2.5, 1e-9)
+        ->and($height(bend('pinch', ['bend' => 0.5], $box), 4))->toEqualWithDelta(1.0, 1e-9)
+        ->and(($c = bend('wave', ['by' => 'inches', 'rise' => 0.5], $box)->forward)(2.0, 1.0)[1])->toEqualWithDelta(0.5, 1e-9)
+        ->and($c(6.0, 1.0)[1])->toEqualWithDelta(1.5, 1e-9)
+        ->and((bend('flag', [], $box)->forward)(0.0, 1.0)[1])->toEqualWithDelta(1.0, 1e-9)
+        ->and(($r = bend('rise', ['bend' => 0.25], $box)->forward)(8.0, 1.0)[1])->toEqualWithDelta(-1.0, 1e-9)
+        ->and($r(0.0, 1.0)[1])->toEqualWithDelta(1.0, 1e-9)
+        ->and($height(bend('stretch', ['down' => 1.5], $box), 3))->toEqualWithDelta(3.0, 1e-9);
+});
+
+it('stands letters on a circle and turns each as it is', function (float $bend): void {
+    $letters = [];
+    for ($i = 0; $i < 9; $i++) {
+        $letters[] = new Letter(Outline::rectangle(0.6, 1)->transformed(TallCrow\Geometry\Affine::shift($i + 0.5, -0.5)), 0, 'I', 0, $i + 0.5, 0.0);
+    }
+    $placed = effect('circle', ['bend' => $bend])->place($letters);
+    $radius = 8.6 / (2 * M_PI * abs($bend));
+    $up = $bend <=> 0;
+    foreach ($placed as $i => $letter) {
+        $angle = ($i + 0.5 - 4.5) / $radius;
+        // On the circle, a chord of 2 r sin(φ ÷ 2) from the letter before.
+        expect(hypot($letter->x - 4.5, $letter->baseline - $up * $radius))->toEqualWithDelta($radius, 1e-9);
+        if ($i > 0) {
+            expect(hypot($letter->x - $placed[$i - 1]->x, $letter->baseline - $placed[$i - 1]->baseline))->toEqualWithDelta(2 * $radius * sin(1 / $radius / 2), 1e-9);
+        }
+        // As large as it was: the area of a turned rectangle's corners.
+        [$a, $b, $c] = array_values(array_filter($letter->path->segments, fn (array $s): bool => $s[0] !== 'Z'));
+        expect(hypot($b[1] - $a[1], $b[2] - $a[2]) * hypot($c[1] - $b[1], $c[2] - $b[2]))->toEqualWithDelta(0.6, 1e-9)
+            ->and(sin(atan2($b[2] - $a[2], $b[1] - $a[1])))->toEqualWithDelta(sin($up * $angle), 1e-6);
+    }
+})->with([0.3, 0.9, -0.5]);
+
+it('bends no curve further from its true image than the tolerance', function (string $kind): void {
+    $source = Path::join(Outline::ellipse(8, 2), Outline::rectangle(7.9, 1.2), Outline::star(5, 0.4, 2, 2));
+    $map = bend($kind, [], $source->bounds());
+    $bent = $source->mapped($map->forward, Fitting::TOLERANCE, 0.5);
+    $chords = [];
+    $at = [0.0, 0.0];
+    foreach ($bent->segments as $segment) {
+        if ($segment[0] === 'Q' || $segment[0] === 'C') {
+            $made = [];
+            Bezier::chords($at, $segment, 0.00002, $made);
+            foreach ($made as $chord) {
+                $chords[] = [$at, [$chord[1], $chord[2]]];
+                $at = [$chord[1], $chord[2]];
+            }
+        } elseif ($segment[0] === 'L') {
+            $chords[] = [$at, [$segment[1], $segment[2]]];
+        }
+        $at = $segment[0] === 'Z' ? $at : Path::end($segment);
+    }
+    $worst = 0.0;
+    $at = [0.0, 0.0];
+    foreach ($source->segments as $segment) {
+        if ($segment[0] === 'C') {
+            for ($i = 0; $i <= 24; $i++) {
+                $t = $i / 24;
+                $point = ($map->forward)(Bezier::cubic($at[0], $segment[1], $segment[3], $segment[5], $t), Bezier::cubic($at[1], $segment[2], $segment[4], $segment[6], $t));
+                $nearest = INF;
+                foreach ($chords as [$p, $q]) {
+                    [$dx, $dy] = [$q[0] - $p[0], $q[1] - $p[1]];
+                    $along = max(0.0, min(1.0, (($point[0] - $p[0]) * $dx + ($point[1] - $p[1]) * $dy) / max(1e-12, $dx * $dx + $dy * $dy)));
+                    $nearest = min($nearest, hypot($point[0] - $p[0] - $along * $dx, $point[1] - $p[1] - $along * $dy));
+                }
+                $worst = max($worst, $nearest);
+            }
+        }
+        $at = $segment[0] === 'Z' ? $at : Path::end($segment);
+    }
+    // The middle of each piece is held; in between a curve strays little further.
+    expect($worst)->toBeLessThan(Fitting::TOLERANCE * 1.5);
+})->with(WARPS);
+
+it('sizes what is bent until it is as wide and as tall as asked', function (?float $width, ?float $height, string $kind, array $values): void {
+    $letters = [Letter::figure(Outline::rectangle(4, 1)), Letter::figure(Outline::ellipse(1, 1)->transformed(TallCrow\Geometry\Affine::shift(3, 0)))];
+    $fitted = (new Fitting(new Placement(0, 0, $width, $height, 0, Flip::None), [effect($kind, $values)]))->letters($letters);
+    $box = Letter::together($fitted)->bounds();
+    expect($box->centreX())->toEqualWithDelta(0.0, 1e-6)->and($box->centreY())->toEqualWithDelta(0.0, 1e-6);
+    if ($width !== null) {
+        expect($box->width())->toEqualWithDelta($width, 1e-5);
+    }
+    if ($height !== null) {
+        expect($box->height())->toEqualWithDelta($height, 1e-5);
+    }
+})->with([[9.0, null], [null, 3.0], [9.0, 4.0]])->with([
+    ['arch', ['by' => 'inches', 'rise' => 1.0]], ['arch', ['bend' => 0.3]], ['ring', ['by' => 'inches', 'rise' => 0.8]], ['ring', ['bend' => 0.6]], ['wave', ['by' => 'inches', 'rise' => 0.4]],
+]);
