@@ -15,6 +15,7 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Placing;
+use TallCrow\Render\Shapes;
 use TallCrow\Render\SvgPainter;
 use TallCrow\Type\Alignment;
 use TallCrow\Type\Letter;
@@ -72,6 +73,6 @@ final class AssetPreview
         $scale = min(($width - 8) / $box->width(), ($height - 12) / $box->height(), 48.0);
         $placed = $path->transformed(Affine::shift(-$box->left, -$box->centreY())->then(Affine::scale($scale, $scale))->then(Affine::shift(4, $height / 2)));
 
-        return SvgPainter::filled($placed, Srgb::hex('#1f1d1a'), new Frame(1, 0, 0, $width, $height))->png();
+        return Shapes::ink($placed, Srgb::hex('#1f1d1a'), new Frame(1, 0, 0, $width, $height))->png();
     }
 }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 /** What each part of the core may lean on; imports run one way. */
 const MAY_USE = [
-    'Measure' => [], 'Geometry' => [], 'Colour' => [], 'Raster' => ['Colour'],
+    'Measure' => [], 'Geometry' => [], 'Colour' => [], 'Raster' => ['Colour', 'Geometry'],
     'Type' => ['Geometry'], 'Paper' => ['Raster', 'Colour'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper'], 'Mask' => ['Geometry'], 'Texture' => ['Raster'],
     'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
     'Asset' => ['Raster', 'Type'],
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper'],
-    'Preflight' => ['Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
+    'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
+    'Preflight' => ['Compose', 'Effect', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
     'Cli' => ['Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];

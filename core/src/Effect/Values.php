@@ -35,7 +35,7 @@ final readonly class Values
     /** @return non-empty-list<Srgb> */
     public function colours(string $name): array
     {
-        $colours = array_map($this->inked(...), array_values((array) $this->values[$name]));
+        $colours = array_map($this->inked(...), is_array($this->values[$name]) ? $this->values[$name] : [$this->values[$name]]);
 
         return $colours === [] ? [Srgb::of(0, 0, 0)] : $colours;
     }

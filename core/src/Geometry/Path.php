@@ -43,16 +43,18 @@ final readonly class Path
 
     public function transformed(Affine $by): self
     {
-        $segments = [];
-        foreach ($this->segments as $s) {
-            $segments[] = match ($s[0]) {
-                'Z' => $s,
-                'Q' => ['Q', ...$by->apply($s[1], $s[2]), ...$by->apply($s[3], $s[4])],
-                'C' => ['C', ...$by->apply($s[1], $s[2]), ...$by->apply($s[3], $s[4]), ...$by->apply($s[5], $s[6])],
-                default => [$s[0], ...$by->apply($s[1], $s[2])],
-            };
+        [$a, $b, $c, $d, $e, $f] = [$by->a, $by->b, $by->c, $by->d, $by->e, $by->f];
+        /** @var list<array<int, float>> $segments their letters aside */
+        $segments = $this->segments;
+        foreach ($segments as $i => $s) {
+            for ($k = 1, $n = count($s); $k < $n; $k += 2) {
+                [$x, $y] = [$s[$k], $s[$k + 1]];
+                $segments[$i][$k] = $a * $x + $c * $y + $e;
+                $segments[$i][$k + 1] = $b * $x + $d * $y + $f;
+            }
         }
 
+        /** @var list<Segment> $segments */
         return new self($segments);
     }
 
@@ -66,28 +68,37 @@ final readonly class Path
         $left = $top = INF;
         $right = $bottom = -INF;
         $px = $py = 0.0;
-        foreach ($this->segments as $s) {
-            if ($s[0] === 'Z') {
+        foreach ($this->segments as $segment) {
+            if ($segment[0] === 'Z') {
                 continue;
             }
-            [$toX, $toY] = self::end($s);
-            $xs = [$px, $toX];
-            $ys = [$py, $toY];
-            if ($s[0] === 'M') {
-                $xs = [$s[1]];
-                $ys = [$s[2]];
-            } elseif ($s[0] === 'Q') {
-                $xs = [...$xs, ...Bezier::quadraticExtremes($px, $s[1], $s[3])];
-                $ys = [...$ys, ...Bezier::quadraticExtremes($py, $s[2], $s[4])];
-            } elseif ($s[0] === 'C') {
-                $xs = [...$xs, ...Bezier::cubicExtremes($px, $s[1], $s[3], $s[5])];
-                $ys = [...$ys, ...Bezier::cubicExtremes($py, $s[2], $s[4], $s[6])];
+            /** @var array<int, float> $s its letter aside */
+            $s = $segment;
+            $n = count($s);
+            [$x, $y] = [$s[$n - 2], $s[$n - 1]];
+            if ($x < $left) {
+                $left = $x;
             }
-            $left = min($left, ...$xs);
-            $right = max($right, ...$xs);
-            $top = min($top, ...$ys);
-            $bottom = max($bottom, ...$ys);
-            [$px, $py] = [$toX, $toY];
+            if ($x > $right) {
+                $right = $x;
+            }
+            if ($y < $top) {
+                $top = $y;
+            }
+            if ($y > $bottom) {
+                $bottom = $y;
+            }
+            // A curve lies within its handles, so it is looked into only where one of them sticks out.
+            for ($i = 1; $i < $n - 2; $i += 2) {
+                if ($s[$i] < $left || $s[$i] > $right || $s[$i + 1] < $top || $s[$i + 1] > $bottom) {
+                    $xs = $n === 5 ? Bezier::quadraticExtremes($px, $s[1], $s[3]) : Bezier::cubicExtremes($px, $s[1], $s[3], $s[5]);
+                    $ys = $n === 5 ? Bezier::quadraticExtremes($py, $s[2], $s[4]) : Bezier::cubicExtremes($py, $s[2], $s[4], $s[6]);
+                    [$left, $right] = [min([$left, ...$xs]), max([$right, ...$xs])];
+                    [$top, $bottom] = [min([$top, ...$ys]), max([$bottom, ...$ys])];
+                    break;
+                }
+            }
+            [$px, $py] = [$x, $y];
         }
         if ($left > $right) {
             throw NothingToMeasure::path();
@@ -131,29 +142,45 @@ final readonly class Path
     }
 
     /**
-     * All that the edge of a polygon passes over when it is moved in a straight line: with its first and its last place
-     * filled, the solid block between them. Curves must have been cut into chords.
+     * What the far edges of a polygon pass over when it is moved in a straight line: with its first and its last place
+     * filled, the solid block between them. Near edges sweep what the polygon covers anyway, so they are left out, and
+     * the block has no second edge under the polygon's own. Curves must have been cut into chords.
      */
     public function swept(float $x, float $y): self
     {
+        $way = $this->area() <=> 0.0;
         $out = [];
         $at = $start = [0.0, 0.0];
         foreach ($this->segments as $segment) {
             $to = $segment[0] === 'Z' ? $start : self::end($segment);
             if ($segment[0] === 'M') {
                 $start = $to;
-            } else {
-                $turn = ($to[0] - $at[0]) * $y - ($to[1] - $at[1]) * $x;
+            } elseif ($way * (($to[0] - $at[0]) * $y - ($to[1] - $at[1]) * $x) < -1e-12) {
                 // All quarters run the same way round, so that the nonzero rule fills where they overlap.
-                [$one, $other] = $turn > 0 ? [$at, $to] : [$to, $at];
-                if (abs($turn) > 1e-12) {
-                    array_push($out, ['M', $one[0], $one[1]], ['L', $other[0], $other[1]], ['L', $other[0] + $x, $other[1] + $y], ['L', $one[0] + $x, $one[1] + $y], ['Z']);
-                }
+                array_push($out, ['M', $to[0], $to[1]], ['L', $at[0], $at[1]], ['L', $at[0] + $x, $at[1] + $y], ['L', $to[0] + $x, $to[1] + $y], ['Z']);
             }
             $at = $to;
         }
 
         return new self($out);
+    }
+
+    /** Of a polygon, by the shoelace formula: above nothing where its outer contours run clockwise on a sheet whose y points down. */
+    public function area(): float
+    {
+        $sum = 0.0;
+        $at = $start = [0.0, 0.0];
+        foreach ($this->segments as $segment) {
+            $to = $segment[0] === 'Z' ? $start : self::end($segment);
+            if ($segment[0] === 'M') {
+                $start = $to;
+            } else {
+                $sum += $at[0] * $to[1] - $to[0] * $at[1];
+            }
+            $at = $to;
+        }
+
+        return $sum / 2;
     }
 
     /** An SVG path's d attribute, to a ten-thousandth of the unit unless told otherwise. */

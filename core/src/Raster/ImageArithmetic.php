@@ -280,7 +280,8 @@ trait ImageArithmetic
         return $this->made('premultiply')->made('cast', [self::UCHAR]);
     }
 
-    private function unpremultiplied(): self
+    /** Straight alpha from colours that are weighed by it. @internal */
+    public function unpremultiplied(): self
     {
         return $this->made('unpremultiply')->made('cast', [self::UCHAR]);
     }

@@ -47,6 +47,19 @@ trait ImageMaking
         return $bands >= 3 ? $image->made('copy', [], ['interpretation' => 22]) : $image;
     }
 
+    /**
+     * Rows of interleaved 8-bit samples that another library holds; they are copied.
+     *
+     * @internal
+     */
+    public static function memory(\FFI\CData $data, int $width, int $height, int $bands): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory_copy', $data, $width * $height * $bands, $width, $height, $bands, 0);
+        assert($handle instanceof \FFI\CData);
+
+        return self::wrap($handle)->made('copy', [], ['interpretation' => 22]);
+    }
+
     /** @param  string  $bytes  rows of interleaved samples in 32-bit floating point, lowest byte first */
     public static function samples(string $bytes, int $width, int $height, int $bands): self
     {

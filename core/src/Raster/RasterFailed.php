@@ -6,9 +6,9 @@ namespace TallCrow\Raster;
 
 final class RasterFailed extends \RuntimeException
 {
-    public static function library(\Throwable $cause): self
+    public static function library(string $package, \Throwable $cause): self
     {
-        return new self('The imaging library libvips could not be loaded. Install Debian\'s libvips42 and switch PHP\'s FFI on (ffi.enable=true).', 0, $cause);
+        return new self("Pictures cannot be drawn. Install Debian's $package and switch PHP's FFI on (ffi.enable=true).", 0, $cause);
     }
 
     public static function during(string $operation, string $complaint): self

@@ -62,7 +62,7 @@ final class Vips
             try {
                 self::$ffi = FFI::cdef(self::DECLARATIONS, 'libvips.so.42');
             } catch (FFI\Exception $missing) {
-                throw RasterFailed::library($missing);
+                throw RasterFailed::library('libvips42', $missing);
             }
             // What it warns of it also answers as an error; its lines on standard error are for nobody.
             putenv('VIPS_WARNING=0');

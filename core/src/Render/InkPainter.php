@@ -8,8 +8,10 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Inking\Filling;
 use TallCrow\Effect\Inking\Hatching;
 use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inking\Part;
 use TallCrow\Effect\Inking\PatternPaint;
 use TallCrow\Effect\Inking\Ring;
+use TallCrow\Effect\Inking\Solid;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
@@ -47,6 +49,7 @@ final class InkPainter
 
     public function paint(Inking $inking): Image
     {
+        $this->marks = new Marks($this->letters, $this->frame, count($inking->rings));
         $this->behind($inking);
         if ($inking->hollow) {
             $this->takeOut($inking->grown);
@@ -69,11 +72,14 @@ final class InkPainter
             $this->marks->shadow($shadow, $inking->reach(), $outer);
         }
         $reach = $inking->reach();
+        // Where a fill lies over all of the piece, nobody sees the middle of a ring.
+        $covered = $this->own === null && ! $inking->hollow && $inking->grown >= 0 && ($inking->fills[0]->aim->part ?? null) === Part::All
+            && array_filter($inking->rings, fn (Ring $ring): bool => $ring->colour === null) === [];
         foreach (array_reverse($inking->rings) as $ring) {
             if ($ring->colour === null) {
                 $this->takeOut($reach);
             } else {
-                $this->marks->grown($reach, $ring->colour, $ring->join, $ring->mitreLimit);
+                $this->marks->grown($reach, $ring->colour, $ring->join, $ring->mitreLimit, ! $covered);
             }
             $reach -= $ring->width;
         }
@@ -88,53 +94,73 @@ final class InkPainter
             $this->flush();
             $this->laid[] = Laid::over($this->own, 0, 0);
         }
-        foreach ($inking->fills as $filling) {
+        foreach ($inking->fills as $at => $filling) {
+            $numbers = $this->shown($inking, $at);
+            if ($numbers === []) {
+                continue;
+            }
             if ($filling->paint instanceof PatternPaint) {
-                $this->pattern($filling, $filling->paint, $inking->grown);
+                $this->pattern($filling, $filling->paint, $numbers, $inking->grown);
             } elseif ($this->own !== null || $inking->grown < 0) {
                 $this->flush();
-                $this->marks->fill($filling, 0.0, $this->own !== null);
-                $this->laid[] = Laid::over($this->marks->painted()->masked($this->shape($inking->grown)), 0, 0);
+                $this->marks->fill($filling, $numbers, 0.0, $this->own !== null);
+                $this->laid[] = Laid::over($this->marks->ink()->masked($this->shape($inking->grown)), 0, 0);
             } else {
-                $this->marks->fill($filling, $inking->grown, false);
+                $this->marks->fill($filling, $numbers, $inking->grown, false);
             }
         }
     }
 
-    private function pattern(Filling $filling, PatternPaint $paint, float $grown): void
+    /**
+     * The letters of which a fill is seen: those that no later one covers whole, since edge over edge would show as a
+     * fringe.
+     *
+     * @return list<int>
+     */
+    private function shown(Inking $inking, int $at): array
+    {
+        $later = array_filter(array_slice($inking->fills, $at + 1), fn (Filling $filling): bool => ! $filling->aim->part->isHalf());
+        $seen = [];
+        foreach ($this->letters as $i => $letter) {
+            $covered = array_filter($later, fn (Filling $filling): bool => $filling->aim->holds($letter, $i));
+            if ($covered === [] && $inking->fills[$at]->aim->holds($letter, $i)) {
+                $seen[] = $i;
+            }
+        }
+
+        return $seen;
+    }
+
+    /** @param  list<int>  $numbers */
+    private function pattern(Filling $filling, PatternPaint $paint, array $numbers, float $grown): void
     {
         $this->flush();
         if (! $paint->each) {
-            $mask = $this->aimed($filling, $this->letters, array_keys($this->letters), $grown, $this->frame);
+            $mask = $this->aimed($filling, $numbers, $grown, $this->frame);
             $this->laid[] = Laid::over($this->patterns->paint($paint, $this->box, $this->frame)->masked($mask), 0, 0);
 
             return;
         }
-        foreach ($this->letters as $i => $letter) {
-            $own = $letter->path->bounds();
-            $window = $filling->aim->holds($letter, $i) ? $this->frame->within($own->grown(max(0.0, $grown) + 2 / $this->frame->ppi)) : null;
+        foreach ($numbers as $i) {
+            $own = $this->letters[$i]->path->bounds();
+            $window = $this->frame->within($own->grown(max(0.0, $grown) + 2 / $this->frame->ppi));
             if ($window !== null) {
-                $mask = $this->aimed($filling, [$letter], [$i], $grown, $window);
+                $mask = $this->aimed($filling, [$i], $grown, $window);
                 $this->laid[] = Laid::over($this->patterns->paint($paint, $own, $window, $i)->masked($mask)->settled(), $window->left - $this->frame->left, $window->top - $this->frame->top);
             }
         }
     }
 
     /**
-     * Where a fill goes: one band.
+     * Where a fill of some letters goes: one band.
      *
-     * @param  list<Letter>  $letters
      * @param  list<int>  $numbers
      */
-    private function aimed(Filling $filling, array $letters, array $numbers, float $grown, Frame $window): Image
+    private function aimed(Filling $filling, array $numbers, float $grown, Frame $window): Image
     {
-        $marks = new Marks($letters, $window);
-        foreach ($letters as $i => $letter) {
-            if ($filling->aim->holds($letter, $numbers[$i])) {
-                $marks->letter($letter, $filling->aim, '#fff', max(0.0, $grown), $this->own !== null);
-            }
-        }
-        $mask = $marks->painted()->alpha();
+        $marks = new Marks($this->letters, $window);
+        $marks->fill(new Filling($filling->aim, new Solid($this->white)), $numbers, max(0.0, $grown), $this->own !== null);
+        $mask = $marks->mask();
 
         return $this->own === null && $grown >= 0
             ? $mask
@@ -163,7 +189,7 @@ final class InkPainter
     {
         $this->flush();
         $this->marks->hatching($hatching->spacing, $hatching->width, $hatching->angle, $this->box->grown(max(0.0, $grown)));
-        $mask = $this->marks->painted()->alpha()->times($this->shape($grown - $hatching->inset));
+        $mask = $this->marks->mask()->times($this->shape($grown - $hatching->inset));
         $this->laid[] = $hatching->colour === null
             ? Laid::takingOut(Image::flat($this->white, $mask), 0, 0)
             : Laid::over(Image::flat($hatching->colour, $mask), 0, 0);
@@ -185,19 +211,19 @@ final class InkPainter
         }
         $marks = new Marks($this->letters, $this->frame);
         $marks->grown(max(0.0, $moved), $this->white);
-        $shape = $marks->painted()->alpha();
+        $shape = $marks->mask();
         if ($moved >= 0) {
             return $shape;
         }
         $marks->line(-2 * $moved, $this->white);
 
-        return $shape->times($marks->painted()->alpha()->inverted());
+        return $shape->times($marks->mask()->inverted());
     }
 
     private function flush(): void
     {
         if (! $this->marks->isEmpty()) {
-            $this->laid[] = Laid::over($this->marks->painted(), 0, 0);
+            $this->laid[] = Laid::over($this->marks->ink(), 0, 0);
         }
     }
 }

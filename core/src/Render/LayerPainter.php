@@ -9,6 +9,7 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Asset\Shelf;
+use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inks;
 use TallCrow\Geometry\Affine;
@@ -68,7 +69,7 @@ final class LayerPainter
                 }
                 $window = $frame->within($path->bounds()->grown($layer->role->gap * 4 + 0.02));
 
-                return $window === null ? null : new Piece(SvgPainter::widened($path, $layer->role->gap, $layer->role->join, $window), $window);
+                return $window === null ? null : new Piece(Image::flat(Srgb::of(255, 255, 255), Shapes::mask($path, $layer->role->gap, $layer->role->join, $window)), $window);
             });
         });
     }

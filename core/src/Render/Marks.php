@@ -14,126 +14,132 @@ use TallCrow\Effect\Inking\LetterColours;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\Inking\Solid;
 use TallCrow\Geometry\Box;
-use TallCrow\Geometry\Outline;
 use TallCrow\Geometry\Path;
+use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Image;
 use TallCrow\Type\Letter;
 
-/** Gathers marks of one piece, the lowest first, and paints them all at once. */
+/** Draws the marks of one piece over one another. Paths are in inches on the sheet. */
 final class Marks
 {
-    private string $defs = '';
+    /** Below this ppi a picture is a proof, and the edges of a piece with very many strokes may be a little coarser. */
+    private const PRINT = 150.0;
 
-    private string $body = '';
+    private const VERY_MANY = 9000;
 
-    private int $named = 0;
+    /** Pixels by which a chord may stray: finer than the eye, and no finer than need be. */
+    private const FINE = 0.1;
 
-    private ?string $stroked = null;
+    private ?Canvas $canvas = null;
+
+    /** @var array<int, Path> letters fit to be stroked */
+    private array $fit = [];
 
     private ?Path $whole = null;
 
-    /** @param  list<Letter>  $letters  on the sheet, in inches */
+    /**
+     * @param  list<Letter>  $letters
+     * @param  int  $strokes  how often the outline is going to be stroked
+     */
     public function __construct(
         private readonly array $letters,
         private readonly Frame $frame,
+        private readonly int $strokes = 0,
     ) {}
 
     public function isEmpty(): bool
     {
-        return $this->body === '';
+        return $this->canvas === null;
     }
 
-    /** What was gathered; gathering begins anew. */
-    public function painted(): Image
+    /** What was drawn, as ink; drawing begins anew. */
+    public function ink(): Image
     {
-        $image = SvgPainter::page($this->frame, "<defs>{$this->defs}</defs>{$this->body}");
-        $this->defs = $this->body = '';
-        $this->stroked = null;
+        $image = $this->canvas()->ink();
+        $this->canvas = null;
 
         return $image;
     }
 
-    /** The whole outline moved out by so many inches. */
-    public function grown(float $by, Srgb $colour, Join $join = Join::Round, float $limit = 4.0, float $x = 0.0, float $y = 0.0): void
+    /** Where anything was drawn: one band; drawing begins anew. */
+    public function mask(): Image
     {
-        $shift = $x == 0.0 && $y == 0.0 ? '' : sprintf(' transform="translate(%.5f %.5f)"', $x, $y);
-        $this->body .= sprintf('<use href="#%s" fill="%s"%s%s/>', $this->outline(), $colour->toHex(), self::stroke($by, $colour->toHex(), $join, $limit), $shift);
+        $image = $this->canvas()->mask();
+        $this->canvas = null;
+
+        return $image;
+    }
+
+    /** The whole outline moved out by so many inches; without its middle where that is covered anyway. */
+    public function grown(float $by, Srgb $colour, Join $join = Join::Round, float $limit = 4.0, bool $middle = true): void
+    {
+        $canvas = $this->canvas();
+        $canvas->colour($colour);
+        foreach (array_keys($this->letters) as $i) {
+            if ($middle) {
+                $canvas->fill($this->fit($i));
+            }
+            if ($by > 0) {
+                $canvas->stroke($this->fit($i), 2 * $by, $join->svg(), $limit);
+            }
+        }
     }
 
     /** A line along the outline, half of it inside. */
     public function line(float $width, Srgb $colour): void
     {
-        $this->body .= sprintf('<use href="#%s" fill="none"%s/>', $this->outline(), self::stroke($width / 2, $colour->toHex(), Join::Round, 4.0));
+        $this->grown($width / 2, $colour, middle: false);
     }
 
     public function shadow(CastShadow $shadow, float $reach, ?Ring $outer): void
     {
         [$join, $limit] = [$outer->join ?? Join::Round, $outer->mitreLimit ?? 4.0];
-        $this->grown($reach, $shadow->colour, $join, $limit, $shadow->x, $shadow->y);
+        $this->canvas()->within(fn () => $this->grown($reach, $shadow->colour, $join, $limit), $shadow->x, $shadow->y);
         if ($shadow->solid) {
-            $swept = $this->whole()->forStroking(SvgPainter::tolerance($this->frame))->swept($shadow->x, $shadow->y);
-            $this->body .= sprintf('<path d="%s" fill="%s"%s/>', $swept->toSvg(), $shadow->colour->toHex(), self::stroke($reach, $shadow->colour->toHex(), Join::Round, 4.0));
-            $this->grown($reach, $shadow->colour, $join, $limit);
-        }
-    }
-
-    /** A fill of the outline or, where the ink is not the outline's own, of the boxes about its letters. */
-    public function fill(Filling $filling, float $grown, bool $boxes): void
-    {
-        $paint = $filling->paint;
-        $colour = match (true) {
-            $paint instanceof Solid => $paint->colour->toHex(),
-            $paint instanceof GradientPaint => sprintf('url(#%s)', $this->gradient($paint)),
-            default => '',
-        };
-        if ($colour !== '' && $filling->aim->part === \TallCrow\Effect\Inking\Part::All && ! $boxes) {
-            $this->body .= sprintf('<use href="#%s" fill="%s"%s/>', $this->outline($grown > 0), $colour, self::stroke(max(0.0, $grown), $colour, Join::Round, 4.0));
-
-            return;
-        }
-        $count = count($this->letters);
-        foreach ($this->letters as $i => $letter) {
-            if ($filling->aim->holds($letter, $i)) {
-                $own = $paint instanceof LetterColours ? $paint->colour($i, $count)->toHex() : $colour;
-                $this->letter($letter, $filling->aim, $own, max(0.0, $grown), $boxes);
+            $this->canvas()->colour($shadow->colour);
+            foreach (array_keys($this->letters) as $i) {
+                $swept = $this->fit($i)->swept($shadow->x, $shadow->y);
+                $this->canvas()->fill($swept);
+                if ($reach > 0) {
+                    $this->canvas()->stroke($swept, 2 * $reach);
+                }
             }
         }
     }
 
-    public function letter(Letter $letter, Aim $aim, string $colour, float $grown, bool $boxes): void
+    /**
+     * A fill of the outline or, where the ink is not the outline's own, of the boxes about its letters.
+     *
+     * @param  list<int>  $numbers  of the letters that it is for
+     */
+    public function fill(Filling $filling, array $numbers, float $grown, bool $boxes): void
     {
-        $box = $letter->path->bounds();
-        $half = $aim->half($box);
-        // The halves meet in the middle and reach as far as ink does elsewhere.
-        $far = $grown + 0.5;
-        $clip = new Box(
-            $half->left > $box->left ? $half->left : $box->left - $far, $half->top > $box->top ? $half->top : $box->top - $far,
-            $half->right < $box->right ? $half->right : $box->right + $far, $half->bottom < $box->bottom ? $half->bottom : $box->bottom + $far,
-        );
-        if ($boxes) {
-            $this->body .= sprintf('<path d="%s" fill="%s"/>', self::rectangle($clip), $colour);
-
-            return;
+        $paint = $filling->paint;
+        if ($paint instanceof GradientPaint) {
+            $this->gradient($paint);
+        } else {
+            $this->canvas()->colour($paint instanceof Solid ? $paint->colour : Srgb::of(255, 255, 255));
         }
-        $attributes = '';
-        if ($aim->part->isHalf()) {
-            $id = 'c'.++$this->named;
-            $this->defs .= sprintf('<clipPath id="%s"><path d="%s"/></clipPath>', $id, self::rectangle($clip));
-            $attributes = " clip-path=\"url(#$id)\"";
+        $count = count($this->letters);
+        foreach ($numbers as $i) {
+            if ($paint instanceof LetterColours) {
+                $this->canvas()->colour($paint->colour($i, $count));
+            }
+            $this->letter($i, $filling->aim, $grown, $boxes);
         }
-        $path = $grown > 0 ? $letter->path->forStroking(SvgPainter::tolerance($this->frame)) : $letter->path;
-        $this->body .= sprintf('<path d="%s" fill="%s"%s%s/>', $path->toSvg(), $colour, self::stroke($grown, $colour, Join::Round, 4.0), $attributes);
     }
 
     /** Parallel lines over the whole piece. */
     public function hatching(float $spacing, float $width, float $angle, Box $box): void
     {
         $reach = hypot($box->width(), $box->height()) / 2 + $spacing;
-        $lines = '';
-        for ($y = -floor($reach / $spacing) * $spacing; $y <= $reach; $y += $spacing) {
-            $lines .= sprintf('M%.5f %.5fH%.5f', -$reach, $y, $reach);
-        }
-        $this->body .= sprintf('<path d="%s" transform="translate(%.5f %.5f) rotate(%.4f)" stroke="#fff" stroke-width="%.5f"/>', $lines, $box->centreX(), $box->centreY(), $angle, $width);
+        $canvas = $this->canvas();
+        $canvas->colour(Srgb::of(255, 255, 255));
+        $canvas->within(function () use ($canvas, $reach, $spacing, $width): void {
+            for ($y = -floor($reach / $spacing) * $spacing; $y <= $reach; $y += $spacing) {
+                $canvas->line(-$reach, $y, $reach, $y, $width);
+            }
+        }, $box->centreX(), $box->centreY(), $angle);
     }
 
     public function whole(): Path
@@ -141,44 +147,50 @@ final class Marks
         return $this->whole ??= Letter::together($this->letters);
     }
 
-    private function outline(bool $stroked = true): string
+    private function letter(int $number, Aim $aim, float $grown, bool $boxes): void
     {
-        if ($this->stroked === null) {
-            $this->stroked = 'p';
-            $path = $stroked ? $this->whole()->forStroking(SvgPainter::tolerance($this->frame)) : $this->whole();
-            $this->defs .= sprintf('<path id="p" d="%s"/>', $path->toSvg());
-        }
+        $canvas = $this->canvas();
+        $box = $this->letters[$number]->path->bounds();
+        $half = $aim->half($box);
+        // The halves meet in the middle and reach as far as ink does elsewhere.
+        $far = max(0.0, $grown) + 0.5;
+        $clip = new Box(
+            $half->left > $box->left ? $half->left : $box->left - $far, $half->top > $box->top ? $half->top : $box->top - $far,
+            $half->right < $box->right ? $half->right : $box->right + $far, $half->bottom < $box->bottom ? $half->bottom : $box->bottom + $far,
+        );
+        if ($boxes) {
+            $canvas->rectangle($clip);
 
-        return $this->stroked;
+            return;
+        }
+        $draw = function () use ($canvas, $number, $grown): void {
+            $canvas->fill($grown > 0 || isset($this->fit[$number]) ? $this->fit($number) : $this->letters[$number]->path);
+            if ($grown > 0) {
+                $canvas->stroke($this->fit($number), 2 * $grown);
+            }
+        };
+        $aim->part->isHalf() ? $canvas->within($draw, clip: $clip) : $draw();
     }
 
-    private function gradient(GradientPaint $paint): string
+    private function gradient(GradientPaint $paint): void
     {
-        $id = 'g'.++$this->named;
         $box = $this->whole()->bounds();
         [$x, $y] = [cos(deg2rad($paint->angle)), sin(deg2rad($paint->angle))];
         // As far as the corners lie along the way.
         $half = (abs($x) * $box->width() + abs($y) * $box->height()) / 2;
-        $stops = '';
-        $last = max(1, count($paint->colours) - 1);
-        foreach ($paint->colours as $i => $colour) {
-            $stops .= sprintf('<stop offset="%.5f" stop-color="%s"/>', $i / $last, $colour->toHex());
-        }
-        $this->defs .= sprintf(
-            '<linearGradient id="%s" gradientUnits="userSpaceOnUse" x1="%.5f" y1="%.5f" x2="%.5f" y2="%.5f">%s</linearGradient>',
-            $id, $box->centreX() - $x * $half, $box->centreY() - $y * $half, $box->centreX() + $x * $half, $box->centreY() + $y * $half, $stops,
+        $this->canvas()->gradient($box->centreX() - $x * $half, $box->centreY() - $y * $half, $box->centreX() + $x * $half, $box->centreY() + $y * $half, $paint->colours);
+    }
+
+    private function fit(int $number): Path
+    {
+        return $this->fit[$number] ??= $this->letters[$number]->path->forStroking(self::FINE / $this->frame->ppi);
+    }
+
+    private function canvas(): Canvas
+    {
+        return $this->canvas ??= new Canvas(
+            $this->frame->width, $this->frame->height, $this->frame->fromInches(),
+            $this->frame->ppi < self::PRINT && $this->strokes * array_sum(array_map(fn (Letter $letter): int => count($letter->path->segments), $this->letters)) > self::VERY_MANY,
         );
-
-        return $id;
-    }
-
-    private static function rectangle(Box $box): string
-    {
-        return Outline::rectangle($box->width(), $box->height())->transformed(\TallCrow\Geometry\Affine::shift($box->centreX(), $box->centreY()))->toSvg();
-    }
-
-    private static function stroke(float $reach, string $colour, Join $join, float $limit): string
-    {
-        return $reach <= 0 ? '' : sprintf(' stroke="%s" stroke-width="%.5f" stroke-linejoin="%s" stroke-miterlimit="%.3f"', $colour, 2 * $reach, $join->svg(), $limit);
     }
 }

@@ -26,7 +26,7 @@ final class MaskPainter
         // The blur needs to know what lies beyond the window.
         $margin = (int) ceil($sigma * 3.5);
         $wide = new Frame($frame->ppi, $frame->left - $margin, $frame->top - $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin);
-        $image = SvgPainter::widened($path, 0, Join::Round, $wide)->alpha()->blurred($sigma)->crop($margin, $margin, $frame->width, $frame->height);
+        $image = Shapes::mask($path, 0, Join::Round, $wide)->blurred($sigma)->crop($margin, $margin, $frame->width, $frame->height);
 
         return $mask->inverted ? $image->inverted() : $image;
     }

@@ -36,7 +36,7 @@ final readonly class Measures
     {
         try {
             $placing = $placer->place($layer);
-            $box = $placing?->box() ?? $placer->reach($layer);
+            $box = $placer->box($layer);
 
             return new self($layer->id, $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null);
         } catch (AssetUnusable|MissingGlyphs|FontRefused $trouble) {

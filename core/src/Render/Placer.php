@@ -54,6 +54,12 @@ final class Placer
         return $inking;
     }
 
+    /** The box about a piece as it lies, without rings and shadows; of a group or of copies the box about all of it. */
+    public function box(Layer $layer): ?Box
+    {
+        return $layer->repeat?->on ? $this->reach($layer) : ($this->place($layer)?->box() ?? $this->reach($layer));
+    }
+
     /** The box in inches that all the layer's ink lies in, rings, shadows and all; null when there is none. */
     public function reach(Layer $layer): ?Box
     {

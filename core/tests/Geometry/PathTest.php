@@ -36,9 +36,13 @@ it('cuts a long line even where its middle happens to be right', function (): vo
 });
 
 it('sweeps an outline along a line', function (): void {
-    $swept = Outline::rectangle(2, 1)->swept(0.5, 0.25);
-    expect($swept->bounds()->right)->toEqualWithDelta(1.5, 1e-9)->and($swept->bounds()->bottom)->toEqualWithDelta(0.75, 1e-9)
-        ->and($swept->bounds()->left)->toEqualWithDelta(-1.0, 1e-9);
+    foreach ([Outline::rectangle(2, 1), Outline::rectangle(2, 1)->transformed(Affine::scale(-1, 1))] as $bar) {
+        $swept = $bar->swept(0.5, 0.25);
+        // The two far edges: the right one and the lower one.
+        expect(count(array_filter($swept->segments, fn (array $s): bool => $s[0] === 'M')))->toBe(2)
+            ->and($swept->bounds()->right)->toEqualWithDelta(1.5, 1e-9)->and($swept->bounds()->bottom)->toEqualWithDelta(0.75, 1e-9)
+            ->and($swept->bounds()->left)->toEqualWithDelta(-1.0, 1e-9)->and(abs($bar->area()))->toEqualWithDelta(2.0, 1e-9);
+    }
 });
 
 it('undoes what it did', function (): void {

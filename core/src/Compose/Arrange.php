@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Compose;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\GroupSource;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
+use TallCrow\Geometry\Box;
+use TallCrow\Raster\BlendMode;
+use TallCrow\Render\Placer;
+
+/** Arranges several pieces at once, by the ink of each as it lies, without rings and shadows. */
+final readonly class Arrange
+{
+    public const SELECTION = 'selection';
+
+    public const SHEET = 'sheet';
+
+    public function __construct(private Placer $placer) {}
+
+    /**
+     * Brings an edge or the middle of each into line with that of all of them together, of the sheet or of one piece.
+     *
+     * @param  list<string>  $ids
+     * @param  string  $to  SELECTION, SHEET or the id of a layer
+     *
+     * @throws ArrangeRefused
+     */
+    public function align(Artwork $artwork, array $ids, Edge $edge, string $to): Artwork
+    {
+        $boxes = $this->boxes($artwork, $ids, $to === self::SELECTION ? 2 : 1);
+        $target = match ($to) {
+            self::SELECTION => self::around($boxes),
+            self::SHEET => $artwork->sheet->box(),
+            default => ($layer = $artwork->layer($to)) === null ? null : $this->placer->box($layer),
+        };
+        if ($target === null) {
+            throw ArrangeRefused::target();
+        }
+        foreach ($boxes as $id => $box) {
+            $by = $id === $to ? 0.0 : $edge->of($target) - $edge->of($box);
+            $artwork = self::moved($artwork, $id, $edge->isAcross() ? $by : 0.0, $edge->isAcross() ? 0.0 : $by);
+        }
+
+        return $artwork;
+    }
+
+    /**
+     * Leaves the same gap between neighbours; the first and the last stay, or every gap is the one asked for and the
+     * first stays.
+     *
+     * @param  list<string>  $ids
+     *
+     * @throws ArrangeRefused
+     */
+    public function spaced(Artwork $artwork, array $ids, bool $across, ?float $gap = null): Artwork
+    {
+        $boxes = $this->boxes($artwork, $ids, $gap === null ? 3 : 2);
+        $start = fn (Box $box): float => $across ? $box->left : $box->top;
+        $length = fn (Box $box): float => $across ? $box->width() : $box->height();
+        uasort($boxes, fn (Box $a, Box $b): int => $start($a) + $length($a) / 2 <=> $start($b) + $length($b) / 2);
+        $all = self::around($boxes);
+        $gap ??= ($length($all) - array_sum(array_map($length, $boxes))) / (count($boxes) - 1);
+        $at = $start($all);
+        foreach ($boxes as $id => $box) {
+            $by = $at - $start($box);
+            $artwork = self::moved($artwork, $id, $across ? $by : 0.0, $across ? 0.0 : $by);
+            $at += $length($box) + $gap;
+        }
+
+        return $artwork;
+    }
+
+    /**
+     * Sizes all about the middle that they have together.
+     *
+     * @param  list<string>  $ids
+     *
+     * @throws ArrangeRefused
+     */
+    public function scaled(Artwork $artwork, array $ids, float $by): Artwork
+    {
+        $box = self::around($this->boxes($artwork, $ids, 1));
+
+        return $this->each($artwork, $ids, fn (Layer $layer): Layer => $layer->scaled($by, $box->centreX(), $box->centreY()));
+    }
+
+    /**
+     * Flips all as one piece about the middle that they have together.
+     *
+     * @param  list<string>  $ids
+     *
+     * @throws ArrangeRefused
+     */
+    public function flipped(Artwork $artwork, array $ids, bool $across): Artwork
+    {
+        $box = self::around($this->boxes($artwork, $ids, 1));
+
+        return $this->each($artwork, $ids, fn (Layer $layer): Layer => $across ? $layer->mirroredAcross($box->centreX()) : $layer->mirroredDown($box->centreY()));
+    }
+
+    /**
+     * Keeps lines together, at the place of the topmost of them.
+     *
+     * @param  list<string>  $ids
+     *
+     * @throws ArrangeRefused unless all stand in one list
+     */
+    public function grouped(Artwork $artwork, array $ids, string $as): Artwork
+    {
+        $layers = self::together($artwork->layers, $ids, $as);
+        if ($layers === null) {
+            throw ArrangeRefused::apart();
+        }
+
+        return $artwork->with(layers: $layers);
+    }
+
+    /**
+     * @param  list<Layer>  $layers
+     * @param  list<string>  $ids
+     * @return ?list<Layer> null when they do not all stand in this list or in one below it
+     */
+    private static function together(array $layers, array $ids, string $as): ?array
+    {
+        $held = array_values(array_filter($layers, fn (Layer $layer): bool => in_array($layer->id, $ids, true)));
+        if (count($held) === count($ids)) {
+            $group = new Layer($as, '', true, Role::ink(), new GroupSource($held), null, 1.0, BlendMode::Normal, [], [], []);
+            $last = $held[count($held) - 1];
+            $out = [];
+            foreach ($layers as $layer) {
+                if ($layer === $last) {
+                    $out[] = $group;
+                } elseif (! in_array($layer, $held, true)) {
+                    $out[] = $layer;
+                }
+            }
+
+            return $out;
+        }
+        foreach ($layers as $i => $layer) {
+            $inside = $layer->source instanceof GroupSource ? self::together($layer->children(), $ids, $as) : null;
+            if ($inside !== null) {
+                $layers[$i] = $layer->with(source: new GroupSource($inside));
+
+                return $layers;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @param  \Closure(Layer): Layer  $change
+     */
+    private function each(Artwork $artwork, array $ids, \Closure $change): Artwork
+    {
+        foreach ($ids as $id) {
+            $layer = $artwork->layer($id);
+            $artwork = $layer === null ? $artwork : $artwork->withLayer($id, $change($layer));
+        }
+
+        return $artwork;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return non-empty-array<string, Box>
+     */
+    private function boxes(Artwork $artwork, array $ids, int $least): array
+    {
+        $boxes = [];
+        foreach (array_unique($ids) as $id) {
+            $layer = $artwork->layer($id);
+            $box = $layer === null ? null : $this->placer->box($layer);
+            if ($box !== null) {
+                $boxes[$id] = $box;
+            }
+        }
+        if ($boxes === [] || count($boxes) < $least) {
+            throw ArrangeRefused::few($least);
+        }
+
+        return $boxes;
+    }
+
+    /** @param  non-empty-array<string, Box>  $boxes */
+    private static function around(array $boxes): Box
+    {
+        $box = reset($boxes);
+        foreach ($boxes as $other) {
+            $box = $box->union($other);
+        }
+
+        return $box;
+    }
+
+    private static function moved(Artwork $artwork, string $id, float $dx, float $dy): Artwork
+    {
+        $layer = $artwork->layer($id);
+
+        return $layer === null || ($dx == 0.0 && $dy == 0.0) ? $artwork : $artwork->withLayer($id, $layer->moved($dx, $dy));
+    }
+}

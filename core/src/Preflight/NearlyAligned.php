@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
+use TallCrow\Asset\AssetUnusable;
+use TallCrow\Compose\Edge;
+use TallCrow\Geometry\Box;
+use TallCrow\Type\FontRefused;
+use TallCrow\Type\MissingGlyphs;
+
+/** Pieces that stand almost in line with one another or with the middle of the sheet: what is a slip and what is meant, the seller knows. */
+final class NearlyAligned implements Check
+{
+    /** Inches: less cannot be seen, more is taken as meant (our choice). */
+    private const SEEN = 0.006;
+
+    private const MEANT = 0.09;
+
+    private const MOST = 6;
+
+    public function run(Subject $subject): array
+    {
+        if ($subject->artwork === null || $subject->renderer === null) {
+            return [];
+        }
+        $boxes = [];
+        foreach ($subject->artwork->layers as $layer) {
+            try {
+                $box = $layer->on ? $subject->renderer->placer->box($layer) : null;
+            } catch (AssetUnusable|MissingGlyphs|FontRefused) {
+                $box = null;
+            }
+            if ($box !== null) {
+                $boxes[] = [$layer, $box];
+            }
+        }
+        $findings = [];
+        foreach ($boxes as $i => [$layer, $box]) {
+            $near = $this->nearest($box, $subject->artwork->sheet->box(), array_slice($boxes, 0, $i));
+            if ($near !== null && count($findings) < self::MOST) {
+                $findings[] = self::finding($layer, $box, ...$near);
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  list<array{Layer, Box}>  $others  those that lie below
+     * @return array{Edge, float, string}|null which edge, how far it is off, and from what
+     */
+    private function nearest(Box $box, Box $sheet, array $others): ?array
+    {
+        $found = null;
+        $taken = [true => false, false => false];
+        $look = function (Edge $edge, float $at, string $name) use ($box, &$found, &$taken): void {
+            $off = $at - $edge->of($box);
+            if (abs($off) < self::SEEN) {
+                $taken[$edge->isAcross()] = true;
+            } elseif (abs($off) <= self::MEANT && ($found === null || abs($off) < abs($found[1]))) {
+                $found = [$edge, $off, $name];
+            }
+        };
+        $look(Edge::Middle, $sheet->centreX(), 'the middle of the sheet');
+        foreach ($others as [$other, $its]) {
+            $look(Edge::Middle, $its->centreX(), 'the middle of '.$other->called());
+            $look(Edge::Centre, $its->centreY(), 'the middle of '.$other->called());
+            foreach ([Edge::Left, Edge::Right] as $edge) {
+                $look($edge, $edge->of($its), sprintf('the %s edge of %s', $edge->value, $other->called()));
+            }
+        }
+
+        // In line with one thing already, it is not a slip that it is near another.
+        return $found !== null && $taken[$found[0]->isAcross()] ? null : $found;
+    }
+
+    private static function finding(Layer $layer, Box $box, Edge $edge, float $off, string $name): Finding
+    {
+        $way = $edge->isAcross() ? ($off > 0 ? 'left of' : 'right of') : ($off > 0 ? 'above' : 'below');
+
+        return new Finding(
+            'line:'.$layer->id, $layer->called(), Verdict::Warn, sprintf('%.2f in off', abs($off)), 'in line, or clearly not',
+            sprintf('%s is %.3f in %s %s: nearly in line, and not quite.', $layer->called(), abs($off), $way, $name),
+            [$box], [$layer->id],
+            [new Mend(
+                sprintf('Move it %.3f in %s', abs($off), $edge->isAcross() ? ($off > 0 ? 'right' : 'left') : ($off > 0 ? 'down' : 'up')),
+                function (Artwork $a) use ($layer, $edge, $off): Artwork {
+                    $now = $a->layer($layer->id);
+
+                    return $now === null ? $a : $a->withLayer($layer->id, $now->moved($edge->isAcross() ? $off : 0.0, $edge->isAcross() ? 0.0 : $off));
+                },
+            )],
+        );
+    }
+}
