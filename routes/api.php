@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AreaController;
+use App\Http\Controllers\ArrangeController;
 use App\Http\Controllers\ArtworkController;
 use App\Http\Controllers\AssetController;
 use App\Http\Controllers\AssetPreviewController;
@@ -13,6 +14,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
+use App\Http\Controllers\SwatchController;
 use App\Models\PrintJob;
 use App\Models\Shop;
 use Illuminate\Support\Facades\Route;
@@ -34,6 +36,9 @@ Route::put('jobs/{job}/brief', BriefController::class);
 Route::put('jobs/{job}/artwork', [ArtworkController::class, 'save']);
 Route::post('jobs/{job}/undo', [ArtworkController::class, 'undo']);
 Route::post('jobs/{job}/redo', [ArtworkController::class, 'redo']);
+Route::post('jobs/{job}/arrange', ArrangeController::class);
+Route::get('jobs/{job}/swatches.gpl', [SwatchController::class, 'download']);
+Route::post('jobs/{job}/swatches', [SwatchController::class, 'upload']);
 Route::post('jobs/{job}/mends', [PreflightController::class, 'mend']);
 Route::get('jobs/{job}/exports', [ExportController::class, 'index']);
 Route::post('jobs/{job}/exports', [ExportController::class, 'store']);
@@ -41,6 +46,7 @@ Route::post('jobs/{job}/exports', [ExportController::class, 'store']);
 Route::get('revisions/{revision}/proof.png', [ProofController::class, 'sheet']);
 Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
 Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
+Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
 Route::get('revisions/{revision}/preflight', [PreflightController::class, 'show']);
 
 Route::get('exports/{export}', [ExportController::class, 'show']);
@@ -50,6 +56,8 @@ Route::get('exports/{export}/file', [ExportController::class, 'file']);
 Route::get('assets', [AssetController::class, 'index']);
 Route::post('assets', [AssetController::class, 'store']);
 Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
+Route::put('assets/{asset}/favourite', [AssetController::class, 'favour']);
+Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
 
 Route::get('areas', [AreaController::class, 'index']);
 Route::post('areas', [AreaController::class, 'store']);

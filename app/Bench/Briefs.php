@@ -44,7 +44,7 @@ final readonly class Briefs
         return DB::transaction(function () use ($job, $brief): PrintJob {
             $area = $brief->area();
             $old = $job->head?->read();
-            $artwork = self::briefed($brief, $old->sheet ?? Sheet::of($area))->with(layers: $old->layers ?? [], distress: $old->distress ?? []);
+            $artwork = self::briefed($brief, $old->sheet ?? Sheet::of($area))->with(layers: $old->layers ?? [], distress: $old->distress ?? [], swatches: $old->swatches ?? []);
             if ($brief->string('fit')->toString() === 'refit') {
                 $artwork = $artwork->refitted($area);
             } elseif ($artwork->sheet != Sheet::of($area)) {

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\CopyAs;
+use TallCrow\Artwork\Facing;
 use TallCrow\Artwork\PrintMethod;
 use TallCrow\Artwork\Product;
+use TallCrow\Artwork\Repeat;
+use TallCrow\Artwork\RepeatKind;
 use TallCrow\Artwork\Shape;
 use TallCrow\Artwork\Side;
 use TallCrow\Effect\Catalogue as Effects;
@@ -33,6 +37,7 @@ final class Catalogue
             ], array_values(Effects::classes()), array_keys(Effects::classes())),
             'textures' => array_keys(Textures::classes()),
             'wear' => ['leastScale' => ArtworkReader::LEAST_WEAR_SCALE, 'mostScale' => ArtworkReader::MOST_WEAR_SCALE],
+            'repeats' => ['kinds' => $words(RepeatKind::class), 'facings' => $words(Facing::class), 'changes' => $words(CopyAs::class), 'most' => Repeat::MOST],
             'masks' => $words(MaskShape::class),
             'shapes' => $words(Shape::class),
             'blends' => $words(BlendMode::class),

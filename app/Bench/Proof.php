@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Models\Revision;
 use TallCrow\Artwork\Artwork;
+use TallCrow\Colour\Srgb;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 
@@ -61,6 +62,16 @@ final readonly class Proof
             : $piece->image;
 
         return $ink->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->png($this->compression);
+    }
+
+    /** The colour of the art at a place; null where there is no ink. */
+    public function colour(float $x, float $y): ?Srgb
+    {
+        $ppi = 75.0;
+        $spot = Frame::sheet($this->artwork->sheet, $ppi)->overlap(new Frame($ppi, (int) floor($x * $ppi), (int) floor($y * $ppi), 1, 1));
+        $pixel = $spot === null ? "\0\0\0\0" : $this->studio->renderer->picture($this->artwork, $spot, fn (LayerTrouble $trouble): null => null)->toBytes();
+
+        return ord($pixel[3]) < 24 ? null : Srgb::of(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]));
     }
 
     /** @return list<string> */

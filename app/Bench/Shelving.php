@@ -8,8 +8,10 @@ use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\File;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\FolderShelf;
+use TallCrow\Asset\FontPack;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Asset\PictureRefused;
@@ -20,12 +22,39 @@ use TallCrow\Type\FontRefused;
 /** Puts fonts and pictures on a shop's shelf, once they are shown to be what they say. */
 final class Shelving
 {
-    /** @throws AssetUnusable|FontRefused|PictureRefused */
-    public function upload(Shop $shop, UploadedFile $file, string $licence, string $author): Asset
+    /**
+     * A font, a picture, or every font of a zip pack: all of it or, when one is refused, none.
+     *
+     * @return non-empty-list<Asset>
+     *
+     * @throws AssetUnusable|FontRefused|PictureRefused
+     */
+    public function upload(Shop $shop, UploadedFile $file, string $licence, string $author, string $genre): array
     {
-        return $this->put($shop, $file->getPathname(), $file->getClientOriginalName(), [
-            'licence_name' => $licence, 'licence_author' => $author, 'licence_url' => '',
-        ]);
+        $about = ['licence_name' => $licence, 'licence_author' => $author, 'licence_url' => '', 'genre' => $genre];
+        $name = $file->getClientOriginalName();
+        if (! str_starts_with((string) file_get_contents($file->getPathname(), length: 4), "PK\3\4")) {
+            return [$this->put($shop, $file->getPathname(), $name, $about)];
+        }
+        $folder = $shop->folder('unpacking').'/'.bin2hex(random_bytes(8));
+        File::ensureDirectoryExists($folder, 0o700);
+        try {
+            $fonts = FontPack::unpack($file->getPathname(), $folder);
+            // Looked at before any is kept.
+            foreach ($fonts as $font) {
+                try {
+                    Font::fromBytes((string) file_get_contents($font['path']));
+                } catch (FontRefused $refused) {
+                    throw AssetUnusable::because($font['name'], $refused);
+                }
+            }
+
+            return array_map(fn (array $font): Asset => $this->put($shop, $font['path'], $font['name'], $about + [
+                'pack' => pathinfo($name, PATHINFO_FILENAME), 'cut' => $font['cut']->value,
+            ]), $fonts);
+        } finally {
+            File::deleteDirectory($folder);
+        }
     }
 
     /**
@@ -44,7 +73,7 @@ final class Shelving
                 throw AssetUnusable::tooLarge($name, FolderShelf::MOST_FONT_BYTES);
             }
             $opened = Font::fromBytes((string) file_get_contents($path));
-            $facts = ['kind' => AssetKind::Font, 'type' => $font, 'title' => $opened->family];
+            $facts = ['kind' => AssetKind::Font, 'type' => $font, 'title' => self::called($opened), 'features' => $opened->features()];
             $kept = null;
         } else {
             $picture = PictureReader::check($path);
@@ -73,6 +102,11 @@ final class Shelving
             'wOF2' => 'woff2',
             default => null,
         };
+    }
+
+    private static function called(Font $font): string
+    {
+        return in_array($font->style, ['Regular', 'Normal', ''], true) ? $font->family : "$font->family $font->style";
     }
 
     private static function stem(string $title): string

@@ -12,6 +12,8 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\Fault;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\PictureRefused;
+use TallCrow\Colour\PaletteRefused;
+use TallCrow\Compose\ArrangeRefused;
 use TallCrow\Measure\UnreadableLength;
 use TallCrow\Measure\UnusableMeasure;
 use TallCrow\Render\LayerTrouble;
@@ -24,7 +26,7 @@ final class Problems
     /** @var list<class-string<\Throwable>> */
     private const SAID = [
         AssetUnusable::class, PictureRefused::class, FontRefused::class, MissingGlyphs::class,
-        UnreadableLength::class, UnusableMeasure::class, LayerTrouble::class,
+        UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, PaletteRefused::class, LayerTrouble::class,
     ];
 
     public static function register(Exceptions $exceptions): void

@@ -19,6 +19,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $bytes
  * @property ?float $width
  * @property ?float $height
+ * @property string $pack  name of the pack that a font came with
+ * @property string $cut  which layer of its face it is
+ * @property list<string> $features
+ * @property bool $favourite
  * @property string $licence_name
  * @property string $licence_author
  * @property string $licence_url
@@ -27,5 +31,5 @@ final class Asset extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['kind' => AssetKind::class];
+    protected $casts = ['kind' => AssetKind::class, 'features' => 'array', 'favourite' => 'boolean'];
 }

@@ -5,7 +5,7 @@ import '@fontsource/spline-sans-mono/500.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { createVuetify } from 'vuetify';
-import { VApp, VColorPicker, VDialog, VMenu, VProgressLinear } from 'vuetify/components';
+import { VApp, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear } from 'vuetify/components';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import 'vuetify/styles';
 import App from './App.vue';
@@ -17,7 +17,7 @@ import './styles/pages.css';
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
 const vuetify = createVuetify({
-    components: { VApp, VColorPicker, VDialog, VMenu, VProgressLinear },
+    components: { VApp, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear },
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
     theme: {
         cspNonce: nonce,

@@ -8,8 +8,16 @@ export interface Artwork {
     rule: string;
     sheet: { width: number; height: number; ppi: number };
     garments: Garment[];
+    swatches: Swatch[];
     layers: Layer[];
     distress: Wear[];
+}
+
+/** A colour of the job by name; lines call it "@name". */
+export interface Swatch {
+    name: string;
+    colour: string;
+    share?: number;
 }
 
 export interface Garment {
@@ -29,18 +37,35 @@ export interface Layer {
     effects: EffectLine[];
     masks: Mask[];
     distress: Wear[];
+    repeat?: Repeat;
+}
+
+export interface Repeat {
+    kind: string;
+    x: number;
+    y: number;
+    count: number;
+    facing: string;
+    stepX: number;
+    stepY: number;
+    size: number;
+    changed: number;
+    as: string;
+    colour: string;
+    on: boolean;
 }
 
 export type Source =
     | { kind: 'text'; text: string; font: string; align: string; leading: number }
     | { kind: 'art'; file: string }
     | { kind: 'shape'; shape: string; count: number; share: number }
+    | { kind: 'grid'; columns: number; rows: number; gap: number }
     | { kind: 'group'; layers: Layer[] };
 
 export interface Placement {
     x: number;
     y: number;
-    width: number;
+    width: number | null;
     height: number | null;
     turn: number;
     flip: string;
@@ -49,7 +74,7 @@ export interface Placement {
 export interface EffectLine {
     kind: string;
     on: boolean;
-    [parameter: string]: number | string | boolean;
+    [parameter: string]: number | string | boolean | string[];
 }
 
 export interface Mask {
@@ -124,16 +149,16 @@ export interface JobCard {
 
 export interface Parameter {
     name: string;
-    kind: 'length' | 'share' | 'number' | 'colour' | 'choice';
+    kind: 'length' | 'share' | 'number' | 'angle' | 'colour' | 'colours' | 'choice' | 'words' | 'font' | 'picture';
     least: number;
     most: number;
-    default: number | string;
+    default: number | string | string[];
     choices: string[];
 }
 
 export interface EffectKind {
     kind: string;
-    stage: 'type' | 'geometry' | 'ink';
+    stage: 'type' | 'letters' | 'geometry' | 'ink';
     parameters: Parameter[];
 }
 
@@ -141,6 +166,7 @@ export interface Catalogue {
     effects: EffectKind[];
     textures: string[];
     wear: { leastScale: number; mostScale: number };
+    repeats: { kinds: string[]; facings: string[]; changes: string[]; most: number };
     masks: string[];
     shapes: string[];
     blends: string[];
@@ -180,6 +206,10 @@ export interface Asset {
     bytes: number;
     width: number | null;
     height: number | null;
+    pack: string;
+    cut: string;
+    features: string[];
+    favourite: boolean;
     licence: { name: string; author: string; url: string };
 }
 

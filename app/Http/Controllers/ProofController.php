@@ -28,6 +28,12 @@ final class ProofController
         return ['layers' => self::proof($request, $revision, 60)->pick($request->float('x'), $request->float('y'))];
     }
 
+    /** @return array{colour: ?string} */
+    public function colour(Request $request, Revision $revision): array
+    {
+        return ['colour' => self::proof($request, $revision, 75)->colour($request->float('x'), $request->float('y'))?->toHex()];
+    }
+
     private static function proof(Request $request, Revision $revision, float $ppi): Proof
     {
         return Proof::of($revision, $ppi, near: in_array($request->ip(), ['127.0.0.1', '::1'], true));

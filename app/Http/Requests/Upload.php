@@ -18,6 +18,7 @@ final class Upload extends FormRequest
             'file' => ['required', 'file', 'max:'.self::MOST_KILOBYTES],
             'licence' => ['required', 'string', 'max:120'],
             'author' => ['sometimes', 'nullable', 'string', 'max:300'],
+            'genre' => ['sometimes', 'nullable', 'string', 'max:60'],
             'held' => ['accepted'],
         ];
     }

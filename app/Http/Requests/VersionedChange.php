@@ -7,9 +7,9 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A change that names the version it started from. */
-final class VersionedChange extends FormRequest
+class VersionedChange extends FormRequest
 {
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return ['version' => ['required', 'integer'], 'finding' => ['sometimes', 'string', 'max:200'], 'mend' => ['sometimes', 'integer', 'min:0', 'max:20']];

@@ -21,6 +21,7 @@ final class AssetCard extends JsonResource
         return [
             'id' => $a->id, 'kind' => $a->kind->value, 'file' => $a->file, 'title' => $a->title, 'genre' => $a->genre, 'type' => $a->type,
             'bytes' => $a->bytes, 'width' => $a->width, 'height' => $a->height,
+            'pack' => $a->pack, 'cut' => $a->cut, 'features' => $a->features, 'favourite' => $a->favourite,
             'licence' => ['name' => $a->licence_name, 'author' => $a->licence_author, 'url' => $a->licence_url],
         ];
     }

@@ -61,12 +61,13 @@ final readonly class Artwork
      * @param  ?list<Garment>  $garments
      * @param  ?list<Layer>  $layers
      * @param  ?list<Wear>  $distress
+     * @param  ?list<Swatch>  $swatches
      */
-    public function with(?Sheet $sheet = null, ?array $garments = null, ?array $layers = null, ?array $distress = null): self
+    public function with(?Sheet $sheet = null, ?array $garments = null, ?array $layers = null, ?array $distress = null, ?array $swatches = null): self
     {
         return new self(
             $this->title, $this->product, $this->side, $this->method, $this->rule,
-            $sheet ?? $this->sheet, $garments ?? $this->garments, $layers ?? $this->layers, $distress ?? $this->distress, $this->swatches,
+            $sheet ?? $this->sheet, $garments ?? $this->garments, $layers ?? $this->layers, $distress ?? $this->distress, $swatches ?? $this->swatches,
         );
     }
 

@@ -20,4 +20,9 @@ final class AssetUnusable extends \RuntimeException
     {
         return new self(sprintf('"%s" is larger than %d MB.', $name, intdiv($most, 1_000_000)));
     }
+
+    public static function pack(string $reason): self
+    {
+        return new self(sprintf('This pack of fonts cannot be used: %s.', $reason));
+    }
 }

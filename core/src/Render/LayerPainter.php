@@ -23,10 +23,10 @@ use TallCrow\Type\Letter;
 final class LayerPainter
 {
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
-    private const VERSION = 'painter-3';
+    private const VERSION = 'painter-4';
 
     /** From this ppi on, a bent group is not drawn finer than it is shown. */
-    private const PRINT = 200.0;
+    private const PRINT = 120.0;
 
     private readonly PatternPainter $patterns;
 

@@ -9,8 +9,13 @@ use TallCrow\Raster\Image;
 /** Bends pictures: every pixel that is wanted is looked up where it came from. */
 final class Resampler
 {
-    /** Pixels between the points at which the way back is reckoned; between them it is straight. */
-    private const STEP = 8;
+    /** Pixels between the points at which the way back is reckoned; between them it is straight. As many as keep within ASTRAY. */
+    private const STEPS = [64, 32, 16, 8, 4];
+
+    /** Pixels of the source by which a place between two points may be off. */
+    private const ASTRAY = 0.08;
+
+    private const PROBES = 14;
 
     /** Far outside any picture. */
     private const NOWHERE = -1e6;
@@ -20,7 +25,7 @@ final class Resampler
      */
     public static function bent(Image $source, callable $back, Frame $window): Image
     {
-        $step = min(self::STEP, max(1, intdiv(min($window->width, $window->height), 4)));
+        $step = self::step($back, $window);
         $across = intdiv($window->width, $step) + 2;
         $down = intdiv($window->height, $step) + 2;
         $points = [];
@@ -33,6 +38,38 @@ final class Resampler
         }
         $map = Image::samples(pack('g*', ...$points), $across, $down, 2)->spread($step, $window->width, $window->height);
 
-        return $source->drawnFrom($map);
+        return $source->drawnFrom($map)->settled();
+    }
+
+    /** @param  callable(float, float): array{float, float}  $back */
+    private static function step(callable $back, Frame $window): int
+    {
+        $most = max(1, intdiv(min($window->width, $window->height), 4));
+        foreach (self::STEPS as $step) {
+            if ($step <= $most && self::astray($back, $window, $step) <= self::ASTRAY) {
+                return $step;
+            }
+        }
+
+        return min($most, self::STEPS[count(self::STEPS) - 1]);
+    }
+
+    /** @param  callable(float, float): array{float, float}  $back */
+    private static function astray(callable $back, Frame $window, int $step): float
+    {
+        $worst = 0.0;
+        for ($j = 0; $j < self::PROBES; $j++) {
+            for ($i = 0; $i < self::PROBES; $i++) {
+                $x = ($window->left + ($window->width - $step) * $i / (self::PROBES - 1)) / $window->ppi;
+                $y = ($window->top + ($window->height - $step) * $j / (self::PROBES - 1)) / $window->ppi;
+                $side = $step / $window->ppi;
+                [$a, $b, $c, $d] = [$back($x, $y), $back($x + $side, $y), $back($x, $y + $side), $back($x + $side, $y + $side)];
+                $true = $back($x + $side / 2, $y + $side / 2);
+                $off = hypot($true[0] - ($a[0] + $b[0] + $c[0] + $d[0]) / 4, $true[1] - ($a[1] + $b[1] + $c[1] + $d[1]) / 4);
+                $worst = is_nan($off) ? INF : max($worst, $off);
+            }
+        }
+
+        return $worst;
     }
 }

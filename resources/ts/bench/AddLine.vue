@@ -12,7 +12,7 @@ const wanted = ref('');
 const at = ref(0);
 const field = ref<HTMLInputElement | null>(null);
 
-const all = computed(() => (shop.catalogue ? verbs(shop.catalogue, shop.assets, bench.layer) : []));
+const all = computed(() => (shop.catalogue && bench.artwork ? verbs(bench.artwork, shop.catalogue, shop.assets, bench.layer) : []));
 const found = computed(() => {
     const words = wanted.value.toLowerCase().trim();
     return words === '' ? all.value : all.value.filter((verb) => [verb.say, ...verb.also].some((text) => text.toLowerCase().includes(words)));
@@ -37,7 +37,7 @@ function take(verb: Verb | undefined): void {
         chosen = done.chosen;
         return done.artwork;
     });
-    bench.chosen = chosen;
+    bench.choose(chosen);
 }
 
 function step(by: number): void {

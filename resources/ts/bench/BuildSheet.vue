@@ -4,6 +4,7 @@ import { useBench } from '../stores/bench';
 import type { Wear } from '../types';
 import AddLine from './AddLine.vue';
 import LayerLines from './LayerLines.vue';
+import JobColours from './JobColours.vue';
 import { everyLayer, moveLayer } from './layers';
 import LineFrame from './LineFrame.vue';
 import WearSentence from './WearSentence.vue';
@@ -75,5 +76,6 @@ function drop(): void {
             </li>
         </ol>
         <AddLine />
+        <JobColours />
     </section>
 </template>

@@ -1,36 +1,43 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import ArtToken from '../tokens/ArtToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
+import ColoursToken from '../tokens/ColoursToken.vue';
 import ColourToken from '../tokens/ColourToken.vue';
+import FontToken from '../tokens/FontToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
+import WordToken from '../tokens/WordToken.vue';
 import { useCatalogue } from '../stores/catalogue';
-import { label, parts } from '../words/lines';
-import type { EffectLine } from '../types';
+import { choiceWords, label, parts } from '../words/lines';
+import type { EffectLine, Layer, Parameter } from '../types';
 
-const props = defineProps<{ effect: EffectLine; ppi: number }>();
+const props = defineProps<{ effect: EffectLine; layer: Layer; ppi: number }>();
 const emit = defineEmits<{ change: [effect: EffectLine] }>();
 
 const shop = useCatalogue();
-const sentence = computed(() => {
-    const all = parts(props.effect.kind, shop.effect(props.effect.kind)?.parameters ?? []);
-    // A limit on mitred points means nothing while corners are not mitred.
-    return props.effect['join'] !== undefined && props.effect['join'] !== 'mitre'
-        ? all.slice(0, all.findIndex((part) => typeof part !== 'string' && part.name === 'join') + 1)
-        : all;
-});
+const sentence = computed(() => parts(props.effect, shop.effect(props.effect.kind)?.parameters ?? []));
+const words = computed(() => (props.layer.source.kind === 'text' ? props.layer.source.text : ''));
+/** The features that the text's own font has, where the line asks for one of them. */
+const offered = computed(() => (props.effect.kind === 'feature' && props.layer.source.kind === 'text' ? (shop.asset(props.layer.source.font)?.features ?? []) : []));
 
-function set(name: string, value: number | string): void {
+function set(name: string, value: number | string | string[]): void {
     emit('change', { ...props.effect, [name]: value });
 }
+
+const said = (parameter: Parameter): string => label(props.effect.kind, parameter.name);
 </script>
 
 <template>
     <span class="sentence">
         <template v-for="(part, i) in sentence" :key="i">
             <span v-if="typeof part === 'string'" class="prose">{{ part }}</span>
-            <ColourToken v-else-if="part.kind === 'colour'" :value="String(effect[part.name])" :label="label(effect.kind, part.name)" @change="set(part.name, $event)" />
-            <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(effect[part.name])" :choices="part.choices" :label="label(effect.kind, part.name)" @change="set(part.name, $event)" />
-            <QuantityToken v-else :value="Number(effect[part.name])" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="label(effect.kind, part.name)" @change="set(part.name, $event)" />
+            <ColourToken v-else-if="part.kind === 'colour'" :value="String(effect[part.name])" :label="said(part)" @change="set(part.name, $event)" />
+            <ColoursToken v-else-if="part.kind === 'colours'" :value="(effect[part.name] as string[])" :least="part.least" :most="part.most" :label="said(part)" @change="set(part.name, $event)" />
+            <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(effect[part.name])" :choices="part.choices" :words="choiceWords[said(part)] ?? {}" :label="said(part)" @change="set(part.name, $event)" />
+            <WordToken v-else-if="part.kind === 'words'" :value="String(effect[part.name])" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />
+            <FontToken v-else-if="part.kind === 'font'" :value="String(effect[part.name])" :sample="words" optional @change="set(part.name, $event)" />
+            <ArtToken v-else-if="part.kind === 'picture'" :value="String(effect[part.name])" @change="set(part.name, $event)" />
+            <QuantityToken v-else :value="Number(effect[part.name])" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="said(part)" @change="set(part.name, $event)" />
         </template>
     </span>
 </template>

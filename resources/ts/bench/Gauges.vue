@@ -12,6 +12,7 @@ const groups = computed(() => {
         ['Pictures', (key) => key.startsWith('ppi') || key.startsWith('background')],
         ['Cloth', (key) => key.startsWith('vanish')],
         ['Wear', (key) => key.startsWith('wear')],
+        ['Composition', (key) => ['line:', 'order:', 'weight:'].some((kind) => key.startsWith(kind))],
     ];
     return kinds
         .map(([name, holds]) => ({ name, findings: (bench.report?.findings ?? []).filter((finding) => holds(finding.key)) }))

@@ -11,6 +11,7 @@ import LayerSentence from './LayerSentence.vue';
 import { called, copied, moveLayer, removeLayer } from './layers';
 import LineFrame from './LineFrame.vue';
 import MaskSentence from './MaskSentence.vue';
+import RepeatSentence from './RepeatSentence.vue';
 import WearSentence from './WearSentence.vue';
 
 const props = defineProps<{ layer: Layer; number: number; first: boolean; last: boolean; depth: number }>();
@@ -52,12 +53,27 @@ function copy(): void {
     if (bench.artwork) {
         const twin = copied(bench.artwork, props.layer);
         void bench.changeLayer(props.layer.id, (layer) => [layer, twin]);
-        bench.chosen = twin.id;
+        bench.choose(twin.id);
     }
+}
+
+function unrepeat(): void {
+    void bench.changeLayer(props.layer.id, (layer) => {
+        const once = { ...layer };
+        delete once.repeat;
+        return [once];
+    });
 }
 
 function ungroup(): void {
     void bench.changeLayer(props.layer.id, (layer) => (layer.source.kind === 'group' ? layer.source.layers : [layer]));
+}
+
+/** Moving the focus with the keyboard does not scatter several that are chosen. */
+function choose(among: boolean, byKey: boolean): void {
+    if (!byKey || bench.selection.length < 2) {
+        bench.choose(props.layer.id, among);
+    }
 }
 
 const fades = computed(() => props.layer.opacity < 1);
@@ -68,7 +84,8 @@ const blends = computed(() => props.layer.blend !== 'normal');
     <div class="layer-lines" :class="{ nested: depth > 0 }" :data-layer="layer.id">
         <LineFrame
             :number="number" :on="layer.on" :name="called(layer)" :chosen="bench.chosen === layer.id" :first="first" :last="last" copies
-            @choose="bench.chosen = layer.id" @toggle="set({ on: $event })" @up="move(-1)" @down="move(1)" @copy="copy"
+            :among="bench.selection.length > 1 && bench.selection.includes(layer.id)"
+            @choose="choose" @toggle="set({ on: $event })" @up="move(-1)" @down="move(1)" @copy="copy"
             @remove="bench.change((sheet) => removeLayer(sheet, layer.id))"
         >
             <LayerSentence :layer="layer" />
@@ -81,29 +98,35 @@ const blends = computed(() => props.layer.blend !== 'normal');
         <LineFrame
             v-for="(effect, i) in layer.effects" :key="`e${i}`" sub :on="effect.on" :name="`${called(layer)}, ${effectWords[effect.kind]?.verb ?? effect.kind}`"
             :first="i === 0" :last="i === layer.effects.length - 1"
-            @choose="bench.chosen = layer.id"
+            @choose="choose"
             @toggle="setItem('effects', i, { ...effect, on: $event })" @up="moveItem('effects', i, -1)" @down="moveItem('effects', i, 1)" @remove="setItem('effects', i, null)"
         >
-            <EffectSentence :effect="effect" :ppi="ppi" @change="setItem('effects', i, $event)" />
+            <EffectSentence :effect="effect" :layer="layer" :ppi="ppi" @change="setItem('effects', i, $event)" />
+        </LineFrame>
+        <LineFrame
+            v-if="layer.repeat" sub :on="layer.repeat.on" :name="`${called(layer)}, repeat`" first last @choose="choose"
+            @toggle="set({ repeat: { ...layer.repeat, on: $event } })" @remove="unrepeat"
+        >
+            <RepeatSentence :repeat="layer.repeat" :ppi="ppi" @change="set({ repeat: $event })" />
         </LineFrame>
         <LineFrame
             v-for="(mask, i) in layer.masks" :key="`m${i}`" sub :on="mask.on" :name="`${called(layer)}, mask`" :first="i === 0" :last="i === layer.masks.length - 1"
-            @choose="bench.chosen = layer.id"
+            @choose="choose"
             @toggle="setItem('masks', i, { ...mask, on: $event })" @up="moveItem('masks', i, -1)" @down="moveItem('masks', i, 1)" @remove="setItem('masks', i, null)"
         >
             <MaskSentence :mask="mask" :ppi="ppi" @change="setItem('masks', i, $event)" />
         </LineFrame>
         <LineFrame
             v-for="(wear, i) in layer.distress" :key="`w${i}`" sub :on="wear.on" :name="`${called(layer)}, wear`" :first="i === 0" :last="i === layer.distress.length - 1"
-            @choose="bench.chosen = layer.id"
+            @choose="choose"
             @toggle="setItem('distress', i, { ...wear, on: $event })" @up="moveItem('distress', i, -1)" @down="moveItem('distress', i, 1)" @remove="setItem('distress', i, null)"
         >
             <WearSentence :wear="wear" :whole="false" :layers="children" @change="setItem('distress', i, $event)" />
         </LineFrame>
-        <LineFrame v-if="fades" sub on :name="`${called(layer)}, strength`" first last @choose="bench.chosen = layer.id" @toggle="set({ opacity: 1 })" @remove="set({ opacity: 1 })">
+        <LineFrame v-if="fades" sub on :name="`${called(layer)}, strength`" first last @choose="choose" @toggle="set({ opacity: 1 })" @remove="set({ opacity: 1 })">
             <span class="sentence">Print at <QuantityToken :value="layer.opacity" kind="share" :least="0" :most="1" label="strength" @change="set({ opacity: $event })" /> strength</span>
         </LineFrame>
-        <LineFrame v-if="blends" sub on :name="`${called(layer)}, blend`" first last @choose="bench.chosen = layer.id" @toggle="set({ blend: 'normal' })" @remove="set({ blend: 'normal' })">
+        <LineFrame v-if="blends" sub on :name="`${called(layer)}, blend`" first last @choose="choose" @toggle="set({ blend: 'normal' })" @remove="set({ blend: 'normal' })">
             <span class="sentence">Blend with what lies below by <ChoiceToken :value="layer.blend" :choices="shop.catalogue?.blends ?? []" label="blend mode" @change="set({ blend: $event })" /></span>
         </LineFrame>
     </div>

@@ -24,7 +24,7 @@ const verb = computed(() => {
     if (knocks.value) {
         return 'Knock';
     }
-    return { text: 'Set', art: 'Lay', shape: `Draw ${article.value}`, group: 'Keep together' }[props.layer.source.kind];
+    return { text: 'Set', art: 'Lay', shape: `Draw ${article.value}`, grid: 'Lay out', group: 'Keep together' }[props.layer.source.kind];
 });
 const readout = computed(() => {
     const m = measure.value;
@@ -68,12 +68,23 @@ function gap(changes: { gap?: number; join?: string }): void {
                 {{ layer.source.shape === 'star' ? 'waist' : 'thick' }}
             </template>,{{ ' ' }}
         </template>
+        <template v-else-if="layer.source.kind === 'grid'">
+            <QuantityToken :value="layer.source.columns" kind="number" :least="1" :most="12" label="columns" @change="source({ columns: Math.round($event) })" /> ×
+            <QuantityToken :value="layer.source.rows" kind="number" :least="1" :most="12" label="rows" @change="source({ rows: Math.round($event) })" /> frames,
+            <QuantityToken :value="layer.source.gap" kind="length" :least="0" :most="10" :ppi="ppi" label="gap between frames" @change="source({ gap: $event })" /> apart,{{ ' ' }}
+        </template>
         <template v-else>{{ called(layer) }}: {{ layer.source.layers.length }} pieces</template>
 
         <template v-if="layer.placement">
-            <QuantityToken :value="layer.placement.width" kind="length" :least="0.05" :most="60" :ppi="ppi" label="width" @change="place({ width: $event })" /> wide
+            <template v-if="layer.placement.width !== null">
+                <QuantityToken :value="layer.placement.width" kind="length" :least="0.05" :most="60" :ppi="ppi" label="width" @change="place({ width: $event })" />
+                {{ ' ' }}<button v-if="layer.placement.height === null" type="button" class="token" title="Size it by its height instead" aria-label="sized by its width; size by height" @click="place({ width: null, height: measure?.height ?? 1 })">wide</button>
+                <template v-else>wide{{ ' ' }}</template>
+            </template>
             <template v-if="layer.placement.height !== null">
-                by <QuantityToken :value="layer.placement.height" kind="length" :least="0.05" :most="60" :ppi="ppi" label="height" @change="place({ height: $event })" /> tall
+                {{ layer.placement.width === null ? '' : 'by' }} <QuantityToken :value="layer.placement.height" kind="length" :least="0.05" :most="60" :ppi="ppi" label="height" @change="place({ height: $event })" />
+                {{ ' ' }}<button v-if="layer.placement.width === null" type="button" class="token" title="Size it by its width instead" aria-label="sized by its height; size by width" @click="place({ width: measure?.width ?? 1, height: null })">tall</button>
+                <button v-else type="button" class="token" title="Let the height follow the width" aria-label="stretched; let the height follow" @click="place({ height: null })">tall</button>
             </template>
         </template>
         <template v-if="knocks">

@@ -1,4 +1,4 @@
-import type { Artwork, EffectKind, EffectLine, Layer, Placement, Wear } from '../types';
+import type { Artwork, EffectKind, EffectLine, Layer, Placement, Repeat, Wear } from '../types';
 
 /** Changes of build sheets, each answering a new one: the store saves what comes back. */
 
@@ -59,7 +59,8 @@ export function placed(layer: Layer, change: (placement: Placement) => Placement
 const round = (inches: number): number => Math.round(inches * 10000) / 10000;
 
 export function moved(layer: Layer, dx: number, dy: number): Layer {
-    return placed(layer, (p) => ({ ...p, x: round(p.x + dx), y: round(p.y + dy) }));
+    const there = placed(layer, (p) => ({ ...p, x: round(p.x + dx), y: round(p.y + dy) }));
+    return there.repeat ? { ...there, repeat: { ...there.repeat, x: round(there.repeat.x + dx), y: round(there.repeat.y + dy) } } : there;
 }
 
 export function sized(layer: Layer, by: number, x: number, y: number): Layer {
@@ -67,7 +68,7 @@ export function sized(layer: Layer, by: number, x: number, y: number): Layer {
         ...p,
         x: round(x + (p.x - x) * by),
         y: round(y + (p.y - y) * by),
-        width: round(Math.max(0.05, p.width * by)),
+        width: p.width === null ? null : round(Math.max(0.05, p.width * by)),
         height: p.height === null ? null : round(Math.max(0.05, p.height * by)),
     }));
 }
@@ -128,6 +129,15 @@ export function newWear(texture: string): Wear {
     return { texture, amount: 0.14, scale: 1, seed: Math.floor(Math.random() * 1000) + 1, inverted: false, shielded: [], on: true };
 }
 
+/** A repeat about the middle of the sheet; a stack leads downwards. */
+export function newRepeat(artwork: Artwork, kind: string): Repeat {
+    const { sheet } = artwork;
+    return {
+        kind, x: round(sheet.width / sheet.ppi / 2), y: round(sheet.height / sheet.ppi / 2), count: kind === 'stack' ? 4 : 8, facing: 'turned',
+        stepX: 0, stepY: 1, size: 1, changed: 0, as: 'the same', colour: '#f3ead7', on: true,
+    };
+}
+
 /** What a line is called where there is room for a few words. */
 export function called(layer: Layer): string {
     if (layer.name) {
@@ -140,6 +150,8 @@ export function called(layer: Layer): string {
             return layer.source.file.replace(/\.[^.]+$/, '');
         case 'shape':
             return layer.source.shape;
+        case 'grid':
+            return `${layer.source.columns} × ${layer.source.rows} frames`;
         default:
             return 'Group';
     }

@@ -9,6 +9,10 @@ import { useBench } from '../stores/bench';
 const bench = useBench();
 
 function shortcut(event: KeyboardEvent): void {
+    if (event.key === 'Escape' && bench.colourWanted) {
+        bench.colourWanted(null);
+        return;
+    }
     const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLSelectElement;
     if (typing || !(event.ctrlKey || event.metaKey)) {
         return;

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue';
 import { api, Refused, said } from '../api';
 import { useCatalogue } from '../stores/catalogue';
+import { genresOf } from '../tokens/finding';
 
 const shop = useCatalogue();
 const failed = ref('');
@@ -10,6 +11,8 @@ const added = ref('');
 const busy = ref(false);
 const licence = ref('');
 const author = ref('');
+const genre = ref('');
+const genres = computed(() => genresOf(fonts.value));
 const held = ref(false);
 const file = ref<HTMLInputElement | null>(null);
 const fonts = computed(() => shop.assets.filter((asset) => asset.kind === 'font'));
@@ -36,11 +39,12 @@ async function upload(): Promise<void> {
     form.set('file', chosen);
     form.set('licence', licence.value);
     form.set('author', author.value);
+    form.set('genre', genre.value);
     form.set('held', held.value ? '1' : '0');
     busy.value = true;
     try {
-        const asset = await api.upload<{ title: string }>('assets', form);
-        added.value = `${asset.title} is on the shelf.`;
+        const kept = await api.upload<{ title: string }[]>('assets', form);
+        added.value = kept.length === 1 ? `${kept[0]?.title} is on the shelf.` : `${kept.length} cuts are on the shelf: ${kept.map((one) => one.title).join(', ')}.`;
         if (file.value) {
             file.value.value = '';
         }
@@ -60,7 +64,8 @@ onMounted(load);
     <main class="page">
         <header class="page-head"><h1>Shelf</h1><span class="small">fonts and art of this shop, each with its licence</span></header>
         <form class="upload" @submit.prevent="upload">
-            <label><span>Font or picture</span><input ref="file" type="file" class="field" accept=".otf,.ttf,.woff,.woff2,.png,.jpg,.jpeg,.webp,.svg" /></label>
+            <label><span>Font, zip of fonts, or picture</span><input ref="file" type="file" class="field" accept=".otf,.ttf,.woff,.woff2,.zip,.png,.jpg,.jpeg,.webp,.svg" /></label>
+            <label><span>Genre, of a font</span><input v-model="genre" class="field" maxlength="60" list="genres" placeholder="slab, script …" /><datalist id="genres"><option v-for="one in genres" :key="one" :value="one" /></datalist></label>
             <label><span>Licence</span><input v-model="licence" class="field" maxlength="120" placeholder="its name, such as CC BY 4.0" /></label>
             <label><span>Author or seller</span><input v-model="author" class="field" maxlength="300" /></label>
             <label class="check"><input v-model="held" type="checkbox" /> I hold the right to use this file for print on demand. <span class="small">Tall Crow keeps your word and gives no legal advice.</span></label>
@@ -74,7 +79,7 @@ onMounted(load);
         <ul class="font-list wide">
             <li v-for="asset in fonts" :key="asset.id">
                 <img :src="`/api/assets/${asset.id}/preview.png`" :alt="asset.title" width="440" height="64" loading="lazy" />
-                <span>{{ asset.title }} <small>{{ [asset.genre, asset.licence.name].filter(Boolean).join(' · ') }}</small></span>
+                <span>{{ asset.title }} <small>{{ [asset.genre, asset.cut && asset.cut !== 'fill' ? `${asset.cut} cut` : '', asset.licence.name].filter(Boolean).join(' · ') }}</small></span>
                 <details v-if="asset.licence.author || asset.licence.url"><summary class="small">whose it is</summary><p class="small">{{ asset.licence.author }} {{ asset.licence.url }}</p></details>
             </li>
         </ul>

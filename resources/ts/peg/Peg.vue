@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
+import ArrangeMenu from '../bench/ArrangeMenu.vue';
 import { called, moved } from '../bench/layers';
 import { useBench } from '../stores/bench';
 import type { Box, Layer } from '../types';
@@ -89,6 +90,7 @@ const neighbours = computed<Neighbour[]>(() =>
     }),
 );
 const chosenBox = computed(() => (bench.layer?.on ? (bench.measures.get(bench.layer.id)?.box ?? null) : null));
+const alsoBoxes = computed(() => bench.selection.slice(1).flatMap((id) => bench.measures.get(id)?.box ?? []));
 const { drag, transform, says, begin, follow, drop, cancel } = useDrag(perPixel, neighbours, sheet);
 /** Between letting go and the new proof, the piece stays where it was put. */
 const dropped = ref<{ transform: string; piece: string | null; without: string | null } | null>(null);
@@ -111,14 +113,14 @@ function at(event: PointerEvent): [number, number] {
 
 let held: { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean } | null = null;
 
-async function pick(point: [number, number]): Promise<void> {
+async function pick(point: [number, number], among = false): Promise<void> {
     if (revision.value === null) {
         return;
     }
     const answer = await api.get<{ layers: string[] }>(`revisions/${revision.value}/pick?x=${point[0]}&y=${point[1]}`);
     // A second press on a piece reaches the one below it.
     const index = answer.layers.indexOf(bench.chosen ?? '');
-    bench.chosen = answer.layers[held?.moved || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null;
+    bench.choose(answer.layers[among || held?.moved || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null, among);
 }
 
 function inside(box: Box | null, [x, y]: [number, number]): boolean {
@@ -130,6 +132,15 @@ function press(event: PointerEvent): void {
         return;
     }
     const point = at(event);
+    if (bench.colourWanted && revision.value !== null) {
+        const give = bench.colourWanted;
+        void api.get<{ colour: string | null }>(`revisions/${revision.value}/colour?x=${point[0]}&y=${point[1]}`).then(({ colour }) => give(colour)).catch(() => give(null));
+        return;
+    }
+    if (event.shiftKey && distance.value !== 'loupe') {
+        void pick(point, true);
+        return;
+    }
     svg.value?.setPointerCapture(event.pointerId);
     if (distance.value === 'loupe') {
         held = { from: [event.clientX, event.clientY], picked: null, panning: [...centre.value], moved: false };
@@ -195,7 +206,9 @@ function nudge(event: KeyboardEvent): void {
     if (distance.value === 'loupe') {
         centre.value = [centre.value[0] + way[0] * 5, centre.value[1] + way[1] * 5];
     } else if (bench.layer) {
-        void bench.changeLayer(bench.layer.id, (layer: Layer) => [moved(layer, way[0], way[1])]);
+        for (const id of bench.selection) {
+            void bench.changeLayer(id, (layer: Layer) => [moved(layer, way[0], way[1])]);
+        }
         said.value = `nudged ${step.toFixed(2)} in`;
     }
 }
@@ -229,11 +242,13 @@ onBeforeUnmount(() => watcher?.disconnect());
                 <button type="button" :aria-pressed="distance === 'loupe'" @click="loupeHere">Loupe 1 : 1</button>
             </div>
             <span class="measure small" aria-live="polite">{{ says || said }}</span>
+            <span v-if="bench.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="bench.colourWanted?.(null)">not now</button></span>
+            <ArrangeMenu />
             <span v-if="proof.late.value || close.late.value" class="small" role="status">drawing …</span>
             <span v-if="proof.lost.value" class="small" role="alert">The proof could not be drawn. <button type="button" class="token" @click="proof.again()">Try again</button></span>
         </header>
         <svg
-            ref="svg" class="peg-view" :class="distance" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
+            ref="svg" class="peg-view" :class="[distance, { picking: bench.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
             :aria-label="bench.layer ? `${called(bench.layer)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
             @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge"
         >
@@ -252,6 +267,7 @@ onBeforeUnmount(() => watcher?.disconnect());
             <g v-if="drag" class="guides" :stroke-width="hand">
                 <line v-for="(guide, i) in drag.guides" :key="i" :x1="guide.axis === 'x' ? guide.at : 0" :x2="guide.axis === 'x' ? guide.at : sheet.width" :y1="guide.axis === 'y' ? guide.at : 0" :y2="guide.axis === 'y' ? guide.at : sheet.height" />
             </g>
+            <g v-if="distance !== 'loupe'"><rect v-for="box in alsoBoxes" :key="`${box.left},${box.top}`" class="hold-box" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 2} ${hand * 3}`" /></g>
             <g v-if="chosenBox && distance !== 'loupe'" class="hold" :transform="drag ? transform : undefined">
                 <rect class="hold-box" :x="chosenBox.left" :y="chosenBox.top" :width="chosenBox.width" :height="chosenBox.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 5} ${hand * 4}`" />
                 <rect

@@ -14,6 +14,8 @@ export const useBench = defineStore('bench', () => {
     const job = ref<BenchJob | null>(null);
     const artwork = ref<Artwork | null>(null);
     const chosen = ref<string | null>(null);
+    /** Chosen besides that one, to be arranged together. */
+    const also = ref<string[]>([]);
     const cloth = ref(0);
     const report = ref<Report | null>(null);
     const finding = ref<string | null>(null);
@@ -21,6 +23,8 @@ export const useBench = defineStore('bench', () => {
     const saving = ref(false);
     const trouble = ref<string | null>(null);
     const stale = ref<string | null>(null);
+
+    const colourWanted = ref<((colour: string | null) => void) | null>(null);
 
     let waiting: Artwork | null = null;
     let running: Promise<void> | null = null;
@@ -32,12 +36,43 @@ export const useBench = defineStore('bench', () => {
     const garment = computed(() => artwork.value?.garments[Math.min(cloth.value, artwork.value.garments.length - 1)]);
     const saved = computed(() => !saving.value && !trouble.value && !stale.value);
 
+    const selection = computed(() => (chosen.value ? [chosen.value, ...also.value.filter((id) => id !== chosen.value && artwork.value && findLayer(artwork.value, id))] : []));
+
+    /** Chooses one line, or adds it to those that are chosen and takes it out again. */
+    function choose(id: string | null, among = false): void {
+        if (!among || !id || !chosen.value) {
+            also.value = [];
+            chosen.value = id;
+        } else if (id === chosen.value) {
+            chosen.value = also.value[0] ?? null;
+            also.value = also.value.slice(1);
+        } else {
+            also.value = also.value.includes(id) ? also.value.filter((one) => one !== id) : [...also.value, id];
+        }
+    }
+
+    /** A colour as the screen needs it, whether it stands for itself or is named. */
+    function hex(colour: string): string {
+        return colour.startsWith('@') ? (artwork.value?.swatches.find((swatch) => swatch.name === colour.slice(1))?.colour ?? '#000000') : colour;
+    }
+
+    /** Asks the seller for a place on the peg and answers the colour there. */
+    function pickColour(): Promise<string | null> {
+        colourWanted.value?.(null);
+        return new Promise((resolve) => {
+            colourWanted.value = (colour) => {
+                colourWanted.value = null;
+                resolve(colour);
+            };
+        });
+    }
+
     function take(answer: BenchJob): void {
         job.value = answer;
         artwork.value = waiting ?? answer.artwork;
         trouble.value = null;
         if (!layer.value) {
-            chosen.value = null;
+            choose(null);
         }
         measure(answer.revision);
     }
@@ -45,6 +80,7 @@ export const useBench = defineStore('bench', () => {
     async function open(id: number): Promise<void> {
         if (job.value?.id !== id) {
             job.value = artwork.value = report.value = chosen.value = finding.value = null;
+            also.value = [];
             cloth.value = 0;
         }
         waiting = null;
@@ -103,7 +139,7 @@ export const useBench = defineStore('bench', () => {
         }
     }
 
-    async function step(action: 'undo' | 'redo' | 'mends', more: object = {}): Promise<void> {
+    async function step(action: 'undo' | 'redo' | 'mends' | 'arrange', more: object = {}): Promise<void> {
         await running;
         if (!job.value || stale.value) {
             return;
@@ -116,6 +152,18 @@ export const useBench = defineStore('bench', () => {
         } finally {
             saving.value = false;
         }
+    }
+
+    /** Named colours from a GIMP palette. */
+    async function loadSwatches(file: File): Promise<void> {
+        await running;
+        if (!job.value) {
+            return;
+        }
+        const form = new FormData();
+        form.set('version', String(job.value.version));
+        form.set('file', file);
+        take(await api.upload<BenchJob>(`jobs/${job.value.id}/swatches`, form));
     }
 
     /** The newer sheet of the other tab takes the place of what is here. */
@@ -161,11 +209,12 @@ export const useBench = defineStore('bench', () => {
     }
 
     return {
-        job, artwork, chosen, cloth, report, finding, measuring, saving, saved, trouble, stale,
-        layer, measures, garment,
+        job, artwork, chosen, also, selection, cloth, report, finding, measuring, saving, saved, trouble, stale,
+        layer, measures, garment, colourWanted, choose, hex, pickColour, loadSwatches,
         open, change, changeLayer, retry: settle, loadNewer, keepMine,
         undo: () => step('undo'),
         redo: () => step('redo'),
+        arrange: (action: string, more: object = {}) => step('arrange', { action, ids: selection.value, ...more }),
         mend: (key: string, mend: number) => step('mends', { finding: key, mend }),
     };
 });

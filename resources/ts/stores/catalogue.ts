@@ -25,5 +25,14 @@ export const useCatalogue = defineStore('catalogue', () => {
         return assets.value.find((asset) => asset.file === file);
     }
 
-    return { catalogue, assets, load, effect, asset };
+    /** Shows at once; put back when it could not be kept. */
+    async function favour(asset: Asset, favourite: boolean): Promise<void> {
+        const set = (to: boolean): void => {
+            assets.value = assets.value.map((one) => (one.id === asset.id ? { ...one, favourite: to } : one));
+        };
+        set(favourite);
+        await api.put(`assets/${asset.id}/favourite`, { favourite }).catch(() => set(!favourite));
+    }
+
+    return { catalogue, assets, load, effect, asset, favour };
 });

@@ -3,43 +3,70 @@ import { computed, ref, watch } from 'vue';
 import { useBench } from '../stores/bench';
 import { coloursOf } from '../bench/colours';
 
+/** A colour as # and digits, or the name of one of the job's own after an @. */
 const props = defineProps<{ value: string; label: string }>();
 const emit = defineEmits<{ change: [value: string] }>();
 
 const bench = useBench();
 const open = ref(false);
-const picked = ref(props.value);
-const typed = ref(props.value);
+const named = computed(() => props.value.startsWith('@'));
+const shown = computed(() => (named.value ? props.value.slice(1) : props.value));
+const hex = computed(() => bench.hex(props.value));
+const picked = ref(hex.value);
+const typed = ref(shown.value);
 const wrong = ref(false);
 const inUse = computed(() => (bench.artwork ? coloursOf(bench.artwork) : []));
 
-watch(() => props.value, (value) => {
-    picked.value = typed.value = value;
+watch(shown, (value) => {
+    typed.value = value;
+    picked.value = hex.value;
     wrong.value = false;
 });
+watch(hex, (now) => (picked.value = now));
 watch(open, (now) => {
-    if (!now && picked.value.toLowerCase() !== props.value.toLowerCase()) {
-        emit('change', picked.value.slice(0, 7).toLowerCase());
+    if (!now && picked.value.slice(0, 7).toLowerCase() !== hex.value.toLowerCase()) {
+        give(picked.value.slice(0, 7).toLowerCase());
     }
 });
 
+function give(colour: string): void {
+    wrong.value = false;
+    if (colour !== props.value.toLowerCase()) {
+        emit('change', colour);
+    }
+}
+
 function commit(): void {
     const text = typed.value.trim();
+    if (text === shown.value) {
+        wrong.value = false;
+        return;
+    }
     const match = /^#?([0-9a-f]{6}|[0-9a-f]{3})$/i.exec(text);
-    wrong.value = !match;
-    if (match?.[1]) {
+    const swatch = bench.artwork?.swatches.find((one) => one.name.toLowerCase() === text.replace(/^@/, '').toLowerCase());
+    wrong.value = !match && !swatch;
+    if (swatch) {
+        give(`@${swatch.name}`);
+    } else if (match?.[1]) {
         const digits = match[1].length === 3 ? match[1].replace(/./g, '$&$&') : match[1];
-        const hex = `#${digits.toLowerCase()}`;
-        typed.value = hex;
-        if (hex !== props.value.toLowerCase()) {
-            emit('change', hex);
-        }
+        typed.value = `#${digits.toLowerCase()}`;
+        give(typed.value);
     }
 }
 
 function take(colour: string): void {
-    picked.value = colour;
+    picked.value = bench.hex(colour);
     open.value = false;
+    give(colour);
+}
+
+async function fromPeg(): Promise<void> {
+    picked.value = hex.value;
+    open.value = false;
+    const colour = await bench.pickColour();
+    if (colour) {
+        give(colour);
+    }
 }
 </script>
 
@@ -47,21 +74,28 @@ function take(colour: string): void {
     <span class="token-wrap colour-token">
         <v-menu v-model="open" :close-on-content-click="false" location="bottom start">
             <template #activator="{ props: opener }">
-                <button v-bind="opener" type="button" class="swatch" :style="{ background: value }" :aria-label="`${label}: choose, now ${value}`"></button>
+                <button v-bind="opener" type="button" class="swatch" :style="{ background: hex }" :aria-label="`${label}: choose, now ${shown}`"></button>
             </template>
             <div class="colour-menu">
+                <template v-if="bench.artwork?.swatches.length">
+                    <p class="small">Colours of the job</p>
+                    <div class="swatch-row">
+                        <button v-for="swatch in bench.artwork.swatches" :key="swatch.name" type="button" class="swatch named" :style="{ background: swatch.colour }" :title="swatch.name" :aria-label="swatch.name" @click="take(`@${swatch.name}`)"></button>
+                    </div>
+                </template>
                 <p class="small">Colours on this sheet</p>
                 <div class="swatch-row">
                     <button v-for="colour in inUse" :key="colour" type="button" class="swatch" :style="{ background: colour }" :aria-label="colour" @click="take(colour)"></button>
                 </div>
+                <button type="button" class="plain-button quiet" @click="fromPeg">Pick from the peg</button>
                 <v-color-picker v-model="picked" mode="hex" :modes="['hex']" elevation="0" width="260" hide-inputs />
             </div>
         </v-menu>
         <input
             v-model="typed"
-            class="token measure"
-            :class="{ wrong }"
-            :style="{ width: '8.2ch' }"
+            class="token"
+            :class="{ wrong, measure: !named }"
+            :style="{ width: `${Math.max(typed.length, 4) + 1.2}ch` }"
             :aria-label="label"
             :aria-invalid="wrong ? 'true' : undefined"
             spellcheck="false"
@@ -69,6 +103,6 @@ function take(colour: string): void {
             @blur="commit"
             @keydown.enter.prevent="commit"
         />
-        <span v-if="wrong" class="token-wrong" role="alert">Write a colour as # and six digits, such as #1d2b1f.</span>
+        <span v-if="wrong" class="token-wrong" role="alert">Write a colour as # and six digits, such as #1d2b1f, or the name of one of the job's colours.</span>
     </span>
 </template>

@@ -1,4 +1,4 @@
-import type { Parameter } from '../types';
+import type { EffectLine, Parameter } from '../types';
 
 /**
  * How an effect reads on the build sheet: words between its parameters, each named in braces. A new effect of the core
@@ -10,7 +10,19 @@ interface Wording {
     verb: string;
     also: string[];
     labels: Record<string, string>;
+    /** Parameters that mean nothing as the line stands, by the value of another. */
+    hides?: (line: EffectLine) => string[];
 }
+
+const bent = (noun: string, verb: string, also: string[], rest = ''): Wording => ({
+    sentence: `${verb} {by} {bend} {rise}${rest}`,
+    verb,
+    also: ['bend', 'warp', ...also],
+    labels: { by: `${noun} told by`, bend: noun, rise: `${noun} in inches`, waves: 'waves' },
+    hides: (line) => (line['by'] === 'inches' ? ['bend'] : ['rise']),
+});
+
+const pattern = { scale: 'scale', x: 'shift across', y: 'shift down', each: 'whole or letter by letter' };
 
 export const effectWords: Record<string, Wording> = {
     'letter-spacing': {
@@ -19,14 +31,62 @@ export const effectWords: Record<string, Wording> = {
         also: ['tracking', 'wide', 'tight', 'letter-spacing'],
         labels: { by: 'letter spacing' },
     },
-    arch: { sentence: 'Arch {bend}', verb: 'Arch', also: ['bend', 'curve', 'warp', 'arc'], labels: { bend: 'bend' } },
+    kerning: { sentence: 'Kern the pair {pair} by {by} thousandths of an em', verb: 'Kern a pair', also: ['kerning', 'pair', 'gap'], labels: { pair: 'pair of letters', by: 'kerning' } },
+    case: { sentence: 'Set it in {as}', verb: 'Set in capitals', also: ['case', 'upper', 'lower', 'small letters'], labels: { as: 'case' } },
+    feature: { sentence: 'Use the font feature {tag}, number {value}', verb: 'Use a font feature', also: ['alternates', 'swash', 'stylistic', 'opentype', 'ligatures'], labels: { tag: 'feature tag', value: 'feature value' } },
+    'larger-ends': { sentence: 'First and last letters {by} as large, kept at the {stand}', verb: 'Larger first and last letters', also: ['ends', 'varsity', 'big'], labels: { by: 'size of end letters', stand: 'end letters kept at' } },
+    line: { sentence: 'Line {number} in {font}, {size} of its size, {fit}', verb: 'Set one line its own way', also: ['font', 'size', 'fit', 'line'], labels: { number: 'line number', font: 'font of the line', size: 'size of the line', fit: 'fit of the line' } },
+    'fit-lines': { sentence: 'Fit every line to one width, gaps {gap} of it', verb: 'Fit every line to one width', also: ['block', 'justify', 'stack', 'width'], labels: { gap: 'gap between lines' } },
+    stretch: { sentence: 'Stretch {down} tall and {across} wide', verb: 'Stretch tall or wide', also: ['tall', 'condense', 'expand'], labels: { down: 'stretch tall', across: 'stretch wide' } },
+    arch: bent('bend', 'Arch', ['curve', 'arc']),
+    circle: bent('bend', 'Stand letters on a circle', ['round', 'badge', 'turn', 'curve']),
+    bulge: bent('bulge', 'Bulge', ['fat', 'middle']),
+    pinch: bent('pinch', 'Pinch', ['waist', 'thin']),
+    wave: bent('crest', 'Wave', ['wavy', 'retro'], ', {waves} waves'),
+    flag: bent('crest', 'Wave as a flag', ['flag', 'wavy'], ', {waves} waves'),
+    rise: bent('climb', 'Rise', ['climb', 'slope', 'diagonal']),
+    ring: bent('bend', 'Bend into a ring', ['circle', 'round', 'fan']),
     fill: { sentence: 'Fill with {colour}', verb: 'Fill with a colour', also: ['colour', 'paint', 'recolour'], labels: { colour: 'fill colour' } },
-    outline: {
-        sentence: 'Outline {width} in {colour}, {join} corners, points up to {mitreLimit} ×',
-        verb: 'Outline',
-        also: ['ring', 'stroke', 'border', 'sticker'],
-        labels: { width: 'outline width', colour: 'outline colour', join: 'corners', mitreLimit: 'mitre limit' },
+    'letter-colours': { sentence: 'Colour letters {way}: {colours}', verb: 'Colour each letter', also: ['letters', 'ramp', 'rainbow', 'in turn'], labels: { way: 'order of colours', colours: 'letter colours' } },
+    gradient: { sentence: 'Fill with a gradient of {colours} at {angle}', verb: 'Fill with a gradient', also: ['ramp', 'fade', 'rainbow', 'ombre'], labels: { colours: 'gradient colours', angle: 'gradient angle' } },
+    paper: {
+        sentence: 'Fill with {paper} paper in {colours}, size {scale}, pattern {seed}, shifted {x}, {y}, {each}',
+        verb: 'Fill with a paper', also: ['pattern', 'watercolour', 'glitter', 'gingham', 'plaid', 'spots', 'stripes', 'marbling', 'linen', 'texture'],
+        labels: { ...pattern, paper: 'paper', colours: 'paper colours', seed: 'pattern number' },
     },
+    picture: { sentence: 'Fill with the picture {file}, size {scale}, shifted {x}, {y}, {each}', verb: 'Fill with a picture', also: ['photo', 'clip', 'inside letters', 'image'], labels: { ...pattern, file: 'picture' } },
+    only: {
+        sentence: 'From here on, fill only {part} {number}', verb: 'Fill only a part', also: ['halves', 'half', 'split', 'second letter', 'second word', 'one letter', 'frame'],
+        labels: { part: 'part', number: 'number of the letter, word or line' },
+        hides: (line) => (String(line['part']).startsWith('one ') ? [] : ['number']),
+    },
+    hatch: {
+        sentence: 'Hatch every {spacing} with lines of {width} at {angle}, {inset} in from the edge, as {as} {colour}', verb: 'Hatch or etch', also: ['lines', 'etched', 'engraved', 'inset', 'cut'],
+        labels: { spacing: 'line spacing', width: 'line thickness', angle: 'line angle', inset: 'inset', as: 'hatch as', colour: 'hatch colour' },
+        hides: (line) => (line['as'] === 'cut' ? ['colour'] : []),
+    },
+    embolden: { sentence: 'Embolden by {by}', verb: 'Embolden', also: ['bold', 'weight', 'thicken', 'thin'], labels: { by: 'emboldening' } },
+    outline: {
+        sentence: 'Outline {width} in {colour}, {side}, {join} corners, points up to {mitreLimit} ×',
+        verb: 'Outline',
+        also: ['ring', 'stroke', 'border', 'sticker', 'inline'],
+        labels: { width: 'outline width', colour: 'outline colour', side: 'outline side', join: 'corners', mitreLimit: 'mitre limit' },
+        // A limit on mitred points means nothing while corners are not mitred.
+        hides: (line) => [...(line['side'] === 'inside' ? ['join', 'mitreLimit'] : []), ...(line['join'] === 'mitre' ? [] : ['mitreLimit'])],
+    },
+    gap: { sentence: 'Leave a gap of {width} {side}', verb: 'Leave a gap between rings', also: ['ring', 'offset', 'space'], labels: { width: 'gap width', side: 'gap side' } },
+    hollow: { sentence: 'Hollow, with a line of {width} in {colour}', verb: 'Make it hollow', also: ['outline only', 'empty', 'stroke'], labels: { width: 'line width', colour: 'line colour' } },
+    shadow: { sentence: 'Shadow {distance} away at {angle} in {colour}, as a {as}', verb: 'Cast a hard shadow', also: ['drop', 'extrude', 'block', '3d', 'offset'], labels: { distance: 'shadow distance', angle: 'shadow angle', colour: 'shadow colour', as: 'shadow as' } },
+};
+
+/** What a seller reads for a choice that the file tells otherwise. */
+export const choiceWords: Record<string, Record<string, string>> = {
+    'shadow as': { copy: 'shifted copy', solid: 'solid block' },
+    'hatch as': { ink: 'lines of ink in', cut: 'lines cut out' },
+    'corners': { mitre: 'pointed' },
+    'part': { 'one letter': 'letter or frame no.', 'one word': 'word no.', 'one line': 'line no.' },
+    'gap side': { outside: 'outside', inside: 'inside' },
+    ...Object.fromEntries(['bend', 'bulge', 'pinch', 'crest', 'climb'].map((noun) => [`${noun} told by`, { percent: 'by', inches: 'by a rise of' }])),
 };
 
 export const shapeWords: Record<string, string> = {
@@ -35,9 +95,15 @@ export const shapeWords: Record<string, string> = {
 
 export const textureWords: Record<string, string> = { speckle: 'fine speckle', scratches: 'scratches' };
 
-/** Words and parameter names in turn: "Arch ", then bend. */
-export function parts(kind: string, parameters: Parameter[]): (string | Parameter)[] {
-    const sentence = effectWords[kind]?.sentence ?? `${kind} ${parameters.map((p) => `{${p.name}}`).join(', ')}`;
+/** Words and parameters in turn: "Arch ", then bend; without those that mean nothing as the line stands. */
+export function parts(line: EffectLine, parameters: Parameter[]): (string | Parameter)[] {
+    const wording = effectWords[line.kind];
+    const hidden = wording?.hides?.(line) ?? [];
+    let sentence = wording?.sentence ?? `${line.kind} ${parameters.map((p) => `{${p.name}}`).join(', ')}`;
+    for (const name of hidden) {
+        // The words that lead to it go with it.
+        sentence = sentence.replace(new RegExp(`(, (?:points up to )?| )?\\{${name}\\}( corners| ×)?`), '');
+    }
     return sentence
         .split(/(\{\w+\})/)
         .filter((part) => part !== '')

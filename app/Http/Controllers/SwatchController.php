@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\Revisions;
+use App\Http\Requests\PaletteUpload;
+use App\Http\Resources\BenchJob;
+use App\Models\PrintJob;
+use Illuminate\Http\Response;
+use TallCrow\Colour\GimpPalette;
+use TallCrow\Colour\Swatch;
+
+/** A job's named colours, in and out as a GIMP palette. */
+final class SwatchController
+{
+    private const MOST = 64;
+
+    public function download(PrintJob $job): Response
+    {
+        $artwork = $job->load('head')->head?->read() ?? abort(404);
+
+        return response(GimpPalette::write($artwork->title, $artwork->swatches), 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="swatches.gpl"',
+        ]);
+    }
+
+    /** Those of a name that the job has take the new colour; the others are added. */
+    public function upload(PaletteUpload $request, PrintJob $job, Revisions $revisions): BenchJob
+    {
+        $artwork = $job->load('head')->head?->read() ?? abort(404);
+        $byName = [];
+        foreach ([...$artwork->swatches, ...GimpPalette::read($request->palette())] as $swatch) {
+            $byName[$swatch->name] = $swatch;
+        }
+        abort_if(count($byName) > self::MOST, 422, sprintf('A job holds %d named colours at most; with this palette there would be %d.', self::MOST, count($byName)));
+
+        return new BenchJob($revisions->save($job, $request->integer('version'), $artwork->with(swatches: array_values(array_map(fn (Swatch $swatch): Swatch => $swatch, $byName)))));
+    }
+}

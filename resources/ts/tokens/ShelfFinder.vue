@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { useCatalogue } from '../stores/catalogue';
+import type { Asset } from '../types';
+import { finds, genresOf, licencesOf } from './finding';
+
+/** The shelf's fonts or pictures to choose from. Only the rows in sight are drawn, however long the shelf. */
+const props = defineProps<{ kind: 'font' | 'art'; value: string; title: string; words?: string; clear?: string }>();
+const emit = defineEmits<{ choose: [file: string] }>();
+const open = defineModel<boolean>({ required: true });
+
+const shop = useCatalogue();
+const wanted = ref('');
+const genre = ref('');
+const licence = ref('');
+const favourites = ref(false);
+const sample = ref('');
+const all = computed(() => shop.assets.filter((asset) => asset.kind === props.kind));
+const genres = computed(() => genresOf(all.value));
+const licences = computed(() => licencesOf(all.value));
+const found = computed(() => finds(all.value, { wanted: wanted.value, genre: genre.value, licence: licence.value, favourites: favourites.value }));
+
+watch(open, (now) => {
+    if (now) {
+        sample.value = (props.words ?? '').replace(/\s+/g, ' ').trim().slice(0, 40);
+    }
+});
+
+function take(file: string): void {
+    open.value = false;
+    if (file !== props.value) {
+        emit('choose', file);
+    }
+}
+
+const preview = (asset: Asset): string => `/api/assets/${asset.id}/preview.png${props.kind === 'font' ? `?text=${encodeURIComponent(sample.value)}` : ''}`;
+const facts = (asset: Asset): string => (asset.kind === 'font' ? [asset.genre, asset.cut && asset.cut !== 'fill' ? `${asset.cut} cut` : '', asset.licence.name] : [asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px`, asset.licence.name]).filter(Boolean).join(' · ');
+</script>
+
+<template>
+    <v-dialog v-model="open" max-width="760" scrollable>
+        <section class="sheet-dialog finder-dialog" :aria-label="title">
+            <h2>{{ title }}</h2>
+            <div class="finder-filters">
+                <input v-model="wanted" class="field" type="search" :aria-label="`Filter by name`" :placeholder="kind === 'font' ? 'a name …' : 'raven, lighthouse …'" />
+                <input v-if="kind === 'font'" v-model="sample" class="field" type="text" maxlength="40" aria-label="Words to try" placeholder="words to try" />
+                <select v-if="genres.length > 1" v-model="genre" class="field" aria-label="Genre"><option value="">every genre</option><option v-for="one in genres" :key="one">{{ one }}</option></select>
+                <select v-model="licence" class="field" aria-label="Licence"><option value="">every licence</option><option v-for="one in licences" :key="one">{{ one }}</option></select>
+                <label class="check"><input v-model="favourites" type="checkbox" /> favourites</label>
+                <span class="small measure" role="status">{{ found.length }} of {{ all.length }}</span>
+            </div>
+            <button v-if="clear" type="button" class="plain-button quiet" @click="take('')">{{ clear }}</button>
+            <v-virtual-scroll v-if="found.length" class="finder-rows" :items="found" :item-height="kind === 'font' ? 76 : 72" height="420">
+                <template #default="{ item }">
+                    <div class="finder-row" :class="kind">
+                        <button type="button" class="finder-choose" :aria-current="item.file === value ? 'true' : undefined" @click="take(item.file)">
+                            <img :key="preview(item)" :src="preview(item)" :alt="kind === 'font' ? `${sample} in ${item.title}` : ''" :width="kind === 'font' ? 440 : 56" :height="kind === 'font' ? 64 : 56" />
+                            <span>{{ item.title }} <small>{{ facts(item) }}</small></span>
+                        </button>
+                        <button type="button" class="star" :aria-pressed="item.favourite" :aria-label="`${item.title}: favourite`" :title="item.favourite ? 'No longer a favourite' : 'Keep as a favourite'" @click="shop.favour(item, !item.favourite)">{{ item.favourite ? '★' : '☆' }}</button>
+                    </div>
+                </template>
+            </v-virtual-scroll>
+            <p v-else>Nothing on the shelf is like that. Change the filters, or add a file under Shelf.</p>
+        </section>
+    </v-dialog>
+</template>
