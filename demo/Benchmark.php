@@ -43,4 +43,32 @@ final class Benchmark
             'distress' => [['texture' => 'speckle', 'amount' => 0.08, 'scale' => 1, 'seed' => 11]],
         ]);
     }
+
+    /** The same sheet under twelve lines of words with three rings and a warp. */
+    public static function withTwelveLines(): Artwork
+    {
+        $lines = [];
+        for ($i = 0; $i < 12; $i++) {
+            $lines[] = ['KITE SOCIETY', 'QUARRY ROAD 19', 'HOLD THE LINE!', 'TIDE-POOL RANG'][$i % 4];
+        }
+        $sheet = self::artwork()->toArray();
+        $sheet['layers'] = [...(array) $sheet['layers'], [
+            'id' => 'twelve', 'source' => ['kind' => 'text', 'text' => implode("\n", $lines), 'font' => 'alfa-slab-one.woff2'],
+            'placement' => ['x' => 7.5, 'y' => 9, 'width' => 13, 'height' => null],
+            'effects' => [
+                ['kind' => 'arch', 'bend' => 0.2], ['kind' => 'fill', 'colour' => '#f3ead7'], ['kind' => 'outline', 'width' => 0.05, 'colour' => '#b04a2c'],
+                ['kind' => 'outline', 'width' => 0.05, 'colour' => '#1f1d1a'], ['kind' => 'outline', 'width' => 0.05, 'colour' => '#e9c46a'],
+            ],
+        ]];
+
+        return ArtworkReader::data($sheet);
+    }
+
+    /** Those twelve lines alone. */
+    public static function twelveLines(): Artwork
+    {
+        $artwork = self::withTwelveLines();
+
+        return $artwork->with(layers: array_slice($artwork->layers, -1), distress: []);
+    }
 }

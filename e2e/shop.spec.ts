@@ -14,13 +14,13 @@ test('the shelf takes a drawing with its licence, and refuses a hostile file', a
 
     await page.goto('/shelf');
     await expect(page.getByRole('heading', { name: /Fonts/ })).toBeVisible();
-    await page.getByLabel('Font or picture').setInputFiles(bomb);
+    await page.getByLabel('Font, zip of fonts, or picture').setInputFiles(bomb);
     await page.getByLabel('Licence').fill('own work');
     await page.getByRole('checkbox').check();
     await page.getByRole('button', { name: 'Put it on the shelf' }).click();
     await expect(page.getByRole('alert')).toContainText('declares entities');
 
-    await page.getByLabel('Font or picture').setInputFiles(drawing);
+    await page.getByLabel('Font, zip of fonts, or picture').setInputFiles(drawing);
     await page.getByRole('button', { name: 'Put it on the shelf' }).click();
     await expect(page.getByRole('status').filter({ hasText: 'tide-mark is on the shelf' })).toBeVisible();
     await expect(page.locator('.art-list').getByText('tide-mark')).toBeVisible();

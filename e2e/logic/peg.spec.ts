@@ -81,12 +81,18 @@ test('asks the core for lengths and for nothing else', async () => {
 const parameter = (name: string): Parameter => ({ name, kind: 'length', least: 0, most: 1, default: 0, choices: [] });
 
 test('puts an effect\'s parameters into its sentence', () => {
-    const read = parts('outline', ['width', 'colour', 'join', 'mitreLimit'].map(parameter));
-    expect(read.map((part) => (typeof part === 'string' ? part : `<${part.name}>`)).join('')).toBe('Outline <width> in <colour>, <join> corners, points up to <mitreLimit> ×');
+    const says = (line: Record<string, string>, names: string[]): string =>
+        parts({ kind: 'outline', on: true, ...line }, names.map(parameter)).map((part) => (typeof part === 'string' ? part : `<${part.name}>`)).join('');
+    const names = ['width', 'colour', 'side', 'join', 'mitreLimit'];
+    expect(says({ join: 'mitre', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, points up to <mitreLimit> ×');
+    expect(says({ join: 'round', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners');
+    expect(says({ join: 'mitre', side: 'inside' }, names)).toBe('Outline <width> in <colour>, <side>');
+    expect(says({ kind: 'wave', by: 'inches' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <rise>, <waves> waves');
+    expect(says({ kind: 'wave', by: 'percent' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <bend>, <waves> waves');
 });
 
 test('reads an effect that has no words yet by its own name', () => {
-    expect(parts('shimmer', [parameter('by')]).map((part) => (typeof part === 'string' ? part : part.name))).toEqual(['shimmer ', 'by']);
+    expect(parts({ kind: 'shimmer', on: true }, [parameter('by')]).map((part) => (typeof part === 'string' ? part : part.name))).toEqual(['shimmer ', 'by']);
     expect(label('shimmer', 'by')).toBe('by');
 });
 

@@ -1,9 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { coloursOf } from '../../resources/ts/bench/colours';
+import { coloursOf, freshName, nameColour, removeSwatch, renameSwatch } from '../../resources/ts/bench/colours';
 import {
-    called, copied, everyLayer, findLayer, freshId, moved, moveLayer, newEffect, newLayer, newWear, removeLayer, replaceLayer, sized, turned,
+    called, copied, everyLayer, findLayer, freshId, moved, moveLayer, newEffect, newLayer, newRepeat, newWear, removeLayer, replaceLayer, sized, turned,
 } from '../../resources/ts/bench/layers';
 import { verbs } from '../../resources/ts/bench/verbs';
+import { finds, genresOf } from '../../resources/ts/tokens/finding';
 import type { Artwork, Asset, Catalogue, Layer } from '../../resources/ts/types';
 
 /** The interface's own sums, without a browser. */
@@ -24,7 +25,7 @@ function group(id: string, layers: Layer[]): Layer {
 function sheet(layers: Layer[], more: Partial<Artwork> = {}): Artwork {
     return {
         format: 'tallcrow.artwork/1', title: 'Kites', product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 3600, height: 4800, ppi: 300 },
-        garments: [], layers, distress: [], ...more,
+        garments: [], swatches: [], layers, distress: [], ...more,
     };
 }
 
@@ -115,23 +116,25 @@ const catalogue = {
         { kind: 'fill', stage: 'ink', parameters: [] }, { kind: 'outline', stage: 'ink', parameters: [] },
     ],
     textures: ['speckle'],
+    repeats: { kinds: ['radial', 'stack'], facings: [], changes: [], most: 120 },
 } as unknown as Catalogue;
 const shelf = [{ kind: 'font', file: 'rye.woff2' }, { kind: 'art', file: 'kite.svg' }] as Asset[];
 
 test('offers what suits the chosen piece', () => {
-    const says = (chosen?: Layer): string[] => verbs(catalogue, shelf, chosen).map((verb) => verb.say);
-    expect(says()).toEqual(['Set words', 'Lay a picture', 'Draw a shape', 'Wear the whole sheet with fine speckle']);
+    const says = (chosen?: Layer): string[] => verbs(sheet([]), catalogue, shelf, chosen).map((verb) => verb.say);
+    expect(says()).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Wear the whole sheet with fine speckle']);
     const words = layer('w', { source: { kind: 'text', text: 'X', font: 'rye.woff2', align: 'left', leading: 1 } });
     expect(says(words)).toContain('Space letters');
     expect(says(layer('s'))).toContain('Arch');
     expect(says(layer('s'))).not.toContain('Space letters');
-    expect(says(layer('a', { source: { kind: 'art', file: 'kite.svg' } }))).not.toContain('Arch');
+    expect(says(layer('a', { source: { kind: 'art', file: 'kite.svg' } }))).toEqual(expect.arrayContaining(['Arch', 'Repeat it about a centre', 'Stack copies of it']));
+    expect(says(layer('a', { source: { kind: 'art', file: 'kite.svg' } }))).not.toContain('Space letters');
     expect(says(layer('k', { role: { kind: 'knockout', gap: 0.1, join: 'round' } }))).toContain('Print it as ink again');
-    expect(verbs(catalogue, [], undefined).map((verb) => verb.say)).not.toContain('Set words');
+    expect(verbs(sheet([]), catalogue, [], undefined).map((verb) => verb.say)).not.toContain('Set words');
 });
 
 function apply(say: string, art: Artwork, chosen: Layer): { artwork: Artwork; chosen: string | null } {
-    const verb = verbs(catalogue, shelf, chosen).find((one) => one.say === say);
+    const verb = verbs(art, catalogue, shelf, chosen).find((one) => one.say === say);
     if (!verb) {
         throw new Error(`no verb "${say}"`);
     }
@@ -142,6 +145,54 @@ test('bends before it inks: an arch goes before a ring that was there', () => {
     const inked = layer('a', { effects: [{ kind: 'fill', on: true }, { kind: 'outline', on: true }] });
     const after = apply('Arch', sheet([inked]), inked).artwork.layers[0];
     expect(after?.effects.map((effect) => effect.kind)).toEqual(['arch', 'fill', 'outline']);
+});
+
+test('lays a ring before a fill over the whole', () => {
+    const inked = layer('a', { effects: [{ kind: 'fill', on: true }, { kind: 'paper', on: true }] });
+    expect(apply('Outline', sheet([inked]), inked).artwork.layers[0]?.effects.map((effect) => effect.kind)).toEqual(['fill', 'outline', 'paper']);
+});
+
+test('lays the other cuts of a pack behind or over the words', () => {
+    const pack = [['fill', 'k.otf'], ['shadow', 'k-shadow.otf'], ['outline', 'k-outline.otf']].map(([cut, file]) => ({ kind: 'font', pack: 'Kite', cut, file, title: file })) as unknown as Asset[];
+    const words = layer('w', { source: { kind: 'text', text: 'X', font: 'k.otf', align: 'left', leading: 1 } });
+    const all = verbs(sheet([words]), catalogue, pack, words);
+    const fonts = (say: string): (string | null)[] => (all.find((verb) => verb.say === say)?.apply(sheet([words])).artwork.layers ?? []).map((one) => (one.source.kind === 'text' ? one.source.font : null));
+    expect(fonts('Lay its shadow cut behind')).toEqual(['k-shadow.otf', 'k.otf']);
+    expect(fonts('Lay its outline cut over')).toEqual(['k.otf', 'k-outline.otf']);
+    expect(verbs(sheet([words]), catalogue, shelf, words).map((verb) => verb.say)).not.toContain('Lay its shadow cut behind');
+});
+
+test('names, renames and forgets a colour on every line, in groups and among several', () => {
+    const art = sheet([
+        layer('a', { effects: [{ kind: 'fill', on: true, colour: '#AA0000' }] }),
+        group('g', [layer('b', { effects: [{ kind: 'gradient', on: true, colours: ['#aa0000', '#00bb00'] }] })]),
+    ]);
+    const named = nameColour(art, '#aa0000', 'Rust');
+    expect(named.swatches).toEqual([{ name: 'Rust', colour: '#aa0000' }]);
+    const colours = (of: Artwork): unknown[] => everyLayer(of.layers).flatMap((one) => one.effects.map((effect) => effect['colour'] ?? effect['colours']));
+    expect(colours(named)).toEqual(['@Rust', ['@Rust', '#00bb00']]);
+    expect(colours(renameSwatch(named, 'Rust', 'Brick'))).toEqual(['@Brick', ['@Brick', '#00bb00']]);
+    expect(colours(removeSwatch(named, 'Rust'))).toEqual(['#aa0000', ['#aa0000', '#00bb00']]);
+    expect(freshName(named)).toBe('Colour 2');
+});
+
+test('moves a repeat\'s centre with its piece', () => {
+    const art = sheet([]);
+    const ray = layer('a', { repeat: newRepeat(art, 'radial') });
+    expect(ray.repeat).toMatchObject({ x: 6, y: 8, count: 8 });
+    expect(moved(ray, 0.5, -1).repeat).toMatchObject({ x: 6.5, y: 7 });
+});
+
+test('finds fonts by every word, genre and licence, favourites first', () => {
+    const font = (title: string, genre: string, more: object = {}): Asset => ({ kind: 'font', title, genre, pack: '', cut: '', favourite: false, licence: { name: 'OFL-1.1' }, ...more }) as unknown as Asset;
+    const all = [font('Anton', 'condensed'), font('Kite Shadow', 'varsity', { cut: 'shadow', licence: { name: 'bought' } }), font('Rye', 'western', { favourite: true })];
+    const titles = (wanted: object): string[] => finds(all, { wanted: '', genre: '', licence: '', favourites: false, ...wanted }).map((one) => one.title);
+    expect(titles({})).toEqual(['Rye', 'Anton', 'Kite Shadow']);
+    expect(titles({ wanted: 'shadow KITE' })).toEqual(['Kite Shadow']);
+    expect(titles({ genre: 'condensed' })).toEqual(['Anton']);
+    expect(titles({ licence: 'bought' })).toEqual(['Kite Shadow']);
+    expect(titles({ favourites: true })).toEqual(['Rye']);
+    expect(genresOf(all)).toEqual(['condensed', 'varsity', 'western']);
 });
 
 test('cuts a gap around a piece right below it, without its ink', () => {

@@ -104,3 +104,13 @@ it('knows its assets and its layers at any depth', function (): void {
         ->and($artwork->withLayer('crab', null)->layer('crab'))->toBeNull()
         ->and(Artwork::FORMAT)->toBe($artwork->toArray()['format']);
 });
+
+it('lists every effect and each of its values in the page on the format', function (): void {
+    $page = (string) file_get_contents(dirname(__DIR__, 3).'/docs/artwork-format.md');
+    foreach (TallCrow\Effect\Catalogue::classes() as $kind => $class) {
+        expect(preg_match("/^\\| `$kind` \\| (.*) \\|.*\\|$/m", $page, $row))->toBe(1, $kind);
+        foreach ($class::parameters() as $parameter) {
+            expect($row[1])->toContain("`{$parameter->name}`");
+        }
+    }
+});

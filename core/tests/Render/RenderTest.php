@@ -42,7 +42,7 @@ it('shows the same picture at 60 and at 300 ppi', function (string $name): void 
     $artwork = Fixtures::demo($name);
     [$mean, $far] = apart(Fixtures::render($artwork, 300), Fixtures::render($artwork, 60));
     expect($mean)->toBeLessThan(0.3)->and($far)->toBeLessThan(0.002);
-})->with(['kite-day', 'moth-night', 'rangers-badge']);
+})->with(['kite-day', 'moth-night', 'rangers-badge', 'bell-ringers-wave', 'tide-pool-papers', 'kite-grid', 'rook-varsity', 'lantern-burst']);
 
 it('draws a region as it draws the whole', function (): void {
     $artwork = Fixtures::demo('moth-night');

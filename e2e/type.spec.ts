@@ -1,0 +1,172 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { PNG } from 'pngjs';
+import { addLine, artworkOf, expect, newJob, onSheet, saved, setToken, test, words } from './bench';
+
+type Line = Record<string, unknown>;
+type Sheet = { layers: { id: string; effects: Line[]; repeat?: Line; placement: { x: number; y: number; width: number | null; height: number | null; flip: string } }[]; swatches: Line[] };
+const sheetOf = async (page: Parameters<typeof artworkOf>[0], path: string): Promise<Sheet> => (await artworkOf(page, path)) as unknown as Sheet;
+
+test('words are set line by line, warped, ringed and filled by lines of the sheet', async ({ page }) => {
+    const path = await newJob(page, 'All of type');
+    await addLine(page, 'words', 'Set words');
+    await words(page).fill('TIDE POOL\nRANGERS');
+    await words(page).press('Enter');
+    await saved(page);
+    for (const [typed, verb] of [
+        ['kern', 'Kern a pair'], ['capitals', 'Set in capitals'], ['feature', 'Use a font feature'], ['first and last', 'Larger first and last letters'], ['own way', 'Set one line its own way'],
+        ['one width', 'Fit every line to one width'], ['stretch tall', 'Stretch tall or wide'], ['bulge', 'Bulge'], ['wave', /^Wave on/], ['embolden', 'Embolden'], ['gap', 'Leave a gap between rings'],
+        ['outline', /^Outline/], ['shadow', 'Cast a hard shadow'], ['each letter', 'Colour each letter'], ['hatch', 'Hatch or etch'],
+    ] as [string, string | RegExp][]) {
+        await addLine(page, typed, verb);
+    }
+    await setToken(page.getByRole('textbox', { name: 'kerning', exact: true }), '-90');
+    await setToken(page.getByRole('textbox', { name: 'size of end letters' }), '140 %');
+    await page.getByRole('combobox', { name: 'bulge told by' }).selectOption('inches');
+    await setToken(page.getByRole('textbox', { name: 'bulge in inches' }), '12 mm');
+    await expect(page.getByRole('textbox', { name: 'bulge', exact: true })).toHaveCount(0);
+    await page.getByRole('button', { name: 'letter colours: one more' }).click();
+    await saved(page);
+    const { layers } = await sheetOf(page, path);
+    const kinds = layers[0]?.effects.map((line) => line['kind']);
+    // Setting and warps before ink, whenever they were added; the hatching last.
+    expect(kinds?.slice(0, 9).sort()).toEqual(['bulge', 'case', 'feature', 'fit-lines', 'kerning', 'larger-ends', 'line', 'stretch', 'wave']);
+    expect(kinds?.slice(-1)).toEqual(['hatch']);
+    expect(layers[0]?.effects.find((line) => line['kind'] === 'bulge')).toMatchObject({ by: 'inches', rise: expect.closeTo(0.4724, 3) });
+    expect(layers[0]?.effects.find((line) => line['kind'] === 'letter-colours')?.['colours']).toHaveLength(4);
+
+    await page.getByRole('button', { name: 'sized by its width; size by height' }).click();
+    await setToken(page.getByRole('textbox', { name: 'height', exact: true }), '4 in');
+    await expect(page.locator('.readout').first()).toContainText(/× 4\.00 in/);
+});
+
+test('the words are seen in each font, and a favourite comes first', async ({ page }) => {
+    await newJob(page, 'Fonts');
+    await addLine(page, 'words', 'Set words');
+    await setToken(words(page), 'BELL RINGERS');
+    await page.getByRole('button', { name: /^font: .*choose/ }).click();
+    const finder = page.getByRole('region', { name: 'Your words in each font' });
+    await expect(finder.getByRole('img', { name: 'BELL RINGERS in Alfa Slab One' })).toBeVisible();
+    await finder.getByRole('combobox', { name: 'Genre' }).selectOption('blackletter');
+    await expect(finder.getByRole('status')).toHaveText(/^3 of \d+$/);
+    await finder.getByRole('button', { name: 'Pirata One: favourite' }).click();
+    await finder.getByRole('combobox', { name: 'Genre' }).selectOption('');
+    await expect(finder.locator('.finder-row').first()).toContainText('Pirata One');
+    await finder.getByRole('button', { name: /BELL RINGERS in Pirata One/ }).click();
+    await saved(page);
+    await expect(page.getByRole('button', { name: 'font: Pirata One, choose' })).toBeVisible();
+    await page.reload();
+    await page.getByRole('button', { name: 'font: Pirata One, choose' }).click();
+    await expect(page.locator('.finder-row').first().getByRole('button', { name: 'Pirata One: favourite' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('a colour of the job changes on every line, is picked from the peg, and goes out as a palette', async ({ page }) => {
+    const path = await newJob(page, 'Colours of the job');
+    await addLine(page, 'shape', 'Draw a shape');
+    await page.locator('.job-colours summary').click();
+    await page.getByRole('button', { name: 'name #f3ead7' }).click();
+    await saved(page);
+    const name = page.getByRole('textbox', { name: 'Colour 1, name' });
+    await name.fill('Bone');
+    await name.press('Enter');
+    await saved(page);
+    await expect(page.getByRole('textbox', { name: 'fill colour' })).toHaveValue('Bone');
+    await page.getByLabel('Bone, colour').fill('#2f6f73');
+    await saved(page);
+
+    // What the peg shows at the middle of the shape is the new colour.
+    await addLine(page, 'outline', /^Outline/);
+    await page.getByRole('button', { name: /^outline colour: choose/ }).click();
+    await page.getByRole('button', { name: 'Pick from the peg' }).click();
+    const place = await onSheet(page, 6, 4);
+    await page.mouse.click(place.x, place.y);
+    await expect(page.getByRole('textbox', { name: 'outline colour' })).toHaveValue('#2f6f73');
+    await saved(page);
+
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Palette out' }).click()]);
+    const gpl = readFileSync((await download.path()) ?? '', 'utf8');
+    expect(gpl).toBe('GIMP Palette\nName: Colours of the job\nColumns: 8\n#\n 47 111 115\tBone\n');
+    const file = join(mkdtempSync(join(tmpdir(), 'crow-')), 'more.gpl');
+    writeFileSync(file, gpl.replace('47 111 115\tBone', '176 74 44\tBone\n  1   2   3\tNight'));
+    await page.getByLabel('Palette in (.gpl)').setInputFiles(file);
+    await expect(page.getByRole('textbox', { name: 'Night, name' })).toBeVisible();
+    expect((await sheetOf(page, path)).swatches).toEqual([{ name: 'Bone', colour: '#b04a2c' }, { name: 'Night', colour: '#010203' }]);
+});
+
+test('several pieces are chosen, aligned to what is said, spaced, sized and kept together', async ({ page }) => {
+    const path = await newJob(page, 'Several');
+    for (const [i, x] of ['3 in', '5 in', '9.5 in'].entries()) {
+        await addLine(page, 'shape', 'Draw a shape');
+        await setToken(page.getByRole('textbox', { name: 'width', exact: true }).last(), '1.5 in');
+        await setToken(page.getByRole('textbox', { name: 'centre from the left' }).last(), x);
+        await setToken(page.getByRole('textbox', { name: 'centre from the top' }).last(), `${2 + i * 2} in`);
+    }
+    const line = (i: number): ReturnType<typeof page.locator> => page.locator('.drag-row').nth(i).locator('.number').first();
+    await line(0).click();
+    await line(1).click({ modifiers: ['Shift'] });
+    await line(2).click({ modifiers: ['Shift'] });
+    await page.getByRole('button', { name: 'Arrange 3 lines' }).click();
+    const panel = page.getByRole('group', { name: 'Arrange 3 lines' });
+    await expect(panel.getByRole('combobox', { name: 'align to' })).toHaveValue('selection');
+    await panel.getByRole('combobox', { name: 'what to align' }).selectOption('left');
+    await panel.getByRole('button', { name: 'Align' }).click();
+    await saved(page);
+    await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => one.placement.x)).toEqual([3, 3, 3]);
+    await panel.getByRole('combobox', { name: 'align to' }).selectOption('sheet');
+    await panel.getByRole('combobox', { name: 'what to align' }).selectOption('middle');
+    await panel.getByRole('button', { name: 'Align' }).click();
+    await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => one.placement.x)).toEqual([6, 6, 6]);
+    await setToken(panel.getByRole('textbox', { name: 'gap between pieces' }), '0.25 in').catch(() => undefined);
+    await panel.getByRole('button', { name: 'Space' }).click();
+    await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => Number(one.placement.y.toFixed(4)))).toEqual([2, 3.75, 5.5]);
+    await panel.getByRole('button', { name: 'Keep together' }).click();
+    await expect(page.getByText('Group: 3 pieces')).toBeVisible();
+});
+
+test('a piece is repeated about a centre, and a grid has frames of its own fills', async ({ page }) => {
+    const path = await newJob(page, 'Repeats');
+    await addLine(page, 'grid', 'Lay out a grid of frames');
+    await addLine(page, 'only', 'Fill only a part');
+    await page.getByRole('combobox', { name: 'part', exact: true }).selectOption('one letter');
+    await setToken(page.getByRole('textbox', { name: 'number of the letter, word or line' }), '4');
+    await addLine(page, 'gingham', 'Fill with a paper');
+    await addLine(page, 'shape', 'Draw a shape');
+    await setToken(page.getByRole('textbox', { name: 'width', exact: true }).last(), '1 in');
+    await addLine(page, 'rays', 'Repeat it about a centre');
+    await setToken(page.getByRole('textbox', { name: 'copies', exact: true }), '12');
+    const sheet = await sheetOf(page, path);
+    expect(sheet.layers[0]?.effects.map((line) => line['kind'])).toEqual(['fill', 'only', 'paper']);
+    expect(sheet.layers[1]?.repeat).toMatchObject({ kind: 'radial', count: 12, x: 6, y: 6 });
+
+    // The real picture: frame 1 in the plain fill, frame 4 in the paper.
+    const id = /jobs\/(\d+)/.exec(path)?.[1];
+    const job = (await (await page.request.get(`/api/jobs/${id}`)).json()) as { revision: number };
+    const png = PNG.sync.read(await (await page.request.get(`/api/revisions/${job.revision}/proof.png?ppi=60`)).body());
+    const colours = (left: number, top: number): number => {
+        const seen = new Set<string>();
+        for (let y = top; y < top + 60; y++) {
+            for (let x = left; x < left + 60; x++) {
+                const at = (y * png.width + x) * 4;
+                seen.add([...png.data.subarray(at, at + 4)].join());
+            }
+        }
+        return seen.size;
+    };
+    // Frames of 4.08 in from 1.8 in on: their far corners lie clear of the ring of shapes.
+    expect(colours(115, 20)).toBe(1);
+    expect(colours(400, 380)).toBeGreaterThan(2);
+});
+
+test('a zip of cuts goes on the shelf, and a bomb does not', async ({ page, quiet }) => {
+    quiet.allow.push(/422/);
+    const folder = mkdtempSync(join(tmpdir(), 'crow-'));
+    const locked = join(folder, 'not-a-pack.zip');
+    writeFileSync(locked, Buffer.concat([Buffer.from('PK\x03\x04'), Buffer.alloc(200)]));
+    await page.goto('/shelf');
+    await page.getByLabel('Font, zip of fonts, or picture').setInputFiles(locked);
+    await page.getByLabel('Licence').fill('bought for the shop');
+    await page.getByRole('checkbox').check();
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await expect(page.getByRole('alert')).toContainText('This pack of fonts cannot be used');
+});
