@@ -28,7 +28,7 @@ test('from an empty job to a print-ready PNG', async ({ page }) => {
     await setToken(words(page), 'BELLS');
     await layer(page, 'BELLS').getByRole('button', { name: /^font:/ }).click();
     await page.getByRole('searchbox', { name: 'Filter by name' }).fill('alfa slab');
-    await page.locator('.finder-rows').getByRole('button', { name: /Alfa Slab One/ }).click();
+    await page.locator('.finder-rows').getByRole('button', { name: / in Alfa Slab One/ }).click();
     await saved(page);
     await setToken(page.getByRole('textbox', { name: 'width', exact: true }), '200 mm');
     await expect(page.getByRole('textbox', { name: 'width', exact: true })).toHaveValue('7.87 in');
@@ -41,7 +41,7 @@ test('from an empty job to a print-ready PNG', async ({ page }) => {
     // A picture beneath it, and the word cut out of the picture.
     await addLine(page, 'picture', 'Lay a picture');
     await page.getByRole('button', { name: /^picture:/ }).click();
-    await page.locator('.finder-rows').getByRole('button', { name: /Ringing bell/ }).click();
+    await page.locator('.finder-rows').getByRole('button', { name: /^Ringing bell(?!.*favourite)/ }).click();
     await saved(page);
     await addLine(page, 'fill', 'Fill with a colour');
     const bell = layer(page, 'ringing-bell');

@@ -117,7 +117,9 @@ test('several pieces are chosen, aligned to what is said, spaced, sized and kept
     await panel.getByRole('combobox', { name: 'what to align' }).selectOption('middle');
     await panel.getByRole('button', { name: 'Align' }).click();
     await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => one.placement.x)).toEqual([6, 6, 6]);
-    await setToken(panel.getByRole('textbox', { name: 'gap between pieces' }), '0.25 in').catch(() => undefined);
+    await panel.getByRole('textbox', { name: 'gap between pieces' }).fill('0.25 in');
+    await panel.getByRole('textbox', { name: 'gap between pieces' }).press('Enter');
+    await expect(panel.getByRole('button', { name: 'or equal gaps' })).toBeVisible();
     await panel.getByRole('button', { name: 'Space' }).click();
     await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => Number(one.placement.y.toFixed(4)))).toEqual([2, 3.75, 5.5]);
     await panel.getByRole('button', { name: 'Keep together' }).click();

@@ -53,7 +53,7 @@ final readonly class Proof
     {
         $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
         $layer = $this->artwork->layer($id);
-        $piece = $layer === null ? null : $this->studio->renderer->layer($layer, $frame);
+        $piece = $layer === null ? null : $this->studio->renderer->layer($layer, $frame, $this->artwork);
         if ($piece === null) {
             return null;
         }

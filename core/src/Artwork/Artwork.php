@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Swatch;
+use TallCrow\Mask\PictureMask;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Refit;
@@ -98,6 +99,9 @@ final readonly class Artwork
             };
             foreach ($layer->effects as $line) {
                 array_push($names, ...$line->assets());
+            }
+            foreach ($layer->masks as $mask) {
+                $names[] = $mask instanceof PictureMask ? $mask->file : '';
             }
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Effect\Effect;
-use TallCrow\Mask\ShapeMask;
+use TallCrow\Mask\Mask;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Texture\Wear;
 
@@ -14,7 +14,7 @@ final readonly class Layer
     /**
      * @param  ?Placement  $placement  null for a group, whose layers lie on the sheet themselves
      * @param  list<EffectLine>  $effects
-     * @param  list<ShapeMask>  $masks
+     * @param  list<Mask>  $masks
      * @param  list<Wear>  $distress
      */
     public function __construct(
@@ -59,10 +59,10 @@ final readonly class Layer
         );
     }
 
-    /** @return list<ShapeMask> */
+    /** @return list<Mask> */
     public function liveMasks(): array
     {
-        return array_values(array_filter($this->masks, fn (ShapeMask $mask): bool => $mask->on));
+        return array_values(array_filter($this->masks, fn (Mask $mask): bool => $mask->isOn()));
     }
 
     /** @return list<Wear> */
@@ -156,9 +156,9 @@ final readonly class Layer
 
         return $sized->with(
             source: $sized->source instanceof GridSource ? $sized->source->scaled($by) : null,
-            role: $this->role->knockout ? Role::knockout($this->role->gap * $by, $this->role->join) : null,
+            role: $this->role->scaled($by),
             effects: array_map(fn (EffectLine $line): EffectLine => Scaling::effect($line, $by), $this->effects),
-            masks: array_map(fn (ShapeMask $mask): ShapeMask => $mask->withFeather($mask->feather * $by), $this->masks),
+            masks: array_map(fn (Mask $mask): Mask => $mask->scaled($by), $this->masks),
             distress: array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $by), $this->distress),
             repeat: $this->repeat?->scaled($by, $aboutX, $aboutY),
         );
@@ -168,7 +168,7 @@ final readonly class Layer
      * The same layer but for what is given.
      *
      * @param  ?list<EffectLine>  $effects
-     * @param  ?list<ShapeMask>  $masks
+     * @param  ?list<Mask>  $masks
      * @param  ?list<Wear>  $distress
      */
     public function with(
@@ -215,7 +215,7 @@ final readonly class Layer
             'opacity' => $this->opacity,
             'blend' => $this->blend->value,
             'effects' => array_map(fn (EffectLine $line): array => $line->toArray(), $this->effects),
-            'masks' => array_map(fn (ShapeMask $mask): array => $mask->toArray(), $this->masks),
+            'masks' => array_map(fn (Mask $mask): array => $mask->toArray(), $this->masks),
             'distress' => array_map(fn (Wear $wear): array => $wear->toArray(), $this->distress),
             ...($this->repeat === null ? [] : ['repeat' => $this->repeat->toArray()]),
         ];

@@ -6,8 +6,6 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Swatch;
 use TallCrow\Effect\Inking\Join;
-use TallCrow\Mask\MaskShape;
-use TallCrow\Mask\ShapeMask;
 use TallCrow\Raster\BlendMode;
 
 /**
@@ -63,7 +61,7 @@ final class LayerReader
             $node->number('opacity', 0, 1, 1),
             $node->choice('blend', BlendMode::class, BlendMode::Normal),
             array_map($this->effects->line(...), $node->items('effects', 40)),
-            array_map($this->mask(...), $node->items('masks', 12)),
+            array_map(MaskReader::read(...), $node->items('masks', 24)),
             array_map(ArtworkReader::wear(...), $node->items('distress', 12)),
             $node->has('repeat') && ! $node->isNull('repeat') ? $this->repeat($node->child('repeat')) : null,
         );
@@ -76,9 +74,11 @@ final class LayerReader
 
             return Role::ink();
         }
-        $node->knows('kind', 'gap', 'join');
+        $node->knows('kind', 'gap', 'join', 'from', 'sets');
 
-        return Role::knockout($node->number('gap', 0, 2, 0.08), $node->choice('join', Join::class, Join::Round));
+        return Role::knockout(
+            $node->number('gap', 0, 2, 0.08), $node->choice('join', Join::class, Join::Round), $node->texts('from', 60, 40), $node->flag('sets', false),
+        );
     }
 
     private function placement(Node $node): Placement
@@ -115,22 +115,6 @@ final class LayerReader
             $node->integer('changed', 0, Repeat::MOST, 0),
             $node->choice('as', CopyAs::class, CopyAs::Same),
             $node->colour('colour', '#f3ead7')->toHex(),
-            $node->flag('on', true),
-        );
-    }
-
-    private function mask(Node $node): ShapeMask
-    {
-        $node = $node->knows('kind', 'x', 'y', 'width', 'height', 'feather', 'inverted', 'on');
-
-        return new ShapeMask(
-            $node->choice('kind', MaskShape::class),
-            $node->number('x', -5, 5, 0.5),
-            $node->number('y', -5, 5, 0.5),
-            $node->number('width', 0.01, 10, 1),
-            $node->number('height', 0.01, 10, 1),
-            $node->number('feather', 0, 4, 0),
-            $node->flag('inverted', false),
             $node->flag('on', true),
         );
     }

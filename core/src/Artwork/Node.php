@@ -126,6 +126,29 @@ final readonly class Node
         return $name;
     }
 
+    /**
+     * Points as pairs of numbers.
+     *
+     * @return list<array{float, float}>
+     */
+    public function points(string $key, int $most, float $reach): array
+    {
+        $points = $this->raw($key) ?? [];
+        if (! is_array($points) || ! array_is_list($points) || count($points) > $most) {
+            return $this->noted($key, sprintf('must be a list of at most %d points', $most), []);
+        }
+        $read = [];
+        foreach ($points as $i => $point) {
+            [$x, $y] = is_array($point) && count($point) === 2 && array_is_list($point) ? $point : [null, null];
+            if ((! is_int($x) && ! is_float($x)) || (! is_int($y) && ! is_float($y)) || abs($x) > $reach || abs($y) > $reach) {
+                return $this->noted($key, sprintf('has no two numbers of at most %s at place %d', $reach, $i), []);
+            }
+            $read[] = [(float) $x, (float) $y];
+        }
+
+        return $read;
+    }
+
     public function isText(string $key): bool
     {
         return is_string($this->raw($key));

@@ -11,9 +11,17 @@ enum MaskShape: string
 {
     case Rectangle = 'rectangle';
     case Ellipse = 'ellipse';
+    case Polygon = 'polygon';
+    case Star = 'star';
 
-    public function outline(float $width, float $height): Path
+    /** @param  int  $count  corners of a polygon, points of a star */
+    public function outline(float $width, float $height, int $count): Path
     {
-        return $this === self::Ellipse ? Outline::ellipse($width, $height) : Outline::rectangle($width, $height);
+        return match ($this) {
+            self::Rectangle => Outline::rectangle($width, $height),
+            self::Ellipse => Outline::ellipse($width, $height),
+            self::Polygon => Outline::polygon($count, $width, $height),
+            self::Star => Outline::star($count, 0.45, $width, $height),
+        };
     }
 }

@@ -8,8 +8,10 @@ namespace TallCrow\Mask;
  * A figure through which a layer is seen. Its place and size are shares of the layer's own box, so that it follows
  * when the layer is moved, sized or turned; the feather is in inches.
  */
-final readonly class ShapeMask
+final readonly class ShapeMask implements Mask
 {
+    use HasUsual;
+
     public function __construct(
         public MaskShape $shape,
         /** Centre, where (0.5, 0.5) is the layer's own. */
@@ -19,21 +21,30 @@ final readonly class ShapeMask
         public float $height,
         /** Breadth of the soft edge, half inside the figure and half outside. */
         public float $feather,
-        public bool $inverted,
-        public bool $on,
+        public int $count = 5,
+        public Usual $usual = new Usual,
     ) {}
 
-    /** @return array<string, mixed> */
+    public function scaled(float $by): static
+    {
+        return new self($this->shape, $this->x, $this->y, $this->width, $this->height, $this->feather * $by, $this->count, $this->usual);
+    }
+
+    public function hard(): self
+    {
+        return new self($this->shape, $this->x, $this->y, $this->width, $this->height, 0.0, $this->count, $this->usual);
+    }
+
+    public function mirrored(): static
+    {
+        return new self($this->shape, 1 - $this->x, $this->y, $this->width, $this->height, $this->feather, $this->count, $this->usual);
+    }
+
     public function toArray(): array
     {
         return [
             'kind' => $this->shape->value, 'x' => $this->x, 'y' => $this->y, 'width' => $this->width, 'height' => $this->height,
-            'feather' => $this->feather, 'inverted' => $this->inverted, 'on' => $this->on,
-        ];
-    }
-
-    public function withFeather(float $feather): self
-    {
-        return new self($this->shape, $this->x, $this->y, $this->width, $this->height, $feather, $this->inverted, $this->on);
+            'feather' => $this->feather, 'count' => $this->count,
+        ] + $this->usual->toArray();
     }
 }

@@ -6,6 +6,8 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
+use TallCrow\Mask\FreehandMask;
+use TallCrow\Mask\Mask;
 use TallCrow\Mask\ShapeMask;
 
 /**
@@ -49,9 +51,9 @@ final class Haze implements Check
             if ($layer->on && ! $layer->role->knockout && $layer->opacity < 1) {
                 $mends[] = new Mend(sprintf('Print %s at full strength', $layer->called()), self::on($layer->id, fn (Layer $l): Layer => $l->with(opacity: 1)));
             }
-            if ($layer->on && array_filter($layer->liveMasks(), fn (ShapeMask $m): bool => $m->feather > 0) !== []) {
+            if ($layer->on && array_filter($layer->liveMasks(), fn (Mask $m): bool => ($m instanceof ShapeMask || $m instanceof FreehandMask) && $m->feather > 0) !== []) {
                 $mends[] = new Mend(sprintf('Give %s a hard mask', $layer->called()), self::on($layer->id, fn (Layer $l): Layer => $l->with(
-                    masks: array_map(fn (ShapeMask $m): ShapeMask => $m->withFeather(0), $l->masks),
+                    masks: array_map(fn (Mask $m): Mask => $m instanceof ShapeMask || $m instanceof FreehandMask ? $m->hard() : $m, $l->masks),
                 )));
             }
         }

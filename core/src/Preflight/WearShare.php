@@ -50,7 +50,7 @@ final class WearShare implements Check
         if ($artwork === null || $renderer === null) {
             return [];
         }
-        $compositor = $renderer->compositor(fn (LayerTrouble $trouble): null => null);
+        $compositor = $renderer->compositor(fn (LayerTrouble $trouble): null => null, artwork: $artwork);
         $painted = [];
         foreach ($artwork->layers as $layer) {
             $piece = $layer->on && ! $layer->role->knockout ? $compositor->piece($layer, $frame) : null;

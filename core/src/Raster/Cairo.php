@@ -54,6 +54,7 @@ final class Cairo
         void cairo_set_source(void *context, void *pattern);
         void cairo_pattern_destroy(void *pattern);
         void cairo_set_line_width(void *context, double width);
+        void cairo_set_line_cap(void *context, int cap);
         void cairo_set_line_join(void *context, int join);
         void cairo_set_miter_limit(void *context, double limit);
         void cairo_stroke(void *context);

@@ -15,6 +15,10 @@ final class Canvas
 {
     private const WINDING_JOINS = ['miter' => 0, 'round' => 1, 'bevel' => 2];
 
+    private const BLUNT = 0;
+
+    private const ROUND = 1;
+
     private CData $surface;
 
     private CData $context;
@@ -89,6 +93,26 @@ final class Canvas
         Cairo::call('set_line_join', $this->context, self::WINDING_JOINS[$join]);
         Cairo::call('set_miter_limit', $this->context, $mitreLimit);
         Cairo::call('stroke', $this->context);
+    }
+
+    /**
+     * An open line with round ends, as a brush leaves it.
+     *
+     * @param  non-empty-list<array{float, float}>  $points
+     */
+    public function brushed(array $points, float $width): void
+    {
+        Cairo::call('new_path', $this->context);
+        Cairo::call('move_to', $this->context, ...$points[0]);
+        // A dab is a line to where it began.
+        foreach (array_slice($points, count($points) > 1 ? 1 : 0) as [$x, $y]) {
+            Cairo::call('line_to', $this->context, $x, $y);
+        }
+        Cairo::call('set_line_width', $this->context, $width);
+        Cairo::call('set_line_cap', $this->context, self::ROUND);
+        Cairo::call('set_line_join', $this->context, self::ROUND);
+        Cairo::call('stroke', $this->context);
+        Cairo::call('set_line_cap', $this->context, self::BLUNT);
     }
 
     public function rectangle(Box $box): void

@@ -155,6 +155,14 @@ trait ImageArithmetic
         return $this->made('flatten', [], ['background' => Boxed::doubles([(float) $cloth->red, (float) $cloth->green, (float) $cloth->blue])]);
     }
 
+    /** Lightness of three bands of sRGB as one: the weights of Rec. ITU-R BT.709 on the samples as they stand. */
+    public function luminance(): self
+    {
+        $weights = self::wrap(Vips::matrix([[0.2126, 0.7152, 0.0722]]));
+
+        return $this->band(0, 3)->made('recomb', [$weights])->made('cast', [self::UCHAR]);
+    }
+
     public function mean(): float
     {
         $out = Vips::library()->new('double');

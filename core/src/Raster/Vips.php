@@ -136,6 +136,21 @@ final class Vips
         }
     }
 
+    /** @param  non-empty-list<non-empty-list<float>>  $rows  of a small matrix, as an image */
+    public static function matrix(array $rows): CData
+    {
+        $numbers = array_merge(...$rows);
+        $array = self::library()->new('double['.count($numbers).']');
+        assert($array instanceof CData);
+        foreach ($numbers as $i => $number) {
+            $array[$i] = $number;
+        }
+        $made = self::run('vips_image_new_matrix_from_array', count($rows[0]), count($rows), $array, count($numbers));
+        assert($made instanceof CData);
+
+        return $made;
+    }
+
     public static function complaint(): string
     {
         $text = self::run('vips_error_buffer');

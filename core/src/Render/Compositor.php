@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
+use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
 use TallCrow\Asset\Shelf;
+use TallCrow\Mask\ClipMask;
+use TallCrow\Mask\Mask;
 use TallCrow\Raster\Blending;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
@@ -26,6 +30,7 @@ final class Compositor
         Pictures $pictures,
         private readonly mixed $onTrouble = null,
         private readonly ?Progress $progress = null,
+        private readonly ?Artwork $artwork = null,
     ) {
         $this->wear = new WearPainter($pictures);
         $this->painter = new LayerPainter($shelf, $placer, $pictures, $this->wear, $this);
@@ -38,35 +43,96 @@ final class Compositor
      */
     public function compose(array $layers, array $distress, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
+        /** @var list<array{?string, Laid}> $waiting whose it is, and what */
         $waiting = [];
         $painted = [];
         foreach ($layers as $i => $layer) {
             $this->progress?->layer($i, count($layers), $layer->called());
-            $piece = $layer->on ? $this->piece($layer, $frame) : null;
+            if ($layer->on && $layer->role->knockout) {
+                $gap = $this->piece($layer, $frame);
+                $waiting = $gap === null ? $waiting : self::cut($waiting, $layer, $gap, $frame);
+            }
+            $piece = $layer->on && $layer->role->prints() ? $this->piece($layer->with(role: Role::ink()), $frame) : null;
             if ($piece === null) {
                 continue;
             }
             [$left, $top] = [$piece->frame->left - $frame->left, $piece->frame->top - $frame->top];
-            if ($layer->role->knockout) {
-                $waiting[] = Laid::takingOut($piece->image, $left, $top);
-
-                continue;
-            }
             $painted[$layer->id] = $piece;
             if ($layer->blend === BlendMode::Normal) {
-                $waiting[] = Laid::over($piece->image, $left, $top);
+                $waiting[] = [$layer->id, Laid::over($piece->image, $left, $top)];
             } else {
-                $below = Image::stacked($frame->width, $frame->height, $waiting);
+                $below = Image::stacked($frame->width, $frame->height, array_column($waiting, 1));
                 $here = $below->crop($left, $top, $piece->frame->width, $piece->frame->height);
-                $waiting = [Laid::over($below->insert(Blending::over($here, $piece->image, $layer->blend), $left, $top), 0, 0)];
+                $waiting = [[null, Laid::over($below->insert(Blending::over($here, $piece->image, $layer->blend), $left, $top), 0, 0)]];
             }
         }
+        $waiting = array_column($waiting, 1);
         $sheet = Image::stacked($frame->width, $frame->height, $waiting);
         foreach ($waiting === [] ? [] : $distress as $wear) {
             $sheet = $sheet->masked($this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $x, $y)->inverted());
         }
 
         return $sheet;
+    }
+
+    /**
+     * A knockout takes from all that waits, or from the layers that it names alone.
+     *
+     * @param  list<array{?string, Laid}>  $waiting
+     * @return list<array{?string, Laid}>
+     */
+    private static function cut(array $waiting, Layer $layer, Piece $gap, Frame $frame): array
+    {
+        if ($layer->role->from === []) {
+            return [...$waiting, [null, Laid::takingOut($gap->image, $gap->frame->left - $frame->left, $gap->frame->top - $frame->top)]];
+        }
+        $cut = [];
+        foreach ($waiting as [$id, $laid]) {
+            if (! in_array($id, $layer->role->from, true)) {
+                $cut[] = [$id, $laid];
+
+                continue;
+            }
+            $own = new Frame($frame->ppi, $frame->left + $laid->left, $frame->top + $laid->top, $laid->image->width(), $laid->image->height());
+            $cut[] = [$id, Laid::over(Image::stacked($own->width, $own->height, [
+                Laid::over($laid->image, 0, 0),
+                Laid::takingOut($gap->image, $gap->frame->left - $own->left, $gap->frame->top - $own->top),
+            ]), $laid->left, $laid->top)];
+        }
+
+        return $cut;
+    }
+
+    /** A layer of the artwork by its id. */
+    public function named(string $id): ?Layer
+    {
+        return $this->artwork?->layer($id);
+    }
+
+    /** Where a layer of the artwork has ink, by its own shape: one band, all of it where there is no such layer. */
+    public function inkOf(string $id, Frame $frame): Image
+    {
+        $layer = $this->named($id);
+        if ($layer === null) {
+            return Image::empty($frame->width, $frame->height, 1)->inverted();
+        }
+        $piece = $this->piece(self::unclipped($layer), $frame);
+        if ($piece === null) {
+            return Image::empty($frame->width, $frame->height, 1);
+        }
+
+        return $piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height);
+    }
+
+    /** As a layer stands model for a clip: as ink, whether it prints or not, and clipped by nothing itself. */
+    public static function unclipped(Layer $layer): Layer
+    {
+        return $layer->with(on: true, role: Role::ink(), masks: array_values(array_filter($layer->masks, fn (Mask $mask): bool => ! $mask instanceof ClipMask)));
+    }
+
+    public function mask(Layer $layer, Frame $frame): ?Image
+    {
+        return $this->painter->mask($layer, $frame);
     }
 
     /**

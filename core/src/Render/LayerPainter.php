@@ -16,6 +16,8 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Outline;
 use TallCrow\Geometry\Path;
+use TallCrow\Mask\ClipMask;
+use TallCrow\Mask\PictureMask;
 use TallCrow\Raster\Image;
 use TallCrow\Type\Letter;
 
@@ -23,12 +25,14 @@ use TallCrow\Type\Letter;
 final class LayerPainter
 {
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
-    private const VERSION = 'painter-4';
+    private const VERSION = 'painter-5';
 
     /** From this ppi on, a bent group is not drawn finer than it is shown. */
     private const PRINT = 120.0;
 
     private readonly PatternPainter $patterns;
+
+    private readonly MaskPainter $masks;
 
     public function __construct(
         private readonly Shelf $shelf,
@@ -38,6 +42,7 @@ final class LayerPainter
         private readonly Compositor $compositor,
     ) {
         $this->patterns = new PatternPainter($shelf, $pictures);
+        $this->masks = new MaskPainter($shelf, $compositor);
     }
 
     /**
@@ -213,15 +218,19 @@ final class LayerPainter
             return $piece;
         }
         $placing = $this->placer->place($layer);
-        foreach ($masks as $mask) {
-            $toSheet = $placing?->toSheet;
-            $size = $placing === null ? $this->placer->reach($layer) : Box::centred(0, 0, $placing->width, $placing->height);
-            if ($size !== null) {
-                $piece = $piece->with($piece->image->masked(MaskPainter::paint($mask, $size, $toSheet, $piece->frame)));
-            }
-        }
+        $box = $placing === null ? $this->placer->reach($layer) : Box::centred(0, 0, $placing->width, $placing->height);
 
-        return $piece;
+        return $box === null ? $piece : $piece->with($piece->image->masked($this->masks->together($masks, $box, $placing?->toSheet, $piece->frame)));
+    }
+
+    /** All masks of a layer alone, over the whole of a window. */
+    public function mask(Layer $layer, Frame $frame): ?Image
+    {
+        $placing = $this->placer->place($layer);
+        $box = $placing === null ? $this->placer->reach($layer) : Box::centred(0, 0, $placing->width, $placing->height);
+        $masks = $layer->liveMasks();
+
+        return $box === null || $masks === [] ? null : $this->masks->together($masks, $box, $placing?->toSheet, $frame);
     }
 
     private function key(Layer $layer): string
@@ -235,6 +244,13 @@ final class LayerPainter
             };
             foreach ($one->effects as $line) {
                 array_push($names, ...$line->assets());
+            }
+            foreach ($one->masks as $mask) {
+                if ($mask instanceof PictureMask) {
+                    $names[] = $mask->file;
+                } elseif ($mask instanceof ClipMask && ($clip = $this->compositor->named($mask->layer)) !== null) {
+                    $assets[] = $this->key(Compositor::unclipped($clip));
+                }
             }
             array_push($assets, ...array_map($this->shelf->fingerprint(...), $names));
         }

@@ -4,30 +4,108 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Placement;
+use TallCrow\Asset\Shelf;
+use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Inking\Join;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Path;
+use TallCrow\Mask\BrushMask;
+use TallCrow\Mask\ClipMask;
+use TallCrow\Mask\FreehandMask;
+use TallCrow\Mask\Joining;
+use TallCrow\Mask\Mask;
+use TallCrow\Mask\PictureMask;
 use TallCrow\Mask\ShapeMask;
 use TallCrow\Raster\Image;
 
-/** Draws a mask as one band, 255 where the layer is seen. */
+/** Draws masks as one band, 255 where the layer is seen. */
 final class MaskPainter
 {
     /** A feather is the breadth in which a Gaussian edge goes from 2 % to 98 %: four standard deviations, nearly. */
     private const FEATHER_IN_SIGMAS = 4.0;
 
-    /** @param  ?Affine  $toSheet null when the box is on the sheet already */
-    public static function paint(ShapeMask $mask, Box $box, ?Affine $toSheet, Frame $frame): Image
+    public function __construct(
+        private readonly Shelf $shelf,
+        private readonly Compositor $compositor,
+    ) {}
+
+    /**
+     * All masks of a layer together, in order.
+     *
+     * @param  non-empty-list<Mask>  $masks
+     * @param  Box  $box  of the layer, in its own inches
+     * @param  ?Affine  $toSheet  null when the box is on the sheet already
+     */
+    public function together(array $masks, Box $box, ?Affine $toSheet, Frame $frame): Image
     {
-        $path = $mask->shape->outline($mask->width * $box->width(), $mask->height * $box->height())
-            ->transformed(Affine::shift($box->left + $mask->x * $box->width(), $box->top + $mask->y * $box->height()))
-            ->transformed($toSheet ?? Affine::identity());
-        $sigma = $mask->feather / self::FEATHER_IN_SIGMAS * $frame->ppi;
+        $all = null;
+        foreach ($masks as $mask) {
+            if ($mask instanceof BrushMask) {
+                $all = BrushPainter::over($all ?? self::open($frame), $mask->strokes, $box, $toSheet, $frame);
+                $all = $mask->isInverted() ? $all->inverted() : $all;
+
+                continue;
+            }
+            $own = $this->one($mask, $box, $toSheet ?? Affine::identity(), $frame);
+            $own = $mask->isInverted() ? $own->inverted() : $own;
+            $all = match (true) {
+                $all === null => $own,
+                $mask->joining() === Joining::Also => $all->lighter($own),
+                default => $all->times($own),
+            };
+            $all = $all->settled();
+        }
+
+        return $all;
+    }
+
+    private function one(Mask $mask, Box $box, Affine $toSheet, Frame $frame): Image
+    {
+        return match (true) {
+            $mask instanceof ShapeMask => self::figure(
+                $mask->shape->outline($mask->width * $box->width(), $mask->height * $box->height(), $mask->count)
+                    ->transformed(Affine::shift($box->left + $mask->x * $box->width(), $box->top + $mask->y * $box->height()))
+                    ->transformed($toSheet),
+                $mask->feather, $frame,
+            ),
+            $mask instanceof FreehandMask => self::figure(
+                $mask->outline()->transformed(Affine::scale($box->width(), $box->height())->then(Affine::shift($box->left, $box->top)))->transformed($toSheet),
+                $mask->feather, $frame,
+            ),
+            $mask instanceof PictureMask => $this->luminance($mask, $box, $toSheet, $frame),
+            $mask instanceof ClipMask => $this->compositor->inkOf($mask->layer, $frame),
+            default => self::open($frame),
+        };
+    }
+
+    private static function figure(Path $path, float $feather, Frame $frame): Image
+    {
+        if ($path->isEmpty()) {
+            return self::open($frame);
+        }
+        $sigma = $feather / self::FEATHER_IN_SIGMAS * $frame->ppi;
         // The blur needs to know what lies beyond the window.
         $margin = (int) ceil($sigma * 3.5);
         $wide = new Frame($frame->ppi, $frame->left - $margin, $frame->top - $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin);
-        $image = Shapes::mask($path, 0, Join::Round, $wide)->blurred($sigma)->crop($margin, $margin, $frame->width, $frame->height);
 
-        return $mask->inverted ? $image->inverted() : $image;
+        return Shapes::mask($path, 0, Join::Round, $wide)->blurred($sigma)->crop($margin, $margin, $frame->width, $frame->height);
+    }
+
+    /** The picture is laid over the box, on black: what it does not cover is dark. */
+    private function luminance(PictureMask $mask, Box $box, Affine $toSheet, Frame $frame): Image
+    {
+        $picture = $this->shelf->picture($mask->file);
+        $flat = Placing::picture(new Placement(0, 0, $box->width(), $box->height(), 0, Flip::None), $picture->aspect());
+        $placing = $flat->lyingBy(Affine::shift($box->centreX(), $box->centreY())->then($toSheet));
+
+        return ArtPainter::paint($picture, $placing, $frame)->onCloth(Srgb::of(0, 0, 0))->luminance();
+    }
+
+    private static function open(Frame $frame): Image
+    {
+        return Image::empty($frame->width, $frame->height, 1)->inverted();
     }
 }

@@ -54,6 +54,12 @@ final readonly class Placing
         return new self($width, $height, self::lie($placement), [], null, $bend, $picture->width(), $picture->height());
     }
 
+    /** The same picture, lying on the sheet by a map of its own. */
+    public function lyingBy(Affine $toSheet): self
+    {
+        return new self($this->width, $this->height, $toSheet, [], null, $this->bend, $this->pictureWidth, $this->pictureHeight);
+    }
+
     /** The piece's own box as it lies on the sheet, without rings. */
     public function box(): Box
     {

@@ -32,7 +32,7 @@ final class Renderer
     {
         $live = array_values(array_filter($artwork->distress, fn ($wear): bool => $wear->on));
 
-        return $this->compositor($onTrouble, $progress)->compose($artwork->layers, $live, $frame)->cleared();
+        return $this->compositor($onTrouble, $progress, $artwork)->compose($artwork->layers, $live, $frame)->cleared();
     }
 
     /**
@@ -40,14 +40,14 @@ final class Renderer
      *
      * @throws LayerTrouble
      */
-    public function layer(Layer $layer, Frame $frame): ?Piece
+    public function layer(Layer $layer, Frame $frame, ?Artwork $of = null): ?Piece
     {
-        return $this->compositor()->piece($layer, $frame);
+        return $this->compositor(artwork: $of)->piece($layer, $frame);
     }
 
-    public function compositor(?callable $onTrouble = null, ?Progress $progress = null): Compositor
+    public function compositor(?callable $onTrouble = null, ?Progress $progress = null, ?Artwork $artwork = null): Compositor
     {
-        return new Compositor($this->shelf, $this->placer, $this->pictures, $onTrouble, $progress);
+        return new Compositor($this->shelf, $this->placer, $this->pictures, $onTrouble, $progress, $artwork);
     }
 
     /**
@@ -61,7 +61,7 @@ final class Renderer
         $found = [];
         foreach (array_reverse($artwork->layers) as $layer) {
             try {
-                $piece = $layer->on ? $this->layer($layer, $sheet) : null;
+                $piece = $layer->on ? $this->layer($layer, $sheet, $artwork) : null;
             } catch (LayerTrouble) {
                 continue;
             }

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+use TallCrow\Mask\BrushMask;
+use TallCrow\Mask\ClipMask;
+use TallCrow\Mask\FreehandMask;
+use TallCrow\Mask\Joining;
+use TallCrow\Mask\Mask;
+use TallCrow\Mask\MaskShape;
+use TallCrow\Mask\PictureMask;
+use TallCrow\Mask\ShapeMask;
+use TallCrow\Mask\Stroke;
+use TallCrow\Mask\Symmetry;
+use TallCrow\Mask\Usual;
+
+/**
+ * The part of the reader that knows masks and strokes.
+ *
+ * @internal
+ */
+final class MaskReader
+{
+    private const USUAL = ['kind', 'inverted', 'joining', 'on'];
+
+    /** Shares of a box that a point may lie off it. */
+    private const REACH = 12.0;
+
+    public static function read(Node $node): Mask
+    {
+        $shapes = array_map(fn (MaskShape $shape): string => $shape->value, MaskShape::cases());
+        $kind = $node->word('kind', [...$shapes, 'freehand', 'brush', 'clip', 'picture']);
+        switch ($kind) {
+            case 'freehand':
+                $node->knows('points', 'feather', ...self::USUAL);
+
+                return new FreehandMask($node->points('points', FreehandMask::MOST_POINTS, self::REACH), $node->number('feather', 0, 4, 0), self::usual($node));
+            case 'brush':
+                $node->knows('strokes', ...self::USUAL);
+
+                return new BrushMask(self::strokes($node, 'strokes'), self::usual($node));
+            case 'clip':
+                $node->knows('layer', ...self::USUAL);
+
+                return new ClipMask($node->text('layer', 40), self::usual($node));
+            case 'picture':
+                $node->knows('file', ...self::USUAL);
+
+                return new PictureMask($node->asset('file'), self::usual($node));
+            default:
+                $node->knows('x', 'y', 'width', 'height', 'feather', 'count', ...self::USUAL);
+
+                return new ShapeMask(
+                    MaskShape::from($kind),
+                    $node->number('x', -5, 5, 0.5),
+                    $node->number('y', -5, 5, 0.5),
+                    $node->number('width', 0.01, 10, 1),
+                    $node->number('height', 0.01, 10, 1),
+                    $node->number('feather', 0, 4, 0),
+                    $node->integer('count', 3, 60, 5),
+                    self::usual($node),
+                );
+        }
+    }
+
+    /** @return list<Stroke> */
+    public static function strokes(Node $node, string $key): array
+    {
+        return array_map(function (Node $stroke): Stroke {
+            $stroke->knows('points', 'width', 'hardness', 'restores', 'symmetry', 'count');
+
+            return new Stroke(
+                $stroke->points('points', Stroke::MOST_POINTS, self::REACH),
+                $stroke->number('width', 0.005, 20, 0.3),
+                $stroke->number('hardness', 0, 1, 1),
+                $stroke->flag('restores', false),
+                $stroke->choice('symmetry', Symmetry::class, Symmetry::None),
+                $stroke->integer('count', 2, 60, 6),
+            );
+        }, $node->items($key, BrushMask::MOST_STROKES));
+    }
+
+    private static function usual(Node $node): Usual
+    {
+        return new Usual($node->flag('inverted', false), $node->choice('joining', Joining::class, Joining::Within), $node->flag('on', true));
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Mask;
+
+/** What a brush erased and restored, stroke by stroke. */
+final readonly class BrushMask implements Mask
+{
+    use HasUsual;
+
+    public const MOST_STROKES = 400;
+
+    /** @param  list<Stroke>  $strokes */
+    public function __construct(
+        public array $strokes,
+        public Usual $usual = new Usual,
+    ) {}
+
+    public function scaled(float $by): static
+    {
+        return new self(array_map(fn (Stroke $stroke): Stroke => $stroke->scaled($by), $this->strokes), $this->usual);
+    }
+
+    public function mirrored(): static
+    {
+        return new self(array_map(fn (Stroke $stroke): Stroke => $stroke->mirrored(), $this->strokes), $this->usual);
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'brush', 'strokes' => array_map(fn (Stroke $stroke): array => $stroke->toArray(), $this->strokes)] + $this->usual->toArray();
+    }
+}

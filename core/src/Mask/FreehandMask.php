@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Mask;
+
+use TallCrow\Geometry\Path;
+
+/** A cut drawn by hand: a closed line through points that are shares of the layer's own box. */
+final readonly class FreehandMask implements Mask
+{
+    use HasUsual;
+
+    public const MOST_POINTS = 2000;
+
+    /** @param  list<array{float, float}>  $points */
+    public function __construct(
+        public array $points,
+        /** Breadth of the soft edge in inches. */
+        public float $feather,
+        public Usual $usual = new Usual,
+    ) {}
+
+    /** In shares of the box. */
+    public function outline(): Path
+    {
+        return count($this->points) < 3 ? Path::empty() : Path::polygon($this->points);
+    }
+
+    public function scaled(float $by): static
+    {
+        return new self($this->points, $this->feather * $by, $this->usual);
+    }
+
+    public function hard(): self
+    {
+        return new self($this->points, 0.0, $this->usual);
+    }
+
+    public function mirrored(): static
+    {
+        return new self(array_map(fn (array $p): array => [1 - $p[0], $p[1]], $this->points), $this->feather, $this->usual);
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'freehand', 'points' => $this->points, 'feather' => $this->feather] + $this->usual->toArray();
+    }
+}

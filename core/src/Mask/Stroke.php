@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Mask;
+
+/** One stroke of a brush, kept as the points that it went through, so that it is the same at every size. */
+final readonly class Stroke
+{
+    public const MOST_POINTS = 2000;
+
+    /** @param  list<array{float, float}>  $points  shares of the box that it was drawn on */
+    public function __construct(
+        public array $points,
+        /** In inches. */
+        public float $width,
+        /** 1 has a crisp edge; at 0 the edge is soft from the middle line outwards. */
+        public float $hardness,
+        /** Brings back what was taken instead of taking. */
+        public bool $restores,
+        public Symmetry $symmetry = Symmetry::None,
+        /** Of a radial symmetry. */
+        public int $count = 6,
+    ) {}
+
+    /**
+     * The stroke and its images, about the middle of the box.
+     *
+     * @param  float  $ratio  height of the box over its width, so that turned strokes keep their shape
+     * @return list<list<array{float, float}>>
+     */
+    public function lines(float $ratio): array
+    {
+        $flipped = fn (bool $across, bool $down): array => array_map(fn (array $p): array => [$across ? 1 - $p[0] : $p[0], $down ? 1 - $p[1] : $p[1]], $this->points);
+
+        return match ($this->symmetry) {
+            Symmetry::None => [$this->points],
+            Symmetry::Mirror => [$this->points, $flipped(true, false)],
+            Symmetry::Quadrants => [$this->points, $flipped(true, false), $flipped(false, true), $flipped(true, true)],
+            Symmetry::Radial => array_map(fn (int $i): array => $this->turned(2 * M_PI * $i / $this->count, $ratio), range(0, max(1, $this->count) - 1)),
+        };
+    }
+
+    public function scaled(float $by): self
+    {
+        return new self($this->points, $this->width * $by, $this->hardness, $this->restores, $this->symmetry, $this->count);
+    }
+
+    public function mirrored(): self
+    {
+        return new self(array_map(fn (array $p): array => [1 - $p[0], $p[1]], $this->points), $this->width, $this->hardness, $this->restores, $this->symmetry, $this->count);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'points' => $this->points, 'width' => $this->width, 'hardness' => $this->hardness, 'restores' => $this->restores,
+            'symmetry' => $this->symmetry->value, 'count' => $this->count,
+        ];
+    }
+
+    /** @return list<array{float, float}> */
+    private function turned(float $angle, float $ratio): array
+    {
+        [$cos, $sin] = [cos($angle), sin($angle)];
+
+        return array_map(function (array $p) use ($cos, $sin, $ratio): array {
+            [$x, $y] = [$p[0] - 0.5, ($p[1] - 0.5) * $ratio];
+
+            return [0.5 + $x * $cos - $y * $sin, 0.5 + ($x * $sin + $y * $cos) / max(1e-9, $ratio)];
+        }, $this->points);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Mask;
+
+/** What every mask has. */
+final readonly class Usual
+{
+    public function __construct(
+        public bool $inverted = false,
+        public Joining $joining = Joining::Within,
+        public bool $on = true,
+    ) {}
+
+    /** @return array{inverted: bool, joining: string, on: bool} */
+    public function toArray(): array
+    {
+        return ['inverted' => $this->inverted, 'joining' => $this->joining->value, 'on' => $this->on];
+    }
+}
