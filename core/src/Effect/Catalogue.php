@@ -8,6 +8,16 @@ namespace TallCrow\Effect;
 final class Catalogue
 {
     private const CLASSES = [
+        Retouch\StraightenCorners::class,
+        Retouch\Crop::class,
+        Retouch\Levels::class,
+        Retouch\Tone::class,
+        Retouch\Saturation::class,
+        Retouch\ClearEdge::class,
+        Retouch\ClearBuckets::class,
+        Retouch\ClearColour::class,
+        Retouch\EdgeOfCutout::class,
+        Retouch\Tidy::class,
         Words\LetterSpacing::class,
         Words\Kerning::class,
         Words\CaseOfLetters::class,
@@ -49,6 +59,7 @@ final class Catalogue
     public static function stage(string $class): string
     {
         return match (true) {
+            is_a($class, Retouches::class, true) => 'retouch',
             is_a($class, SetsType::class, true) => 'type',
             is_a($class, PlacesLetters::class, true) => 'letters',
             is_a($class, BendsOutline::class, true) => 'geometry',

@@ -46,7 +46,7 @@ final readonly class Parameter
         return new self($name, ParameterKind::Colour, 0, 0, $default);
     }
 
-    /** @param  non-empty-list<string>  $default */
+    /** @param  list<string>  $default */
     public static function colours(string $name, array $default, int $least = 2, int $most = 12): self
     {
         return new self($name, ParameterKind::Colours, $least, $most, $default);

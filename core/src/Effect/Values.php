@@ -32,12 +32,10 @@ final readonly class Values
         return $this->inked($this->word($name));
     }
 
-    /** @return non-empty-list<Srgb> */
+    /** @return list<Srgb> as many as the parameter asks for at least */
     public function colours(string $name): array
     {
-        $colours = array_map($this->inked(...), is_array($this->values[$name]) ? $this->values[$name] : [$this->values[$name]]);
-
-        return $colours === [] ? [Srgb::of(0, 0, 0)] : $colours;
+        return array_map($this->inked(...), is_array($this->values[$name]) ? $this->values[$name] : [$this->values[$name]]);
     }
 
     public function word(string $name): string

@@ -67,7 +67,7 @@ final class Canvas
         Cairo::call('set_source_rgb', $this->context, $colour->blue / 255, $colour->green / 255, $colour->red / 255);
     }
 
-    /** @param  non-empty-list<Srgb>  $colours evenly apart on the way from one point to the other */
+    /** @param  list<Srgb>  $colours  evenly apart on the way from one point to the other */
     public function gradient(float $x1, float $y1, float $x2, float $y2, array $colours): void
     {
         $pattern = Cairo::made('pattern_create_linear', $x1, $y1, $x2, $y2);

@@ -15,10 +15,11 @@ final class ArtPainter
     /** A bent drawing is painted this much finer than it is shown, so that resampling leaves its edges crisp. */
     private const FINER = 2.0;
 
-    public static function paint(Picture $picture, Placing $placing, Frame $window): Image
+    /** @param  ?Image  $pixels  of a raster that was retouched */
+    public static function paint(Picture $picture, Placing $placing, Frame $window, ?Image $pixels = null): Image
     {
         if (! $picture->isVector()) {
-            return RasterPlacer::place($picture->pixels(), $placing, $window);
+            return RasterPlacer::place($pixels ?? $picture->pixels(), $placing, $window);
         }
         if ($placing->bend === null) {
             return SvgPainter::drawing($picture->markup(), $placing, $window);

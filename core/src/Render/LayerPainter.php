@@ -16,9 +16,13 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Outline;
 use TallCrow\Geometry\Path;
+use TallCrow\Mask\BrushMask;
 use TallCrow\Mask\ClipMask;
+use TallCrow\Mask\Mask;
 use TallCrow\Mask\PictureMask;
+use TallCrow\Mask\Stroke;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Laid;
 use TallCrow\Type\Letter;
 
 /** Draws one layer alone: its ink, rings, masks, wear and opacity, and the shape that it knocks out. */
@@ -27,12 +31,16 @@ final class LayerPainter
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
     private const VERSION = 'painter-5';
 
+    private const CLEARING = ['clear-edge', 'clear-buckets', 'clear-colour', 'edge', 'tidy'];
+
     /** From this ppi on, a bent group is not drawn finer than it is shown. */
     private const PRINT = 120.0;
 
     private readonly PatternPainter $patterns;
 
     private readonly MaskPainter $masks;
+
+    private readonly Retoucher $retoucher;
 
     public function __construct(
         private readonly Shelf $shelf,
@@ -43,6 +51,7 @@ final class LayerPainter
     ) {
         $this->patterns = new PatternPainter($shelf, $pictures);
         $this->masks = new MaskPainter($shelf, $compositor);
+        $this->retoucher = new Retoucher($shelf, $pictures);
     }
 
     /**
@@ -208,7 +217,31 @@ final class LayerPainter
         }
         $own = $window->within($placing->box()->grown(2 / $window->ppi));
 
-        return $own === null ? null : new Piece(ArtPainter::paint($this->shelf->picture($layer->source->file), $placing, $own), $own);
+        if ($own === null) {
+            return null;
+        }
+        $picture = $this->shelf->picture($layer->source->file);
+        $pixels = $this->retoucher->retouched($layer, $layer->source, $placing->width);
+        $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels), $own);
+
+        return $pixels === null ? $piece : $this->restored($layer, $piece, $placing);
+    }
+
+    /** Brings back what a brush restores of a picture that something was cleared from. */
+    private function restored(Layer $layer, Piece $piece, Placing $placing): Piece
+    {
+        $strokes = array_merge([], ...array_map(fn (Mask $mask): array => $mask instanceof BrushMask ? $mask->strokes : [], $layer->liveMasks()));
+        $source = $layer->source;
+        if (! $source instanceof ArtSource || array_filter($strokes, fn (Stroke $stroke): bool => $stroke->restores) === []) {
+            return $piece;
+        }
+        $box = Box::centred(0, 0, $placing->width, $placing->height);
+        $back = BrushPainter::over(Image::empty($piece->frame->width, $piece->frame->height, 1), $strokes, $box, $placing->toSheet, $piece->frame);
+        // As it was before anything was cleared, but cropped and straightened as it is.
+        $kept = $layer->with(effects: array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! in_array($line->kind, self::CLEARING, true))));
+        $whole = ArtPainter::paint($this->shelf->picture($source->file), $placing, $piece->frame, $this->retoucher->retouched($kept, $source, $placing->width));
+
+        return $piece->with(Image::stacked($piece->frame->width, $piece->frame->height, [Laid::over($piece->image, 0, 0), Laid::over($whole->masked($back), 0, 0)]));
     }
 
     private function masked(Layer $layer, Piece $piece): Piece

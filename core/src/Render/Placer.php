@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Artwork\ArtSource;
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\GridSource;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Placement;
@@ -20,6 +21,7 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\SetsType;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Path;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Resolution;
 use TallCrow\Type\Letter;
@@ -31,7 +33,15 @@ final class Placer
     /** @var array<string, ?Placing> */
     private array $known = [];
 
-    public function __construct(private readonly Shelf $shelf) {}
+    /** Letters of one piece from which on their outlines are kept once they are bent. */
+    private const MANY = 40;
+
+    private readonly Retoucher $retoucher;
+
+    public function __construct(private readonly Shelf $shelf, private readonly Pictures $pictures = new NoPictures)
+    {
+        $this->retoucher = new Retoucher($shelf, $pictures);
+    }
 
     /** null where there is nothing to see: blank words, or a group. */
     public function place(Layer $layer): ?Placing
@@ -117,7 +127,7 @@ final class Placer
         $source = $layer->source;
         $fitting = new Fitting($placement, $layer->liveEffects());
         if ($source instanceof ArtSource) {
-            return $fitting->picture($this->shelf->picture($source->file)->aspect());
+            return $fitting->picture($this->retoucher->aspect($layer, $source->file));
         }
         $letters = match (true) {
             $source instanceof TextSource => $this->words($source, $layer),
@@ -126,7 +136,26 @@ final class Placer
             default => [],
         };
 
-        return $letters === [] ? null : Placing::letters($placement, $fitting->letters($letters));
+        return $letters === [] ? null : Placing::letters($placement, $this->fitted($layer, $fitting, $letters));
+    }
+
+    /**
+     * Bending many letters takes longer than reading what was bent before: a save measures what the proof then draws.
+     *
+     * @param  non-empty-list<Letter>  $letters
+     * @return list<Letter>
+     */
+    private function fitted(Layer $layer, Fitting $fitting, array $letters): array
+    {
+        if (! $layer->source instanceof TextSource || count($letters) < self::MANY) {
+            return $fitting->letters($letters);
+        }
+        $fonts = array_map($this->shelf->fingerprint(...), [$layer->source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->assets(), $layer->effects))]);
+        $kept = $this->pictures->text('fitted-1 '.serialize([$layer->source, $layer->placement, $layer->effects, $fonts]), fn (): string => serialize($fitting->letters($letters)));
+        /** @var list<Letter> $fitted */
+        $fitted = unserialize($kept, ['allowed_classes' => [Letter::class, Path::class]]);
+
+        return $fitted;
     }
 
     /** @return list<Letter> */

@@ -18,7 +18,7 @@ final class Renderer
         private readonly Shelf $shelf,
         private readonly Pictures $pictures = new NoPictures,
     ) {
-        $this->placer = new Placer($shelf);
+        $this->placer = new Placer($shelf, $pictures);
     }
 
     /**

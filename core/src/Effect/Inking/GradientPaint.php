@@ -9,7 +9,7 @@ use TallCrow\Colour\Srgb;
 /** Colours that run into one another across the whole piece. */
 final readonly class GradientPaint implements Paint
 {
-    /** @param  non-empty-list<Srgb>  $colours  evenly apart */
+    /** @param  list<Srgb>  $colours  evenly apart */
     public function __construct(
         public array $colours,
         /** Degrees clockwise; 0 runs from left to right. */

@@ -9,7 +9,7 @@ use TallCrow\Colour\Srgb;
 /** A colour for each letter: in turn, or from one to the next. */
 final readonly class LetterColours implements Paint
 {
-    /** @param  non-empty-list<Srgb>  $colours */
+    /** @param  list<Srgb>  $colours */
     public function __construct(
         public array $colours,
         public bool $blended,

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cutout;
+
+use TallCrow\Colour\Palette;
+use TallCrow\Colour\Srgb;
+use TallCrow\Colour\Swatch;
+use TallCrow\Raster\Image;
+
+/** Takes the background from a picture: each method answers the same picture with less alpha, its colours as they were. */
+final class Background
+{
+    /** Units of CIEDE2000 beyond the tolerance over which an edge becomes opaque. */
+    private const SOFT = 8.0;
+
+    /** A colour of the rim counts as background when it has this share of it. */
+    private const SHARE = 0.12;
+
+    private const SAMPLE = 220;
+
+    /**
+     * Whatever is joined to the edge of the picture and like the colours there.
+     *
+     * @param  float  $tolerance  CIEDE2000
+     * @param  bool  $islands  clear what is like them and enclosed, too
+     */
+    public static function fromEdge(Image $ink, float $tolerance, bool $islands): Image
+    {
+        $colours = self::rim($ink);
+        if ($colours === []) {
+            return $ink;
+        }
+        $difference = ColourKeys::of($ink)->difference($colours)->settled();
+        $like = $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->either($ink->alpha()->isLess(1.0));
+        if (! $islands) {
+            // A rim of background about the picture joins all parts of it that touch the edge.
+            $wide = $like->inverted()->embed(1, 1, $ink->width() + 2, $ink->height() + 2)->inverted();
+            $like = $wide->floodedFromCorner(128.0)->crop(1, 1, $ink->width(), $ink->height())->isEqual(128.0);
+        }
+
+        return self::cleared($ink, $like->settled(), $difference, $tolerance);
+    }
+
+    /** All that is like one colour, wherever it is. */
+    public static function ofColour(Image $ink, Srgb $colour, float $tolerance): Image
+    {
+        $difference = ColourKeys::of($ink)->difference([$colour])->settled();
+
+        return self::cleared($ink, $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->settled(), $difference, $tolerance);
+    }
+
+    /**
+     * The picture in few colours, some of them hidden.
+     *
+     * @param  list<Srgb>  $hidden  as buckets() answers them
+     */
+    public static function ofBuckets(Image $ink, int $count, array $hidden): Image
+    {
+        $buckets = self::buckets($ink, $count);
+        $hexes = array_map(fn (Srgb $colour): string => $colour->toHex(), $hidden);
+        $gone = array_keys(array_filter($buckets, fn (Swatch $bucket): bool => in_array($bucket->colour->toHex(), $hexes, true)));
+        if ($gone === [] || $buckets === []) {
+            return $ink;
+        }
+        $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 0 : 255, range(0, 255));
+        $kept = ColourKeys::of($ink)->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets))->looked($table);
+
+        return $ink->masked($kept);
+    }
+
+    /** @return list<Swatch> with the share of each, the most common first */
+    public static function buckets(Image $ink, int $count): array
+    {
+        $small = $ink->resized(min(1.0, self::SAMPLE / max($ink->width(), $ink->height())));
+        $bytes = '';
+        foreach (str_split($small->toBytes(), 4) as $pixel) {
+            $bytes .= ord($pixel[3]) > 127 ? substr($pixel, 0, 3) : '';
+        }
+
+        return Palette::of($bytes, $count);
+    }
+
+    /** @return list<Srgb> the colours along the edge that have a part of it worth naming */
+    private static function rim(Image $ink): array
+    {
+        [$width, $height] = [$ink->width(), $ink->height()];
+        $bytes = '';
+        foreach ([[0, 0, $width, 1], [0, $height - 1, $width, 1], [0, 0, 1, $height], [$width - 1, 0, 1, $height]] as $line) {
+            foreach (str_split($ink->crop(...$line)->toBytes(), 4) as $pixel) {
+                $bytes .= ord($pixel[3]) > 127 ? substr($pixel, 0, 3) : '';
+            }
+        }
+        $found = Palette::of($bytes, 4);
+        $named = array_values(array_filter($found, fn (Swatch $swatch): bool => $swatch->share >= self::SHARE));
+
+        return array_map(fn (Swatch $swatch): Srgb => $swatch->colour, $named === [] ? $found : $named);
+    }
+
+    /** The cleared part goes; next to it ink is as opaque as its colour is unlike what went. */
+    private static function cleared(Image $ink, Image $gone, Image $difference, float $tolerance): Image
+    {
+        $near = $gone->blurred(0.9)->isMore(6.0);
+        $soft = $difference->scaledBy(255 / (self::SOFT * ColourKeys::PER_UNIT), -$tolerance * 255 / self::SOFT);
+        $kept = $gone->chosen(Image::empty($ink->width(), $ink->height(), 1), $near->chosen($soft, Image::empty($ink->width(), $ink->height(), 1)->inverted()));
+
+        return $ink->masked($kept);
+    }
+}

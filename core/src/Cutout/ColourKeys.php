@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cutout;
+
+use TallCrow\Colour\Lab;
+use TallCrow\Colour\Srgb;
+use TallCrow\Raster\Image;
+
+/**
+ * A picture's colours in 65,536 steps, so that a sum over all of its pixels is done once for each colour that it has:
+ * 12 million CIEDE2000 differences become some thousands.
+ */
+final readonly class ColourKeys
+{
+    /** Levels of a byte to one unit of difference. */
+    public const PER_UNIT = 4.0;
+
+    /** @param  list<int>  $present  the keys that the picture has */
+    private function __construct(
+        private Image $keys,
+        private array $present,
+    ) {}
+
+    public static function of(Image $ink): self
+    {
+        $keys = $ink->keyed()->settled();
+
+        return new self($keys, array_keys(array_filter($keys->counts())));
+    }
+
+    /**
+     * How far each pixel is from the nearest of some colours, by CIEDE2000, PER_UNIT levels to a unit: one band.
+     *
+     * @param  non-empty-list<Srgb>  $colours
+     */
+    public function difference(array $colours): Image
+    {
+        $labs = array_map(fn (Srgb $colour): Lab => $colour->toLab(), $colours);
+
+        return $this->mapped(fn (Lab $lab): int => (int) min(255, round(self::PER_UNIT * min(array_map(fn (Lab $to): float => $lab->difference($to), $labs)))));
+    }
+
+    /**
+     * The number of the colour that each pixel is nearest to: one band.
+     *
+     * @param  non-empty-list<Srgb>  $colours
+     */
+    public function nearest(array $colours): Image
+    {
+        $labs = array_map(fn (Srgb $colour): Lab => $colour->toLab(), $colours);
+
+        return $this->mapped(function (Lab $lab) use ($labs): int {
+            $far = array_map(fn (Lab $to): float => ($lab->l - $to->l) ** 2 + ($lab->a - $to->a) ** 2 + ($lab->b - $to->b) ** 2, $labs);
+
+            return (int) array_search(min($far), $far, true);
+        });
+    }
+
+    /** @param  \Closure(Lab): int  $value 0 to 255 */
+    private function mapped(\Closure $value): Image
+    {
+        $table = str_repeat("\0", 65536);
+        foreach ($this->present as $key) {
+            // The middle of the step.
+            $colour = Srgb::of(min(255, ($key >> 11 << 3) + 4), min(255, (($key >> 5 & 63) << 2) + 2), min(255, (($key & 31) << 3) + 4));
+            $table[$key] = chr($value($colour->toLab()));
+        }
+
+        return $this->keys->lookedUp($table);
+    }
+}

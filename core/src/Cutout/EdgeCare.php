@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cutout;
+
+use TallCrow\Raster\Image;
+
+/** What is done to the edge of a picture that was freed from its background. Lengths are pixels of the picture. */
+final class EdgeCare
+{
+    private const MOST_REGIONS = 65_000;
+
+    /**
+     * Moves the edge of the ink inwards (or, below nothing, outwards). A blurred straight edge has the share Φ(d ÷ σ)
+     * at the distance d, so a cut there moves the edge by d.
+     */
+    public static function choked(Image $ink, float $by): Image
+    {
+        if (abs($by) < 0.05) {
+            return $ink;
+        }
+        $sigma = max(1.0, abs($by));
+        $cut = 0.5 * (1 + self::errorFunction($by / $sigma / M_SQRT2));
+        $slope = exp(-($by / $sigma) ** 2 / 2) / ($sigma * sqrt(2 * M_PI));
+        $moved = $ink->alpha()->blurred($sigma)->scaledBy(1 / $slope, -255 * $cut / $slope + 127.5);
+
+        return $by > 0 ? $ink->withAlpha($moved->lesser($ink->alpha())) : $ink->withAlpha($moved->lighter($ink->alpha()));
+    }
+
+    /** Colours along the edge replaced by those further in, where the background no longer shines through. */
+    public static function withoutFringe(Image $ink, float $width): Image
+    {
+        if ($width < 0.3) {
+            return $ink;
+        }
+        $inner = self::choked($ink, $width)->alpha()->isMore(200.0)->settled();
+        $sigma = max(1.0, $width);
+        // Colours of the inner part carried outwards: blurred, and divided by how much of it is near.
+        $weight = $inner->stretched(1 / 255)->blurred($sigma);
+        $known = $weight->isMore(0.002)->settled();
+        $safe = $weight->stretched(1, 1e-6);
+        $carried = $ink->band(0, 3)->multiplied($inner->stretched(1 / 255))->blurred($sigma)->divided($safe)->scaledBy(1.0);
+        $colours = $inner->either($known->inverted())->chosen($ink->band(0, 3), $carried)->asColours();
+
+        return $colours->withBand($ink->alpha());
+    }
+
+    /**
+     * Drops specks of ink and fills pinholes below a size, each told as the width of a square as large.
+     */
+    public static function tidied(Image $ink, float $specks, float $pinholes): Image
+    {
+        $solid = $ink->alpha()->isMore(127.0)->settled();
+        [$regions, $count] = $solid->regions();
+        if ($count > self::MOST_REGIONS) {
+            // So much dust that not every grain can be numbered: the finest goes first.
+            $solid = $solid->blurred(1.0)->isMore(127.0)->settled();
+            [$regions, $count] = $solid->regions();
+        }
+        if ($count > self::MOST_REGIONS) {
+            return $ink;
+        }
+        $numbers = $regions->asNumbers()->settled();
+        $sizes = $numbers->counts();
+        $small = fn (float $side): string => implode('', array_map(fn (int $many): string => chr($many > 0 && $many < $side * $side ? 255 : 0), array_pad($sizes, 65536, 0)));
+        $alpha = $ink->alpha();
+        if ($specks > 0) {
+            $speck = $numbers->lookedUp($small($specks))->both($solid)->settled();
+            // The soft rim about a speck goes with it, where no other ink is near.
+            $about = $speck->blurred(1.2)->isMore(2.0)->both($solid->both($speck->inverted())->blurred(1.2)->isMore(2.0)->inverted());
+            $alpha = $speck->either($about)->chosen(Image::empty($ink->width(), $ink->height(), 1), $alpha);
+        }
+        if ($pinholes > 0) {
+            $alpha = $numbers->lookedUp($small($pinholes))->both($solid->inverted())->chosen(Image::empty($ink->width(), $ink->height(), 1)->inverted(), $alpha);
+        }
+
+        return $ink->withAlpha($alpha);
+    }
+
+    /** Abramowitz and Stegun, Handbook of Mathematical Functions, 7.1.26: off by 1.5e-7 at most. */
+    private static function errorFunction(float $x): float
+    {
+        $t = 1 / (1 + 0.3275911 * abs($x));
+        $sum = $t * (0.254829592 + $t * (-0.284496736 + $t * (1.421413741 + $t * (-1.453152027 + $t * 1.061405429))));
+
+        return ($x <=> 0) * (1 - $sum * exp(-$x * $x));
+    }
+}

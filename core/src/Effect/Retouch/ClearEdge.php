@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Retouch;
+
+use TallCrow\Cutout\Background;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Retouches;
+use TallCrow\Effect\Values;
+use TallCrow\Raster\Image;
+
+/** Takes away the background that is joined to the edge of the picture, by its difference in colour (CIEDE2000). */
+final readonly class ClearEdge implements Retouches
+{
+    private function __construct(private float $tolerance, private bool $islands) {}
+
+    public static function kind(): string
+    {
+        return 'clear-edge';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::number('tolerance', 0.5, 60, 12), Parameter::oneOf('islands', ['kept', 'cleared'], 'kept')];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->number('tolerance'), $values->word('islands') === 'cleared');
+    }
+
+    public function isMeasured(): bool
+    {
+        return false;
+    }
+
+    public function retouch(Image $ink, float $perInch): Image
+    {
+        return Background::fromEdge($ink, $this->tolerance, $this->islands);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Retouch;
+
+use TallCrow\Cutout\EdgeCare;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Retouches;
+use TallCrow\Effect\Values;
+use TallCrow\Raster\Image;
+
+/** Moves the edge inwards (below nothing outwards), and takes the colour of the background out of a fringe along it. */
+final readonly class EdgeOfCutout implements Retouches
+{
+    private function __construct(private float $choke, private float $fringe) {}
+
+    public static function kind(): string
+    {
+        return 'edge';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::length('choke', -0.25, 0.25, 0.005), Parameter::length('fringe', 0, 0.25, 0.01)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->number('choke'), $values->number('fringe'));
+    }
+
+    public function isMeasured(): bool
+    {
+        return true;
+    }
+
+    public function retouch(Image $ink, float $perInch): Image
+    {
+        return EdgeCare::withoutFringe(EdgeCare::choked($ink, $this->choke * $perInch), $this->fringe * $perInch);
+    }
+}
