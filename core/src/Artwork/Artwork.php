@@ -90,7 +90,7 @@ final readonly class Artwork
     /** @return list<string> file names of the fonts and pictures that it needs */
     public function assets(): array
     {
-        $names = [];
+        $names = array_map(fn (Wear $wear): string => $wear->file, $this->distress);
         foreach ($this->everyLayer() as $layer) {
             $names[] = match (true) {
                 $layer->source instanceof TextSource => $layer->source->font,
@@ -99,6 +99,9 @@ final readonly class Artwork
             };
             foreach ($layer->effects as $line) {
                 array_push($names, ...$line->assets());
+            }
+            foreach ($layer->distress as $wear) {
+                $names[] = $wear->file;
             }
             foreach ($layer->masks as $mask) {
                 $names[] = $mask instanceof PictureMask ? $mask->file : '';

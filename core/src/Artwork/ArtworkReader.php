@@ -68,16 +68,21 @@ final class ArtworkReader
 
     public static function wear(Node $node): Wear
     {
-        $node = $node->knows('texture', 'amount', 'scale', 'seed', 'inverted', 'shielded', 'on');
+        $node = $node->knows('texture', 'amount', 'scale', 'seed', 'inverted', 'shielded', 'on', 'file', 'x', 'y', 'turn', 'strokes');
 
         return new Wear(
-            $node->word('texture', array_keys(Textures::classes())),
+            $node->word('texture', [...array_keys(Textures::classes()), Textures::PICTURE]),
             $node->number('amount', 0, 0.9, 0.14),
             $node->number('scale', self::LEAST_WEAR_SCALE, self::MOST_WEAR_SCALE, 1),
             $node->integer('seed', 0, 999_999, 1),
             $node->flag('inverted', false),
             $node->texts('shielded', self::MOST_LAYERS, 40),
             $node->flag('on', true),
+            $node->asset('file', ''),
+            $node->number('x', -100, 100, 0),
+            $node->number('y', -100, 100, 0),
+            $node->number('turn', -360, 360, 0),
+            MaskReader::strokes($node, 'strokes'),
         );
     }
 

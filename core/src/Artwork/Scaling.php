@@ -25,6 +25,6 @@ final class Scaling
 
     public static function wear(Wear $wear, float $by): Wear
     {
-        return $wear->withScale(min(ArtworkReader::MOST_WEAR_SCALE, max(ArtworkReader::LEAST_WEAR_SCALE, $wear->scale * $by)));
+        return $wear->scaled($by, min(ArtworkReader::MOST_WEAR_SCALE, max(ArtworkReader::LEAST_WEAR_SCALE, $wear->scale * $by)));
     }
 }

@@ -16,7 +16,8 @@ final class PrintPng
     public const COMPRESSION = 3;
 
     /**
-     * Written aside and renamed, so that a file of this name is always whole.
+     * Written aside and renamed, so that a file of this name is always whole; nothing is left of colour under full
+     * transparency.
      *
      * @throws PngBroken
      */
@@ -24,7 +25,7 @@ final class PrintPng
     {
         $aside = sprintf('%s.%d.part', $path, getmypid());
         try {
-            $picture->writePng($aside.'.png', $compression);
+            $picture->cleared()->writePng($aside.'.png', $compression);
             PngFile::withChunks($aside.'.png', $aside, [
                 PngChunk::srgb(),
                 PngChunk::density($ppi->perMetre()),

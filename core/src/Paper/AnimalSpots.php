@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Paper;
 
+use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 
 /** Broken rings about darker hearts, as on a big cat. */

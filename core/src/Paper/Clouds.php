@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Paper;
 
+use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 
 /** Soft clouds from one colour to the next. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Paper;
 
+use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 
 /** Flakes of a few hundredths of an inch, some of them catching the light. */

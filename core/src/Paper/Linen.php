@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Paper;
 
+use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 
 /** Threads over and under one another, thicker here and thinner there. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Paper;
 
+use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 
 /** Veins of ink that run along the levels of a flowing field. */

@@ -31,10 +31,11 @@ final class WearShare implements Check
         }
         $frame = Frame::sheet($artwork->sheet, self::PPI);
         $skip = fn (LayerTrouble $trouble): null => null;
-        $before = $renderer->picture(self::unworn($artwork), $frame, $skip)->alpha()->area();
+        $unworn = $renderer->picture(self::unworn($artwork), $frame, $skip)->alpha()->settled();
+        $before = $unworn->area();
         $after = $renderer->picture($artwork, $frame, $skip)->alpha()->area();
         $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
-        foreach ($this->layers($subject, $frame) as [$layer, $share]) {
+        foreach ($this->layers($subject, $frame, $unworn) as [$layer, $share]) {
             $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork);
         }
 
@@ -44,7 +45,7 @@ final class WearShare implements Check
     /**
      * @return list<array{Layer, float}>
      */
-    private function layers(Subject $subject, Frame $frame): array
+    private function layers(Subject $subject, Frame $frame, \TallCrow\Raster\Image $unworn): array
     {
         [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
         if ($artwork === null || $renderer === null) {
@@ -59,7 +60,7 @@ final class WearShare implements Check
             }
         }
         $kept = array_map(
-            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame)->inverted()->settled(),
+            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame, $compositor->wornInk($artwork->layers, $wear, $unworn))->inverted()->settled(),
             array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on)),
         );
         $shares = [];
@@ -91,7 +92,7 @@ final class WearShare implements Check
 
         return new Finding(
             $key, $word, $verdict, sprintf('%.1f %% worn', $share * 100), sprintf('%d %%', self::WARN * 100),
-            sprintf('Distress took %.1f %% of %s.', $share * 100, $what),
+            sprintf('Distress took %.1f %% of %s%s.', $share * 100, $what, self::asked($artwork, $layers)),
             layers: $layers,
             mends: $verdict === Verdict::Pass ? [] : [new Mend(
                 sprintf('Wear to %d %%', self::WARN * 90),
@@ -101,6 +102,22 @@ final class WearShare implements Check
                 ),
             )],
         );
+    }
+
+    /**
+     * What the lines ask for together, where each takes its share of what those before it left.
+     *
+     * @param  list<string>  $layers
+     */
+    private static function asked(Artwork $artwork, array $layers): string
+    {
+        $own = $layers === [] ? [] : ($artwork->layer($layers[0])?->liveDistress() ?? []);
+        $left = 1.0;
+        foreach ([...$own, ...array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on && ! in_array($layers[0] ?? '', $wear->shielded, true))] as $wear) {
+            $left *= 1 - $wear->amount;
+        }
+
+        return $left === 1.0 ? '' : sprintf('; its lines ask for %.1f %%', (1 - $left) * 100);
     }
 
     private static function less(Layer $layer, float $by): Layer

@@ -84,7 +84,8 @@ final class Cairo
         self::call('set_matrix', $context, FFI::addr($matrix));
     }
 
-    private static function library(): FFI
+    /** For loops over many points, where a call by name costs as much as the drawing. */
+    public static function library(): FFI
     {
         try {
             return self::$library ??= FFI::cdef(self::DECLARATIONS, 'libcairo.so.2');

@@ -179,18 +179,19 @@ final class Canvas
             return;
         }
         $x = $y = 0.0;
+        [$cairo, $context] = [Cairo::library(), $this->context];
         foreach ($path->segments as $s) {
             if ($s[0] === 'L') {
-                Cairo::call('line_to', $this->context, $x = $s[1], $y = $s[2]);
+                $cairo->cairo_line_to($context, $x = $s[1], $y = $s[2]);
             } elseif ($s[0] === 'M') {
-                Cairo::call('move_to', $this->context, $x = $s[1], $y = $s[2]);
+                $cairo->cairo_move_to($context, $x = $s[1], $y = $s[2]);
             } elseif ($s[0] === 'Q') {
-                Cairo::call('curve_to', $this->context, $x + 2 / 3 * ($s[1] - $x), $y + 2 / 3 * ($s[2] - $y), $s[3] + 2 / 3 * ($s[1] - $s[3]), $s[4] + 2 / 3 * ($s[2] - $s[4]), $s[3], $s[4]);
+                $cairo->cairo_curve_to($context, $x + 2 / 3 * ($s[1] - $x), $y + 2 / 3 * ($s[2] - $y), $s[3] + 2 / 3 * ($s[1] - $s[3]), $s[4] + 2 / 3 * ($s[2] - $s[4]), $s[3], $s[4]);
                 [$x, $y] = [$s[3], $s[4]];
             } elseif ($s[0] === 'C') {
-                Cairo::call('curve_to', $this->context, $s[1], $s[2], $s[3], $s[4], $x = $s[5], $y = $s[6]);
+                $cairo->cairo_curve_to($context, $s[1], $s[2], $s[3], $s[4], $x = $s[5], $y = $s[6]);
             } else {
-                Cairo::call('close_path', $this->context);
+                $cairo->cairo_close_path($context);
             }
         }
         $this->kept[$id] = Cairo::made('copy_path', $this->context);

@@ -162,6 +162,19 @@ final class Image
         }
     }
 
+    /** One band turned about its middle by degrees clockwise, and the middle of it cut out. */
+    public function turnedInto(float $degrees, int $width, int $height): self
+    {
+        [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
+        [$x, $y] = [$this->width() / 2, $this->height() / 2];
+
+        return $this->made('affine', [Boxed::doubles([$cos, -$sin, $sin, $cos])], [
+            'odx' => $width / 2 - ($x * $cos - $y * $sin),
+            'ody' => $height / 2 - ($x * $sin + $y * $cos),
+            'oarea' => Boxed::integers([0, 0, $width, $height]),
+        ]);
+    }
+
     /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel. */
     public function spread(int $step, int $width, int $height): self
     {

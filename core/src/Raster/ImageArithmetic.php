@@ -21,6 +21,8 @@ trait ImageArithmetic
 
     private const UINT = 4;
 
+    private const FLOAT = 6;
+
     /** VipsOperationBoolean. */
     private const SHIFT_LEFT = 3;
 
@@ -54,6 +56,21 @@ trait ImageArithmetic
         $counts = array_values((array) unpack('V*', $this->made('hist_find')->made('cast', [self::UINT])->toBytes()));
 
         return $counts;
+    }
+
+    /**
+     * Sums of the samples, by what another picture has at the same place.
+     *
+     * @param  self  $by  one 8-bit band
+     * @return list<float> 256 sums
+     */
+    public function summedBy(self $by): array
+    {
+        $sums = self::wrap(Vips::image('hist_find_indexed', [$this, $by]))->made('cast', [self::FLOAT]);
+        /** @var list<float> $found */
+        $found = array_values((array) unpack('g*', $sums->toBytes()));
+
+        return array_pad($found, 256, 0.0);
     }
 
     /** Maps each 16-bit value by a table of 65,536 bytes. */

@@ -109,6 +109,19 @@ trait ImageMaking
             ->crop($margin, $margin, $side, $side);
     }
 
+    /** Round hills on a square grid, as many across as asked: one 8-bit band. */
+    public static function waves(int $side, int $count): self
+    {
+        $row = '';
+        for ($x = 0; $x < $side; $x++) {
+            $row .= pack('g', cos(2 * M_PI * $x * $count / $side));
+        }
+        $across = self::samples($row, $side, 1, 1)->made('replicate', [1, $side]);
+        $down = $across->made('rot', [1]);
+
+        return $across->plus($down)->scaledBy(255 / 4, 127.5);
+    }
+
     /**
      * Lays pictures over one another on an empty sheet, the first lowest, in one pass.
      *

@@ -7,7 +7,9 @@ namespace TallCrow\Render;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
+use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Shelf;
+use TallCrow\Geometry\Box;
 use TallCrow\Mask\ClipMask;
 use TallCrow\Mask\Mask;
 use TallCrow\Raster\Blending;
@@ -15,6 +17,8 @@ use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 use TallCrow\Texture\Wear;
+use TallCrow\Type\FontRefused;
+use TallCrow\Type\MissingGlyphs;
 
 /** Lays layers over one another from the cloth up, with what knockouts and wear take away. */
 final class Compositor
@@ -32,7 +36,7 @@ final class Compositor
         private readonly ?Progress $progress = null,
         private readonly ?Artwork $artwork = null,
     ) {
-        $this->wear = new WearPainter($pictures);
+        $this->wear = new WearPainter($shelf, $pictures);
         $this->painter = new LayerPainter($shelf, $placer, $pictures, $this->wear, $this);
     }
 
@@ -69,7 +73,9 @@ final class Compositor
         $waiting = array_column($waiting, 1);
         $sheet = Image::stacked($frame->width, $frame->height, $waiting);
         foreach ($waiting === [] ? [] : $distress as $wear) {
-            $sheet = $sheet->masked($this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $x, $y)->inverted());
+            $sheet = $sheet->settled();
+            $ink = $this->wornInk($layers, $wear, $sheet->alpha());
+            $sheet = $sheet->masked($this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted());
         }
 
         return $sheet;
@@ -174,13 +180,67 @@ final class Compositor
     }
 
     /**
+     * The ink of several layers, as a line of wear over all of them finds it.
+     *
+     * @param  list<Layer>  $layers
+     */
+    public function wornInk(array $layers, Wear $wear, ?Image $alpha): WornInk
+    {
+        $box = null;
+        foreach ($layers as $layer) {
+            $reach = $layer->on && $layer->role->prints() ? $this->reach($layer) : null;
+            $box = $reach === null ? $box : ($box?->union($reach) ?? $reach);
+        }
+        $key = implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->key($layer)) : '', $layers)).implode(',', $wear->shielded);
+
+        return new WornInk(md5($key), function () use ($layers, $wear, $box): ?Piece {
+            $frame = $box === null ? null : Frame::about($box, WornInk::PPI);
+            if ($frame === null) {
+                return null;
+            }
+            $alpha = $this->compose($layers, [], $frame)->alpha()->settled();
+            foreach ($wear->shielded as $id) {
+                $layer = self::find($layers, $id);
+                $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->with(role: Role::ink()), $frame);
+                if ($piece !== null) {
+                    $alpha = $alpha->times($piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->inverted())->settled();
+                }
+            }
+
+            return new Piece($alpha, $frame);
+        }, $this->artwork?->sheet->box() ?? $box ?? new Box(0, 0, 1, 1), $alpha);
+    }
+
+    private function reach(Layer $layer): ?Box
+    {
+        try {
+            return $this->placer->reach($layer);
+        } catch (AssetUnusable|MissingGlyphs|FontRefused) {
+            return null;
+        }
+    }
+
+    /** @param  list<Layer>  $layers */
+    private static function find(array $layers, string $id): ?Layer
+    {
+        foreach ($layers as $layer) {
+            $found = $layer->id === $id ? $layer : self::find($layer->children(), $id);
+            if ($found !== null) {
+                return $found;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * What one line of wear takes: nothing where a shielded layer has ink. One band.
      *
      * @param  array<string, Piece>  $painted
      */
-    public function takenBy(Wear $wear, array $painted, Frame $frame, float $x = 0.0, float $y = 0.0): Image
+    public function takenBy(Wear $wear, array $painted, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
     {
-        $taken = $this->wear->taken($wear, $frame, $x, $y);
+        $taken = $this->wear->taken($wear, $frame, $ink, $x, $y);
         foreach ($wear->shielded as $id) {
             $piece = $painted[$id] ?? null;
             if ($piece === null) {

@@ -29,7 +29,7 @@ use TallCrow\Type\Letter;
 final class LayerPainter
 {
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
-    private const VERSION = 'painter-5';
+    private const VERSION = 'painter-6';
 
     private const CLEARING = ['clear-edge', 'clear-buckets', 'clear-colour', 'edge', 'tidy'];
 
@@ -132,11 +132,8 @@ final class LayerPainter
             return null;
         }
         $piece = $this->masked($layer, $piece);
-        foreach ($layer->children() === [] ? $layer->liveDistress() : [] as $wear) {
-            $centre = $this->placer->place($layer)?->box();
-            $piece = $piece->with($piece->image->masked(
-                $this->wear->kept($wear, $piece->frame, $centre?->centreX() ?? 0.0, $centre?->centreY() ?? 0.0),
-            ));
+        if ($layer->children() === []) {
+            $piece = $this->worn($layer, $piece);
         }
         if ($layer->opacity < 1) {
             $piece = $piece->with($piece->image->withAlpha($piece->image->alpha()->scaledBy($layer->opacity)));
@@ -227,6 +224,29 @@ final class LayerPainter
         return $pixels === null ? $piece : $this->restored($layer, $piece, $placing);
     }
 
+    private function worn(Layer $layer, Piece $piece): Piece
+    {
+        $box = $layer->liveDistress() === [] ? null : $this->placer->box($layer);
+        if ($box === null) {
+            return $piece;
+        }
+        $bare = $layer->with(opacity: 1.0, distress: []);
+        foreach ($layer->liveDistress() as $wear) {
+            $coarse = function () use ($bare): ?Piece {
+                $reach = $this->placer->reach($bare);
+                $frame = $reach === null ? null : Frame::about($reach, WornInk::PPI);
+                $all = $frame === null ? null : $this->painted($bare, $frame);
+
+                return $all?->with($all->image->alpha()->settled());
+            };
+            $image = $piece->image->settled();
+            $ink = new WornInk(md5($this->key($bare)), $coarse, $box, $image->alpha());
+            $piece = $piece->with($image->masked($this->wear->taken($wear, $piece->frame, $ink, $box->centreX(), $box->centreY())->inverted()));
+        }
+
+        return $piece;
+    }
+
     /** Brings back what a brush restores of a picture that something was cleared from. */
     private function restored(Layer $layer, Piece $piece, Placing $placing): Piece
     {
@@ -266,7 +286,8 @@ final class LayerPainter
         return $box === null || $masks === [] ? null : $this->masks->together($masks, $box, $placing?->toSheet, $frame);
     }
 
-    private function key(Layer $layer): string
+    /** All that a layer's picture depends on. */
+    public function key(Layer $layer): string
     {
         $assets = [];
         foreach ([$layer, ...$this->below($layer)] as $one) {
@@ -277,6 +298,9 @@ final class LayerPainter
             };
             foreach ($one->effects as $line) {
                 array_push($names, ...$line->assets());
+            }
+            foreach ($one->distress as $wear) {
+                array_push($names, ...($wear->file === '' ? [] : [$wear->file]));
             }
             foreach ($one->masks as $mask) {
                 if ($mask instanceof PictureMask) {

@@ -27,8 +27,12 @@ final class Marks
 
     private const VERY_MANY = 9000;
 
-    /** Pixels by which a chord may stray: finer than the eye, and no finer than need be. */
+    /** Pixels by which a chord may stray: finer than the eye, and no finer than need be; where edges are coarser, this. */
     private const FINE = 0.1;
+
+    private const COARSE = 0.3;
+
+    private ?bool $coarse = null;
 
     private ?Canvas $canvas = null;
 
@@ -183,14 +187,20 @@ final class Marks
 
     private function fit(int $number): Path
     {
-        return $this->fit[$number] ??= $this->letters[$number]->path->forStroking(self::FINE / $this->frame->ppi);
+        return $this->fit[$number] ??= $this->letters[$number]->path->forStroking(($this->isCoarse() ? self::COARSE : self::FINE) / $this->frame->ppi);
     }
 
     private function canvas(): Canvas
     {
         return $this->canvas ??= new Canvas(
             $this->frame->width, $this->frame->height, $this->frame->fromInches(),
-            $this->frame->ppi < self::PRINT && $this->strokes * array_sum(array_map(fn (Letter $letter): int => count($letter->path->segments), $this->letters)) > self::VERY_MANY,
+            $this->isCoarse(),
         );
+    }
+
+    private function isCoarse(): bool
+    {
+        return $this->coarse ??= $this->frame->ppi < self::PRINT
+            && $this->strokes * array_sum(array_map(fn (Letter $letter): int => count($letter->path->segments), $this->letters)) > self::VERY_MANY;
     }
 }

@@ -129,29 +129,37 @@ final class Placer
         if ($source instanceof ArtSource) {
             return $fitting->picture($this->retoucher->aspect($layer, $source->file));
         }
+        if ($source instanceof TextSource) {
+            $fitted = $this->text($source, $layer, $fitting);
+
+            return $fitted === [] ? null : Placing::letters($placement, $fitted);
+        }
         $letters = match (true) {
-            $source instanceof TextSource => $this->words($source, $layer),
             $source instanceof ShapeSource => [Letter::figure($source->outline($placement->width ?? $placement->height ?? 1.0, $placement->width === null ? null : $placement->height))],
             $source instanceof GridSource => $source->frames($placement->width ?? $placement->height ?? 1.0, $placement->height),
             default => [],
         };
 
-        return $letters === [] ? null : Placing::letters($placement, $this->fitted($layer, $fitting, $letters));
+        return $letters === [] ? null : Placing::letters($placement, $fitting->letters($letters));
     }
 
     /**
-     * Bending many letters takes longer than reading what was bent before: a save measures what the proof then draws.
+     * Words as they are set and bent. Of many letters what comes out is kept: a save measures what the proof then draws.
      *
-     * @param  non-empty-list<Letter>  $letters
      * @return list<Letter>
      */
-    private function fitted(Layer $layer, Fitting $fitting, array $letters): array
+    private function text(TextSource $source, Layer $layer, Fitting $fitting): array
     {
-        if (! $layer->source instanceof TextSource || count($letters) < self::MANY) {
-            return $fitting->letters($letters);
+        $make = function () use ($source, $layer, $fitting): array {
+            $letters = $this->words($source, $layer);
+
+            return $letters === [] ? [] : $fitting->letters($letters);
+        };
+        if (strlen($source->text) < self::MANY) {
+            return $make();
         }
-        $fonts = array_map($this->shelf->fingerprint(...), [$layer->source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->assets(), $layer->effects))]);
-        $kept = $this->pictures->text('fitted-1 '.serialize([$layer->source, $layer->placement, $layer->effects, $fonts]), fn (): string => serialize($fitting->letters($letters)));
+        $fonts = array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->assets(), $layer->effects))]);
+        $kept = $this->pictures->text('fitted-1 '.serialize([$source, $layer->placement, $layer->effects, $fonts]), fn (): string => serialize($make()));
         /** @var list<Letter> $fitted */
         $fitted = unserialize($kept, ['allowed_classes' => [Letter::class, Path::class]]);
 

@@ -32,7 +32,7 @@ final class Renderer
     {
         $live = array_values(array_filter($artwork->distress, fn ($wear): bool => $wear->on));
 
-        return $this->compositor($onTrouble, $progress, $artwork)->compose($artwork->layers, $live, $frame)->cleared();
+        return $this->compositor($onTrouble, $progress, $artwork)->compose($artwork->layers, $live, $frame);
     }
 
     /**

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
+use TallCrow\Asset\Shelf;
+use TallCrow\Colour\Srgb;
+use TallCrow\Mask\Stroke;
 use TallCrow\Raster\Image;
 use TallCrow\Texture\Catalogue;
+use TallCrow\Texture\Texture;
 use TallCrow\Texture\Wear;
 use TallCrow\Texture\WearTile;
 
@@ -13,38 +17,144 @@ use TallCrow\Texture\WearTile;
 final readonly class WearPainter
 {
     /** Part of every key: raise it when a texture is to look otherwise. */
-    private const VERSION = 'wear-2';
+    private const VERSION = 'wear-3';
 
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;
 
-    public function __construct(private Pictures $pictures) {}
+    /** How much more is worn where a brush adds wear. */
+    private const MORE = 0.4;
 
-    /** One band: 255 where ink stays. The texture's corner lies at the given inches. */
-    public function kept(Wear $wear, Frame $frame, float $x = 0.0, float $y = 0.0): Image
+    /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
+    private const CHIP = 0.06;
+
+    public function __construct(
+        private Shelf $shelf,
+        private Pictures $pictures,
+    ) {}
+
+    /** One band: 255 where ink goes. The texture's corner lies at the given inches. */
+    public function taken(Wear $wear, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
     {
-        return $this->taken($wear, $frame, $x, $y)->inverted();
+        if ($wear->texture === Catalogue::PICTURE && $wear->file === '') {
+            return Image::empty($frame->width, $frame->height, 1);
+        }
+        $taken = $this->worn($wear, $wear->amount, $frame, $ink, $x, $y);
+        $adding = array_values(array_filter($wear->strokes, fn (Stroke $stroke): bool => ! $stroke->restores));
+        if ($adding !== []) {
+            $kept = BrushPainter::over(Image::empty($frame->width, $frame->height, 1)->inverted(), $adding, $ink->extent, null, $frame);
+            $taken = $taken->lighter($this->worn($wear, min(0.9, $wear->amount + self::MORE), $frame, $ink, $x, $y)->times($kept->inverted()));
+        }
+        $sparing = array_values(array_filter($wear->strokes, fn (Stroke $stroke): bool => $stroke->restores));
+        if ($sparing !== []) {
+            $spared = BrushPainter::over(Image::empty($frame->width, $frame->height, 1), $sparing, $ink->extent, null, $frame);
+            $taken = $taken->times($spared->inverted());
+        }
+
+        return $taken;
     }
 
-    /** One band: 255 where ink goes. */
-    public function taken(Wear $wear, Frame $frame, float $x = 0.0, float $y = 0.0): Image
+    private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
     {
-        $tile = $this->tile($wear, $frame->ppi);
-        $left = (int) round(round($x / self::GRID) * self::GRID * $frame->ppi) - $frame->left;
-        $top = (int) round(round($y / self::GRID) * self::GRID * $frame->ppi) - $frame->top;
+        $table = $this->table($wear, $amount, $ink, $x, $y);
+        if ($this->followsEdges($wear)) {
+            return $this->chippable($wear, $frame, $ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted(), $x, $y)->looked($table);
+        }
+        $key = sprintf('tile %s %s %.4f', self::VERSION, $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
-        return $tile->tiled($left, $top, $frame->width, $frame->height);
+        return $this->laid($this->pictures->image($key, fn (): Image => WearTile::make($this->field($wear), $wear, $table, $frame->ppi)), $wear, $frame, $x, $y);
     }
 
-    private function tile(Wear $wear, float $ppi): Image
+    /**
+     * The cut that takes the asked share of just this ink.
+     *
+     * @return list<int>
+     */
+    private function table(Wear $wear, float $amount, WornInk $ink, float $x, float $y): array
     {
-        $class = Catalogue::classes()[$wear->texture];
-        $name = self::VERSION." {$wear->texture} {$wear->seed}";
-        $field = fn (): Image => $this->pictures->image("field $name", fn (): Image => $class::field($wear->seed));
+        $key = sprintf('cut %s %s %.5f %.3f %.3f %.3f %s', self::VERSION, $this->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
+        $json = $this->pictures->text($key, function () use ($wear, $amount, $ink, $x, $y): string {
+            $piece = ($ink->coarse)();
+            if ($piece === null || $piece->image->range()[1] <= 0) {
+                return json_encode(WearTile::cut($this->field($wear)->histogram(), $amount), JSON_THROW_ON_ERROR);
+            }
+            $levels = $this->followsEdges($wear)
+                ? $this->chippable($wear, $piece->frame, $piece->image, $x, $y)
+                : $this->laid($this->thinned($wear, $piece->frame->ppi), $wear, $piece->frame, $x, $y);
 
-        return $this->pictures->image(
-            "tile $name {$wear->amount} {$wear->scale} ".($wear->inverted ? 'inverted' : 'plain')." $ppi",
-            fn (): Image => WearTile::make($field(), $wear, $ppi),
-        );
+            return json_encode(WearTile::cut($piece->image->summedBy($levels), $amount), JSON_THROW_ON_ERROR);
+        });
+        /** @var list<int> $table */
+        $table = json_decode($json, true);
+
+        return $table;
+    }
+
+    /** Every so-manieth level of the field, unmixed, so that levels are as common as at print resolution. */
+    private function thinned(Wear $wear, float $ppi): Image
+    {
+        return $this->pictures->image(sprintf('thin %s %s %.3f', self::VERSION, $this->name($wear), $ppi), function () use ($wear, $ppi): Image {
+            $whole = WearTile::sized($this->field($wear), $wear);
+
+            return $whole->sampled(max(1, (int) round($whole->width() / max(1.0, round($whole->width() * $ppi / Texture::PPI)))));
+        });
+    }
+
+    /** How soon ink chips: the field, and how near an edge is. */
+    private function chippable(Wear $wear, Frame $frame, Image $alpha, float $x, float $y): Image
+    {
+        $field = $this->pictures->image(sprintf('field at %s %s %.4f', self::VERSION, $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
+            $whole = WearTile::sized($this->field($wear), $wear);
+
+            return $whole->averaged($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
+        });
+        $near = $alpha->blurred(max(0.3, self::CHIP * $wear->scale * $frame->ppi))->scaledBy(-2.0, 510);
+
+        return $this->laid($field, $wear, $frame, $x, $y)->scaledBy(0.45)->plus($near->scaledBy(0.55))->scaledBy(1)->settled();
+    }
+
+    private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y): Image
+    {
+        $corner = fn (float $at): int => (int) round(round($at / self::GRID) * self::GRID * $frame->ppi);
+        [$left, $top] = [$corner($x + $wear->x), $corner($y + $wear->y)];
+        if (abs($wear->turn) < 0.01) {
+            return $tile->tiled($left - $frame->left, $top - $frame->top, $frame->width, $frame->height);
+        }
+        // Turned about its corner: as much of it as the turned window needs, turned back into the window.
+        $reach = (int) ceil(hypot($frame->width, $frame->height)) + 4;
+        [$midX, $midY] = [$frame->left + $frame->width / 2 - $left, $frame->top + $frame->height / 2 - $top];
+        $angle = deg2rad($wear->turn);
+        [$u, $v] = [$midX * cos($angle) + $midY * sin($angle), -$midX * sin($angle) + $midY * cos($angle)];
+        $around = $tile->tiled((int) round($reach / 2 - $u), (int) round($reach / 2 - $v), $reach, $reach)->settled();
+
+        return $around->turnedInto($wear->turn, $frame->width, $frame->height);
+    }
+
+    private function field(Wear $wear): Image
+    {
+        return $this->pictures->image('field '.self::VERSION.$this->origin($wear), function () use ($wear): Image {
+            if ($wear->texture === Catalogue::PICTURE) {
+                $pixels = $this->shelf->picture($wear->file)->pixels()->onCloth(Srgb::of(0, 0, 0))->luminance();
+
+                return $pixels->resized(Texture::TILE / $pixels->width());
+            }
+
+            return Catalogue::classes()[$wear->texture]::field($wear->seed);
+        });
+    }
+
+    private function followsEdges(Wear $wear): bool
+    {
+        return $wear->texture !== Catalogue::PICTURE && Catalogue::classes()[$wear->texture]::followsEdges();
+    }
+
+    private function origin(Wear $wear): string
+    {
+        return $wear->texture === Catalogue::PICTURE ? $this->shelf->fingerprint($wear->file) : "{$wear->texture} {$wear->seed}";
+    }
+
+    private function name(Wear $wear): string
+    {
+        return $this->origin($wear).sprintf(' %.4f %s', $wear->scale, $wear->inverted ? 'inverted' : 'plain');
     }
 }

@@ -7,7 +7,13 @@ namespace TallCrow\Texture;
 /** Every texture of wear there is. A new one is a class of its own and one entry here. */
 final class Catalogue
 {
-    private const CLASSES = [Speckle::class, Scratches::class];
+    /** The word for a picture of the seller's own, taken by its lightness. */
+    public const PICTURE = 'picture';
+
+    private const CLASSES = [
+        Speckle::class, Scratches::class, Cracks::class, Photocopy::class, DryRoller::class, FoldLines::class, ChippedEdges::class,
+        HalftoneWear::class, FabricWeave::class, WaterStain::class,
+    ];
 
     /** @return array<string, class-string<Texture>> by kind */
     public static function classes(): array

@@ -16,6 +16,11 @@ final class Scratches implements Texture
         return 'scratches';
     }
 
+    public static function followsEdges(): bool
+    {
+        return false;
+    }
+
     public static function field(int $seed): Image
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));

@@ -14,6 +14,11 @@ final class Speckle implements Texture
         return 'speckle';
     }
 
+    public static function followsEdges(): bool
+    {
+        return false;
+    }
+
     public static function field(int $seed): Image
     {
         // Drawn at half size: nothing in it is finer than two pixels.

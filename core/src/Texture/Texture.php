@@ -18,5 +18,8 @@ interface Texture
 
     public static function kind(): string;
 
+    /** Whether ink goes sooner the nearer it is to an edge. */
+    public static function followsEdges(): bool;
+
     public static function field(int $seed): Image;
 }

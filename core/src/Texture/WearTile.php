@@ -17,28 +17,34 @@ final class WearTile
 
     private const STEPS = 255;
 
-    /** One 8-bit band, 255 where the ink goes. Its side is 8 in × scale at the ppi, to the nearest pixel. */
-    public static function make(Image $field, Wear $wear, float $ppi): Image
+    /** The field as large as its scale makes it at print resolution. */
+    public static function sized(Image $field, Wear $wear): Image
     {
-        if ($wear->inverted) {
-            $field = $field->inverted();
-        }
-        if (abs($wear->scale - 1) > 1e-6) {
-            $field = $field->resized(round(Texture::TILE * $wear->scale) / Texture::TILE);
-        }
-        $worn = $field->looked(self::table($field->histogram(), $wear->amount));
-        $side = max(1, (int) round(Texture::TILE * $wear->scale * $ppi / Texture::PPI));
+        $field = $wear->inverted ? $field->inverted() : $field;
+
+        return abs($wear->scale - 1) > 1e-6 ? $field->resized(round($field->width() * $wear->scale) / $field->width()) : $field;
+    }
+
+    /**
+     * One 8-bit band, 255 where the ink goes. Its side is the field's × scale at the ppi, to the nearest pixel.
+     *
+     * @param  list<int>  $table  of cut()
+     */
+    public static function make(Image $field, Wear $wear, array $table, float $ppi): Image
+    {
+        $worn = self::sized($field, $wear)->looked($table);
+        $side = max(1, (int) round($worn->width() * $ppi / Texture::PPI));
 
         return $worn->averaged($worn->width() / $side);
     }
 
     /**
-     * The table that takes just the asked share: the place of its ramp is found from how often each level stands.
+     * The table that takes just the asked share: the place of its ramp is found from how much ink lies under each level.
      *
-     * @param  list<int>  $histogram
+     * @param  list<int|float>  $histogram  of 256 levels
      * @return list<int>
      */
-    private static function table(array $histogram, float $amount): array
+    public static function cut(array $histogram, float $amount): array
     {
         $total = max(1, array_sum($histogram));
         $table = fn (float $cut): array => array_map(

@@ -22,6 +22,11 @@ function wear(string $texture, float $amount, float $scale = 1.0, bool $inverted
     return new Wear($texture, $amount, $scale, 7, $inverted, [], true);
 }
 
+function worn_tile(Image $field, Wear $wear, float $ppi): Image
+{
+    return WearTile::make($field, $wear, WearTile::cut(WearTile::sized($field, $wear)->histogram(), $wear->amount), $ppi);
+}
+
 /** Mean step from one column to the next: across the seam it must be as inside. */
 function step_between(Image $field, int $one, int $other): float
 {
@@ -54,33 +59,33 @@ it('meets itself at its edges', function (string $texture): void {
 })->with('textures');
 
 it('takes the share that was asked, at print and at proof', function (string $texture, float $amount, float $ppi): void {
-    $tile = WearTile::make(field_of($texture, 7), wear($texture, $amount), $ppi);
+    $tile = worn_tile(field_of($texture, 7), wear($texture, $amount), $ppi);
     expect($tile->mean() / 255)->toEqualWithDelta($amount, 0.01);
-})->with('textures')->with([0.0, 0.03, 0.15, 0.4, 0.9])->with([300.0, 60.0]);
+})->with('textures')->with([0.0, 0.15, 0.5])->with([300.0, 60.0]);
 
 it('takes the other end of the field when inverted', function (string $texture): void {
     $field = field_of($texture, 7);
-    $plain = WearTile::make($field, wear($texture, 0.2), 300)->settled();
-    $inverted = WearTile::make($field, wear($texture, 0.2, inverted: true), 300)->settled();
+    $plain = worn_tile($field, wear($texture, 0.2), 300)->settled();
+    $inverted = worn_tile($field, wear($texture, 0.2, inverted: true), 300)->settled();
     expect($inverted->mean() / 255)->toEqualWithDelta(0.2, 0.01)
         ->and($plain->times($inverted)->mean() / 255)->toBeLessThan(0.002);
 })->with('textures');
 
 it('takes more where it took before: amounts are nested', function (string $texture): void {
     $field = field_of($texture, 7);
-    $less = WearTile::make($field, wear($texture, 0.1), 300)->settled();
-    $more = WearTile::make($field, wear($texture, 0.25), 300)->settled();
+    $less = worn_tile($field, wear($texture, 0.1), 300)->settled();
+    $more = worn_tile($field, wear($texture, 0.25), 300)->settled();
     expect($less->times($more->inverted())->mean() / 255)->toBeLessThan(0.002);
 })->with('textures');
 
 it('has a side of 8 in × scale at any ppi', function (float $scale, float $ppi, int $side): void {
-    $tile = WearTile::make(field_of('speckle', 7), wear('speckle', 0.15, $scale), $ppi);
+    $tile = worn_tile(field_of('speckle', 7), wear('speckle', 0.15, $scale), $ppi);
     expect([$tile->width(), $tile->height()])->toBe([$side, $side])->and($tile->mean() / 255)->toEqualWithDelta(0.15, 0.01);
 })->with([[1.0, 300.0, 2400], [1.0, 150.0, 1200], [1.0, 40.0, 320], [0.5, 300.0, 1200], [2.0, 60.0, 960], [1.25, 60.0, 600]]);
 
 it('is the same picture at proof and print', function (string $texture): void {
     $field = field_of($texture, 7);
-    $print = WearTile::make($field, wear($texture, 0.2), 300)->shrunk(5)->toBytes();
-    $proof = WearTile::make($field, wear($texture, 0.2), 60)->toBytes();
+    $print = worn_tile($field, wear($texture, 0.2), 300)->shrunk(5)->toBytes();
+    $proof = worn_tile($field, wear($texture, 0.2), 60)->toBytes();
     expect($proof)->toBe($print);
 })->with('textures');

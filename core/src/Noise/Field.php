@@ -2,17 +2,15 @@
 
 declare(strict_types=1);
 
-namespace TallCrow\Paper;
+namespace TallCrow\Noise;
 
 use TallCrow\Raster\Image;
 
-/**
- * Papers that grow from noise: fields of one 8-bit band that meet themselves at the edges.
- *
- * @internal
- */
+/** Fields of noise that papers and wear grow from: one 8-bit band, SIDE pixels square, that meets itself at the edges. */
 final class Field
 {
+    public const SIDE = 2400;
+
     /**
      * Noise of several sizes over one another, the finer the weaker.
      *
@@ -20,7 +18,7 @@ final class Field
      */
     public static function clouds(int $seed, int $cell, int $octaves): Image
     {
-        $side = intdiv(Paper::TILE, 2);
+        $side = intdiv(self::SIDE, 2);
         $cell = intdiv($cell, 2);
         $sum = Image::noise($side, $side, $cell, $seed);
         for ($i = 1; $i < $octaves; $i++) {
@@ -33,13 +31,13 @@ final class Field
     /** Blobs of about four sigma, evenly spread over all levels. */
     public static function grain(int $seed, float $sigma): Image
     {
-        return Image::grain(Paper::TILE, $sigma, $seed)->toMask()->equalised();
+        return Image::grain(self::SIDE, $sigma, $seed)->toMask()->equalised();
     }
 
     /** Grain drawn out to threads of so many pixels each way. */
     public static function threads(int $seed, int $across, int $down): Image
     {
-        return Image::grain(Paper::TILE, 0.5, $seed)->toMask()->blocks($across, $down)->equalised();
+        return Image::grain(self::SIDE, 0.5, $seed)->toMask()->blocks($across, $down)->equalised();
     }
 
     /** From half the tile's size to all of it, smoothly and without a seam. */
@@ -48,6 +46,6 @@ final class Field
         $margin = 8;
 
         return $half->tiled($margin, $margin, $half->width() + 2 * $margin, $half->height() + 2 * $margin)
-            ->doubled()->blurred(1)->crop(2 * $margin, 2 * $margin, Paper::TILE, Paper::TILE)->settled();
+            ->doubled()->blurred(1)->crop(2 * $margin, 2 * $margin, self::SIDE, self::SIDE)->settled();
     }
 }

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Texture;
+
+use TallCrow\Noise\Field;
+use TallCrow\Raster\Image;
+
+/** Ink from a roller that ran dry: long streaks one way, where the ground was high. */
+final class DryRoller implements Texture
+{
+    public static function kind(): string
+    {
+        return 'dry roller';
+    }
+
+    public static function followsEdges(): bool
+    {
+        return false;
+    }
+
+    public static function field(int $seed): Image
+    {
+        $streaks = Field::threads($seed, 2400, 4)->scaledBy(0.33)->plus(Field::threads($seed + 9, 120, 3)->scaledBy(0.22));
+        $high = Field::clouds($seed + 2, 400, 4)->scaledBy(0.3);
+
+        return $streaks->plus($high)->plus(Field::grain($seed + 1, 1.2)->scaledBy(0.15))->scaledBy(1)->equalised()->settled();
+    }
+}

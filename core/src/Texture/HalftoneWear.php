@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Texture;
+
+use TallCrow\Noise\Field;
+use TallCrow\Raster\Image;
+
+/** Wear in round dots, larger where more has gone, 25 to the inch. */
+final class HalftoneWear implements Texture
+{
+    public static function kind(): string
+    {
+        return 'halftone wear';
+    }
+
+    public static function followsEdges(): bool
+    {
+        return false;
+    }
+
+    public static function field(int $seed): Image
+    {
+        // 200 dots across the tile of 8 inches.
+        $dots = Image::waves(self::TILE, 200)->scaledBy(0.5);
+
+        return $dots->plus(Field::clouds($seed, 800, 4)->scaledBy(0.5))->scaledBy(1)->equalised()->settled();
+    }
+}
