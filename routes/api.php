@@ -45,6 +45,8 @@ Route::post('jobs/{job}/exports', [ExportController::class, 'store']);
 
 Route::get('revisions/{revision}/proof.png', [ProofController::class, 'sheet']);
 Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
+Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
+Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
 Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
 Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
 Route::get('revisions/{revision}/preflight', [PreflightController::class, 'show']);
@@ -57,6 +59,7 @@ Route::get('assets', [AssetController::class, 'index']);
 Route::post('assets', [AssetController::class, 'store']);
 Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
 Route::put('assets/{asset}/favourite', [AssetController::class, 'favour']);
+Route::post('assets/{asset}/trace', [AssetController::class, 'trace']);
 Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
 
 Route::get('areas', [AreaController::class, 'index']);

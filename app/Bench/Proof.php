@@ -6,9 +6,13 @@ namespace App\Bench;
 
 use App\Models\Revision;
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Role;
+use TallCrow\Artwork\Taking;
 use TallCrow\Colour\Srgb;
+use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Render\Piece;
 
 /** The proofs of one revision at one ppi. Layers in trouble are left out: their lines say why. */
 final readonly class Proof
@@ -17,6 +21,9 @@ final readonly class Proof
     private const MOST_PPI = 300.0;
 
     private const MOST_PIXELS = 4_000_000;
+
+    /** No print has it, so it is seen on any. */
+    private const LOUD = '#ff00c8';
 
     private function __construct(
         private Artwork $artwork,
@@ -58,10 +65,54 @@ final readonly class Proof
             return null;
         }
         $ink = $layer->role->knockout
-            ? \TallCrow\Raster\Image::flat(\TallCrow\Colour\Srgb::hex('#b5482a'), $piece->image->alpha()->scaledBy(0.6))
+            ? Image::flat(Srgb::hex('#b5482a'), $piece->image->alpha()->scaledBy(0.6))
             : $piece->image;
 
         return $ink->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->png($this->compression);
+    }
+
+    /**
+     * What masks, wear and clearing take from a layer, in a loud colour over the whole sheet; of the whole sheet without
+     * a layer. Null when nothing is taken.
+     */
+    public function taken(?string $id): ?string
+    {
+        $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
+        $renderer = $this->studio->renderer;
+        $skip = fn (LayerTrouble $trouble): null => null;
+        if ($id === null) {
+            $whole = $renderer->picture($this->artwork->with(distress: []), $frame, $skip)->alpha();
+            $left = $renderer->picture($this->artwork, $frame, $skip)->alpha();
+        } else {
+            $layer = $this->artwork->layer($id);
+            $all = $layer === null ? null : $renderer->layer(Taking::whole($layer->with(role: Role::ink())), $frame, $this->artwork);
+            if ($layer === null || $all === null) {
+                return null;
+            }
+            $now = $renderer->layer($layer->with(role: Role::ink()), $frame, $this->artwork);
+            [$whole, $left] = [self::over($all, $frame), $now === null ? Image::empty($frame->width, $frame->height, 1) : self::over($now, $frame)];
+        }
+
+        return Image::flat(Srgb::hex(self::LOUD), $whole->times($left->inverted()))->png($this->compression);
+    }
+
+    /** The masks of a layer alone: white where it is seen. */
+    public function mask(string $id): ?string
+    {
+        $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
+        $layer = $this->artwork->layer($id);
+        $mask = $layer === null ? null : $this->studio->renderer->compositor(artwork: $this->artwork)->mask($layer, $frame);
+        if ($mask === null) {
+            return null;
+        }
+        $shade = $mask->scaledBy(1.0);
+
+        return $shade->withBand($shade)->withBand($shade)->asColours()->withBand(Image::empty($frame->width, $frame->height, 1)->scaledBy(1.0, 235))->png($this->compression);
+    }
+
+    private static function over(Piece $piece, Frame $frame): Image
+    {
+        return $piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
     }
 
     /** The colour of the art at a place; null where there is no ink. */

@@ -16,6 +16,7 @@ use TallCrow\Asset\Picture;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Asset\PictureRefused;
 use TallCrow\Raster\PictureType;
+use TallCrow\Render\Tracing;
 use TallCrow\Type\Font;
 use TallCrow\Type\FontRefused;
 
@@ -52,6 +53,26 @@ final class Shelving
             return array_map(fn (array $font): Asset => $this->put($shop, $font['path'], $font['name'], $about + [
                 'pack' => pathinfo($name, PATHINFO_FILENAME), 'cut' => $font['cut']->value,
             ]), $fonts);
+        } finally {
+            File::deleteDirectory($folder);
+        }
+    }
+
+    /** @throws AssetUnusable */
+    public function trace(Shop $shop, Asset $asset, int $colours): Asset
+    {
+        $picture = Studio::of($shop)->shelf->picture($asset->file);
+        if ($picture->isVector()) {
+            throw AssetUnusable::drawing($asset->file);
+        }
+        $folder = $shop->folder('unpacking').'/'.bin2hex(random_bytes(8));
+        File::ensureDirectoryExists($folder, 0o700);
+        try {
+            file_put_contents("$folder/drawing.svg", Tracing::svg($picture->pixels()->settled(), $colours));
+
+            return $this->put($shop, "$folder/drawing.svg", pathinfo($asset->file, PATHINFO_FILENAME).'-traced.svg', [
+                'licence_name' => $asset->licence_name, 'licence_author' => $asset->licence_author, 'licence_url' => $asset->licence_url,
+            ]);
         } finally {
             File::deleteDirectory($folder);
         }

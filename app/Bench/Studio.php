@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Shop;
+use TallCrow\Artwork\ArtSource;
+use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Palette;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
+use TallCrow\Cutout\Background;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Renderer;
+use TallCrow\Render\Retoucher;
 
 /** A shop's shelf and the renderer that draws from it, with its store of kept pictures. */
 final readonly class Studio
@@ -54,5 +58,24 @@ final readonly class Studio
         $found = json_decode($json, true);
 
         return array_map(fn (array $swatch): Swatch => new Swatch($swatch['name'], Srgb::hex($swatch['colour']), $swatch['share']), $found);
+    }
+
+    /**
+     * The buckets of a line that hides some: those of the picture as the lines before it leave it.
+     *
+     * @return ?list<array{name: string, colour: string, share: float}>
+     */
+    public function buckets(Artwork $artwork, string $id, int $number): ?array
+    {
+        $layer = $artwork->layer($id);
+        $line = $layer?->effects[$number] ?? null;
+        if ($layer === null || $line === null || $line->kind !== 'clear-buckets' || ! $layer->source instanceof ArtSource) {
+            return null;
+        }
+        $before = $layer->with(effects: array_slice($layer->effects, 0, $number));
+        $pixels = (new Retoucher($this->shelf, $this->pictures))->retouched($before, $layer->source, $layer->placement->width ?? 1.0)
+            ?? $this->shelf->picture($layer->source->file)->pixels()->settled();
+
+        return array_map(fn (Swatch $bucket): array => $bucket->toArray(), Background::buckets($pixels, (int) $line->values->number('count')));
     }
 }

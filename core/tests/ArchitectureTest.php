@@ -5,7 +5,7 @@ declare(strict_types=1);
 /** What each part of the core may lean on; imports run one way. */
 const MAY_USE = [
     'Measure' => [], 'Geometry' => [], 'Colour' => [], 'Raster' => ['Colour', 'Geometry'],
-    'Type' => ['Geometry'], 'Noise' => ['Raster'], 'Paper' => ['Noise', 'Raster', 'Colour'], 'Cutout' => ['Raster', 'Colour'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper', 'Cutout', 'Raster'], 'Mask' => ['Geometry'], 'Texture' => ['Noise', 'Mask', 'Raster'],
+    'Type' => ['Geometry'], 'Noise' => ['Raster'], 'Paper' => ['Noise', 'Raster', 'Colour'], 'Cutout' => ['Raster', 'Colour'], 'Look' => ['Raster', 'Colour'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper', 'Cutout', 'Look', 'Raster'], 'Mask' => ['Geometry'], 'Texture' => ['Noise', 'Mask', 'Raster'],
     'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
     'Asset' => ['Raster', 'Type'],
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper'],

@@ -49,4 +49,12 @@ final class AssetController
 
         return array_map(fn (Swatch $swatch): array => $swatch->toArray(), $palette);
     }
+
+    /** A drawing of a raster in few colours, beside it on the shelf under the same licence. */
+    public function trace(Request $request, Asset $asset, Shop $shop, Shelving $shelving): AssetCard
+    {
+        $asked = $request->validate(['colours' => ['required', 'integer', 'between:1,12']]);
+
+        return new AssetCard($shelving->trace($shop, $asset, (int) $asked['colours']));
+    }
 }

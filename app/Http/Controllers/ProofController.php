@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Proof;
+use App\Bench\Studio;
 use App\Models\Revision;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,7 +20,29 @@ final class ProofController
 
     public function layer(Request $request, Revision $revision, string $layer): Response
     {
-        return self::png(self::proof($request, $revision, $request->float('ppi', 60))->layer($layer) ?? abort(404, 'This line leaves no ink.'));
+        $proof = self::proof($request, $revision, $request->float('ppi', 60));
+
+        return self::png(match ($request->string('show')->toString()) {
+            'taken' => $proof->taken($layer),
+            'mask' => $proof->mask($layer),
+            default => $proof->layer($layer),
+        } ?? abort(404, 'There is nothing of this line to show.'));
+    }
+
+    /** What the wear of the whole sheet takes, in a loud colour. */
+    public function taken(Request $request, Revision $revision): Response
+    {
+        return self::png(self::proof($request, $revision, $request->float('ppi', 60))->taken(null) ?? abort(404));
+    }
+
+    /**
+     * The few colours that a picture is reduced to by the line of that number, each with its share.
+     *
+     * @return list<array{name: string, colour: string, share: float}>
+     */
+    public function buckets(Revision $revision, string $layer, int $line): array
+    {
+        return Studio::of($revision->job->shop)->buckets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.');
     }
 
     /** @return array{layers: list<string>} */

@@ -25,4 +25,9 @@ final class AssetUnusable extends \RuntimeException
     {
         return new self(sprintf('This pack of fonts cannot be used: %s.', $reason));
     }
+
+    public static function drawing(string $name): self
+    {
+        return new self(sprintf('"%s" is a drawing already. Trace a raster picture.', $name));
+    }
 }

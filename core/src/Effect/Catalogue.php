@@ -46,6 +46,13 @@ final class Catalogue
         Ink\Gap::class,
         Ink\Hollow::class,
         Ink\Shadow::class,
+        Look\Halftone::class,
+        Look\HalftoneInks::class,
+        Look\Photocopied::class,
+        Look\Roughened::class,
+        Look\Stamped::class,
+        Look\Airbrushed::class,
+        Look\Posterised::class,
     ];
 
     /** @return array<string, class-string<Effect>> by kind */
@@ -63,6 +70,7 @@ final class Catalogue
             is_a($class, SetsType::class, true) => 'type',
             is_a($class, PlacesLetters::class, true) => 'letters',
             is_a($class, BendsOutline::class, true) => 'geometry',
+            is_a($class, Looks::class, true) => 'look',
             default => 'ink',
         };
     }

@@ -14,6 +14,7 @@ use FFI\CData;
 final class Image
 {
     use ImageArithmetic;
+    use ImageLevels;
     use ImageMaking;
 
     /** VipsKernel: a tent, which never overshoots. */

@@ -109,6 +109,34 @@ trait ImageMaking
             ->crop($margin, $margin, $side, $side);
     }
 
+    /** @param  string  $bytes  one row of 16-bit samples, lowest byte first */
+    public static function words(string $bytes, int $width): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, 1, 1, 2);
+        assert($handle instanceof \FFI\CData);
+
+        return self::wrap($handle);
+    }
+
+    /**
+     * Two waves at right angles over a turned grid, weighed and added: one floating point band.
+     *
+     * @param  array{int, int}  $at  what the first pixel counts as
+     * @param  float  $perPixel  waves to a pixel
+     */
+    public static function screen(int $width, int $height, array $at, float $perPixel, float $angle, float $across, float $down): self
+    {
+        [$cos, $sin] = [cos(deg2rad($angle)) * 360 * $perPixel, sin(deg2rad($angle)) * 360 * $perPixel];
+        $places = self::wrap(Vips::image('xyz', [], [$width, $height]));
+        $x = $places->band(0)->stretched(1.0, $at[0] + 0.5);
+        $y = $places->band(1)->stretched(1.0, $at[1] + 0.5);
+        // The library's cosine takes degrees.
+        $u = $x->stretched($cos)->plus($y->stretched($sin))->made('math', [1]);
+        $v = $x->stretched(-$sin)->plus($y->stretched($cos))->made('math', [1]);
+
+        return $u->stretched($across)->plus($v->stretched($down));
+    }
+
     /** Round hills on a square grid, as many across as asked: one 8-bit band. */
     public static function waves(int $side, int $count): self
     {

@@ -7,11 +7,14 @@ namespace TallCrow\Render;
 use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Taking;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Effect;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\Looks;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Outline;
@@ -29,9 +32,7 @@ use TallCrow\Type\Letter;
 final class LayerPainter
 {
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
-    private const VERSION = 'painter-6';
-
-    private const CLEARING = ['clear-edge', 'clear-buckets', 'clear-colour', 'edge', 'tidy'];
+    private const VERSION = 'painter-7';
 
     /** From this ppi on, a bent group is not drawn finer than it is shown. */
     private const PRINT = 120.0;
@@ -94,7 +95,8 @@ final class LayerPainter
      */
     private function shape(Layer $layer): ?Path
     {
-        $plain = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === [] && $this->placer->inking($layer)->isBare();
+        $plain = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === [] && $this->placer->inking($layer)->isBare()
+            && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks) === [];
         $path = $this->placer->place($layer)?->path;
 
         return $plain && $path !== null ? $path : $this->traced($layer->with(opacity: 1));
@@ -127,11 +129,11 @@ final class LayerPainter
         if ($reach === null || $window === null) {
             return null;
         }
-        $piece = $this->inked($layer, $window);
+        $looks = array_values(array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks));
+        $piece = $looks === [] ? $this->seen($layer, $window) : $this->looked($layer, $window, $looks);
         if ($piece === null) {
             return null;
         }
-        $piece = $this->masked($layer, $piece);
         if ($layer->children() === []) {
             $piece = $this->worn($layer, $piece);
         }
@@ -224,6 +226,39 @@ final class LayerPainter
         return $pixels === null ? $piece : $this->restored($layer, $piece, $placing);
     }
 
+    /** The ink within its masks. */
+    private function seen(Layer $layer, Frame $window): ?Piece
+    {
+        $piece = $this->inked($layer, $window);
+
+        return $piece === null ? null : $this->masked($layer, $piece);
+    }
+
+    /**
+     * Looks are worked at print resolution, or finer, and averaged down: dots and grain of a proof are those of the print.
+     *
+     * @param  non-empty-list<Looks>  $looks
+     */
+    private function looked(Layer $layer, Frame $window, array $looks): ?Piece
+    {
+        $finer = max(1, (int) ceil(Silhouettes::PPI / $window->ppi - 0.01));
+        $margin = (int) ceil(max(array_map(fn (Looks $look): float => $look->reach(), $looks)) * $window->ppi) + 1;
+        $wide = new Frame(
+            $window->ppi * $finer, ($window->left - $margin) * $finer, ($window->top - $margin) * $finer,
+            ($window->width + 2 * $margin) * $finer, ($window->height + 2 * $margin) * $finer,
+        );
+        $piece = $this->seen($layer, $wide);
+        if ($piece === null) {
+            return null;
+        }
+        $ink = $piece->image->embed($piece->frame->left - $wide->left, $piece->frame->top - $wide->top, $wide->width, $wide->height)->settled();
+        foreach ($looks as $look) {
+            $ink = $look->look($ink, $wide->ppi, [$wide->left, $wide->top])->settled();
+        }
+
+        return new Piece($ink->shrunkInk($finer)->crop($margin, $margin, $window->width, $window->height)->settled(), $window);
+    }
+
     private function worn(Layer $layer, Piece $piece): Piece
     {
         $box = $layer->liveDistress() === [] ? null : $this->placer->box($layer);
@@ -258,7 +293,7 @@ final class LayerPainter
         $box = Box::centred(0, 0, $placing->width, $placing->height);
         $back = BrushPainter::over(Image::empty($piece->frame->width, $piece->frame->height, 1), $strokes, $box, $placing->toSheet, $piece->frame);
         // As it was before anything was cleared, but cropped and straightened as it is.
-        $kept = $layer->with(effects: array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! in_array($line->kind, self::CLEARING, true))));
+        $kept = Taking::uncleared($layer);
         $whole = ArtPainter::paint($this->shelf->picture($source->file), $placing, $piece->frame, $this->retoucher->retouched($kept, $source, $placing->width));
 
         return $piece->with(Image::stacked($piece->frame->width, $piece->frame->height, [Laid::over($piece->image, 0, 0), Laid::over($whole->masked($back), 0, 0)]));

@@ -18,6 +18,7 @@ use TallCrow\Effect\BendsOutline;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\Looks;
 use TallCrow\Effect\SetsType;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
@@ -80,7 +81,12 @@ final class Placer
         }
         $own ??= $this->place($layer)?->box();
 
-        return $own === null ? null : $this->inking($layer)->about($own);
+        if ($own === null) {
+            return null;
+        }
+        $looks = array_map(fn (Effect $effect): float => $effect instanceof Looks ? $effect->reach() : 0.0, $layer->liveEffects());
+
+        return $this->inking($layer)->about($own)->grown(max([0.0, ...$looks]));
     }
 
     /** The box about what a group holds, before the group itself is bent; null for all else. */

@@ -22,14 +22,21 @@ final class Silhouettes
      */
     public static function trace(Piece $piece): Path
     {
+        return self::mask($piece->image->alpha())
+            ->transformed(Affine::shift($piece->frame->left, $piece->frame->top))
+            ->transformed(Affine::scale(1 / self::PPI, 1 / self::PPI));
+    }
+
+    /**
+     * The outline of a mask, where it is half full or more.
+     *
+     * @return Path in pixels of the mask
+     */
+    public static function mask(Image $mask): Path
+    {
         // One empty pixel all about, so that ink at the window's edge is closed there; and rows of whole bytes, since
         // libvips 8.14 loses a column when it packs the last bits of a row.
-        $frame = $piece->frame;
-        $alpha = $piece->image->alpha()->embed(1, 1, intdiv($frame->width + 2 + 7, 8) * 8, $frame->height + 2);
-
-        return self::potrace($alpha)
-            ->transformed(Affine::shift($frame->left - 1, $frame->top - 1))
-            ->transformed(Affine::scale(1 / self::PPI, 1 / self::PPI));
+        return self::potrace($mask->embed(1, 1, intdiv($mask->width() + 2 + 7, 8) * 8, $mask->height() + 2))->transformed(Affine::shift(-1, -1));
     }
 
     private static function potrace(Image $alpha): Path

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+use TallCrow\Look\Dots;
+use TallCrow\Look\Screen;
+use TallCrow\Raster\Image;
+
+/** Fades and soft edges as dots or lines of solid ink, so that no half-transparent ink is left. The share of each cell
+ * that is inked is the strength of the ink there. */
+final readonly class Halftone implements Looks
+{
+    private function __construct(private Screen $screen) {}
+
+    public static function kind(): string
+    {
+        return 'halftone';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::number('lpi', 5, 120, 35), Parameter::angle('angle', 45), Parameter::choice('dots', Dots::class, Dots::Round)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(new Screen($values->number('lpi'), $values->number('angle'), Dots::from($values->word('dots'))));
+    }
+
+    public function reach(): float
+    {
+        return 0.02;
+    }
+
+    public function look(Image $ink, float $ppi, array $at): Image
+    {
+        return $ink->withAlpha($this->screen->cut($ink->alpha(), $ppi, $at));
+    }
+}

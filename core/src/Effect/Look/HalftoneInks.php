@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+use TallCrow\Look\Dots;
+use TallCrow\Look\Separation;
+use TallCrow\Raster\Image;
+
+/** A whole picture in one to four solid inks, each screened at an angle of its own, the darkest first; the colours of the
+ * picture are matched by how much of each ink they hold. */
+final readonly class HalftoneInks implements Looks
+{
+    /** @param  list<Srgb>  $inks */
+    private function __construct(private array $inks, private float $lpi, private float $angle, private Dots $dots) {}
+
+    public static function kind(): string
+    {
+        return 'halftone-inks';
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            Parameter::colours('inks', ['#1f1d1a'], 1, 4),
+            Parameter::number('lpi', 5, 120, 30),
+            Parameter::angle('angle', 45),
+            Parameter::choice('dots', Dots::class, Dots::Round),
+        ];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->colours('inks'), $values->number('lpi'), $values->number('angle'), Dots::from($values->word('dots')));
+    }
+
+    public function reach(): float
+    {
+        return 0.02;
+    }
+
+    public function look(Image $ink, float $ppi, array $at): Image
+    {
+        return Separation::inks($ink, $this->inks, $this->lpi, $this->angle, $this->dots, $ppi, $at);
+    }
+}

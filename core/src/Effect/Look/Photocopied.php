@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+use TallCrow\Look\Grain;
+use TallCrow\Raster\Image;
+
+/** A copy of a copy: lightness and contrast first, then all or nothing, with the grain of toner. What is light is left as cloth. */
+final readonly class Photocopied implements Looks
+{
+    private function __construct(private float $brightness, private float $contrast, private float $threshold, private float $grain, private Srgb $colour, private int $seed) {}
+
+    public static function kind(): string
+    {
+        return 'photocopied';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::share('brightness', -1, 1, 0), Parameter::share('contrast', -1, 4, 0.6), Parameter::share('threshold', 0.02, 0.98, 0.5), Parameter::share('grain', 0, 1, 0.25), Parameter::colour('colour', '#1f1d1a'), Parameter::number('seed', 0, 999_999, 1)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self(
+            $values->number('brightness'), $values->number('contrast'), $values->number('threshold'), $values->number('grain'), $values->colour('colour'), (int) $values->number('seed'),
+        );
+    }
+
+    public function reach(): float
+    {
+        return 0.02;
+    }
+
+    public function look(Image $ink, float $ppi, array $at): Image
+    {
+        $light = $ink->onCloth(Srgb::of(255, 255, 255))->luminance();
+        $toned = $light->looked(array_map(
+            fn (int $v): int => (int) round(255 * min(1.0, max(0.0, ($v / 255 - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness))),
+            range(0, 255),
+        ));
+        if ($this->grain > 0) {
+            $grain = Grain::over($ink, 0.006 * $ppi, $ppi, $this->seed, $at)->scaledBy($this->grain * 0.7, -$this->grain * 0.35 * 255 + 127.5);
+            $toned = $toned->stretched(1)->plus($grain->stretched(1, -127.5))->scaledBy(1);
+        }
+        $dark = $toned->inverted()->scaledBy(6.0, -255 * (6.0 * (1 - $this->threshold) - 0.5));
+
+        return Image::flat($this->colour, $dark->times($ink->alpha()->isMore(127.0)));
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Look;
+
+enum Dots: string
+{
+    case Round = 'round';
+    case Ellipse = 'ellipse';
+    case Line = 'line';
+
+    /** How soon a place in a cell is inked, from the middle at (0, 0) to the corner at (½, ½): the higher, the sooner. */
+    public function height(float $u, float $v): float
+    {
+        return match ($this) {
+            self::Round => cos(2 * M_PI * $u) + cos(2 * M_PI * $v),
+            self::Ellipse => 1.3 * cos(2 * M_PI * $u) + 0.7 * cos(2 * M_PI * $v),
+            self::Line => cos(2 * M_PI * $v),
+        };
+    }
+
+    /** @return array{float, float} what the cosines across and down the cell weigh */
+    public function weights(): array
+    {
+        return match ($this) {
+            self::Round => [1.0, 1.0],
+            self::Ellipse => [1.3, 0.7],
+            self::Line => [0.0, 1.0],
+        };
+    }
+}
