@@ -10,7 +10,7 @@ const MAY_USE = [
     'Asset' => ['Raster', 'Type'],
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
-    'Preflight' => ['Compose', 'Effect', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
+    'Preflight' => ['Compose', 'Effect', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
     'Cli' => ['Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];

@@ -11,6 +11,7 @@ export interface Artwork {
     swatches: Swatch[];
     layers: Layer[];
     distress: Wear[];
+    limits?: { letterLost: number; stroke: number };
 }
 
 /** A colour of the job by name; lines call it "@name". */
@@ -29,7 +30,7 @@ export interface Layer {
     id: string;
     name: string;
     on: boolean;
-    role: { kind: 'ink' } | { kind: 'knockout'; gap: number; join: string };
+    role: { kind: 'ink' } | { kind: 'knockout'; gap: number; join: string; from?: string[]; sets?: boolean };
     source: Source;
     placement?: Placement;
     opacity: number;
@@ -77,15 +78,31 @@ export interface EffectLine {
     [parameter: string]: number | string | boolean | string[];
 }
 
+export interface Stroke {
+    points: [number, number][];
+    width: number;
+    hardness: number;
+    restores: boolean;
+    symmetry: string;
+    count: number;
+}
+
+/** What every mask has; the rest goes by its kind. */
 export interface Mask {
     kind: string;
-    x: number;
-    y: number;
-    width: number;
-    height: number;
-    feather: number;
     inverted: boolean;
+    joining?: string;
     on: boolean;
+    x?: number;
+    y?: number;
+    width?: number;
+    height?: number;
+    feather?: number;
+    count?: number;
+    points?: [number, number][];
+    strokes?: Stroke[];
+    layer?: string;
+    file?: string;
 }
 
 export interface Wear {
@@ -96,6 +113,11 @@ export interface Wear {
     inverted: boolean;
     shielded: string[];
     on: boolean;
+    file?: string;
+    x?: number;
+    y?: number;
+    turn?: number;
+    strokes?: Stroke[];
 }
 
 export interface Box {
@@ -158,7 +180,7 @@ export interface Parameter {
 
 export interface EffectKind {
     kind: string;
-    stage: 'type' | 'letters' | 'geometry' | 'ink';
+    stage: 'retouch' | 'type' | 'letters' | 'geometry' | 'ink' | 'look';
     parameters: Parameter[];
 }
 

@@ -33,6 +33,7 @@ final readonly class Artwork
         public array $layers,
         public array $distress,
         public array $swatches = [],
+        public Limits $limits = new Limits,
     ) {}
 
     /** @return list<Layer> every layer at any depth, groups before what they hold */
@@ -68,7 +69,7 @@ final readonly class Artwork
     {
         return new self(
             $this->title, $this->product, $this->side, $this->method, $this->rule,
-            $sheet ?? $this->sheet, $garments ?? $this->garments, $layers ?? $this->layers, $distress ?? $this->distress, $swatches ?? $this->swatches,
+            $sheet ?? $this->sheet, $garments ?? $this->garments, $layers ?? $this->layers, $distress ?? $this->distress, $swatches ?? $this->swatches, $this->limits,
         );
     }
 
@@ -126,6 +127,7 @@ final readonly class Artwork
             'swatches' => array_map(fn (Swatch $s): array => ['name' => $s->name, 'colour' => $s->colour->toHex()], $this->swatches),
             'layers' => array_map(fn (Layer $layer): array => $layer->toArray(), $this->layers),
             'distress' => array_map(fn (Wear $wear): array => $wear->toArray(), $this->distress),
+            'limits' => $this->limits->toArray(),
         ];
     }
 

@@ -41,7 +41,7 @@ final class ArtworkReader
     public static function data(mixed $data): Artwork
     {
         $faults = new Faults;
-        $root = Node::root($data, $faults)->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'swatches', 'layers', 'distress');
+        $root = Node::root($data, $faults)->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'swatches', 'layers', 'distress', 'limits');
         $root->word('format', [Artwork::FORMAT]);
 
         $swatches = array_map(self::swatch(...), $root->items('swatches', 64));
@@ -58,6 +58,7 @@ final class ArtworkReader
             (new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'),
             array_map(self::wear(...), $root->items('distress', 12)),
             $swatches,
+            $root->has('limits') ? self::limits($root->child('limits')) : new Limits,
         );
         self::uniqueIds($artwork, $root);
         self::shieldsKnown($artwork, $root);
@@ -84,6 +85,13 @@ final class ArtworkReader
             $node->number('turn', -360, 360, 0),
             MaskReader::strokes($node, 'strokes'),
         );
+    }
+
+    private static function limits(Node $node): Limits
+    {
+        $node = $node->knows('letterLost', 'stroke');
+
+        return new Limits($node->number('letterLost', 0.01, 1, 0.4), $node->number('stroke', 0.001, 0.5, 0.012));
     }
 
     private static function sheet(Node $node): Sheet

@@ -7,6 +7,9 @@ namespace TallCrow\Artwork;
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Inking\Join;
 use TallCrow\Effect\Values;
+use TallCrow\Mask\BrushMask;
+use TallCrow\Mask\FreehandMask;
+use TallCrow\Mask\Mask;
 
 /** One piece several times: mirrored, about a centre, or stacked. Its wear is not repeated: it lies over all copies. */
 final readonly class Repeat
@@ -33,12 +36,15 @@ final readonly class Repeat
         public bool $on = true,
     ) {}
 
-    /** The layer with its copies as a group; masks, wear and strength stay with the whole. */
+    /**
+     * The layer with its copies as a group. Wear and strength stay with the whole, and so does what was drawn on the peg,
+     * where all copies are seen; other masks are repeated with the piece.
+     */
     public function spread(Layer $layer): Layer
     {
         return new Layer(
             $layer->id, $layer->called(), $layer->on, $layer->role, new GroupSource($this->copies($layer)), null,
-            $layer->opacity, $layer->blend, [], [], $layer->distress,
+            $layer->opacity, $layer->blend, [], array_values(array_filter($layer->masks, self::isDrawn(...))), $layer->distress,
         );
     }
 
@@ -68,7 +74,9 @@ final readonly class Repeat
     /** @return list<Layer> */
     private function copies(Layer $layer): array
     {
-        $bare = $layer->with(role: Role::ink(), opacity: 1.0, distress: [])->unrepeated();
+        $bare = $layer->with(
+            role: Role::ink(), opacity: 1.0, masks: array_values(array_filter($layer->masks, fn (Mask $mask): bool => ! self::isDrawn($mask))), distress: [],
+        )->unrepeated();
         $copies = match ($this->kind) {
             RepeatKind::MirrorAcross => [$bare, $bare->mirroredAcross($this->x)],
             RepeatKind::MirrorDown => [$bare, $bare->mirroredDown($this->y)],
@@ -83,6 +91,11 @@ final readonly class Repeat
         }
 
         return $out;
+    }
+
+    private static function isDrawn(Mask $mask): bool
+    {
+        return $mask instanceof BrushMask || $mask instanceof FreehandMask;
     }
 
     private function about(Layer $layer, int $number): Layer

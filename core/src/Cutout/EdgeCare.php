@@ -23,7 +23,7 @@ final class EdgeCare
         $sigma = max(1.0, abs($by));
         $cut = 0.5 * (1 + self::errorFunction($by / $sigma / M_SQRT2));
         $slope = exp(-($by / $sigma) ** 2 / 2) / ($sigma * sqrt(2 * M_PI));
-        $moved = $ink->alpha()->blurred($sigma)->scaledBy(1 / $slope, -255 * $cut / $slope + 127.5);
+        $moved = $ink->alpha()->blurred($sigma, 0.01)->scaledBy(1 / $slope, -255 * $cut / $slope + 127.5);
 
         return $by > 0 ? $ink->withAlpha($moved->lesser($ink->alpha())) : $ink->withAlpha($moved->lighter($ink->alpha()));
     }

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\ArtSource;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** A picture whose rim is opaque and of one colour all round: its background was never taken away. */
@@ -33,7 +36,7 @@ final class BackgroundLeft implements Check
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
             // A masked picture shows its mask's edge and not its own.
-            if ($layer->on && $layer->source instanceof ArtSource && $layer->liveMasks() === [] && ($pixels = $this->raster($layer->source->file, $subject)) !== null) {
+            if ($layer->on && $layer->source instanceof ArtSource && $layer->liveMasks() === [] && ($pixels = $this->raster($layer, $layer->source, $subject)) !== null) {
                 $findings[] = $this->finding('background:'.$layer->id, $layer->called(), $pixels, $layer->called(), array_filter([$subject->renderer?->placer->reach($layer)]), [$layer]);
             }
         }
@@ -41,15 +44,17 @@ final class BackgroundLeft implements Check
         return $findings;
     }
 
-    private function raster(string $file, Subject $subject): ?Image
+    private function raster(Layer $layer, ArtSource $source, Subject $subject): ?Image
     {
         try {
-            $picture = $subject->shelf?->picture($file);
+            $picture = $subject->shelf?->picture($source->file);
+
+            return $picture === null || $picture->isVector()
+                ? null
+                : ($subject->renderer?->placer->retoucher->retouched($layer, $source, $layer->placement->width ?? 1.0) ?? $picture->pixels());
         } catch (AssetUnusable) {
             return null;
         }
-
-        return $picture === null || $picture->isVector() ? null : $picture->pixels();
     }
 
     /**
@@ -73,7 +78,18 @@ final class BackgroundLeft implements Check
             },
             $left || $cut ? array_values($where) : [],
             array_map(fn (Layer $l): string => $l->id, $layers),
+            $left && $layers !== [] ? [self::clearing($layers[0])] : [],
         );
+    }
+
+    private static function clearing(Layer $layer): Mend
+    {
+        return new Mend('Clear it from the edge', function (Artwork $a) use ($layer): Artwork {
+            $now = $a->layer($layer->id);
+            $line = new EffectLine('clear-edge', new Values(['tolerance' => 14.0, 'islands' => 'kept']), true);
+
+            return $now === null ? $a : $a->withLayer($layer->id, $now->with(effects: [$line, ...$now->effects]));
+        });
     }
 
     /** @return array{float, float, Srgb} share of the rim that is opaque, share of that alike, and its colour */

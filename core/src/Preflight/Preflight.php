@@ -24,7 +24,7 @@ final class Preflight
     /** @return list<Check> */
     public static function checks(): array
     {
-        return [new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundLeft, new Haze, new VanishingInk, new WearShare, new NearlyAligned, new LineOrder, new VisualWeight];
+        return [new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundLeft, new Haze, new VanishingInk, new WearShare, new WornWords, new NearlyAligned, new LineOrder, new VisualWeight];
     }
 
     /**

@@ -205,10 +205,13 @@ final class Image
         }
     }
 
-    /** @param  float  $sigma in pixels */
-    public function blurred(float $sigma): self
+    /**
+     * @param  float  $sigma  in pixels
+     * @param  float  $tail  where the bell is cut off, as a share of its height
+     */
+    public function blurred(float $sigma, float $tail = 0.2): self
     {
-        return $sigma < 0.2 ? $this : $this->made('gaussblur', [$sigma]);
+        return $sigma < 0.2 ? $this : $this->made('gaussblur', [$sigma], ['min-ampl' => $tail]);
     }
 
     public function autorotated(): self

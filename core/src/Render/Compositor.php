@@ -31,7 +31,7 @@ final class Compositor
     public function __construct(
         Shelf $shelf,
         public readonly Placer $placer,
-        Pictures $pictures,
+        private readonly Pictures $pictures,
         private readonly mixed $onTrouble = null,
         private readonly ?Progress $progress = null,
         private readonly ?Artwork $artwork = null,
@@ -191,14 +191,15 @@ final class Compositor
             $reach = $layer->on && $layer->role->prints() ? $this->reach($layer) : null;
             $box = $reach === null ? $box : ($box?->union($reach) ?? $reach);
         }
-        $key = implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->key($layer)) : '', $layers)).implode(',', $wear->shielded);
+        $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->key($layer)) : '', $layers)));
 
-        return new WornInk(md5($key), function () use ($layers, $wear, $box): ?Piece {
+        return new WornInk($key.implode(',', $wear->shielded), function () use ($layers, $wear, $box, $key): ?Piece {
             $frame = $box === null ? null : Frame::about($box, WornInk::PPI);
             if ($frame === null) {
                 return null;
             }
-            $alpha = $this->compose($layers, [], $frame)->alpha()->settled();
+            // The same for every line of wear over these layers.
+            $alpha = $this->pictures->image("weighed $key", fn (): Image => $this->compose($layers, [], $frame)->alpha());
             foreach ($wear->shielded as $id) {
                 $layer = self::find($layers, $id);
                 $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->with(role: Role::ink()), $frame);

@@ -37,7 +37,7 @@ final class Placer
     /** Letters of one piece from which on their outlines are kept once they are bent. */
     private const MANY = 40;
 
-    private readonly Retoucher $retoucher;
+    public readonly Retoucher $retoucher;
 
     public function __construct(private readonly Shelf $shelf, private readonly Pictures $pictures = new NoPictures)
     {

@@ -42,6 +42,11 @@ final readonly class Wear
         return $this->with(['scale' => $scale]);
     }
 
+    public function shielding(string $id): self
+    {
+        return $this->with(['shielded' => array_values(array_unique([...$this->shielded, $id]))]);
+    }
+
     public function scaled(float $by, float $scale): self
     {
         return $this->with([

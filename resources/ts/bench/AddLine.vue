@@ -31,6 +31,10 @@ function take(verb: Verb | undefined): void {
         return;
     }
     open.value = false;
+    if (verb.begin) {
+        verb.begin(bench);
+        return;
+    }
     let chosen: string | null = null;
     void bench.change((artwork) => {
         const done = verb.apply(artwork);

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import QuantityToken from '../tokens/QuantityToken.vue';
 import { useBench } from '../stores/bench';
 import type { Wear } from '../types';
 import AddLine from './AddLine.vue';
+import { brushWear } from './drawing';
 import LayerLines from './LayerLines.vue';
 import JobColours from './JobColours.vue';
 import { everyLayer, moveLayer } from './layers';
@@ -12,6 +14,12 @@ import WearSentence from './WearSentence.vue';
 const bench = useBench();
 const layers = computed(() => bench.artwork?.layers ?? []);
 const all = computed(() => everyLayer(layers.value).filter((layer) => layer.role.kind === 'ink'));
+const isWorn = computed(() => Boolean(bench.artwork?.distress.length) || everyLayer(layers.value).some((layer) => layer.distress.length > 0));
+
+function limit(changes: Partial<{ letterLost: number; stroke: number }>): void {
+    void bench.change((sheet) => ({ ...sheet, limits: { letterLost: 0.4, stroke: 0.012, ...sheet.limits, ...changes } }));
+}
+
 const dragged = ref<string | null>(null);
 const over = ref(-1);
 
@@ -71,10 +79,14 @@ function drop(): void {
                     :on="wear.on" :name="`Whole sheet, wear ${i + 1}`" :first="i === 0" :last="i === bench.artwork.distress.length - 1"
                     @toggle="setWear(i, { ...wear, on: $event })" @up="moveWear(i, -1)" @down="moveWear(i, 1)" @remove="setWear(i, null)"
                 >
-                    <WearSentence :wear="wear" whole :layers="all" @change="setWear(i, $event)" />
+                    <WearSentence :wear="wear" whole :layers="all" :ppi="bench.artwork.sheet.ppi" :strokes="() => brushWear(bench, null, i)" @change="setWear(i, $event)" />
                 </LineFrame>
             </li>
         </ol>
+        <p v-if="isWorn && bench.artwork?.limits" class="sentence worn-limits">
+            Of a letter wear may take <QuantityToken :value="bench.artwork.limits.letterLost" kind="share" :least="0.01" :most="1" label="letter may lose" @change="limit({ letterLost: $event })" />, and strokes stay
+            <QuantityToken :value="bench.artwork.limits.stroke" kind="length" :least="0.001" :most="0.5" :ppi="bench.artwork.sheet.ppi" label="thinnest stroke" @change="limit({ stroke: $event })" /> or more.
+        </p>
         <AddLine />
         <JobColours />
     </section>

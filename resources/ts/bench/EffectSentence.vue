@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import ArtToken from '../tokens/ArtToken.vue';
+import BucketsToken from '../tokens/BucketsToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import ColoursToken from '../tokens/ColoursToken.vue';
 import ColourToken from '../tokens/ColourToken.vue';
@@ -11,7 +12,7 @@ import { useCatalogue } from '../stores/catalogue';
 import { choiceWords, label, parts } from '../words/lines';
 import type { EffectLine, Layer, Parameter } from '../types';
 
-const props = defineProps<{ effect: EffectLine; layer: Layer; ppi: number }>();
+const props = defineProps<{ effect: EffectLine; layer: Layer; index: number; ppi: number }>();
 const emit = defineEmits<{ change: [effect: EffectLine] }>();
 
 const shop = useCatalogue();
@@ -32,6 +33,7 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
         <template v-for="(part, i) in sentence" :key="i">
             <span v-if="typeof part === 'string'" class="prose">{{ part }}</span>
             <ColourToken v-else-if="part.kind === 'colour'" :value="String(effect[part.name])" :label="said(part)" @change="set(part.name, $event)" />
+            <BucketsToken v-else-if="effect.kind === 'clear-buckets' && part.kind === 'colours'" :value="(effect[part.name] as string[])" :layer="layer.id" :line="index" @change="set(part.name, $event)" />
             <ColoursToken v-else-if="part.kind === 'colours'" :value="(effect[part.name] as string[])" :least="part.least" :most="part.most" :label="said(part)" @change="set(part.name, $event)" />
             <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(effect[part.name])" :choices="part.choices" :words="choiceWords[said(part)] ?? {}" :label="said(part)" @change="set(part.name, $event)" />
             <WordToken v-else-if="part.kind === 'words'" :value="String(effect[part.name])" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />

@@ -11,7 +11,7 @@ const groups = computed(() => {
         ['Sheet', (key) => ['sheet', 'edge', 'haze'].includes(key) || key.startsWith('trouble')],
         ['Pictures', (key) => key.startsWith('ppi') || key.startsWith('background')],
         ['Cloth', (key) => key.startsWith('vanish')],
-        ['Wear', (key) => key.startsWith('wear')],
+        ['Wear', (key) => key.startsWith('wear') || key.startsWith('word:')],
         ['Composition', (key) => ['line:', 'order:', 'weight:'].some((kind) => key.startsWith(kind))],
     ];
     return kinds

@@ -6,6 +6,7 @@ import { useBench } from '../stores/bench';
 import { useCatalogue } from '../stores/catalogue';
 import { effectWords } from '../words/lines';
 import type { Layer } from '../types';
+import { brushWear } from './drawing';
 import EffectSentence from './EffectSentence.vue';
 import LayerSentence from './LayerSentence.vue';
 import { called, copied, moveLayer, removeLayer } from './layers';
@@ -101,7 +102,7 @@ const blends = computed(() => props.layer.blend !== 'normal');
             @choose="choose"
             @toggle="setItem('effects', i, { ...effect, on: $event })" @up="moveItem('effects', i, -1)" @down="moveItem('effects', i, 1)" @remove="setItem('effects', i, null)"
         >
-            <EffectSentence :effect="effect" :layer="layer" :ppi="ppi" @change="setItem('effects', i, $event)" />
+            <EffectSentence :effect="effect" :layer="layer" :index="i" :ppi="ppi" @change="setItem('effects', i, $event)" />
         </LineFrame>
         <LineFrame
             v-if="layer.repeat" sub :on="layer.repeat.on" :name="`${called(layer)}, repeat`" first last @choose="choose"
@@ -114,14 +115,14 @@ const blends = computed(() => props.layer.blend !== 'normal');
             @choose="choose"
             @toggle="setItem('masks', i, { ...mask, on: $event })" @up="moveItem('masks', i, -1)" @down="moveItem('masks', i, 1)" @remove="setItem('masks', i, null)"
         >
-            <MaskSentence :mask="mask" :ppi="ppi" @change="setItem('masks', i, $event)" />
+            <MaskSentence :mask="mask" :layer="layer" :index="i" :ppi="ppi" @change="setItem('masks', i, $event)" />
         </LineFrame>
         <LineFrame
             v-for="(wear, i) in layer.distress" :key="`w${i}`" sub :on="wear.on" :name="`${called(layer)}, wear`" :first="i === 0" :last="i === layer.distress.length - 1"
             @choose="choose"
             @toggle="setItem('distress', i, { ...wear, on: $event })" @up="moveItem('distress', i, -1)" @down="moveItem('distress', i, 1)" @remove="setItem('distress', i, null)"
         >
-            <WearSentence :wear="wear" :whole="false" :layers="children" @change="setItem('distress', i, $event)" />
+            <WearSentence :wear="wear" :whole="false" :layers="children" :ppi="ppi" :strokes="() => brushWear(bench, layer, i)" @change="setItem('distress', i, $event)" />
         </LineFrame>
         <LineFrame v-if="fades" sub on :name="`${called(layer)}, strength`" first last @choose="choose" @toggle="set({ opacity: 1 })" @remove="set({ opacity: 1 })">
             <span class="sentence">Print at <QuantityToken :value="layer.opacity" kind="share" :least="0" :most="1" label="strength" @change="set({ opacity: $event })" /> strength</span>

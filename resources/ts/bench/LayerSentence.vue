@@ -42,7 +42,30 @@ function place(changes: Partial<Placement>): void {
     void bench.changeLayer(props.layer.id, (layer) => [layer.placement ? { ...layer, placement: { ...layer.placement, ...changes } } : layer]);
 }
 
-function gap(changes: { gap?: number; join?: string }): void {
+/** The lines of its own list that print before it. */
+const below = computed(() => {
+    const walk = (layers: Layer[]): Layer[] | null => {
+        const at = layers.findIndex((one) => one.id === props.layer.id);
+        if (at >= 0) {
+            return layers.slice(0, at);
+        }
+        for (const one of layers) {
+            const found = one.source.kind === 'group' ? walk(one.source.layers) : null;
+            if (found) {
+                return found;
+            }
+        }
+        return null;
+    };
+    return walk(bench.artwork?.layers ?? []) ?? [];
+});
+
+function from(id: string, on: boolean): void {
+    const held = knocks.value?.from ?? [];
+    gap({ from: on ? [...held, id] : held.filter((one) => one !== id) });
+}
+
+function gap(changes: { gap?: number; join?: string; from?: string[]; sets?: boolean }): void {
     void bench.changeLayer(props.layer.id, (layer) => [layer.role.kind === 'knockout' ? { ...layer, role: { ...layer.role, ...changes } } : layer]);
 }
 </script>
@@ -88,7 +111,14 @@ function gap(changes: { gap?: number; join?: string }): void {
             </template>
         </template>
         <template v-if="knocks">
-            out of all below, gap{{ ' ' }}
+            out of{{ ' ' }}<v-menu :close-on-content-click="false">
+                <template #activator="{ props: opener }"><button v-bind="opener" type="button" class="token" aria-label="knocked out of, choose">{{ knocks.from?.length ? `${knocks.from.length} chosen ${knocks.from.length === 1 ? 'line' : 'lines'}` : 'all below' }}</button></template>
+                <fieldset class="shield-menu">
+                    <legend>Taken from these alone; from all below when none is marked</legend>
+                    <label v-for="one in below" :key="one.id"><input type="checkbox" :checked="knocks.from?.includes(one.id)" @change="from(one.id, ($event.target as HTMLInputElement).checked)" /> {{ called(one) }}</label>
+                </fieldset>
+            </v-menu>,
+            <ChoiceToken :value="knocks.sets ? 'sets' : 'bare'" :choices="['bare', 'sets']" :words="{ bare: 'leaving the gap bare', sets: 'and set in the gap' }" label="what stands in the gap" @change="gap({ sets: $event === 'sets' })" />, gap{{ ' ' }}
             <QuantityToken :value="knocks.gap" kind="length" :least="0" :most="2" :ppi="ppi" label="gap" @change="gap({ gap: $event })" />,{{ ' ' }}
             <ChoiceToken :value="knocks.join" :choices="['round', 'bevel', 'mitre']" label="gap corners" @change="gap({ join: $event })" />
         </template>

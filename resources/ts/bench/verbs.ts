@@ -1,6 +1,8 @@
 import type { Artwork, Asset, Catalogue, Layer } from '../types';
 import { effectWords, textureWords } from '../words/lines';
-import { copied, newEffect, newLayer, newRepeat, newWear, replaceLayer } from './layers';
+import type { useBench } from '../stores/bench';
+import { brushOn, cutByHand, newMask } from './drawing';
+import { called, copied, newEffect, newLayer, newRepeat, newWear, replaceLayer } from './layers';
 
 /** One thing that "Add a line" offers. `apply` answers the new sheet and the line to choose. */
 export interface Verb {
@@ -8,7 +10,11 @@ export interface Verb {
     hint: string;
     also: string[];
     apply: (artwork: Artwork) => { artwork: Artwork; chosen: string | null };
+    /** What begins on the peg or at the shelf instead. */
+    begin?: (bench: Bench) => void;
 }
+
+type Bench = ReturnType<typeof useBench>;
 
 /** What can be added, given what is chosen. */
 export function verbs(artwork: Artwork, catalogue: Catalogue, assets: Asset[], chosen: Layer | undefined): Verb[] {
@@ -41,7 +47,8 @@ function onPiece(artwork: Artwork, catalogue: Catalogue, assets: Asset[], chosen
         say, hint, also,
         apply: (artwork) => ({ artwork: replaceLayer(artwork, chosen.id, (layer) => [by(layer)]), chosen: chosen.id }),
     });
-    const fits = (stage: string): boolean => ['ink', 'geometry'].includes(stage) || chosen.source.kind === 'text';
+    const raster = chosen.source.kind === 'art' && assets.some((asset) => chosen.source.kind === 'art' && asset.file === chosen.source.file && asset.type !== 'svg');
+    const fits = (stage: string): boolean => ['ink', 'geometry', 'look'].includes(stage) || (stage === 'retouch' ? raster : chosen.source.kind === 'text');
     const effects = catalogue.effects
         .filter((effect) => fits(effect.stage))
         .map((effect) => change(effectWords[effect.kind]?.verb ?? effect.kind, 'on the chosen piece', effectWords[effect.kind]?.also ?? [], (layer) => {
@@ -49,21 +56,25 @@ function onPiece(artwork: Artwork, catalogue: Catalogue, assets: Asset[], chosen
             const at = placeFor(catalogue, layer, effect.kind);
             return { ...layer, effects: [...layer.effects.slice(0, at), line, ...layer.effects.slice(at)] };
         }));
+    const draws = (say: string, hint: string, also: string[], begin: (bench: Bench) => void): Verb => ({ say, hint, also, begin, apply: (sheet) => ({ artwork: sheet, chosen: chosen.id }) });
     return [
         ...effects,
         chosen.role.kind === 'ink'
             ? change('Knock out of all below', 'the chosen piece becomes a gap', ['knockout', 'cut', 'hole'], (layer) => ({ ...layer, role: { kind: 'knockout', gap: 0.08, join: 'round' } }))
             : change('Print it as ink again', 'the gap becomes a piece', ['ink'], (layer) => ({ ...layer, role: { kind: 'ink' } })),
-        {
-            say: 'Cut a gap around it', hint: 'a knockout of the chosen piece, right below it', also: ['knockout', 'set in the gap', 'halo'],
-            apply: (artwork) => {
-                const hole: Layer = { ...copied(artwork, chosen), role: { kind: 'knockout', gap: 0.08, join: 'round' }, effects: chosen.effects.filter((e) => !['fill', 'outline'].includes(e.kind)) };
-                return { artwork: replaceLayer(artwork, chosen.id, (layer) => [hole, layer]), chosen: chosen.id };
-            },
-        },
-        change('Mask to an ellipse', 'show only a part of the chosen piece', ['mask', 'clip', 'oval', 'rectangle', 'feather', 'soft edge'], (layer) => ({
-            ...layer, masks: [...layer.masks, { kind: 'ellipse', x: 0.5, y: 0.5, width: 1, height: 1, feather: 0, inverted: false, on: true }],
+        change('Cut a gap around it', 'it knocks out what lies below and sits in its own gap', ['knockout', 'set in the gap', 'halo'], (layer) => ({ ...layer, role: { kind: 'knockout', gap: 0.08, join: 'round', from: [], sets: true } })),
+        change('Set it in the gap, hollow', 'a gap with a hollow copy in it', ['knockout', 'outline only', 'empty'], (layer) => ({
+            ...layer, role: { kind: 'knockout', gap: 0.08, join: 'round', from: [], sets: true }, effects: [...layer.effects, { kind: 'hollow', on: true, width: 0.06, colour: '#f3ead7' }],
         })),
+        change('Mask to an ellipse', 'show only a part of the chosen piece', ['mask', 'clip', 'oval', 'rectangle', 'feather', 'soft edge'], (layer) => ({
+            ...layer, masks: [...layer.masks, newMask('ellipse', { x: 0.5, y: 0.5, width: 1, height: 1, feather: 0, count: 5 })],
+        })),
+        draws('Brush parts away', 'erase and restore by hand', ['erase', 'brush', 'mask', 'paint', 'restore'], (bench) => brushOn(bench, chosen, -1)),
+        draws('Cut it by hand', 'show only what you draw round', ['mask', 'lasso', 'freehand', 'clip'], (bench) => cutByHand(bench, chosen, false)),
+        draws('Take a part out', 'what you draw round becomes a piece of its own', ['lasso', 'freehand', 'cut out', 'extract'], (bench) => cutByHand(bench, chosen, true)),
+        ...otherPieces(artwork, chosen).map((other) => change(`Clip it to ${called(other)}`, 'show it only where that has ink', ['clip', 'mask', 'inside letters'], (layer) => ({ ...layer, masks: [...layer.masks, newMask('clip', { layer: other.id })] }))),
+        ...(firstRaster(assets) ? [change('Mask by the light of a picture', 'show it as far as a picture is light', ['mask', 'luminance', 'texture'], (layer) => ({ ...layer, masks: [...layer.masks, newMask('picture', { file: firstRaster(assets) ?? '' })] }))] : []),
+        ...(raster ? [draws('Trace it to a drawing', 'few colours as outlines that can be ringed and scaled', ['vector', 'potrace', 'svg', 'outline'], (bench) => void trace(bench, assets, chosen))] : []),
         ...catalogue.textures.map((texture) => change(`Wear this piece with ${textureWords[texture] ?? texture}`, 'takes ink away', ['distress', 'worn', 'vintage', 'grunge'], (layer) => ({
             ...layer, distress: [...layer.distress, newWear(texture)],
         }))),
@@ -77,6 +88,17 @@ function onPiece(artwork: Artwork, catalogue: Catalogue, assets: Asset[], chosen
             apply: (artwork) => group(artwork, chosen),
         },
     ];
+}
+
+const otherPieces = (artwork: Artwork, chosen: Layer): Layer[] => artwork.layers.filter((layer) => layer.id !== chosen.id).slice(0, 12);
+const firstRaster = (assets: Asset[]): string | undefined => assets.find((asset) => asset.kind === 'art' && asset.type !== 'svg')?.file;
+
+/** The drawing goes on the shelf under the picture's licence, and takes its place on the sheet. */
+async function trace(bench: Bench, assets: Asset[], chosen: Layer): Promise<void> {
+    const asset = chosen.source.kind === 'art' ? assets.find((one) => chosen.source.kind === 'art' && one.file === chosen.source.file) : undefined;
+    if (asset) {
+        await bench.trace(asset.id, chosen.id);
+    }
 }
 
 /** What a seller may type for each repeat. */
@@ -95,11 +117,15 @@ const RINGS = ['outline', 'gap'];
 /** Where a new line goes: warps before ink, rings before fills over the whole, as they read best. */
 function placeFor(catalogue: Catalogue, layer: Layer, kind: string): number {
     const stage = (of: string): string => catalogue.effects.find((effect) => effect.kind === of)?.stage ?? 'ink';
-    if (stage(kind) !== 'ink') {
-        const firstInk = layer.effects.findIndex((line) => stage(line.kind) === 'ink');
+    const order = ['retouch', 'type', 'letters', 'geometry', 'ink', 'look'];
+    const rank = (of: string): number => order.indexOf(of);
+    if (!['ink', 'look'].includes(stage(kind))) {
+        const first = stage(kind) === 'retouch' ? 'type' : 'ink';
+        const firstInk = layer.effects.findIndex((line) => rank(stage(line.kind)) >= order.indexOf(first));
         return firstInk < 0 ? layer.effects.length : firstInk;
     }
-    const overlay = RINGS.includes(kind) ? layer.effects.findIndex((line) => OVERLAYS.includes(line.kind) || line.kind === 'only') : -1;
+    const late = (of: string): boolean => stage(of) === 'look' || (RINGS.includes(kind) && (OVERLAYS.includes(of) || of === 'only'));
+    const overlay = stage(kind) === 'ink' ? layer.effects.findIndex((line) => late(line.kind)) : -1;
     return overlay < 0 ? layer.effects.length : overlay;
 }
 

@@ -9,7 +9,9 @@ import GarmentDrawing from './GarmentDrawing.vue';
 import { cuts } from './garments';
 import Rulers from './Rulers.vue';
 import type { Neighbour } from './snapping';
+import PenBar from './PenBar.vue';
 import { useDrag, type Hold } from './useDrag';
+import { usePen } from './usePen';
 import { usePicture } from './useProof';
 
 /** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
@@ -105,6 +107,18 @@ watch(() => bench.trouble, () => (dropped.value = null));
 const base = computed(() => (drag.value && piece.shown.value ? (without.shown.value ?? proof.shown.value) : dropped.value ? dropped.value.without : proof.shown.value));
 const where = computed(() => bench.report?.findings.find((finding) => finding.key === bench.finding)?.where ?? []);
 
+const pen = usePen(sheet);
+/** What is taken away, or the mask alone, over the art. */
+const overlay = usePicture(computed(() => {
+    if (revision.value === null || bench.overlay === 'none') {
+        return null;
+    }
+    if (!drawn.value) {
+        return bench.overlay === 'taken' ? `/api/revisions/${revision.value}/taken.png?ppi=${proofPpi.value}` : null;
+    }
+    return `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}&show=${bench.overlay}`;
+}));
+
 function at(event: PointerEvent): [number, number] {
     const matrix = svg.value?.getScreenCTM()?.inverse();
     const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
@@ -137,6 +151,11 @@ function press(event: PointerEvent): void {
         void api.get<{ colour: string | null }>(`revisions/${revision.value}/colour?x=${point[0]}&y=${point[1]}`).then(({ colour }) => give(colour)).catch(() => give(null));
         return;
     }
+    if (bench.pen) {
+        svg.value?.setPointerCapture(event.pointerId);
+        pen.press(point);
+        return;
+    }
     if (event.shiftKey && distance.value !== 'loupe') {
         void pick(point, true);
         return;
@@ -157,6 +176,10 @@ function grasp(event: PointerEvent, hold: Hold): void {
 }
 
 function movePointer(event: PointerEvent): void {
+    if (bench.pen) {
+        pen.move(at(event));
+        return;
+    }
     if (drag.value) {
         follow(at(event), event.altKey, event.shiftKey);
         return;
@@ -182,6 +205,7 @@ function movePointer(event: PointerEvent): void {
 }
 
 function release(): void {
+    pen.release();
     if (drag.value) {
         const after = { transform: transform.value, piece: piece.shown.value, without: without.shown.value ?? proof.shown.value };
         if (drop()) {
@@ -196,6 +220,9 @@ function release(): void {
 }
 
 function nudge(event: KeyboardEvent): void {
+    if (pen.key(event)) {
+        return;
+    }
     const step = event.shiftKey ? 0.1 : 0.01;
     const by: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] };
     const way = by[event.key];
@@ -243,13 +270,17 @@ onBeforeUnmount(() => watcher?.disconnect());
             </div>
             <span class="measure small" aria-live="polite">{{ says || said }}</span>
             <span v-if="bench.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="bench.colourWanted?.(null)">not now</button></span>
+            <select class="token" aria-label="What the peg shows" :value="bench.overlay" @change="bench.overlay = ($event.target as HTMLSelectElement).value as 'none' | 'taken' | 'mask'">
+                <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option>
+            </select>
             <ArrangeMenu />
             <span v-if="proof.late.value || close.late.value" class="small" role="status">drawing …</span>
             <span v-if="proof.lost.value" class="small" role="alert">The proof could not be drawn. <button type="button" class="token" @click="proof.again()">Try again</button></span>
         </header>
+        <PenBar />
         <svg
             ref="svg" class="peg-view" :class="[distance, { picking: bench.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
-            :aria-label="bench.layer ? `${called(bench.layer)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
+            :aria-label="bench.pen ? `${bench.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : bench.layer ? `${called(bench.layer)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
             @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge"
         >
             <g :transform="garmentPlace"><GarmentDrawing :product="bench.artwork?.product ?? 'tee'" :side="bench.artwork?.side ?? 'front'" :colour="bench.garment?.colour ?? '#ddd'" /></g>
@@ -263,12 +294,17 @@ onBeforeUnmount(() => watcher?.disconnect());
                 v-if="distance === 'loupe' && close.shown.value && settledLens" class="lens" :href="close.shown.value" preserveAspectRatio="none"
                 :x="settledLens.left / sheet.ppi" :y="settledLens.top / sheet.ppi" :width="settledLens.width / sheet.ppi" :height="settledLens.height / sheet.ppi"
             />
+            <image v-if="overlay.shown.value && distance !== 'loupe'" class="overlay" :href="overlay.shown.value" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" />
+            <g v-if="bench.pen" class="pen" aria-hidden="true">
+                <path v-if="pen.d.value" :d="pen.d.value" :stroke-width="bench.pen.closed ? hand * 2 : bench.pen.stroke.width" :class="{ closed: bench.pen.closed, restores: bench.pen.stroke.restores }" />
+                <path v-if="pen.cross.value" class="cross" :stroke-width="hand * 1.5" :d="`M${pen.cross.value[0] - hand * 9} ${pen.cross.value[1]}h${hand * 18}M${pen.cross.value[0]} ${pen.cross.value[1] - hand * 9}v${hand * 18}`" />
+            </g>
             <g v-for="(box, i) in where" :key="i"><rect class="where" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.5" /></g>
             <g v-if="drag" class="guides" :stroke-width="hand">
                 <line v-for="(guide, i) in drag.guides" :key="i" :x1="guide.axis === 'x' ? guide.at : 0" :x2="guide.axis === 'x' ? guide.at : sheet.width" :y1="guide.axis === 'y' ? guide.at : 0" :y2="guide.axis === 'y' ? guide.at : sheet.height" />
             </g>
             <g v-if="distance !== 'loupe'"><rect v-for="box in alsoBoxes" :key="`${box.left},${box.top}`" class="hold-box" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 2} ${hand * 3}`" /></g>
-            <g v-if="chosenBox && distance !== 'loupe'" class="hold" :transform="drag ? transform : undefined">
+            <g v-if="chosenBox && distance !== 'loupe' && !bench.pen" class="hold" :transform="drag ? transform : undefined">
                 <rect class="hold-box" :x="chosenBox.left" :y="chosenBox.top" :width="chosenBox.width" :height="chosenBox.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 5} ${hand * 4}`" />
                 <rect
                     v-for="corner in [[0, 0], [1, 0], [0, 1], [1, 1]]" :key="corner.join()" class="hold-corner" :class="corner[0] === corner[1] ? 'nwse' : 'nesw'"

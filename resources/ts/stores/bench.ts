@@ -2,7 +2,9 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { api, Refused, said } from '../api';
 import { findLayer, replaceLayer } from '../bench/layers';
-import type { Artwork, BenchJob, Layer, Measure, Report } from '../types';
+import type { Pen } from '../peg/pen';
+import { useCatalogue } from './catalogue';
+import type { Artwork, Asset, BenchJob, Layer, Measure, Report } from '../types';
 
 type Change = (artwork: Artwork) => Artwork;
 
@@ -24,6 +26,10 @@ export const useBench = defineStore('bench', () => {
     const trouble = ref<string | null>(null);
     const stale = ref<string | null>(null);
 
+    /** What is being drawn on the peg. */
+    const pen = ref<Pen | null>(null);
+    /** What the peg shows over the art. */
+    const overlay = ref<'none' | 'taken' | 'mask'>('none');
     const colourWanted = ref<((colour: string | null) => void) | null>(null);
 
     let waiting: Artwork | null = null;
@@ -40,6 +46,9 @@ export const useBench = defineStore('bench', () => {
 
     /** Chooses one line, or adds it to those that are chosen and takes it out again. */
     function choose(id: string | null, among = false): void {
+        if (id !== chosen.value) {
+            pen.value = null;
+        }
         if (!among || !id || !chosen.value) {
             also.value = [];
             chosen.value = id;
@@ -154,6 +163,20 @@ export const useBench = defineStore('bench', () => {
         }
     }
 
+    /** A raster becomes a drawing on the shelf, and the piece that showed the one shows the other. */
+    async function trace(asset: number, id: string): Promise<void> {
+        saving.value = true;
+        try {
+            const made = await api.post<Asset>(`assets/${asset}/trace`, { colours: 6 });
+            await useCatalogue().load();
+            await changeLayer(id, (one) => [one.source.kind === 'art' ? { ...one, source: { ...one.source, file: made.file }, effects: one.effects.filter((effect) => useCatalogue().effect(effect.kind)?.stage !== 'retouch') } : one]);
+        } catch (error) {
+            trouble.value = said(error);
+        } finally {
+            saving.value = false;
+        }
+    }
+
     /** Named colours from a GIMP palette. */
     async function loadSwatches(file: File): Promise<void> {
         await running;
@@ -210,7 +233,7 @@ export const useBench = defineStore('bench', () => {
 
     return {
         job, artwork, chosen, also, selection, cloth, report, finding, measuring, saving, saved, trouble, stale,
-        layer, measures, garment, colourWanted, choose, hex, pickColour, loadSwatches,
+        layer, measures, garment, pen, overlay, colourWanted, choose, hex, pickColour, loadSwatches, trace,
         open, change, changeLayer, retry: settle, loadNewer, keepMine,
         undo: () => step('undo'),
         redo: () => step('redo'),

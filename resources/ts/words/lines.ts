@@ -76,6 +76,29 @@ export const effectWords: Record<string, Wording> = {
     },
     gap: { sentence: 'Leave a gap of {width} {side}', verb: 'Leave a gap between rings', also: ['ring', 'offset', 'space'], labels: { width: 'gap width', side: 'gap side' } },
     hollow: { sentence: 'Hollow, with a line of {width} in {colour}', verb: 'Make it hollow', also: ['outline only', 'empty', 'stroke'], labels: { width: 'line width', colour: 'line colour' } },
+    straighten: {
+        sentence: 'Straighten by its corners: {x1} × {y1}, {x2} × {y2}, {x3} × {y3}, {x4} × {y4}', verb: 'Straighten by four corners', also: ['crooked', 'perspective', 'scan', 'corners'],
+        labels: { x1: 'top left across', y1: 'top left down', x2: 'top right across', y2: 'top right down', x3: 'bottom right across', y3: 'bottom right down', x4: 'bottom left across', y4: 'bottom left down' },
+    },
+    crop: { sentence: 'Crop {left} off the left, {top} off the top, {right} off the right, {bottom} off the bottom', verb: 'Crop', also: ['cut', 'trim'], labels: { left: 'crop left', top: 'crop top', right: 'crop right', bottom: 'crop bottom' } },
+    levels: { sentence: 'Levels: black from {black}, white from {white}, middle {middle}', verb: 'Set its levels', also: ['levels', 'contrast', 'gamma'], labels: { black: 'black level', white: 'white level', middle: 'middle' } },
+    tone: { sentence: 'Brightness {brightness}, contrast {contrast}', verb: 'Set brightness and contrast', also: ['light', 'dark'], labels: { brightness: 'brightness', contrast: 'contrast' } },
+    saturation: { sentence: 'Saturation {by}', verb: 'Set its saturation', also: ['colour', 'grey', 'vivid'], labels: { by: 'saturation' } },
+    'clear-edge': { sentence: 'Clear the background from the edge, tolerance {tolerance}, islands {islands}', verb: 'Clear the background from the edge', also: ['remove background', 'cut out', 'transparent', 'flood', 'wand'], labels: { tolerance: 'tolerance', islands: 'islands' } },
+    'clear-colour': { sentence: 'Clear the colour {colour}, tolerance {tolerance}', verb: 'Clear one colour', also: ['remove background', 'key', 'transparent'], labels: { colour: 'cleared colour', tolerance: 'colour tolerance' } },
+    'clear-buckets': { sentence: 'Of {count} colours hide {hidden}', verb: 'Hide some of its colours', also: ['remove background', 'bucket', 'reduce', 'colours', 'transparent'], labels: { count: 'number of colours', hidden: 'hidden colours' } },
+    edge: { sentence: 'Take the edge in by {choke}, without the fringe for {fringe}', verb: 'Care for its edge', also: ['choke', 'spread', 'fringe', 'halo'], labels: { choke: 'choke', fringe: 'fringe' } },
+    tidy: { sentence: 'Drop specks under {specks}, fill pinholes under {pinholes}', verb: 'Drop specks and fill pinholes', also: ['dust', 'clean', 'speckles'], labels: { specks: 'specks', pinholes: 'pinholes' } },
+    halftone: { sentence: 'Halftone at {lpi} lines to the inch, {angle}, {dots} dots', verb: 'Halftone its fades', also: ['dots', 'screen', 'solid', 'fade'], labels: { lpi: 'lines to the inch', angle: 'screen angle', dots: 'shape of dots' } },
+    'halftone-inks': { sentence: 'Print in {inks} at {lpi} lines to the inch, {angle}, {dots} dots', verb: 'Print it in one to four inks', also: ['halftone', 'separation', 'screen print', 'dots'], labels: { inks: 'ink', lpi: 'lines to the inch', angle: 'screen angle', dots: 'shape of dots' } },
+    photocopied: {
+        sentence: 'Photocopied in {colour}: brightness {brightness}, contrast {contrast}, black above {threshold}, grain {grain}, pattern {seed}', verb: 'Photocopy it', also: ['xerox', 'copy', 'threshold', 'punk'],
+        labels: { colour: 'toner colour', brightness: 'copy brightness', contrast: 'copy contrast', threshold: 'threshold', grain: 'grain', seed: 'grain number' },
+    },
+    roughened: { sentence: 'Roughen edges by {by}, ripples of {size}, pattern {seed}', verb: 'Roughen its edges', also: ['ragged', 'rough', 'ripple'], labels: { by: 'roughness', size: 'ripple size', seed: 'ripple number' } },
+    stamped: { sentence: 'Stamped: {amount} missing in blots of {size}, pattern {seed}', verb: 'Stamp it', also: ['rubber', 'stamp', 'uneven ink'], labels: { amount: 'missing ink', size: 'blot size', seed: 'blot number' } },
+    airbrushed: { sentence: 'Airbrushed, soft over {softness}', verb: 'Airbrush its edges', also: ['soft', 'blur', 'glow'], labels: { softness: 'softness' } },
+    posterised: { sentence: 'Posterised to {count} colours', verb: 'Posterise its colours', also: ['few colours', 'reduce'], labels: { count: 'number of colours' } },
     shadow: { sentence: 'Shadow {distance} away at {angle} in {colour}, as a {as}', verb: 'Cast a hard shadow', also: ['drop', 'extrude', 'block', '3d', 'offset'], labels: { distance: 'shadow distance', angle: 'shadow angle', colour: 'shadow colour', as: 'shadow as' } },
 };
 
@@ -93,7 +116,9 @@ export const shapeWords: Record<string, string> = {
     rectangle: 'rectangle', ellipse: 'ellipse', polygon: 'polygon', star: 'star', ring: 'ring', line: 'line',
 };
 
-export const textureWords: Record<string, string> = { speckle: 'fine speckle', scratches: 'scratches' };
+export const textureWords: Record<string, string> = { speckle: 'fine speckle', picture: 'a picture' };
+
+export const maskWords: Record<string, string> = { freehand: 'a cut by hand', brush: 'a brush', clip: 'another piece', picture: 'a picture' };
 
 /** Words and parameters in turn: "Arch ", then bend; without those that mean nothing as the line stands. */
 export function parts(line: EffectLine, parameters: Parameter[]): (string | Parameter)[] {

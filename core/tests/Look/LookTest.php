@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Look\Dots;
+use TallCrow\Look\Screen;
+use TallCrow\Raster\Image;
+use TallCrow\Tests\Fixtures;
+
+// Tone is held when the inked share of the screen is the strength that was asked for.
+it('holds the tone within two in a hundred, whatever the dots', function (Dots $dots, int $level): void {
+    $strength = Image::empty(1200, 1200, 1)->scaledBy(1, $level)->settled();
+    $cut = (new Screen(35, 33, $dots))->cut($strength, 300, [17, 90]);
+    expect($cut->mean() / 255)->toEqualWithDelta($level / 255, 0.02)->and(array_sum($cut->histogram()) - $cut->histogram()[0] - $cut->histogram()[255])->toBe(0);
+})->with(Dots::cases())->with([8, 26, 77, 128, 200, 245]);
+
+it('leaves full ink full and none none', function (): void {
+    $screen = new Screen(35, 45, Dots::Round);
+    expect($screen->cut(Image::empty(300, 300, 1)->inverted(), 300, [0, 0])->mean())->toBe(255.0)
+        ->and($screen->cut(Image::empty(300, 300, 1), 300, [0, 0])->mean())->toBe(0.0);
+});
+
+it('has as many lines to the inch as asked', function (float $lpi): void {
+    $cut = (new Screen($lpi, 90, Dots::Line))->cut(Image::empty(1200, 4, 1)->scaledBy(1, 128)->settled(), 300, [0, 0]);
+    $row = $cut->crop(0, 1, 1200, 1)->toBytes();
+    expect(preg_match_all('/\x00\xff/', $row))->toEqualWithDelta($lpi * 4, 1);
+})->with([20.0, 45.0]);
+
+it('stays in place on the sheet, so that a part is cut as the whole is', function (): void {
+    $screen = new Screen(30, 20, Dots::Ellipse);
+    $all = $screen->cut(Image::empty(600, 600, 1)->scaledBy(1, 100)->settled(), 300, [0, 0]);
+    $part = $screen->cut(Image::empty(200, 150, 1)->scaledBy(1, 100)->settled(), 300, [250, 310]);
+    expect($part->toBytes())->toBe($all->crop(250, 310, 200, 150)->toBytes());
+});
+
+/** @param  list<array<string, mixed>>  $effects */
+function looked(array $effects, array $more = [], float $ppi = 300): Image
+{
+    return Fixtures::render(Fixtures::artwork([array_replace(Fixtures::shape('plate', 'rectangle', 2, '#b04a2c'), ['effects' => [['kind' => 'fill', 'colour' => '#b04a2c'], ...$effects]], $more)]), $ppi);
+}
+
+it('turns a feather into solid dots of the same strength', function (): void {
+    $mask = ['masks' => [['kind' => 'ellipse', 'width' => 0.7, 'height' => 0.7, 'feather' => 0.8]]];
+    $soft = looked([], $mask);
+    $dots = looked([['kind' => 'halftone', 'lpi' => 40]], $mask);
+    $levels = $dots->alpha()->histogram();
+    expect($dots->alpha()->area() / $soft->alpha()->area())->toEqualWithDelta(1.0, 0.02)
+        ->and(array_sum($levels) - $levels[0] - $levels[255])->toBe(0);
+    // Ring by ring, too: where the feather is half gone the dots take half.
+    $ring = fn (Image $image): float => $image->alpha()->crop(330, 540, 240, 120)->mean();
+    expect($ring($dots))->toEqualWithDelta($ring($soft), 255 * 0.02);
+});
+
+it('prints a picture in one to four solid inks', function (array $inks): void {
+    $layer = ['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => [['kind' => 'halftone-inks', 'inks' => $inks, 'lpi' => 30]]];
+    $picture = Fixtures::render(Fixtures::artwork([$layer]));
+    $seen = [];
+    foreach (str_split($picture->crop(300, 500, 300, 200)->toBytes(), 4) as $pixel) {
+        [$r, $g, $b, $a] = array_values((array) unpack('C4', $pixel));
+        $seen[$a === 0 ? 'cloth' : sprintf('#%02x%02x%02x %d', $r, $g, $b, $a)] = true;
+    }
+    foreach (array_keys($seen) as $colour) {
+        expect($colour === 'cloth' || in_array(substr((string) $colour, 0, 7), $inks, true))->toBeTrue((string) $colour);
+    }
+    expect(count($seen))->toBeGreaterThan(1);
+})->with([[['#17404a']], [['#17404a', '#c8452c']], [['#17404a', '#2f6f73', '#d6ebe6', '#c8452c']]]);
+
+it('leaves a photocopy of one ink and cloth, more of it above a lower threshold', function (): void {
+    $layer = fn (float $threshold): Image => Fixtures::render(Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => [['kind' => 'photocopied', 'threshold' => $threshold, 'colour' => '#1f1d1a']]]]));
+    [$much, $little] = [$layer(0.7), $layer(0.3)];
+    expect($much->alpha()->area())->toBeGreaterThan($little->alpha()->area())
+        ->and($much->alpha()->area())->toBeGreaterThan(1000.0);
+});
+
+it('roughens edges and keeps the ink about as large', function (): void {
+    $plain = looked([]);
+    $rough = looked([['kind' => 'roughened', 'by' => 0.04, 'size' => 0.1]]);
+    expect($rough->alpha()->area() / $plain->alpha()->area())->toEqualWithDelta(1.0, 0.02);
+    // Straight edges are straight no longer: the left edge wanders by more than a pixel or two.
+    $edges = [];
+    for ($y = 400; $y < 800; $y += 5) {
+        $edges[] = strpos($rough->alpha()->isMore(127.0)->crop(100, $y, 200, 1)->toBytes(), "\xff");
+    }
+    expect(max($edges) - min($edges))->toBeGreaterThan(4)->toBeLessThan(40);
+});
+
+it('is soft over the breadth of an airbrush, stamped in places, and posterised to so many colours', function (): void {
+    $row = array_values((array) unpack('C*', looked([['kind' => 'airbrushed', 'softness' => 0.2]])->alpha()->crop(0, 600, 450, 1)->toBytes()));
+    expect(count(array_filter($row, fn (int $v): bool => $v > 5 && $v < 250)))->toEqualWithDelta(60, 16);
+    $stamped = looked([['kind' => 'stamped', 'amount' => 0.3]]);
+    expect($stamped->alpha()->area() / looked([])->alpha()->area())->toBeLessThan(0.85)->toBeGreaterThan(0.55);
+    $picture = Fixtures::render(Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => [['kind' => 'posterised', 'count' => 4]]]]));
+    $colours = [];
+    foreach (str_split($picture->toBytes(), 4) as $pixel) {
+        if (ord($pixel[3]) === 255) {
+            $colours[substr($pixel, 0, 3)] = true;
+        }
+    }
+    expect(count($colours))->toBe(4);
+});
