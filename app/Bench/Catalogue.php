@@ -35,7 +35,7 @@ final class Catalogue
                 'stage' => Effects::stage($class),
                 'parameters' => array_map(fn (Parameter $p): array => $p->toArray(), $class::parameters()),
             ], array_values(Effects::classes()), array_keys(Effects::classes())),
-            'textures' => array_keys(Textures::classes()),
+            'textures' => [...array_keys(Textures::classes()), Textures::PICTURE],
             'wear' => ['leastScale' => ArtworkReader::LEAST_WEAR_SCALE, 'mostScale' => ArtworkReader::MOST_WEAR_SCALE],
             'repeats' => ['kinds' => $words(RepeatKind::class), 'facings' => $words(Facing::class), 'changes' => $words(CopyAs::class), 'most' => Repeat::MOST],
             'masks' => $words(MaskShape::class),

@@ -8,7 +8,7 @@ const MAY_USE = [
     'Type' => ['Geometry'], 'Noise' => ['Raster'], 'Paper' => ['Noise', 'Raster', 'Colour'], 'Cutout' => ['Raster', 'Colour'], 'Look' => ['Raster', 'Colour'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper', 'Cutout', 'Look', 'Raster'], 'Mask' => ['Geometry'], 'Texture' => ['Noise', 'Mask', 'Raster'],
     'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
     'Asset' => ['Raster', 'Type'],
-    'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper'],
+    'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Preflight' => ['Compose', 'Effect', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],

@@ -65,5 +65,5 @@ it('asks every change for the version it started from', function (string $method
 it('runs the same checks over HTTP as the core does', function (): void {
     $job = $this->job();
     expect($this->getJson("/api/revisions/{$job->head_id}/preflight")->json('findings.*.key'))->toBe(['sheet', 'edge', 'haze', 'vanish:Slate', 'vanish:Oat'])
-        ->and(count(Preflight::checks()))->toBe(10);
+        ->and(count(Preflight::checks()))->toBe(11);
 });
