@@ -43,8 +43,12 @@ function proof(Artwork $artwork, string $folder, int $runs, string $layer = 'nam
     $saves = $proofs = [];
     $at = array_search($layer, array_column($sheet['layers'], 'id'), true);
     for ($i = 0; $i < $runs + 4; $i++) {
-        // One value: the bend of the arched word, which has two rings.
-        $sheet['layers'][$at]['effects'][0]['bend'] = 0.2 + $i * 0.005;
+        if ($layer === 'moth') {
+            $sheet['layers'][$at]['masks'][0] = ['kind' => 'brush', 'strokes' => array_map(fn (int $n): array => ['points' => [[0.1, 0.1 + $n * 0.03], [0.9, 0.12 + $n * 0.03]], 'width' => 0.15], range(0, $i))];
+        } else {
+            // One value: the bend of the arched word, which has two rings.
+            $sheet['layers'][$at]['effects'][0]['bend'] = 0.2 + $i * 0.005;
+        }
         [$status, $body, $save] = ask('PUT', "$base/jobs/{$job['id']}/artwork", ['version' => $version, 'artwork' => $sheet]);
         $answer = json_decode($body, true);
         $version = $answer['version'] ?? exit("bench: save answered $status: $body\n");

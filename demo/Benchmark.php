@@ -64,6 +64,29 @@ final class Benchmark
         return ArtworkReader::data($sheet);
     }
 
+    /** The same sheet under three stacked textures, two knockouts and four masks of every kind but the clip. */
+    public static function worn(): Artwork
+    {
+        $sheet = self::artwork()->toArray();
+        /** @var list<array<string, mixed>> $layers */
+        $layers = $sheet['layers'];
+        foreach ($layers as $i => $layer) {
+            $layers[$i] = match ($layer['id']) {
+                'pool' => ['masks' => [['kind' => 'ellipse', 'width' => 0.9, 'height' => 0.9, 'feather' => 0.3]]] + $layer,
+                'kite' => ['masks' => [['kind' => 'freehand', 'points' => [[0, 0], [1, 0.1], [0.9, 1], [0.1, 0.9]], 'feather' => 0.05]]] + $layer,
+                'moth' => ['masks' => [['kind' => 'brush', 'strokes' => [['points' => [[0.2, 0.2], [0.8, 0.4], [0.3, 0.8]], 'width' => 0.3, 'hardness' => 0.7]]]]] + $layer,
+                'line' => ['role' => ['kind' => 'knockout', 'gap' => 0.08, 'sets' => true]] + $layer,
+                default => $layer,
+            };
+        }
+        $sheet['layers'] = $layers;
+        $sheet['distress'] = [
+            ['texture' => 'speckle', 'amount' => 0.06, 'seed' => 11], ['texture' => 'cracks', 'amount' => 0.05, 'seed' => 4, 'scale' => 1.2], ['texture' => 'photocopy', 'amount' => 0.06, 'seed' => 2],
+        ];
+
+        return ArtworkReader::data($sheet);
+    }
+
     /** Those twelve lines alone. */
     public static function twelveLines(): Artwork
     {

@@ -41,6 +41,7 @@ test('from an empty job to a print-ready PNG', async ({ page }) => {
     // A picture beneath it, and the word cut out of the picture.
     await addLine(page, 'picture', 'Lay a picture');
     await page.getByRole('button', { name: /^picture:/ }).click();
+    await page.getByRole('searchbox', { name: 'Filter by name' }).fill('ringing');
     await page.locator('.finder-rows').getByRole('button', { name: /^Ringing bell(?!.*favourite)/ }).click();
     await saved(page);
     await addLine(page, 'fill', 'Fill with a colour');
@@ -50,7 +51,7 @@ test('from an empty job to a print-ready PNG', async ({ page }) => {
     await saved(page);
     await layer(page, 'BELLS').getByRole('textbox', { name: 'width', exact: true }).focus();
     await addLine(page, 'gap', 'Cut a gap around it');
-    await expect(page.locator('[data-layer]')).toHaveCount(3);
+    await expect(page.locator('[data-layer]')).toHaveCount(2);
     await expect(page.getByRole('textbox', { name: 'gap', exact: true })).toHaveValue('0.08 in');
 
     // Worn ink over the whole sheet, seen on the garment, and measured.

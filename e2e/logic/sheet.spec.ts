@@ -3,7 +3,9 @@ import { coloursOf, freshName, nameColour, removeSwatch, renameSwatch } from '..
 import {
     called, copied, everyLayer, findLayer, freshId, moved, moveLayer, newEffect, newLayer, newRepeat, newWear, removeLayer, replaceLayer, sized, turned,
 } from '../../resources/ts/bench/layers';
+import { takenOut, withStroke } from '../../resources/ts/bench/drawing';
 import { verbs } from '../../resources/ts/bench/verbs';
+import { thinned, toShares } from '../../resources/ts/peg/pen';
 import { finds, genresOf } from '../../resources/ts/tokens/finding';
 import type { Artwork, Asset, Catalogue, Layer } from '../../resources/ts/types';
 
@@ -195,12 +197,36 @@ test('finds fonts by every word, genre and licence, favourites first', () => {
     expect(genresOf(all)).toEqual(['condensed', 'varsity', 'western']);
 });
 
-test('cuts a gap around a piece right below it, without its ink', () => {
+test('cuts a gap around a piece, which sits in it', () => {
     const inked = layer('a', { effects: [{ kind: 'arch', on: true }, { kind: 'fill', on: true }] });
     const { artwork, chosen } = apply('Cut a gap around it', sheet([layer('plate'), inked]), inked);
-    expect(artwork.layers.map((one) => one.role.kind)).toEqual(['ink', 'knockout', 'ink']);
-    expect(artwork.layers[1]?.effects.map((effect) => effect.kind)).toEqual(['arch']);
+    expect(artwork.layers.map((one) => one.role.kind)).toEqual(['ink', 'knockout']);
+    expect(artwork.layers[1]?.role).toMatchObject({ sets: true, gap: 0.08 });
+    expect(artwork.layers[1]?.effects.map((effect) => effect.kind)).toEqual(['arch', 'fill']);
     expect(chosen).toBe('a');
+});
+
+test('tells places on the sheet in shares of a piece, its turn and flip undone', () => {
+    const box = { left: 0, top: 0, width: 4, height: 2 };
+    expect(toShares([6, 5], box, { x: 6, y: 5, width: 4, height: null, turn: 30, flip: 'both' })).toEqual([0.5, 0.5]);
+    const [x, y] = toShares([6, 7], box, { x: 6, y: 5, width: 4, height: null, turn: 90, flip: 'none' });
+    expect([x, y].map((v) => Number(v.toFixed(6)))).toEqual([1, 0.5]);
+    expect(toShares([8, 5], box, { x: 6, y: 5, width: 4, height: null, turn: 0, flip: 'across' })[0]).toBeCloseTo(0, 9);
+    expect(toShares([3, 2], { left: 1, top: 1, width: 4, height: 4 }, null)).toEqual([0.5, 0.25]);
+});
+
+test('keeps of a drawn line the points that shape it', () => {
+    const line: [number, number][] = [[0, 0], [1, 0.001], [2, -0.001], [3, 0], [3, 1], [3.001, 2], [3, 3]];
+    expect(thinned(line, 0.01)).toEqual([[0, 0], [3, 0], [3, 3]]);
+    expect(thinned([[0, 0]], 0.01)).toEqual([[0, 0]]);
+});
+
+test('takes a part out: the part over what is left', () => {
+    const art = sheet([layer('a')]);
+    const cut: [number, number][] = [[0, 0], [1, 0], [1, 1]];
+    const { artwork, part } = takenOut(art, art.layers[0] as Layer, cut);
+    expect(artwork.layers.map((one) => [one.id, one.masks[0]?.inverted])).toEqual([['a', true], [part, false]]);
+    expect(withStroke(layer('b'), { points: [[0, 0]], width: 0.1, hardness: 1, restores: false, symmetry: 'none', count: 6 }, 0).masks).toHaveLength(1);
 });
 
 test('groups a piece with the line before it, and not what has none', () => {

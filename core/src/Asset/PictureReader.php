@@ -40,6 +40,9 @@ final class PictureReader
             if ($width > self::MOST_SIDE || $height > self::MOST_SIDE || $width * $height > self::MOST_PIXELS) {
                 throw PictureRefused::pixels($width, $height, self::MOST_SIDE);
             }
+            if ($image->pages() > 1) {
+                throw PictureRefused::animated($image->pages());
+            }
             $upright = $image->autorotated();
         } catch (RasterFailed $failed) {
             throw PictureRefused::broken($failed->getMessage());

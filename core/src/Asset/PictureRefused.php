@@ -30,4 +30,9 @@ final class PictureRefused extends \RuntimeException
     {
         return new self('This SVG drawing cannot be used: '.$reason);
     }
+
+    public static function animated(int $pictures): self
+    {
+        return new self(sprintf('This file moves: it holds %d pictures. Save the one that is to be printed, and choose that.', $pictures));
+    }
 }

@@ -48,6 +48,19 @@ final class Image
         return self::int(Vips::run('vips_image_get_bands', $this->handle));
     }
 
+    /** How many pictures the file holds that this one came from. */
+    public function pages(): int
+    {
+        $out = Vips::library()->new('int[1]');
+        assert($out instanceof CData);
+        if (Vips::run('vips_image_get_typeof', $this->handle, 'n-pages') === 0) {
+            return 1;
+        }
+        Vips::run('vips_image_get_int', $this->handle, 'n-pages', $out);
+
+        return max(1, self::int($out[0]));
+    }
+
     public function alpha(): self
     {
         return $this->band($this->bands() - 1);
@@ -112,7 +125,13 @@ final class Image
     /** Each pixel becomes four. */
     public function doubled(): self
     {
-        return $this->made('zoom', [2, 2]);
+        return $this->zoomed(2);
+    }
+
+    /** Each pixel becomes a square of as many a side. */
+    public function zoomed(int $by): self
+    {
+        return $by <= 1 ? $this : $this->made('zoom', [$by, $by]);
     }
 
     /** The mean of whole blocks of pixels; the picture's sides need not divide. */

@@ -193,13 +193,13 @@ final class Compositor
         }
         $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->key($layer)) : '', $layers)));
 
-        return new WornInk($key.implode(',', $wear->shielded), function () use ($layers, $wear, $box, $key): ?Piece {
-            $frame = $box === null ? null : Frame::about($box, WornInk::PPI);
+        return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $box, $key): ?Piece {
+            $frame = $box === null ? null : Frame::about($box, $ppi);
             if ($frame === null) {
                 return null;
             }
             // The same for every line of wear over these layers.
-            $alpha = $this->pictures->image("weighed $key", fn (): Image => $this->compose($layers, [], $frame)->alpha());
+            $alpha = $this->pictures->image("weighed $key $ppi", fn (): Image => $this->compose($layers, [], $frame)->alpha());
             foreach ($wear->shielded as $id) {
                 $layer = self::find($layers, $id);
                 $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->with(role: Role::ink()), $frame);

@@ -55,6 +55,12 @@ final readonly class Frame
         return $width > 0 && $height > 0 ? new self($this->ppi, $left, $top, $width, $height) : null;
     }
 
+    /** The same window in pixels so many times finer. */
+    public function finer(int $by): self
+    {
+        return new self($this->ppi * $by, $this->left * $by, $this->top * $by, $this->width * $by, $this->height * $by);
+    }
+
     /** From inches on the sheet to pixels of this window. */
     public function fromInches(): Affine
     {

@@ -267,9 +267,9 @@ final class LayerPainter
         }
         $bare = $layer->with(opacity: 1.0, distress: []);
         foreach ($layer->liveDistress() as $wear) {
-            $coarse = function () use ($bare): ?Piece {
+            $coarse = function (float $ppi) use ($bare): ?Piece {
                 $reach = $this->placer->reach($bare);
-                $frame = $reach === null ? null : Frame::about($reach, WornInk::PPI);
+                $frame = $reach === null ? null : Frame::about($reach, $ppi);
                 $all = $frame === null ? null : $this->painted($bare, $frame);
 
                 return $all?->with($all->image->alpha()->settled());

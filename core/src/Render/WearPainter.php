@@ -25,6 +25,8 @@ final readonly class WearPainter
     /** How much more is worn where a brush adds wear. */
     private const MORE = 0.4;
 
+    private const PRINT = 300.0;
+
     /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
     private const CHIP = 0.06;
 
@@ -58,7 +60,11 @@ final readonly class WearPainter
     {
         $table = $this->table($wear, $amount, $ink, $x, $y);
         if ($this->followsEdges($wear)) {
-            return $this->chippable($wear, $frame, $ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted(), $x, $y)->looked($table);
+            // Worked at print resolution or finer and averaged down, as all wear is.
+            $finer = max(1, (int) ceil(self::PRINT / $frame->ppi - 0.01));
+            $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->zoomed($finer)->settled();
+
+            return $this->chippable($wear, $frame->finer($finer), $alpha, $x, $y)->looked($table)->shrunk($finer)->settled();
         }
         $key = sprintf('tile %s %s %.4f', self::VERSION, $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
@@ -74,15 +80,18 @@ final readonly class WearPainter
     {
         $key = sprintf('cut %s %s %.5f %.3f %.3f %.3f %s', self::VERSION, $this->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
         $json = $this->pictures->text($key, function () use ($wear, $amount, $ink, $x, $y): string {
-            $piece = ($ink->coarse)();
+            $edges = $this->followsEdges($wear);
+            $piece = ($ink->coarse)($edges ? WornInk::EDGES_PPI : WornInk::PPI);
             if ($piece === null || $piece->image->range()[1] <= 0) {
                 return json_encode(WearTile::cut($this->field($wear)->histogram(), $amount), JSON_THROW_ON_ERROR);
             }
-            $levels = $this->followsEdges($wear)
-                ? $this->chippable($wear, $piece->frame, $piece->image, $x, $y)
-                : $this->laid($this->thinned($wear, $piece->frame->ppi), $wear, $piece->frame, $x, $y);
+            $finer = WornInk::FINER;
+            [$frame, $alpha] = [$piece->frame->finer($finer), $piece->image->zoomed($finer)->settled()];
+            $levels = $edges
+                ? $this->chippable($wear, $frame, $alpha, $x, $y)
+                : $this->laid($this->thinned($wear, $frame->ppi), $wear, $frame, $x, $y);
 
-            return json_encode(WearTile::cut($piece->image->summedBy($levels), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut($alpha->summedBy($levels), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);
@@ -108,7 +117,11 @@ final readonly class WearPainter
 
             return $whole->averaged($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
         });
-        $near = $alpha->blurred(max(0.3, self::CHIP * $wear->scale * $frame->ppi))->scaledBy(-2.0, 510);
+        $sigma = max(0.3, self::CHIP * $wear->scale * $frame->ppi);
+        // Beyond the window is no ink: its rim is an edge, too.
+        $margin = (int) ceil($sigma * 3);
+        $near = $alpha->embed($margin, $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin)->blurred($sigma)
+            ->crop($margin, $margin, $frame->width, $frame->height)->scaledBy(-2.0, 510)->settled();
 
         return $this->laid($field, $wear, $frame, $x, $y)->scaledBy(0.45)->plus($near->scaledBy(0.55))->scaledBy(1)->settled();
     }

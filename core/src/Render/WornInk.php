@@ -10,12 +10,18 @@ use TallCrow\Raster\Image;
 /** The ink that a line of wear works on. */
 final readonly class WornInk
 {
-    /** Ppi at which it is weighed how much ink lies under each level of a texture. */
-    public const PPI = 30.0;
+    /** Ppi at which the ink is drawn to weigh how much of it lies under each level of a texture. */
+    public const PPI = 25.0;
+
+    /** So much finer the texture is looked at than the ink: every second pixel of it at print resolution. */
+    public const FINER = 6;
+
+    /** Where wear follows edges, they need to be seen. */
+    public const EDGES_PPI = 50.0;
 
     /**
      * @param  string  $key  changes when the ink does
-     * @param  \Closure(): ?Piece  $coarse  all of the ink at PPI, what is shielded left out
+     * @param  \Closure(float): ?Piece  $coarse  all of the ink at a ppi, what is shielded left out
      * @param  Box  $extent  that strokes of a brush are shares of
      * @param  ?Image  $alpha  of the ink in the window that is drawn
      */

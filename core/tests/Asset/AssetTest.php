@@ -68,6 +68,12 @@ it('reads odd modes upright and in sRGB', function (string $name, array $how, ar
     'webp' => ['a.webp', ['-size', '40x30', 'xc:#b04a2c', '-quality', '95'], [40, 30], [176, 74, 44, 255]],
 ]);
 
+it('refuses a picture that moves, and says so', function (): void {
+    $file = Fixtures::temporary('moves').'/moth.webp';
+    Fixtures::run(['convert', '-delay', '20', '-size', '20x20', 'xc:red', 'xc:blue', '-loop', '0', $file]);
+    expect(fn () => PictureReader::check($file))->toThrow(PictureRefused::class, 'holds 2 pictures');
+});
+
 it('turns a photo as its camera was held', function (): void {
     $plain = (string) file_get_contents(made('a.jpg', ['-size', '40x30', 'xc:#b04a2c']));
     // Exif 2.32, §4.6.4: tag 0x0112 Orientation, 6 is a quarter turn clockwise.

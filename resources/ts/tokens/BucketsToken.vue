@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import { api, said } from '../api';
+import { findLayer } from '../bench/layers';
 import { useBench } from '../stores/bench';
 import type { Swatch } from '../types';
 
@@ -12,7 +13,9 @@ const buckets = ref<Swatch[]>([]);
 const wrong = ref('');
 
 watch(() => bench.job?.revision, async (revision) => {
-    if (revision === undefined) {
+    // A line just added is not in what the server holds yet.
+    const held = bench.job && findLayer(bench.job.artwork, props.layer)?.effects[props.line];
+    if (revision === undefined || held?.kind !== 'clear-buckets') {
         return;
     }
     try {
