@@ -52,10 +52,11 @@ test('print areas of the seller\'s own are listed and offered', async ({ page })
 
 for (const light of ['light', 'dark']) {
     test(`every page holds WCAG 2.2 AA by axe, ${light}`, async ({ page }) => {
+        test.setTimeout(120_000);
         await page.addInitScript((value) => window.localStorage.setItem('light', value), light);
         await page.goto('/');
         await page.getByRole('link', { name: 'Quarry Road kite day' }).click();
-        await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/);
+        await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/, { timeout: 30_000 });
         const job = new URL(page.url()).pathname.replace('/build', '');
         for (const path of ['/', '/new', '/shelf', '/houses', `${job}/brief`, `${job}/gather`, `${job}/build`, `${job}/send`]) {
             await page.goto(path);

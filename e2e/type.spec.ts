@@ -100,7 +100,7 @@ test('several pieces are chosen, aligned to what is said, spaced, sized and kept
         await addLine(page, 'shape', 'Draw a shape');
         await setToken(page.getByRole('textbox', { name: 'width', exact: true }).last(), '1.5 in');
         await setToken(page.getByRole('textbox', { name: 'centre from the left' }).last(), x);
-        await setToken(page.getByRole('textbox', { name: 'centre from the top' }).last(), `${2 + i * 2} in`);
+        await setToken(page.getByRole('textbox', { name: 'centre from the top' }).last(), `${2.5 + i * 2} in`);
     }
     const line = (i: number): ReturnType<typeof page.locator> => page.locator('.drag-row').nth(i).locator('.number').first();
     await line(0).click();
@@ -121,7 +121,7 @@ test('several pieces are chosen, aligned to what is said, spaced, sized and kept
     await panel.getByRole('textbox', { name: 'gap between pieces' }).press('Enter');
     await expect(panel.getByRole('button', { name: 'or equal gaps' })).toBeVisible();
     await panel.getByRole('button', { name: 'Space' }).click();
-    await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => Number(one.placement.y.toFixed(4)))).toEqual([2, 3.75, 5.5]);
+    await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => Number(one.placement.y.toFixed(4)))).toEqual([2.5, 4.25, 6]);
     await panel.getByRole('button', { name: 'Keep together' }).click();
     await expect(page.getByText('Group: 3 pieces')).toBeVisible();
 });

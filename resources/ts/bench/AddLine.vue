@@ -15,7 +15,17 @@ const field = ref<HTMLInputElement | null>(null);
 const all = computed(() => (shop.catalogue && bench.artwork ? verbs(bench.artwork, shop.catalogue, shop.assets, bench.layer) : []));
 const found = computed(() => {
     const words = wanted.value.toLowerCase().trim();
-    return words === '' ? all.value : all.value.filter((verb) => [verb.say, ...verb.also].some((text) => text.toLowerCase().includes(words)));
+    if (words === '') {
+        return all.value;
+    }
+    // What begins with the words comes before what holds them, and that before what is only akin.
+    const rank = (verb: Verb): number => {
+        const say = verb.say.toLowerCase();
+        return say.startsWith(words) ? 0 : say.includes(` ${words}`) ? 1 : say.includes(words) ? 2 : verb.also.some((text) => text.toLowerCase().startsWith(words)) ? 3 : 4;
+    };
+    return all.value
+        .filter((verb) => [verb.say, ...verb.also].some((text) => text.toLowerCase().includes(words)))
+        .sort((a, b) => rank(a) - rank(b));
 });
 
 async function show(): Promise<void> {

@@ -61,33 +61,35 @@ function drop(): void {
                 <button type="button" :disabled="!bench.job?.can_redo" title="Step forward (Ctrl+Shift+Z)" aria-label="Step forward" @click="bench.redo()">↷</button>
             </span>
         </header>
-        <p v-if="layers.length === 0" class="empty">
-            The sheet is blank. Add a line to set words, lay a picture or draw a shape; each line after that says what is done to it.
-        </p>
-        <ol class="lines" @dragend="dragged = null">
-            <li
-                v-for="(layer, i) in layers" :key="layer.id" class="drag-row" :class="{ over: over === i && dragged !== null }" :draggable="dragged === layer.id"
-                @dragover.prevent="over = i" @drop.prevent="drop"
-            >
-                <span class="grip" title="Drag to another place" aria-hidden="true" @pointerdown="dragged = layer.id" @pointerup="dragged = null">⠿</span>
-                <LayerLines :layer="layer" :number="i + 1" :first="i === 0" :last="i === layers.length - 1" :depth="0" />
-            </li>
-        </ol>
-        <ol v-if="bench.artwork?.distress.length" class="lines whole-sheet">
-            <li v-for="(wear, i) in bench.artwork.distress" :key="i">
-                <LineFrame
-                    :on="wear.on" :name="`Whole sheet, wear ${i + 1}`" :first="i === 0" :last="i === bench.artwork.distress.length - 1"
-                    @toggle="setWear(i, { ...wear, on: $event })" @up="moveWear(i, -1)" @down="moveWear(i, 1)" @remove="setWear(i, null)"
+        <div class="sheet-lines">
+            <p v-if="layers.length === 0" class="empty">
+                The sheet is blank. Add a line to set words, lay a picture or draw a shape; each line after that says what is done to it.
+            </p>
+            <ol class="lines" @dragend="dragged = null">
+                <li
+                    v-for="(layer, i) in layers" :key="layer.id" class="drag-row" :class="{ over: over === i && dragged !== null }" :draggable="dragged === layer.id"
+                    @dragover.prevent="over = i" @drop.prevent="drop"
                 >
-                    <WearSentence :wear="wear" whole :layers="all" :ppi="bench.artwork.sheet.ppi" :strokes="() => brushWear(bench, null, i)" @change="setWear(i, $event)" />
-                </LineFrame>
-            </li>
-        </ol>
-        <p v-if="isWorn && bench.artwork?.limits" class="sentence worn-limits">
-            Of a letter wear may take <QuantityToken :value="bench.artwork.limits.letterLost" kind="share" :least="0.01" :most="1" label="letter may lose" @change="limit({ letterLost: $event })" />, and strokes stay
-            <QuantityToken :value="bench.artwork.limits.stroke" kind="length" :least="0.001" :most="0.5" :ppi="bench.artwork.sheet.ppi" label="thinnest stroke" @change="limit({ stroke: $event })" /> or more.
-        </p>
+                    <span class="grip" title="Drag to another place" aria-hidden="true" @pointerdown="dragged = layer.id" @pointerup="dragged = null">⠿</span>
+                    <LayerLines :layer="layer" :number="i + 1" :first="i === 0" :last="i === layers.length - 1" :depth="0" />
+                </li>
+            </ol>
+            <ol v-if="bench.artwork?.distress.length" class="lines whole-sheet">
+                <li v-for="(wear, i) in bench.artwork.distress" :key="i">
+                    <LineFrame
+                        :on="wear.on" :name="`Whole sheet, wear ${i + 1}`" :first="i === 0" :last="i === bench.artwork.distress.length - 1"
+                        @toggle="setWear(i, { ...wear, on: $event })" @up="moveWear(i, -1)" @down="moveWear(i, 1)" @remove="setWear(i, null)"
+                    >
+                        <WearSentence :wear="wear" whole :layers="all" :ppi="bench.artwork.sheet.ppi" :strokes="() => brushWear(bench, null, i)" @change="setWear(i, $event)" />
+                    </LineFrame>
+                </li>
+            </ol>
+            <p v-if="isWorn && bench.artwork?.limits" class="sentence worn-limits">
+                Of a letter wear may take <QuantityToken :value="bench.artwork.limits.letterLost" kind="share" :least="0.01" :most="1" label="letter may lose" @change="limit({ letterLost: $event })" />, and strokes stay
+                <QuantityToken :value="bench.artwork.limits.stroke" kind="length" :least="0.001" :most="0.5" :ppi="bench.artwork.sheet.ppi" label="thinnest stroke" @change="limit({ stroke: $event })" /> or more.
+            </p>
+            <JobColours />
+        </div>
         <AddLine />
-        <JobColours />
     </section>
 </template>
