@@ -34,10 +34,13 @@ final class Field
         return Image::grain(self::SIDE, $sigma, $seed)->toMask()->equalised();
     }
 
-    /** Grain drawn out to threads of so many pixels each way. */
+    /** Threads of so many pixels each way, every level as common as any other. */
     public static function threads(int $seed, int $across, int $down): Image
     {
-        return Image::grain(self::SIDE, 0.5, $seed)->toMask()->blocks($across, $down)->equalised();
+        [$columns, $rows] = [intdiv(self::SIDE, $across), intdiv(self::SIDE, $down)];
+        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
+
+        return Image::raw($random->getBytes(max(1, $columns * $rows)), $columns, $rows, 1)->stretchedOut($across, $down)->settled();
     }
 
     /** From half the tile's size to all of it, smoothly and without a seam. */

@@ -128,6 +128,12 @@ final class Image
         return $this->zoomed(2);
     }
 
+    /** Each pixel becomes a rectangle. */
+    public function stretchedOut(int $across, int $down): self
+    {
+        return $this->made('zoom', [$across, $down]);
+    }
+
     /** Each pixel becomes a square of as many a side. */
     public function zoomed(int $by): self
     {
@@ -182,17 +188,27 @@ final class Image
         }
     }
 
-    /** One band turned about its middle by degrees clockwise, and the middle of it cut out. */
-    public function turnedInto(float $degrees, int $width, int $height): self
+    /**
+     * One band turned about its middle by degrees clockwise, and the middle of it cut out.
+     *
+     * @param  bool  $mixed  between pixels, or each the nearest as it is
+     */
+    public function turnedInto(float $degrees, int $width, int $height, bool $mixed = true): self
     {
+        $interpolate = Vips::run('vips_interpolate_new', $mixed ? 'bilinear' : 'nearest');
         [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
         [$x, $y] = [$this->width() / 2, $this->height() / 2];
 
-        return $this->made('affine', [Boxed::doubles([$cos, -$sin, $sin, $cos])], [
-            'odx' => $width / 2 - ($x * $cos - $y * $sin),
-            'ody' => $height / 2 - ($x * $sin + $y * $cos),
-            'oarea' => Boxed::integers([0, 0, $width, $height]),
-        ]);
+        try {
+            return $this->made('affine', [Boxed::doubles([$cos, -$sin, $sin, $cos])], [
+                'interpolate' => $interpolate,
+                'odx' => $width / 2 - ($x * $cos - $y * $sin),
+                'ody' => $height / 2 - ($x * $sin + $y * $cos),
+                'oarea' => Boxed::integers([0, 0, $width, $height]),
+            ]);
+        } finally {
+            Vips::run('g_object_unref', $interpolate);
+        }
     }
 
     /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel. */

@@ -170,12 +170,6 @@ trait ImageArithmetic
         return $this->mean() / 255 * $this->width() * $this->height();
     }
 
-    /** Every block of pixels as its mean. */
-    public function blocks(int $across, int $down): self
-    {
-        return $this->made('shrink', [(float) $across, (float) $down])->made('zoom', [$across, $down]);
-    }
-
     /**
      * Smallest and largest value.
      *

@@ -73,8 +73,9 @@ final class Compositor
         $waiting = array_column($waiting, 1);
         $sheet = Image::stacked($frame->width, $frame->height, $waiting);
         foreach ($waiting === [] ? [] : $distress as $wear) {
-            $sheet = $sheet->settled();
-            $ink = $this->wornInk($layers, $wear, $sheet->alpha());
+            $edges = $this->wear->followsEdges($wear);
+            $sheet = $edges ? $sheet->settled() : $sheet;
+            $ink = $this->wornInk($layers, $wear, $edges ? $sheet->alpha() : null);
             $sheet = $sheet->masked($this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted());
         }
 
@@ -194,7 +195,8 @@ final class Compositor
         $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->key($layer)) : '', $layers)));
 
         return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $box, $key): ?Piece {
-            $frame = $box === null ? null : Frame::about($box, $ppi);
+            // The whole sheet where it is known: a window that changed with the ink would let nothing drawn before serve again.
+            $frame = $box === null ? null : ($this->artwork === null ? Frame::about($box, $ppi) : Frame::sheet($this->artwork->sheet, $ppi));
             if ($frame === null) {
                 return null;
             }

@@ -19,7 +19,7 @@ use TallCrow\Raster\Image;
 final readonly class PatternPainter
 {
     /** Part of every key: raise it when a paper is to look otherwise. */
-    private const VERSION = 'paper-1';
+    private const VERSION = 'paper-2';
 
     /** A paper's scale is taken in these steps, so that its tile is whole pixels at the usual ppis. */
     private const SCALES = 80;

@@ -17,7 +17,7 @@ use TallCrow\Texture\WearTile;
 final readonly class WearPainter
 {
     /** Part of every key: raise it when a texture is to look otherwise. */
-    private const VERSION = 'wear-3';
+    private const VERSION = 'wear-4';
 
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;
@@ -85,13 +85,13 @@ final readonly class WearPainter
             if ($piece === null || $piece->image->range()[1] <= 0) {
                 return json_encode(WearTile::cut($this->field($wear)->histogram(), $amount), JSON_THROW_ON_ERROR);
             }
+            if (! $edges) {
+                return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y), $amount), JSON_THROW_ON_ERROR);
+            }
             $finer = WornInk::FINER;
-            [$frame, $alpha] = [$piece->frame->finer($finer), $piece->image->zoomed($finer)->settled()];
-            $levels = $edges
-                ? $this->chippable($wear, $frame, $alpha, $x, $y)
-                : $this->laid($this->thinned($wear, $frame->ppi), $wear, $frame, $x, $y);
+            $alpha = $piece->image->zoomed($finer)->settled();
 
-            return json_encode(WearTile::cut($alpha->summedBy($levels), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut($alpha->summedBy($this->chippable($wear, $piece->frame->finer($finer), $alpha, $x, $y)), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);
@@ -99,14 +99,26 @@ final readonly class WearPainter
         return $table;
     }
 
-    /** Every so-manieth level of the field, unmixed, so that levels are as common as at print resolution. */
-    private function thinned(Wear $wear, float $ppi): Image
+    /**
+     * How much ink lies under each level: several looks, in each of which every pixel of the coarse ink sees one pixel of
+     * the field, somewhere within it by chance.
+     *
+     * @return array<int, float>
+     */
+    private function weighed(Wear $wear, Piece $ink, float $x, float $y): array
     {
-        return $this->pictures->image(sprintf('thin %s %s %.3f', self::VERSION, $this->name($wear), $ppi), function () use ($wear, $ppi): Image {
-            $whole = WearTile::sized($this->field($wear), $wear);
+        $sums = array_fill(0, 256, 0.0);
+        for ($look = 0; $look < WornInk::LOOKS; $look++) {
+            $tile = $this->pictures->image(
+                sprintf('look %s %s %.3f %d', self::VERSION, $this->name($wear), $ink->frame->ppi, $look),
+                fn (): Image => WearTile::glimpsed($this->field($wear), $wear, $ink->frame->ppi, $look),
+            );
+            foreach ($ink->image->summedBy($this->laid($tile, $wear, $ink->frame, $x, $y, mixed: false)) as $level => $sum) {
+                $sums[$level] += $sum;
+            }
+        }
 
-            return $whole->sampled(max(1, (int) round($whole->width() / max(1.0, round($whole->width() * $ppi / Texture::PPI)))));
-        });
+        return $sums;
     }
 
     /** How soon ink chips: the field, and how near an edge is. */
@@ -126,7 +138,7 @@ final readonly class WearPainter
         return $this->laid($field, $wear, $frame, $x, $y)->scaledBy(0.45)->plus($near->scaledBy(0.55))->scaledBy(1)->settled();
     }
 
-    private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y): Image
+    private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image
     {
         $corner = fn (float $at): int => (int) round(round($at / self::GRID) * self::GRID * $frame->ppi);
         [$left, $top] = [$corner($x + $wear->x), $corner($y + $wear->y)];
@@ -140,7 +152,7 @@ final readonly class WearPainter
         [$u, $v] = [$midX * cos($angle) + $midY * sin($angle), -$midX * sin($angle) + $midY * cos($angle)];
         $around = $tile->tiled((int) round($reach / 2 - $u), (int) round($reach / 2 - $v), $reach, $reach)->settled();
 
-        return $around->turnedInto($wear->turn, $frame->width, $frame->height);
+        return $around->turnedInto($wear->turn, $frame->width, $frame->height, $mixed);
     }
 
     private function field(Wear $wear): Image
@@ -156,7 +168,8 @@ final readonly class WearPainter
         });
     }
 
-    private function followsEdges(Wear $wear): bool
+    /** Whether wear depends on where the ink's edges are, so that its alpha must be given. */
+    public function followsEdges(Wear $wear): bool
     {
         return $wear->texture !== Catalogue::PICTURE && Catalogue::classes()[$wear->texture]::followsEdges();
     }

@@ -13,7 +13,10 @@ final readonly class WornInk
     /** Ppi at which the ink is drawn to weigh how much of it lies under each level of a texture. */
     public const PPI = 25.0;
 
-    /** So much finer the texture is looked at than the ink: every second pixel of it at print resolution. */
+    /** How often the texture is looked at, each time at other places. */
+    public const LOOKS = 8;
+
+    /** Where wear follows edges, so much finer the texture is looked at than the ink. */
     public const FINER = 6;
 
     /** Where wear follows edges, they need to be seen. */

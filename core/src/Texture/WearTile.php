@@ -39,9 +39,33 @@ final class WearTile
     }
 
     /**
+     * The field as it lies at a low ppi, where each pixel is one of those that it stands for, by chance: levels are as
+     * common as they were, and no pattern of the field falls in step with the grid.
+     */
+    public static function glimpsed(Image $field, Wear $wear, float $ppi, int $seed): Image
+    {
+        [$width, $height, $bytes] = [$field->width(), $field->height(), $field->toBytes()];
+        $across = max(1, (int) round(round($width * $wear->scale) * $ppi / Texture::PPI));
+        $down = max(1, (int) round(round($height * $wear->scale) * $ppi / Texture::PPI));
+        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
+        $chance = $random->getBytes(2 * $across * $down);
+        $seen = '';
+        for ($j = 0, $at = 0; $j < $down; $j++) {
+            for ($i = 0; $i < $across; $i++, $at += 2) {
+                $x = (int) (($i + ord($chance[$at]) / 256) * $width / $across);
+                $y = (int) (($j + ord($chance[$at + 1]) / 256) * $height / $down);
+                $seen .= $bytes[$y * $width + $x];
+            }
+        }
+        $image = Image::raw($seen, $across, $down, 1);
+
+        return $wear->inverted ? $image->inverted() : $image;
+    }
+
+    /**
      * The table that takes just the asked share: the place of its ramp is found from how much ink lies under each level.
      *
-     * @param  list<int|float>  $histogram  of 256 levels
+     * @param  array<int, int|float>  $histogram  of 256 levels
      * @return list<int>
      */
     public static function cut(array $histogram, float $amount): array
