@@ -265,7 +265,11 @@ final class LayerPainter
         if ($box === null) {
             return $piece;
         }
+        // Weighed as it lies about 0, so that moving the piece leaves its wear as it is.
         $bare = $layer->with(opacity: 1.0, distress: []);
+        // What is clipped to another piece stays where that is.
+        $clipped = array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask instanceof ClipMask) !== [];
+        $bare = $clipped ? $bare : $bare->moved(-$box->centreX(), -$box->centreY());
         foreach ($layer->liveDistress() as $wear) {
             $coarse = function (float $ppi) use ($bare): ?Piece {
                 $reach = $this->placer->reach($bare);
@@ -275,7 +279,7 @@ final class LayerPainter
                 return $all?->with($all->image->alpha()->settled());
             };
             $image = $piece->image->settled();
-            $ink = new WornInk(md5($this->key($bare)), $coarse, $box, $image->alpha());
+            $ink = new WornInk(md5($this->key($bare)), $coarse, $box, $image->alpha(), $clipped ? null : 0.0, $clipped ? null : 0.0);
             $piece = $piece->with($image->masked($this->wear->taken($wear, $piece->frame, $ink, $box->centreX(), $box->centreY())->inverted()));
         }
 

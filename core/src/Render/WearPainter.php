@@ -58,7 +58,7 @@ final readonly class WearPainter
 
     private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
     {
-        $table = $this->table($wear, $amount, $ink, $x, $y);
+        $table = $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
         if ($this->followsEdges($wear)) {
             // Worked at print resolution or finer and averaged down, as all wear is.
             $finer = max(1, (int) ceil(self::PRINT / $frame->ppi - 0.01));

@@ -33,5 +33,8 @@ final readonly class WornInk
         public \Closure $coarse,
         public Box $extent,
         public ?Image $alpha = null,
+        /** Where the texture's corner lies for the coarse ink, when that is not where the ink itself lies. */
+        public ?float $x = null,
+        public ?float $y = null,
     ) {}
 }

@@ -37,13 +37,7 @@ final readonly class Pinch implements BendsOutline
     public function bend(Box $box): Bend
     {
         $half = max(1e-9, $box->height() / 2);
-        $by = min(0.9, $this->amount->of($half) / $half);
-        [$x0, $y0, $reach] = [$box->centreX(), $box->centreY(), max(1e-9, $box->width() / 2)];
-        $size = fn (float $x): float => max(0.05, 1 - $by * (1 - min(1.0, (($x - $x0) / $reach) ** 2)));
 
-        return new Bend(
-            fn (float $x, float $y): array => [$x, $y0 + ($y - $y0) * $size($x)],
-            fn (float $x, float $y): array => [$x, $y0 + ($y - $y0) / $size($x)],
-        );
+        return Swelling::of($box, -min(0.9, $this->amount->of($half) / $half));
     }
 }
