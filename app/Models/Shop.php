@@ -45,7 +45,8 @@ final class Shop extends Model
         assert(is_string($base));
         $folder = "$base/{$this->id}/$name";
         if (! is_dir($folder)) {
-            mkdir($folder, 0o700, true);
+            // Two requests may want it at once: whoever comes second finds it there.
+            @mkdir($folder, 0o700, true);
         }
 
         return $folder;
