@@ -72,14 +72,19 @@ final class Compositor
         }
         $waiting = array_column($waiting, 1);
         $sheet = Image::stacked($frame->width, $frame->height, $waiting);
+        $kept = null;
         foreach ($waiting === [] ? [] : $distress as $wear) {
             $edges = $this->wear->followsEdges($wear);
-            $sheet = $edges ? $sheet->settled() : $sheet;
+            if ($edges) {
+                $sheet = ($kept === null ? $sheet : $sheet->masked($kept))->settled();
+                $kept = null;
+            }
             $ink = $this->wornInk($layers, $wear, $edges ? $sheet->alpha() : null);
-            $sheet = $sheet->masked($this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted());
+            $left = $this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted();
+            $kept = $kept?->times($left) ?? $left;
         }
 
-        return $sheet;
+        return $kept === null ? $sheet : $sheet->masked($kept);
     }
 
     /**
