@@ -147,16 +147,17 @@ final class Canvas
     /** What was drawn, as ink. */
     public function ink(): Image
     {
-        return $this->taken()->unpremultiplied();
+        return $this->drawn()->unpremultiplied()->settled();
     }
 
     /** Where anything was drawn: one band. */
     public function mask(): Image
     {
-        return $this->taken()->band(3);
+        return $this->drawn()->band(3)->settled();
     }
 
-    private function taken(): Image
+    /** The page itself: it lives as long as this does. */
+    private function drawn(): Image
     {
         Cairo::call('surface_flush', $this->surface);
 

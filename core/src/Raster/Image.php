@@ -115,11 +115,12 @@ final class Image
     /** Shrinks or enlarges with a filter that keeps tone; alpha is weighed in. */
     public function resized(float $across, ?float $down = null): self
     {
-        if ($this->bands() !== 4) {
-            return $this->made('resize', [$across], ['vscale' => $down ?? $across]);
-        }
+        // No rough shrinking ahead of the filter: it costs tone, and here five times the time as well.
+        $options = ['vscale' => $down ?? $across, 'gap' => 0.0];
 
-        return $this->premultiplied()->made('resize', [$across], ['vscale' => $down ?? $across])->unpremultiplied();
+        return $this->bands() === 4
+            ? $this->premultiplied()->made('resize', [$across], $options)->unpremultiplied()
+            : $this->made('resize', [$across], $options);
     }
 
     /** Each pixel becomes four. */
@@ -157,7 +158,7 @@ final class Image
     {
         return abs($by - round($by)) < 1e-9
             ? $this->shrunk((int) round($by))
-            : $this->made('resize', [1 / $by], ['kernel' => self::LINEAR]);
+            : $this->made('resize', [1 / $by], ['kernel' => self::LINEAR, 'gap' => 0.0]);
     }
 
     /** Every so-manieth pixel each way, as it is. */

@@ -77,7 +77,8 @@ trait ImageArithmetic
     /** Two masks at once: what both let through. */
     public function times(self $other): self
     {
-        return self::wrap(Vips::image('multiply', [$this, $other]))->made('linear', [Boxed::doubles([1 / 255]), Boxed::doubles([0.5])], ['uchar' => true]);
+        // Blended with nothing by the other: one pass in whole numbers, rounded.
+        return self::wrap(Vips::image('ifthenelse', [$other, $this, self::empty($this->width(), $this->height(), 1)], [], ['blend' => true]));
     }
 
     /** Multiplies the alpha of ink by a mask of its size. */

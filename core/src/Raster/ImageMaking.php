@@ -48,13 +48,13 @@ trait ImageMaking
     }
 
     /**
-     * Rows of interleaved 8-bit samples that another library holds; they are copied.
+     * Rows of interleaved 8-bit samples where another library holds them: settle what is made of them while it does.
      *
      * @internal
      */
     public static function memory(\FFI\CData $data, int $width, int $height, int $bands): self
     {
-        $handle = Vips::run('vips_image_new_from_memory_copy', $data, $width * $height * $bands, $width, $height, $bands, 0);
+        $handle = Vips::run('vips_image_new_from_memory', $data, $width * $height * $bands, $width, $height, $bands, 0);
         assert($handle instanceof \FFI\CData);
 
         return self::wrap($handle)->made('copy', [], ['interpretation' => 22]);
@@ -79,8 +79,8 @@ trait ImageMaking
     /** One colour all over, under the given alpha. */
     public static function flat(\TallCrow\Colour\Srgb $colour, self $alpha): self
     {
-        return $alpha->made('linear', [Boxed::doubles([0.0, 0.0, 0.0]), Boxed::doubles([(float) $colour->red, (float) $colour->green, (float) $colour->blue])], ['uchar' => true])
-            ->made('copy', [], ['interpretation' => 22])
+        return self::raw(chr($colour->red).chr($colour->green).chr($colour->blue), 1, 1, 3)
+            ->stretchedOut($alpha->width(), $alpha->height())
             ->withBand($alpha);
     }
 

@@ -12,10 +12,8 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Geometry\Box;
 use TallCrow\Mask\ClipMask;
 use TallCrow\Mask\Mask;
-use TallCrow\Raster\Blending;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Laid;
 use TallCrow\Texture\Wear;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
@@ -47,39 +45,47 @@ final class Compositor
      */
     public function compose(array $layers, array $distress, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
-        /** @var list<array{?string, Laid}> $waiting whose it is, and what */
-        $waiting = [];
+        $sheet = new Layering($frame);
+        // A few points of each piece, where wear is to be weighed over all of them.
+        $every = $distress !== [] && $this->isWhole($frame) ? intdiv((int) $frame->ppi, (int) WornInk::PPI) : 0;
+        $wide = $every < 2 ? null : $frame->coarser($every);
+        $points = $wide === null ? null : new Layering($wide);
         $painted = [];
         foreach ($layers as $i => $layer) {
             $this->progress?->layer($i, count($layers), $layer->called());
-            if ($layer->on && $layer->role->knockout) {
-                $gap = $this->piece($layer, $frame);
-                $waiting = $gap === null ? $waiting : self::cut($waiting, $layer, $gap, $frame);
+            $gap = $layer->on && $layer->role->knockout ? $this->piece($layer, $frame) : null;
+            if ($gap !== null) {
+                $sheet->takeOut($layer, $gap);
+                $points?->takeOut($layer, $gap->glimpsed($every));
             }
             $piece = $layer->on && $layer->role->prints() ? $this->piece($layer->with(role: Role::ink()), $frame) : null;
-            if ($piece === null) {
-                continue;
-            }
-            [$left, $top] = [$piece->frame->left - $frame->left, $piece->frame->top - $frame->top];
-            $painted[$layer->id] = $piece;
-            if ($layer->blend === BlendMode::Normal) {
-                $waiting[] = [$layer->id, Laid::over($piece->image, $left, $top)];
-            } else {
-                $below = Image::stacked($frame->width, $frame->height, array_column($waiting, 1));
-                $here = $below->crop($left, $top, $piece->frame->width, $piece->frame->height);
-                $waiting = [[null, Laid::over($below->insert(Blending::over($here, $piece->image, $layer->blend), $left, $top), 0, 0)]];
+            if ($piece !== null) {
+                $painted[$layer->id] = $piece;
+                $sheet->add($layer, $piece, $layer->blend);
+                // Blended or not, ink covers as much.
+                $points?->add($layer, $piece->glimpsed($every), BlendMode::Normal);
             }
         }
-        $waiting = array_column($waiting, 1);
-        $sheet = Image::stacked($frame->width, $frame->height, $waiting);
+        $bare = $wide === null || $points === null ? null : new Piece($points->picture()->alpha(), $wide);
+
+        return $this->worn($sheet->picture(), $sheet->isEmpty() ? [] : $distress, $layers, $painted, $frame, $bare, $x, $y);
+    }
+
+    /**
+     * @param  list<Wear>  $distress
+     * @param  list<Layer>  $layers
+     * @param  array<string, Piece>  $painted
+     */
+    private function worn(Image $sheet, array $distress, array $layers, array $painted, Frame $frame, ?Piece $bare, float $x, float $y): Image
+    {
         $kept = null;
-        foreach ($waiting === [] ? [] : $distress as $wear) {
+        foreach ($distress as $wear) {
             $edges = $this->wear->followsEdges($wear);
             if ($edges) {
                 $sheet = ($kept === null ? $sheet : $sheet->masked($kept))->settled();
                 $kept = null;
             }
-            $ink = $this->wornInk($layers, $wear, $edges ? $sheet->alpha() : null);
+            $ink = $this->wornInk($layers, $wear, $edges ? $sheet->alpha() : null, $bare);
             $left = $this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
         }
@@ -87,32 +93,9 @@ final class Compositor
         return $kept === null ? $sheet : $sheet->masked($kept);
     }
 
-    /**
-     * A knockout takes from all that waits, or from the layers that it names alone.
-     *
-     * @param  list<array{?string, Laid}>  $waiting
-     * @return list<array{?string, Laid}>
-     */
-    private static function cut(array $waiting, Layer $layer, Piece $gap, Frame $frame): array
+    private function isWhole(Frame $frame): bool
     {
-        if ($layer->role->from === []) {
-            return [...$waiting, [null, Laid::takingOut($gap->image, $gap->frame->left - $frame->left, $gap->frame->top - $frame->top)]];
-        }
-        $cut = [];
-        foreach ($waiting as [$id, $laid]) {
-            if (! in_array($id, $layer->role->from, true)) {
-                $cut[] = [$id, $laid];
-
-                continue;
-            }
-            $own = new Frame($frame->ppi, $frame->left + $laid->left, $frame->top + $laid->top, $laid->image->width(), $laid->image->height());
-            $cut[] = [$id, Laid::over(Image::stacked($own->width, $own->height, [
-                Laid::over($laid->image, 0, 0),
-                Laid::takingOut($gap->image, $gap->frame->left - $own->left, $gap->frame->top - $own->top),
-            ]), $laid->left, $laid->top)];
-        }
-
-        return $cut;
+        return $this->artwork !== null && $frame == Frame::sheet($this->artwork->sheet, $frame->ppi);
     }
 
     /** A layer of the artwork by its id. */
@@ -189,24 +172,25 @@ final class Compositor
      * The ink of several layers, as a line of wear over all of them finds it.
      *
      * @param  list<Layer>  $layers
+     * @param  ?Piece  $bare  the alpha of all of it before any wear, at a low ppi, where that is at hand
      */
-    public function wornInk(array $layers, Wear $wear, ?Image $alpha): WornInk
+    public function wornInk(array $layers, Wear $wear, ?Image $alpha, ?Piece $bare = null): WornInk
     {
-        $box = null;
-        foreach ($layers as $layer) {
-            $reach = $layer->on && $layer->role->prints() ? $this->reach($layer) : null;
-            $box = $reach === null ? $box : ($box?->union($reach) ?? $reach);
-        }
+        // The whole sheet where it is known: a window that changed with the ink would let nothing drawn before serve again.
+        $extent = $this->artwork?->sheet->box() ?? $this->around($layers) ?? new Box(0, 0, 1, 1);
         $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->key($layer)) : '', $layers)));
 
-        return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $box, $key): ?Piece {
-            // The whole sheet where it is known: a window that changed with the ink would let nothing drawn before serve again.
-            $frame = $box === null ? null : ($this->artwork === null ? Frame::about($box, $ppi) : Frame::sheet($this->artwork->sheet, $ppi));
-            if ($frame === null) {
-                return null;
+        return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $extent, $key, $bare): ?Piece {
+            if ($bare !== null && $bare->frame->ppi >= $ppi) {
+                [$alpha, $frame] = [$bare->image, $bare->frame];
+            } else {
+                $frame = $this->artwork === null ? Frame::about($extent, $ppi) : Frame::sheet($this->artwork->sheet, $ppi);
+                if ($frame === null) {
+                    return null;
+                }
+                // The same for every line of wear over these layers.
+                $alpha = $this->pictures->image("weighed $key $ppi", fn (): Image => $this->compose($layers, [], $frame)->alpha());
             }
-            // The same for every line of wear over these layers.
-            $alpha = $this->pictures->image("weighed $key $ppi", fn (): Image => $this->compose($layers, [], $frame)->alpha());
             foreach ($wear->shielded as $id) {
                 $layer = self::find($layers, $id);
                 $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->with(role: Role::ink()), $frame);
@@ -215,17 +199,28 @@ final class Compositor
                 }
             }
 
-            return new Piece($alpha, $frame);
-        }, $this->artwork?->sheet->box() ?? $box ?? new Box(0, 0, 1, 1), $alpha);
+            return new Piece($alpha->settled(), $frame);
+        }, $extent, $alpha);
     }
 
-    private function reach(Layer $layer): ?Box
+    /**
+     * The box about the ink of several layers; what is in trouble has none.
+     *
+     * @param  list<Layer>  $layers
+     */
+    private function around(array $layers): ?Box
     {
-        try {
-            return $this->placer->reach($layer);
-        } catch (AssetUnusable|MissingGlyphs|FontRefused) {
-            return null;
+        $box = null;
+        foreach ($layers as $layer) {
+            try {
+                $reach = $layer->on && $layer->role->prints() ? $this->placer->reach($layer) : null;
+                $box = $reach === null ? $box : ($box?->union($reach) ?? $reach);
+            } catch (AssetUnusable|MissingGlyphs|FontRefused) {
+                continue;
+            }
         }
+
+        return $box;
     }
 
     /** @param  list<Layer>  $layers */

@@ -61,6 +61,12 @@ final readonly class Frame
         return new self($this->ppi * $by, $this->left * $by, $this->top * $by, $this->width * $by, $this->height * $by);
     }
 
+    /** The same window in pixels so many times coarser, begun ones left out. */
+    public function coarser(int $by): self
+    {
+        return new self($this->ppi / $by, (int) floor($this->left / $by), (int) floor($this->top / $by), max(1, intdiv($this->width, $by)), max(1, intdiv($this->height, $by)));
+    }
+
     /** From inches on the sheet to pixels of this window. */
     public function fromInches(): Affine
     {

@@ -19,6 +19,12 @@ final readonly class Piece
         return new self($image, $this->frame);
     }
 
+    /** Every so-manieth pixel of it, for sums over many. */
+    public function glimpsed(int $every): self
+    {
+        return new self($this->image->sampled($every), $this->frame->coarser($every));
+    }
+
     /** The part that lies in a window, cut to it; null when none does. */
     public function cut(Frame $to): ?self
     {

@@ -17,7 +17,7 @@ use TallCrow\Texture\WearTile;
 final readonly class WearPainter
 {
     /** Part of every key: raise it when a texture is to look otherwise. */
-    private const VERSION = 'wear-4';
+    private const VERSION = 'wear-5';
 
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;
@@ -100,15 +100,16 @@ final readonly class WearPainter
     }
 
     /**
-     * How much ink lies under each level: several looks, in each of which every pixel of the coarse ink sees one pixel of
-     * the field, somewhere within it by chance.
+     * How much ink lies under each level: as many looks as so much ink asks for, in each of which every pixel of the
+     * coarse ink sees one pixel of the field, somewhere within it by chance.
      *
      * @return array<int, float>
      */
     private function weighed(Wear $wear, Piece $ink, float $x, float $y): array
     {
         $sums = array_fill(0, 256, 0.0);
-        for ($look = 0; $look < WornInk::LOOKS; $look++) {
+        $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $ink->image->area())));
+        for ($look = 0; $look < $looks; $look++) {
             $tile = $this->pictures->image(
                 sprintf('look %s %s %.3f %d', self::VERSION, $this->name($wear), $ink->frame->ppi, $look),
                 fn (): Image => WearTile::glimpsed($this->field($wear), $wear, $ink->frame->ppi, $look),

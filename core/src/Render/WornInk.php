@@ -13,8 +13,11 @@ final readonly class WornInk
     /** Ppi at which the ink is drawn to weigh how much of it lies under each level of a texture. */
     public const PPI = 25.0;
 
-    /** How often the texture is looked at, each time at other places. */
+    /** How often the texture is looked at, at most, each time at other places. */
     public const LOOKS = 8;
+
+    /** As many pixels of ink in all looks together give the share to a few parts in a thousand. */
+    public const ENOUGH = 200_000;
 
     /** Where wear follows edges, so much finer the texture is looked at than the ink. */
     public const FINER = 6;

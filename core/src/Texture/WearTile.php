@@ -89,6 +89,7 @@ final class WearTile
             }
         }
 
-        return $table(($low + $high) / 2);
+        // To a quarter of a level, so that a tile once made mostly serves again when the ink changes a little.
+        return $table(round(($low + $high) * 2) / 4);
     }
 }
