@@ -40,6 +40,11 @@ test('a brief can be changed, and the design follows the new print area', async 
 });
 
 test('print areas of the seller\'s own are listed and offered', async ({ page }) => {
+    // A server slow to read the length: what was typed holds, however soon the button is pressed.
+    await page.route('**/api/lengths*', async (route) => {
+        await new Promise((done) => setTimeout(done, 700));
+        await route.continue();
+    });
     await page.goto('/houses');
     await page.getByLabel('Name').fill('Bellfoundry tote front');
     await page.getByLabel('area width').fill('300 mm');

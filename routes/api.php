@@ -46,6 +46,7 @@ Route::post('jobs/{job}/exports', [ExportController::class, 'store']);
 Route::get('revisions/{revision}/proof.png', [ProofController::class, 'sheet']);
 Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
 Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
+Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
 Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
 Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
 Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);

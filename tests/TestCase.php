@@ -42,10 +42,13 @@ abstract class TestCase extends BaseTestCase
         }
     }
 
-    /** @param  list<array<string, mixed>>  $layers */
-    protected function job(array $layers = [], string $title = 'Bell ringers'): PrintJob
+    /**
+     * @param  list<array<string, mixed>>  $layers
+     * @param  list<array<string, mixed>>  $distress
+     */
+    protected function job(array $layers = [], string $title = 'Bell ringers', array $distress = []): PrintJob
     {
-        $artwork = ArtworkReader::data(['title' => $title] + Fixtures::sheet($layers));
+        $artwork = ArtworkReader::data(['title' => $title, 'distress' => $distress] + Fixtures::sheet($layers));
 
         return app(Briefs::class)->start($this->shop, PrintArea::pixels('Small', 900, 1200, $artwork->sheet->ppi), $artwork);
     }

@@ -13,6 +13,7 @@ use TallCrow\Colour\Palette;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 use TallCrow\Cutout\Background;
+use TallCrow\Raster\Image;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Renderer;
 use TallCrow\Render\Retoucher;
@@ -61,21 +62,28 @@ final readonly class Studio
     }
 
     /**
-     * The buckets of a line that hides some: those of the picture as the lines before it leave it.
+     * The buckets of a line that hides some.
      *
      * @return ?list<array{name: string, colour: string, share: float}>
      */
     public function buckets(Artwork $artwork, string $id, int $number): ?array
     {
+        $line = $artwork->layer($id)->effects[$number] ?? null;
+        $pixels = $line?->kind === 'clear-buckets' ? $this->before($artwork, $id, $number) : null;
+
+        return $pixels === null || $line === null ? null : array_map(fn (Swatch $bucket): array => $bucket->toArray(), Background::buckets($pixels, (int) $line->values->number('count')));
+    }
+
+    /** A layer's raster as the lines before the one of that number leave it; null when the layer shows none. */
+    public function before(Artwork $artwork, string $id, int $number): ?Image
+    {
         $layer = $artwork->layer($id);
-        $line = $layer?->effects[$number] ?? null;
-        if ($layer === null || $line === null || $line->kind !== 'clear-buckets' || ! $layer->source instanceof ArtSource) {
+        if ($layer === null || ! $layer->source instanceof ArtSource || ! isset($layer->effects[$number]) || $this->shelf->picture($layer->source->file)->isVector()) {
             return null;
         }
         $before = $layer->with(effects: array_slice($layer->effects, 0, $number));
-        $pixels = (new Retoucher($this->shelf, $this->pictures))->retouched($before, $layer->source, $layer->placement->width ?? 1.0)
-            ?? $this->shelf->picture($layer->source->file)->pixels()->settled();
 
-        return array_map(fn (Swatch $bucket): array => $bucket->toArray(), Background::buckets($pixels, (int) $line->values->number('count')));
+        return (new Retoucher($this->shelf, $this->pictures))->retouched($before, $layer->source, $layer->placement->width ?? 1.0)
+            ?? $this->shelf->picture($layer->source->file)->pixels()->settled();
     }
 }

@@ -13,6 +13,8 @@ use Illuminate\Http\Response;
 /** Pictures of a revision: the sheet at any ppi or a part of it, one layer alone, and what lies under a point. */
 final class ProofController
 {
+    private const SCREEN = 1100;
+
     public function sheet(Request $request, Revision $revision): Response
     {
         return self::png(self::proof($request, $revision, $request->float('ppi', 60))->sheet(self::region($request), $request->string('without')->toString()));
@@ -43,6 +45,14 @@ final class ProofController
     public function buckets(Revision $revision, string $layer, int $line): array
     {
         return Studio::of($revision->job->shop)->buckets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.');
+    }
+
+    /** A layer's picture as it is before a line of its, no larger than a screen shows it. */
+    public function before(Revision $revision, string $layer, int $line): Response
+    {
+        $pixels = Studio::of($revision->job->shop)->before($revision->read(), $layer, $line) ?? abort(404, 'This line is gone, or it has no picture of pixels.');
+
+        return self::png($pixels->resized(min(1.0, self::SCREEN / max($pixels->width(), $pixels->height())))->png(1));
     }
 
     /** @return array{layers: list<string>} */

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import { useBench } from '../stores/bench';
+import { allRead } from '../stores/reading';
 import { called, copied, freshId } from './layers';
 
 /** What can be done with all that is chosen; what it is aligned to is always said. */
@@ -21,6 +22,11 @@ const targets = computed<Record<string, string>>(() => ({
     ...Object.fromEntries((bench.artwork?.layers ?? []).filter((layer) => count.value > 1 || layer.id !== bench.chosen).map((layer) => [layer.id, called(layer)])),
 }));
 const target = computed(() => (to.value in targets.value ? to.value : count.value > 1 ? 'selection' : 'sheet'));
+
+async function space(): Promise<void> {
+    await allRead();
+    await bench.arrange('space', { across: way.value === 'across', gap: gap.value });
+}
 
 function group(): void {
     if (bench.artwork) {
@@ -60,7 +66,7 @@ function copyAll(): void {
                 Leave <QuantityToken :value="gap ?? 0" kind="length" :placeholder="gap === null ? 'equal gaps' : ''" :least="-50" :most="50" :ppi="ppi" label="gap between pieces" @change="gap = $event" />
                 <button v-if="gap !== null" type="button" class="token" @click="gap = null">or equal gaps</button>
                 {{ ' ' }}<ChoiceToken :value="way" :choices="['across', 'down']" label="way of spacing" @change="way = $event" />
-                <button type="button" class="plain-button" :disabled="count < (gap === null ? 3 : 2)" @click="bench.arrange('space', { across: way === 'across', gap })">Space</button>
+                <button type="button" class="plain-button" :disabled="count < (gap === null ? 3 : 2)" @click="space">Space</button>
             </p>
             <p class="sentence">
                 Size all to <QuantityToken :value="by" kind="share" :least="0.02" :most="50" label="size of all" @change="by = $event" />

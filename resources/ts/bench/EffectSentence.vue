@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import ArtToken from '../tokens/ArtToken.vue';
 import BucketsToken from '../tokens/BucketsToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
+import CornersToken from '../tokens/CornersToken.vue';
 import ColoursToken from '../tokens/ColoursToken.vue';
 import ColourToken from '../tokens/ColourToken.vue';
 import FontToken from '../tokens/FontToken.vue';
@@ -41,5 +42,6 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
             <ArtToken v-else-if="part.kind === 'picture'" :value="String(effect[part.name])" @change="set(part.name, $event)" />
             <QuantityToken v-else :value="Number(effect[part.name])" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="said(part)" @change="set(part.name, $event)" />
         </template>
+        <template v-if="effect.kind === 'straighten'">, or <CornersToken :effect="effect" :layer="layer.id" :line="index" @change="emit('change', { ...effect, ...$event })" /></template>
     </span>
 </template>

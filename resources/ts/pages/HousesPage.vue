@@ -3,6 +3,7 @@ import { onMounted, reactive, ref } from 'vue';
 import { api, Refused, said } from '../api';
 import { useCatalogue } from '../stores/catalogue';
 import QuantityToken from '../tokens/QuantityToken.vue';
+import { allRead } from '../stores/reading';
 import type { Area } from '../types';
 
 const shop = useCatalogue();
@@ -21,6 +22,7 @@ async function load(): Promise<void> {
 
 async function add(): Promise<void> {
     failed.value = '';
+    await allRead();
     try {
         await api.post('areas', { name: form.name, ppi: form.ppi, width: Math.round(form.width * form.ppi), height: Math.round(form.height * form.ppi) });
         form.name = '';

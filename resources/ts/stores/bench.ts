@@ -4,6 +4,7 @@ import { api, Refused, said } from '../api';
 import { findLayer, replaceLayer } from '../bench/layers';
 import type { Pen } from '../peg/pen';
 import { useCatalogue } from './catalogue';
+import { allRead, reading } from './reading';
 import type { Artwork, Asset, BenchJob, Layer, Measure, Report } from '../types';
 
 type Change = (artwork: Artwork) => Artwork;
@@ -22,7 +23,8 @@ export const useBench = defineStore('bench', () => {
     const report = ref<Report | null>(null);
     const finding = ref<string | null>(null);
     const measuring = ref(false);
-    const saving = ref(false);
+    const sending = ref(false);
+    const saving = computed(() => sending.value || reading.value > 0);
     const trouble = ref<string | null>(null);
     const stale = ref<string | null>(null);
 
@@ -118,7 +120,7 @@ export const useBench = defineStore('bench', () => {
     }
 
     async function save(): Promise<void> {
-        saving.value = true;
+        sending.value = true;
         try {
             while (waiting && job.value && !stale.value) {
                 const sending: Artwork = waiting;
@@ -131,7 +133,7 @@ export const useBench = defineStore('bench', () => {
         } catch (error) {
             refused(error);
         } finally {
-            saving.value = false;
+            sending.value = false;
         }
     }
 
@@ -149,23 +151,24 @@ export const useBench = defineStore('bench', () => {
     }
 
     async function step(action: 'undo' | 'redo' | 'mends' | 'arrange', more: object = {}): Promise<void> {
+        await allRead();
         await running;
         if (!job.value || stale.value) {
             return;
         }
-        saving.value = true;
+        sending.value = true;
         try {
             take(await api.post<BenchJob>(`jobs/${job.value.id}/${action}`, { version: job.value.version, ...more }));
         } catch (error) {
             refused(error);
         } finally {
-            saving.value = false;
+            sending.value = false;
         }
     }
 
     /** A raster becomes a drawing on the shelf, and the piece that showed the one shows the other. */
     async function trace(asset: number, id: string): Promise<void> {
-        saving.value = true;
+        sending.value = true;
         try {
             const made = await api.post<Asset>(`assets/${asset}/trace`, { colours: 6 });
             await useCatalogue().load();
@@ -173,7 +176,7 @@ export const useBench = defineStore('bench', () => {
         } catch (error) {
             trouble.value = said(error);
         } finally {
-            saving.value = false;
+            sending.value = false;
         }
     }
 

@@ -2,6 +2,7 @@
 import { computed, ref, useId, watch } from 'vue';
 import { said } from '../api';
 import { quantities, type QuantityKind } from './quantity';
+import { whileReading } from '../stores/reading';
 
 const props = withDefaults(
     defineProps<{ value: number; kind: QuantityKind; label: string; least?: number; most?: number; ppi?: number; step?: number; placeholder?: string }>(),
@@ -24,11 +25,15 @@ function bounded(value: number): number {
     return Math.min(props.most, Math.max(props.least, value));
 }
 
-async function commit(): Promise<void> {
+function commit(): void {
     if (typed.value === shown.value) {
         wrong.value = '';
-        return;
+    } else {
+        void whileReading(take);
     }
+}
+
+async function take(): Promise<void> {
     try {
         const value = await quantity.value.read(typed.value, props.ppi);
         if (value < props.least - 1e-9 || value > props.most + 1e-9) {

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { findLayer } from '../bench/layers';
+import { useBench } from '../stores/bench';
+import type { EffectLine } from '../types';
+import { CORNERS, cornersOf, inTurn, placed, toLine, type Corner } from './corners';
+
+/** Four corners to be put on a crooked picture, by pointer or keys, before anything changes. */
+const props = defineProps<{ effect: EffectLine; layer: string; line: number }>();
+const emit = defineEmits<{ change: [corners: Record<string, number>] }>();
+
+const STEP = 0.002;
+const bench = useBench();
+const open = ref(false);
+const corners = ref<Corner[]>([]);
+const held = ref(-1);
+const lost = ref(false);
+const picture = ref<HTMLImageElement | null>(null);
+
+/** A line just added is not in what the server holds yet. */
+const address = computed(() => {
+    const known = bench.job && findLayer(bench.job.artwork, props.layer)?.effects[props.line]?.kind === 'straighten';
+    return known ? `/api/revisions/${bench.job?.revision}/layers/${props.layer}/before/${props.line}.png` : null;
+});
+const fits = computed(() => inTurn(corners.value));
+const said = computed(() => {
+    const [x, y] = corners.value[held.value] ?? [];
+    return x === undefined || y === undefined ? 'No mark is chosen.' : `${CORNERS[held.value]}: ${(x * 100).toFixed(1)} % across, ${(y * 100).toFixed(1)} % down`;
+});
+const outline = computed(() => corners.value.map(([x, y]) => `${x * 100},${y * 100}`).join(' '));
+const close = computed(() => {
+    const [x, y] = corners.value[held.value] ?? [0, 0];
+    const { clientWidth = 0, clientHeight = 0 } = picture.value ?? {};
+    return { backgroundImage: `url(${address.value})`, backgroundSize: `${clientWidth * 4}px ${clientHeight * 4}px`, backgroundPosition: `${64 - x * clientWidth * 4}px ${64 - y * clientHeight * 4}px` };
+});
+
+watch(open, (now) => {
+    if (now) {
+        corners.value = cornersOf(props.effect);
+        held.value = -1;
+        lost.value = false;
+    }
+});
+
+function put(index: number, corner: Corner): void {
+    corners.value = corners.value.map((one, i) => (i === index ? placed(corner) : one));
+}
+
+function grasp(event: PointerEvent, index: number): void {
+    held.value = index;
+    (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+}
+
+function follow(event: PointerEvent, index: number): void {
+    const box = picture.value?.getBoundingClientRect();
+    if (box && (event.currentTarget as HTMLElement).hasPointerCapture(event.pointerId)) {
+        put(index, [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height]);
+    }
+}
+
+function key(event: KeyboardEvent, index: number): void {
+    const step = event.shiftKey ? STEP * 10 : STEP;
+    const way = ({ ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] } as Record<string, Corner>)[event.key];
+    const now = corners.value[index];
+    if (way && now) {
+        event.preventDefault();
+        put(index, [now[0] + way[0], now[1] + way[1]]);
+    }
+}
+
+function straighten(): void {
+    open.value = false;
+    emit('change', toLine(corners.value));
+}
+</script>
+
+<template>
+    <button type="button" class="token" :disabled="!address" @click="open = true">place them on the picture</button>
+    <v-dialog v-model="open" max-width="720">
+        <section class="sheet-dialog corners-dialog" aria-label="Corners of the picture">
+            <h2>Where are its corners?</h2>
+            <p id="corners-how" class="small">Drag each mark onto a corner of what should be upright, or choose a mark and press the arrow keys; with Shift in larger steps.</p>
+            <p v-if="lost" role="alert">The picture could not be loaded. Close this and open it again.</p>
+            <div v-else class="corners-room">
+                <div class="corners-picture">
+                    <img v-if="address" ref="picture" :src="address" alt="The picture as it is before this line" draggable="false" @error="lost = true" />
+                    <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true"><polygon :points="outline" :class="{ wrong: !fits }" /></svg>
+                    <button
+                        v-for="(corner, i) in corners" :key="i" type="button" class="corner-mark" :class="{ held: held === i }" :style="{ left: `${corner[0] * 100}%`, top: `${corner[1] * 100}%` }"
+                        :aria-label="`${CORNERS[i]} corner, ${(corner[0] * 100).toFixed(1)} % across, ${(corner[1] * 100).toFixed(1)} % down`" aria-describedby="corners-how"
+                        @focus="held = i" @pointerdown="grasp($event, i)" @pointermove="follow($event, i)" @keydown="key($event, i)"
+                    >
+                        {{ i + 1 }}
+                    </button>
+                </div>
+                <div v-show="held >= 0" class="corner-close" :class="{ left: (corners[held]?.[0] ?? 0) > 0.5 }" aria-hidden="true" :style="close"></div>
+            </div>
+            <div class="corners-says">
+                <p v-if="!fits" role="alert">The corners cross. Put 1 to 4 around the picture in turn, from the top left as the hands of a clock go.</p>
+                <p v-else class="small measure" role="status">{{ said }}</p>
+            </div>
+            <div class="dialog-ends">
+                <button type="button" class="plain-button strong" :disabled="!fits || lost" @click="straighten">Straighten it</button>
+                <button type="button" class="plain-button quiet" @click="open = false">Leave it as it was</button>
+            </div>
+        </section>
+    </v-dialog>
+</template>

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Tests\Fixtures;
+
+/** @return array{int, int, string} width, height, and the pixel at a place, by ImageMagick */
+function png_pixel(string $png, int $x, int $y): array
+{
+    $path = Fixtures::temporary('line').'/p.png';
+    file_put_contents($path, $png);
+    [$width, $height] = (array) getimagesize($path);
+
+    return [$width, $height, Fixtures::run(['convert', $path, '-format', "%[pixel:p{{$x},{$y}}]", 'info:'])];
+}
+
+/**
+ * @param  list<array<string, mixed>>  $effects
+ * @return array<string, mixed>
+ */
+function scan(array $effects): array
+{
+    return ['id' => 'moth', 'source' => ['kind' => 'art', 'file' => 'moth-scan.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2.0], 'effects' => $effects];
+}
+
+it('shows a picture as the lines before one leave it, for its corners to be placed on', function (): void {
+    $this->shelve('moth-scan.png');
+    $job = $this->job([scan([['kind' => 'crop', 'left' => 0.5], ['kind' => 'straighten', 'x1' => 0.1]])]);
+    [$width, $height] = getimagesize(Fixtures::assets().'/moth-scan.png');
+    $before = fn (int $line): array => png_pixel($this->get("/api/revisions/{$job->head_id}/layers/moth/before/$line.png")->assertOk()->getContent(), 0, 0);
+    // No larger than a screen shows; the cropped one half as wide in proportion.
+    expect(max($before(0)[0], $before(0)[1]))->toBe(min(1100, max($width, $height)))
+        ->and($before(0)[0] / $before(0)[1])->toEqualWithDelta($width / $height, 0.005)
+        ->and($before(1)[0] / $before(1)[1])->toEqualWithDelta($width / $height / 2, 0.005);
+    $this->getJson("/api/revisions/{$job->head_id}/layers/moth/before/2.png")->assertNotFound();
+    $this->getJson("/api/revisions/{$job->head_id}/layers/none/before/0.png")->assertNotFound();
+});
+
+it('has no such picture of what is no raster', function (): void {
+    $this->shelve('raven.svg');
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, more: ['effects' => [['kind' => 'outline']]]), ['id' => 'raven', 'source' => ['kind' => 'art', 'file' => 'raven.svg'], 'placement' => ['x' => 1, 'y' => 1, 'width' => 1], 'effects' => [['kind' => 'outline']]]]);
+    $this->getJson("/api/revisions/{$job->head_id}/layers/plate/before/0.png")->assertNotFound();
+    $this->getJson("/api/revisions/{$job->head_id}/layers/raven/before/0.png")->assertNotFound();
+});
+
+it('tells the buckets of the line that hides some, as the lines before leave the picture', function (): void {
+    $this->shelve('moth-scan.png');
+    $job = $this->job([scan([['kind' => 'clear-edge', 'tolerance' => 22], ['kind' => 'clear-buckets', 'count' => 3]])]);
+    $buckets = $this->getJson("/api/revisions/{$job->head_id}/layers/moth/buckets/1")->assertOk()->json();
+    expect($buckets)->toHaveCount(3)->and(array_sum(array_column($buckets, 'share')))->toEqualWithDelta(1, 0.01);
+    // The paper, lighter than any ink, has gone with the line before.
+    foreach ($buckets as $bucket) {
+        expect(hexdec(substr($bucket['colour'], 5, 2)))->toBeLessThan(0xD0);
+    }
+    $this->getJson("/api/revisions/{$job->head_id}/layers/moth/buckets/0")->assertNotFound();
+    $this->getJson("/api/revisions/{$job->head_id}/layers/moth/buckets/7")->assertNotFound();
+});
+
+it('shows in a loud colour what a mask takes, and the mask alone', function (): void {
+    $mask = ['kind' => 'rectangle', 'x' => 0.25, 'y' => 0.5, 'width' => 0.5, 'height' => 1];
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, more: ['masks' => [$mask]]), Fixtures::shape('bare', 'ellipse', 1)]);
+    $show = fn (string $layer, string $what): string => (string) $this->get("/api/revisions/{$job->head_id}/layers/$layer.png?ppi=60&show=$what")->assertOk()->getContent();
+    // The plate lies from 0.5 to 2.5 in across; the mask keeps its left half.
+    expect(png_pixel($show('plate', 'taken'), 120, 120)[2])->toBe('srgba(255,0,200,1)')
+        ->and(png_pixel($show('plate', 'taken'), 60, 120)[2])->toEndWith(',0)')
+        ->and(png_pixel($show('plate', 'mask'), 60, 120)[2])->toStartWith('srgba(255,255,255,')
+        ->and(png_pixel($show('plate', 'mask'), 120, 120)[2])->toStartWith('srgba(0,0,0,');
+    $this->getJson("/api/revisions/{$job->head_id}/layers/bare.png?show=mask")->assertNotFound();
+});
+
+it('shows what wear of the whole sheet takes, and only where there was ink', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2)], distress: [['texture' => 'speckle', 'amount' => 0.5, 'seed' => 4]]);
+    $path = Fixtures::temporary('taken').'/t.png';
+    file_put_contents($path, $this->get("/api/revisions/{$job->head_id}/taken.png?ppi=60")->assertOk()->getContent());
+    // Half of the plate, which is 2 × 2 in of the 3 × 4 in sheet: a sixth of it.
+    expect((float) Fixtures::run(['convert', $path, '-alpha', 'extract', '-format', '%[fx:mean]', 'info:']))->toEqualWithDelta(1 / 6, 0.01)
+        ->and((float) Fixtures::run(['convert', $path, '-alpha', 'extract', '-crop', '25x240+0+0', '-format', '%[fx:mean]', 'info:']))->toBe(0.0);
+});
+
+it('tells the colour under a point, and none where there is cloth', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#9c3d1c')]);
+    $this->getJson("/api/revisions/{$job->head_id}/colour?x=1.5&y=2")->assertExactJson(['colour' => '#9c3d1c']);
+    $this->getJson("/api/revisions/{$job->head_id}/colour?x=0.1&y=0.1")->assertExactJson(['colour' => null]);
+    $this->getJson("/api/revisions/{$job->head_id}/colour?x=-4&y=99")->assertExactJson(['colour' => null]);
+});
