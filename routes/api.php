@@ -44,6 +44,7 @@ Route::get('jobs/{job}/exports', [ExportController::class, 'index']);
 Route::post('jobs/{job}/exports', [ExportController::class, 'store']);
 
 Route::get('revisions/{revision}/proof.png', [ProofController::class, 'sheet']);
+Route::get('revisions/{revision}/steps', [ProofController::class, 'steps']);
 Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
 Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
 Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');

@@ -24,6 +24,11 @@ final readonly class ExportSteps implements ExportProgress
         $this->step('layers', (int) (self::LAYERS_TO * $number / max(1, $of)));
     }
 
+    public function line(int $number, int $of, string $kind): void
+    {
+        $this->step('layers', $this->export->progress);
+    }
+
     public function stage(ExportStage $stage): void
     {
         $this->step($stage->value, match ($stage) {

@@ -30,12 +30,15 @@ final readonly class Proof
         private Studio $studio,
         private float $ppi,
         private int $compression,
+        private ProofSteps $steps,
     ) {}
 
     /** @param  bool  $near  the browser is on this machine: packing the picture would take longer than sending it whole */
     public static function of(Revision $revision, float $ppi, bool $near): self
     {
-        return new self($revision->read(), Studio::of($revision->job->shop), min(self::MOST_PPI, max(4.0, $ppi)), $near ? 0 : 1);
+        $ppi = min(self::MOST_PPI, max(4.0, $ppi));
+
+        return new self($revision->read(), Studio::of($revision->job->shop), $ppi, $near ? 0 : 1, ProofSteps::of($revision, $ppi));
     }
 
     /**
@@ -52,7 +55,11 @@ final readonly class Proof
         $layer = $this->artwork->layer($without);
         $artwork = $layer === null ? $this->artwork : $this->artwork->withLayer($without, $layer->with(on: false));
 
-        return $this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null)->png($this->compression);
+        try {
+            return $this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null, $this->steps)->png($this->compression);
+        } finally {
+            $this->steps->done();
+        }
     }
 
     /** The layer as it lies on the whole sheet, so that it can be laid over the proof and dragged. */

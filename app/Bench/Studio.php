@@ -69,9 +69,12 @@ final readonly class Studio
     public function buckets(Artwork $artwork, string $id, int $number): ?array
     {
         $line = $artwork->layer($id)->effects[$number] ?? null;
-        $pixels = $line?->kind === 'clear-buckets' ? $this->before($artwork, $id, $number) : null;
+        if ($line?->kind !== 'clear-buckets') {
+            return null;
+        }
+        $pixels = $this->before($artwork, $id, $number);
 
-        return $pixels === null || $line === null ? null : array_map(fn (Swatch $bucket): array => $bucket->toArray(), Background::buckets($pixels, (int) $line->values->number('count')));
+        return $pixels === null ? null : array_map(fn (Swatch $bucket): array => $bucket->toArray(), Background::buckets($pixels, (int) $line->values->number('count')));
     }
 
     /** A layer's raster as the lines before the one of that number leave it; null when the layer shows none. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Proof;
+use App\Bench\ProofSteps;
 use App\Bench\Studio;
 use App\Models\Revision;
 use Illuminate\Http\Request;
@@ -18,6 +19,16 @@ final class ProofController
     public function sheet(Request $request, Revision $revision): Response
     {
         return self::png(self::proof($request, $revision, $request->float('ppi', 60))->sheet(self::region($request), $request->string('without')->toString()));
+    }
+
+    /**
+     * How far the drawing of a proof of the sheet is that was asked for.
+     *
+     * @return array{at: ?array{name: string, kind: string, done: float}}
+     */
+    public function steps(Request $request, Revision $revision): array
+    {
+        return ['at' => ProofSteps::read($revision, $request->float('ppi', 60))];
     }
 
     public function layer(Request $request, Revision $revision, string $layer): Response

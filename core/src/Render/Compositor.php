@@ -35,7 +35,7 @@ final class Compositor
         private readonly ?Artwork $artwork = null,
     ) {
         $this->wear = new WearPainter($shelf, $pictures);
-        $this->painter = new LayerPainter($shelf, $placer, $pictures, $this->wear, $this);
+        $this->painter = new LayerPainter($shelf, $placer, $pictures, $this->wear, $this, $progress);
     }
 
     /**

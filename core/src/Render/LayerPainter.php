@@ -49,10 +49,11 @@ final class LayerPainter
         private readonly Pictures $pictures,
         private readonly WearPainter $wear,
         private readonly Compositor $compositor,
+        ?Progress $progress = null,
     ) {
         $this->patterns = new PatternPainter($shelf, $pictures);
         $this->masks = new MaskPainter($shelf, $compositor);
-        $this->retoucher = new Retoucher($shelf, $pictures);
+        $this->retoucher = new Retoucher($shelf, $pictures, $progress);
     }
 
     /**

@@ -22,6 +22,7 @@ final class Retoucher
     public function __construct(
         private readonly Shelf $shelf,
         private readonly Pictures $pictures,
+        private readonly ?Progress $progress = null,
     ) {}
 
     /** Height over width of a layer's picture, after what crops and straightens it. */
@@ -67,7 +68,8 @@ final class Retoucher
 
         return $this->pictures->image($key, function () use ($file, $effects, $perInch): Image {
             $ink = $this->shelf->picture($file)->pixels()->settled();
-            foreach ($effects as $effect) {
+            foreach ($effects as $i => $effect) {
+                $this->progress?->line($i, count($effects), $effect::kind());
                 $ink = $effect->retouch($ink, $perInch)->settled();
             }
 

@@ -27,6 +27,11 @@ function progress(?string $endAt = null): ExportProgress
             $this->note("layer $number of $of");
         }
 
+        public function line(int $number, int $of, string $kind): void
+        {
+            $this->note("line $number of $of, $kind");
+        }
+
         public function stage(ExportStage $stage): void
         {
             $this->note($stage->value);

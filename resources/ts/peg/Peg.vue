@@ -13,6 +13,7 @@ import PenBar from './PenBar.vue';
 import { useDrag, type Hold } from './useDrag';
 import { usePen } from './usePen';
 import { usePicture } from './useProof';
+import { useSteps } from './useSteps';
 
 /** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
 const PROOFS = [30, 50, 75, 100];
@@ -60,6 +61,7 @@ const proofPpi = computed(() => {
 });
 const revision = computed(() => bench.job?.revision ?? null);
 const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, proofPpi.value))));
+const steps = useSteps(proof.late, revision, proofPpi);
 /** Only of what the current revision holds: a line just added is not in it yet. */
 const drawn = computed(() => (bench.layer && bench.measures.get(bench.layer.id)?.box ? bench.layer.id : null));
 const piece = usePicture(computed(() => (revision.value === null || !drawn.value ? null : `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}`)));
@@ -274,7 +276,7 @@ onBeforeUnmount(() => watcher?.disconnect());
                 <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option>
             </select>
             <ArrangeMenu />
-            <span v-if="proof.late.value || close.late.value" class="small" role="status">drawing …</span>
+            <span v-if="proof.late.value || close.late.value" class="small drawing" role="status">{{ steps.says.value }} <progress v-if="steps.done.value !== null" :value="steps.done.value" aria-label="How much is drawn"></progress></span>
             <span v-if="proof.lost.value" class="small" role="alert">The proof could not be drawn. <button type="button" class="token" @click="proof.again()">Try again</button></span>
         </header>
         <PenBar />

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Revision;
+use Illuminate\Support\Facades\Cache;
+use TallCrow\Render\Progress;
+
+/** Writes down how far a proof is, when it takes long enough for anyone to ask. */
+final class ProofSteps implements Progress
+{
+    /** Seconds in which a proof is mostly ready. */
+    private const SOON = 0.25;
+
+    /** Seconds after which what was written down holds no more, should the drawing have died. */
+    private const STALE = 60;
+
+    private float $begun;
+
+    /** Of what was begun: the layer by number and by name, of so many, the line of its retouching, and how much is done. */
+    private int $layer = 0;
+
+    private int $layers = 1;
+
+    private string $name = '';
+
+    private float $done = 0.0;
+
+    private bool $written = false;
+
+    private function __construct(private readonly string $key)
+    {
+        $this->begun = microtime(true);
+    }
+
+    public static function of(Revision $revision, float $ppi): self
+    {
+        return new self(self::key($revision, $ppi));
+    }
+
+    /**
+     * How far the proof of a revision is: the layer at work, the kind of its line of retouching if one is, and how much is
+     * done of all, 0 to 1. Null when it is not at work, or has only begun.
+     *
+     * @return ?array{name: string, kind: string, done: float}
+     */
+    public static function read(Revision $revision, float $ppi): ?array
+    {
+        /** @var ?array{name: string, kind: string, done: float} $now */
+        $now = Cache::get(self::key($revision, $ppi));
+
+        return $now;
+    }
+
+    public function layer(int $number, int $of, string $name): void
+    {
+        [$this->layer, $this->layers, $this->name] = [$number, max(1, $of), $name];
+        $this->write('', 0.0);
+    }
+
+    public function line(int $number, int $of, string $kind): void
+    {
+        $this->write($kind, $number / max(1, $of));
+    }
+
+    public function done(): void
+    {
+        if ($this->written) {
+            Cache::forget($this->key);
+        }
+    }
+
+    private function write(string $kind, float $ofLayer): void
+    {
+        // Groups tell of their own layers too: what is done never goes back.
+        $this->done = max($this->done, ($this->layer + $ofLayer) / $this->layers);
+        if (microtime(true) - $this->begun > self::SOON) {
+            Cache::put($this->key, ['name' => $this->name, 'kind' => $kind, 'done' => round($this->done, 3)], self::STALE);
+            $this->written = true;
+        }
+    }
+
+    private static function key(Revision $revision, float $ppi): string
+    {
+        return sprintf('proof %d %.2f', $revision->id, $ppi);
+    }
+}
