@@ -57,12 +57,13 @@ final class ProofSteps implements Progress
     public function layer(int $number, int $of, string $name): void
     {
         [$this->layer, $this->layers, $this->name] = [$number, max(1, $of), $name];
-        $this->write('', 0.0);
+        $this->write('', 0.0, microtime(true) - $this->begun > self::SOON);
     }
 
     public function line(int $number, int $of, string $kind): void
     {
-        $this->write($kind, $number / max(1, $of));
+        // Retouching is done but once, and is what takes its time.
+        $this->write($kind, $number / max(1, $of), true);
     }
 
     public function done(): void
@@ -72,11 +73,11 @@ final class ProofSteps implements Progress
         }
     }
 
-    private function write(string $kind, float $ofLayer): void
+    private function write(string $kind, float $ofLayer, bool $asked): void
     {
         // Groups tell of their own layers too: what is done never goes back.
         $this->done = max($this->done, ($this->layer + $ofLayer) / $this->layers);
-        if (microtime(true) - $this->begun > self::SOON) {
+        if ($asked) {
             Cache::put($this->key, ['name' => $this->name, 'kind' => $kind, 'done' => round($this->done, 3)], self::STALE);
             $this->written = true;
         }

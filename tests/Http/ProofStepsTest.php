@@ -10,7 +10,6 @@ it('tells how far a proof is that takes its time, and nothing of one that is soo
     $steps = ProofSteps::of($revision, 60);
     $steps->layer(0, 4, 'Harbour photo');
     expect($ask())->toBeNull();
-
     usleep(260_000);
     $steps->layer(1, 4, 'Harbour photo');
     expect($ask())->toEqual(['name' => 'Harbour photo', 'kind' => '', 'done' => 0.25]);

@@ -8,14 +8,15 @@ use TallCrow\Raster\Image;
 
 /**
  * Keeps pictures as files in one folder, shared by all processes. Files are written aside and renamed, mapped when
- * read, and the oldest go when the folder outgrows its bound.
+ * read, and the oldest go when the folder outgrows its bound. What one process is drawing, others wait for instead of
+ * drawing it, too.
  */
 final readonly class FolderPictures implements Pictures
 {
     private const NOTHING = 'nothing';
 
     public function __construct(
-        private string $folder,
+        public string $folder,
         private int $mostBytes = 1_500_000_000,
     ) {
         if (! is_dir($this->folder)) {
@@ -26,6 +27,13 @@ final readonly class FolderPictures implements Pictures
     public function piece(string $key, Frame $frame, callable $make): ?Piece
     {
         $base = $this->folder.'/p'.sha1($key.$frame->key());
+
+        return is_file($base.'.at') ? $this->keptPiece($base, $frame, $make) : self::alone($base, fn (): ?Piece => $this->keptPiece($base, $frame, $make));
+    }
+
+    /** @param  callable(): ?Piece  $make */
+    private function keptPiece(string $base, Frame $frame, callable $make): ?Piece
+    {
         $place = self::kept($base.'.at');
         if ($place !== null) {
             touch($base.'.at');
@@ -52,7 +60,11 @@ final readonly class FolderPictures implements Pictures
     {
         $file = $this->folder.'/i'.sha1($key).'.v';
         if (! is_file($file)) {
-            $this->write($file, $make());
+            self::alone($file, function () use ($file, $make): void {
+                if (! is_file($file)) {
+                    $this->write($file, $make());
+                }
+            });
         }
 
         return Image::mapped($file);
@@ -86,6 +98,29 @@ final readonly class FolderPictures implements Pictures
             }
             @unlink($file);
             $total -= $bytes;
+        }
+    }
+
+    /**
+     * Does work that no other process does at the time. Works may need others: none needs itself, so none waits forever.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     */
+    private static function alone(string $file, callable $work): mixed
+    {
+        $lock = fopen($file.'.lock', 'c');
+        if ($lock === false) {
+            return $work();
+        }
+        flock($lock, LOCK_EX);
+        try {
+            return $work();
+        } finally {
+            @unlink($file.'.lock');
+            fclose($lock);
         }
     }
 

@@ -9,7 +9,6 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\Shelf;
-use TallCrow\Effect\Effect;
 use TallCrow\Effect\Retouches;
 use TallCrow\Raster\Image;
 
@@ -29,11 +28,12 @@ final class Retoucher
     public function aspect(Layer $layer, string $file): float
     {
         $picture = $this->shelf->picture($file);
-        $shapes = array_filter(self::lines($layer), fn (EffectLine $line): bool => in_array($line->kind, ['crop', 'straighten'], true));
-        if ($picture->isVector() || $shapes === []) {
+        $lines = self::lines($layer);
+        $shaping = array_filter($lines, fn (EffectLine $line): bool => in_array($line->kind, ['crop', 'straighten'], true));
+        if ($picture->isVector() || $shaping === []) {
             return $picture->aspect();
         }
-        $pixels = $this->pixels($layer, $file, 300.0);
+        $pixels = $this->after(array_slice($lines, 0, (int) array_key_last($shaping) + 1), $file, 300.0);
 
         return $pixels->height() / $pixels->width();
     }
@@ -50,7 +50,7 @@ final class Retoucher
             return null;
         }
 
-        return $this->pixels($layer, $source->file, $picture->width / max(0.01, $width));
+        return $this->after(self::lines($layer), $source->file, $picture->width / max(0.01, $width));
     }
 
     /** @return list<EffectLine> */
@@ -59,21 +59,33 @@ final class Retoucher
         return array_values(array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), Retouches::class, true)));
     }
 
-    private function pixels(Layer $layer, string $file, float $perInch): Image
+    /**
+     * The picture after some lines. Each step is kept, so that only what comes after a changed line is worked again.
+     *
+     * @param  list<EffectLine>  $lines
+     */
+    private function after(array $lines, string $file, float $perInch, ?int $of = null): Image
     {
-        $lines = self::lines($layer);
-        $effects = array_values(array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Retouches));
-        $measured = array_filter($effects, fn (Retouches $effect): bool => $effect->isMeasured()) !== [];
+        $line = end($lines);
+        if ($line === false) {
+            return $this->shelf->picture($file)->pixels()->settled();
+        }
+        $measured = array_filter($lines, fn (EffectLine $line): bool => self::effect($line)->isMeasured()) !== [];
         $key = self::VERSION.$this->shelf->fingerprint($file).serialize($lines).($measured ? sprintf('%.3f', $perInch) : '');
 
-        return $this->pictures->image($key, function () use ($file, $effects, $perInch): Image {
-            $ink = $this->shelf->picture($file)->pixels()->settled();
-            foreach ($effects as $i => $effect) {
-                $this->progress?->line($i, count($effects), $effect::kind());
-                $ink = $effect->retouch($ink, $perInch)->settled();
-            }
+        return $this->pictures->image($key, function () use ($lines, $line, $file, $perInch, $of): Image {
+            $before = $this->after(array_slice($lines, 0, -1), $file, $perInch, $of ?? count($lines));
+            $this->progress?->line(count($lines) - 1, $of ?? count($lines), $line->kind);
 
-            return $ink;
+            return self::effect($line)->retouch($before, $perInch)->settled();
         });
+    }
+
+    private static function effect(EffectLine $line): Retouches
+    {
+        $effect = $line->effect();
+        assert($effect instanceof Retouches);
+
+        return $effect;
     }
 }
