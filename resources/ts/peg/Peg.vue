@@ -276,10 +276,10 @@ onBeforeUnmount(() => watcher?.disconnect());
                 <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option>
             </select>
             <ArrangeMenu />
-            <span v-if="proof.late.value || close.late.value" class="small drawing" role="status">{{ steps.says.value }} <progress v-if="steps.done.value !== null" :value="steps.done.value" aria-label="How much is drawn"></progress></span>
             <span v-if="proof.lost.value" class="small" role="alert">The proof could not be drawn. <button type="button" class="token" @click="proof.again()">Try again</button></span>
         </header>
         <PenBar />
+        <p v-if="proof.late.value || close.late.value" class="small drawing" role="status">{{ steps.says.value }} <progress v-if="steps.done.value !== null" :value="steps.done.value" aria-label="How much is drawn"></progress></p>
         <svg
             ref="svg" class="peg-view" :class="[distance, { picking: bench.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
             :aria-label="bench.pen ? `${bench.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : bench.layer ? `${called(bench.layer)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
