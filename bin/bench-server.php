@@ -20,8 +20,8 @@ function ask(string $method, string $url, ?array $body = null): array
     return [(int) curl_getinfo($connection, CURLINFO_HTTP_CODE), $answer, microtime(true) - $start];
 }
 
-/** Starts a server of its own on a fresh database, changes one value at a time, and times the save and the proof. */
-function proof(Artwork $artwork, string $folder, int $runs, string $layer = 'name', string $what = 'proof at 60 ppi after one changed value   '): void
+/** Starts a server of its own on a fresh database. @return array{string, resource} address, process */
+function serve(string $folder): array
 {
     $port = 8397;
     $server = proc_open(['bash', '-c', "CROW_DATA=$folder/data WORKERS=2 exec ".__DIR__."/demo $port"], [1 => ['file', '/dev/null', 'w'], 2 => ['file', "$folder/server.err", 'w']], $pipes);
@@ -29,15 +29,30 @@ function proof(Artwork $artwork, string $folder, int $runs, string $layer = 'nam
     for ($i = 0; $i < 300 && ask('GET', "$base/jobs")[0] !== 200; $i++) {
         usleep(200_000);
     }
+
+    return [$base, $server];
+}
+
+/** @return array{id: int, version: int} */
+function start_job(string $base, Artwork $artwork): array
+{
     [$status, $body] = ask('POST', "$base/jobs", [
         'title' => 'Benchmark', 'product' => 'tee', 'side' => 'front', 'method' => 'dtg', 'rule' => 'accept-200', 'garments' => $artwork->toArray()['garments'],
         'area' => ['name' => 'Bench', 'width' => 4500, 'height' => 5400, 'ppi' => 300],
     ]);
     if ($status !== 201) {
-        fwrite(STDERR, "bench: the server did not start a job ($status): $body\n".file_get_contents("$folder/server.err"));
+        fwrite(STDERR, "bench: the server did not start a job ($status): $body\n");
         exit(1);
     }
-    $job = json_decode($body, true);
+
+    return json_decode($body, true);
+}
+
+/** On a server of its own, changes one value at a time, and times the save and the proof. */
+function proof(Artwork $artwork, string $folder, int $runs, string $layer = 'name', string $what = 'proof at 60 ppi after one changed value   '): void
+{
+    [$base, $server] = serve($folder);
+    $job = start_job($base, $artwork);
     $sheet = $artwork->toArray();
     $version = $job['version'];
     $saves = $proofs = [];
@@ -63,6 +78,31 @@ function proof(Artwork $artwork, string $folder, int $runs, string $layer = 'nam
     }
     printf("%s %5.0f ms  (limit 150 ms, median of %d, warm; 900 × 1080 px)\n", $what, median($proofs) * 1000, $runs);
     printf("saving that value and measuring all lines  %5.0f ms\n", median($saves) * 1000);
+    proc_terminate($server, SIGTERM);
+    proc_close($server);
+}
+
+/** Scrolls the finder of fonts through the shelf as shipped, and again with 300 fonts on it. */
+function finder(Artwork $artwork, string $folder): void
+{
+    [$base, $server] = serve($folder);
+    $job = start_job($base, $artwork);
+    [$status, $body] = ask('PUT', "$base/jobs/{$job['id']}/artwork", ['version' => $job['version'], 'artwork' => $artwork->toArray()]);
+    $status === 200 || exit("bench: save answered $status: $body\n");
+    $site = substr($base, 0, -4);
+    $scroll = fn () => passthru('node '.escapeshellarg(__DIR__.'/bench-finder.mjs').' '.escapeshellarg("$site/jobs/{$job['id']}/build"));
+    $scroll();
+    $fonts = glob("$folder/*.{woff2,ttf,otf}", GLOB_BRACE);
+    $have = count(array_filter(json_decode(ask('GET', "$base/assets")[1], true), fn (array $asset): bool => $asset['kind'] === 'font'));
+    for ($i = 0; $have + $i < 300; $i++) {
+        $font = $fonts[$i % count($fonts)];
+        $form = ['file' => new CURLFile($font, 'font/woff2', sprintf('%03d-%s', $i, basename($font))), 'licence' => 'own word', 'held' => '1'];
+        $connection = curl_init("$base/assets");
+        curl_setopt_array($connection, [CURLOPT_POSTFIELDS => $form, CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Accept: application/json', 'Sec-Fetch-Site: same-origin']]);
+        $answer = (string) curl_exec($connection);
+        curl_getinfo($connection, CURLINFO_HTTP_CODE) === 201 || exit("bench: the shelf refused a font: $answer\n");
+    }
+    $scroll();
     proc_terminate($server, SIGTERM);
     proc_close($server);
 }

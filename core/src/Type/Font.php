@@ -15,6 +15,11 @@ final class Font
 
     private const MOST_FEATURES = 200;
 
+    /** HarfBuzz's hb_direction_t. */
+    private const LEFT_TO_RIGHT = 4;
+
+    private const RIGHT_TO_LEFT = 5;
+
     public readonly string $family;
 
     public readonly string $style;
@@ -87,19 +92,26 @@ final class Font
     }
 
     /**
-     * Glyphs in the order in which they are drawn, as HarfBuzz shapes one line of text.
+     * Glyphs in the order in which they are drawn, as HarfBuzz shapes the runs of one line of text.
      *
      * @param  list<string>  $features  in HarfBuzz's notation, such as "ss01" or "-liga"
      * @return list<Glyph>
      */
     public function shape(string $line, array $features = []): array
     {
-        if ($line === '') {
-            return [];
-        }
+        return array_merge(...array_map(fn (Run $run): array => $this->shapeRun($line, $run, $features), Bidi::runs($line)));
+    }
+
+    /**
+     * @param  list<string>  $features
+     * @return list<Glyph>
+     */
+    private function shapeRun(string $line, Run $run, array $features): array
+    {
         $harfbuzz = FreeType::harfbuzz();
         $buffer = self::data(FreeType::hb('hb_buffer_create'));
-        FreeType::hb('hb_buffer_add_utf8', $buffer, $line, strlen($line), 0, strlen($line));
+        FreeType::hb('hb_buffer_add_utf8', $buffer, $line, strlen($line), $run->start, $run->length);
+        FreeType::hb('hb_buffer_set_direction', $buffer, $run->rightToLeft ? self::RIGHT_TO_LEFT : self::LEFT_TO_RIGHT);
         FreeType::hb('hb_buffer_guess_segment_properties', $buffer);
         $wanted = $features === [] ? null : FreeType::pointer($harfbuzz, 'Feature['.count($features).']');
         foreach ($features as $i => $feature) {

@@ -76,6 +76,7 @@ final class FreeType
         void *hb_buffer_create(void);
         void hb_buffer_destroy(void *buffer);
         void hb_buffer_add_utf8(void *buffer, const char *text, int length, unsigned int offset, int count);
+        void hb_buffer_set_direction(void *buffer, int direction);
         void hb_buffer_guess_segment_properties(void *buffer);
         void hb_shape(void *font, void *buffer, const Feature *features, unsigned int count);
         Info *hb_buffer_get_glyph_infos(void *buffer, unsigned int *length);
@@ -116,7 +117,8 @@ final class FreeType
         return $pointer;
     }
 
-    private static function load(string $declarations, string $file, string $package): FFI
+    /** @throws FontRefused */
+    public static function load(string $declarations, string $file, string $package): FFI
     {
         try {
             return FFI::cdef($declarations, $file);

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Type;
+
+/** A part of a line in which all letters go one way. */
+final readonly class Run
+{
+    public function __construct(
+        /** Byte offset in the line. */
+        public int $start,
+        /** Bytes. */
+        public int $length,
+        public bool $rightToLeft,
+    ) {}
+}
