@@ -198,13 +198,15 @@ final class Image
     {
         $interpolate = Vips::run('vips_interpolate_new', $mixed ? 'bilinear' : 'nearest');
         [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
-        [$x, $y] = [$this->width() / 2, $this->height() / 2];
+        // The library counts from the middle of the first pixel; to take the nearest it cuts off what is behind the point.
+        $half = $mixed ? 0.5 : 0.0;
+        [$x, $y] = [$this->width() / 2 - $half, $this->height() / 2 - $half];
 
         try {
             return $this->made('affine', [Boxed::doubles([$cos, -$sin, $sin, $cos])], [
                 'interpolate' => $interpolate,
-                'odx' => $width / 2 - ($x * $cos - $y * $sin),
-                'ody' => $height / 2 - ($x * $sin + $y * $cos),
+                'odx' => ($width - 1) / 2 - ($x * $cos - $y * $sin),
+                'ody' => ($height - 1) / 2 - ($x * $sin + $y * $cos),
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
             ]);
         } finally {

@@ -32,7 +32,7 @@ use TallCrow\Type\Letter;
 final class LayerPainter
 {
     /** Part of every key: raise it when the same sheet is to be drawn otherwise. */
-    private const VERSION = 'painter-7';
+    private const VERSION = 'painter-8';
 
     /** From this ppi on, a bent group is not drawn finer than it is shown. */
     private const PRINT = 120.0;

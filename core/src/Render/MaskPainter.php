@@ -91,7 +91,7 @@ final class MaskPainter
         $margin = (int) ceil($sigma * 3.5);
         $wide = new Frame($frame->ppi, $frame->left - $margin, $frame->top - $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin);
 
-        return Shapes::mask($path, 0, Join::Round, $wide)->blurred($sigma)->crop($margin, $margin, $frame->width, $frame->height);
+        return Shapes::mask($path, 0, Join::Round, $wide)->softened($sigma)->crop($margin, $margin, $frame->width, $frame->height);
     }
 
     /** The picture is laid over the box, on black: what it does not cover is dark. */

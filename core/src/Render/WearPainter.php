@@ -17,7 +17,7 @@ use TallCrow\Texture\WearTile;
 final readonly class WearPainter
 {
     /** Part of every key: raise it when a texture is to look otherwise. */
-    private const VERSION = 'wear-5';
+    private const VERSION = 'wear-6';
 
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;
@@ -133,7 +133,7 @@ final readonly class WearPainter
         $sigma = max(0.3, self::CHIP * $wear->scale * $frame->ppi);
         // Beyond the window is no ink: its rim is an edge, too.
         $margin = (int) ceil($sigma * 3);
-        $near = $alpha->embed($margin, $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin)->blurred($sigma)
+        $near = $alpha->embed($margin, $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin)->softened($sigma)
             ->crop($margin, $margin, $frame->width, $frame->height)->scaledBy(-2.0, 510)->settled();
 
         return $this->laid($field, $wear, $frame, $x, $y)->scaledBy(0.45)->plus($near->scaledBy(0.55))->scaledBy(1)->settled();

@@ -36,6 +36,6 @@ final readonly class Airbrushed implements Looks
 
     public function look(Image $ink, float $ppi, array $at): Image
     {
-        return $ink->spreadOut($this->softness * $ppi)->withAlpha($ink->alpha()->blurred($this->softness * $ppi / 4));
+        return $ink->spreadOut($this->softness * $ppi)->withAlpha($ink->alpha()->softened($this->softness * $ppi / 4));
     }
 }

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\PictureType;
+use TallCrow\Tests\Fixtures;
+
+/** One 8-bit band from rows of numbers. @param  list<list<int>>  $rows */
+function band_of(array $rows): Image
+{
+    return Image::raw(implode('', array_map(fn (array $row): string => pack('C*', ...$row), $rows)), count($rows[0]), count($rows), 1);
+}
+
+/** @return list<list<int>> */
+function rows_of(Image $band): array
+{
+    return array_map(fn (string $row): array => array_values((array) unpack('C*', $row)), str_split($band->toBytes(), $band->width()));
+}
+
+/** A picture of chance, the same for each seed. */
+function chance(int $width, int $height, int $bands, int $seed = 3): Image
+{
+    $image = Image::raw((new Random\Randomizer(new Random\Engine\Xoshiro256StarStar($seed)))->getBytes($width * $height * $bands), $width, $height, $bands);
+
+    return $bands === 4 ? $image->asColours() : $image;
+}
+
+function written(Image $image, string $name): string
+{
+    $path = Fixtures::temporary($name).'/i.png';
+    $image->writePng($path, 1);
+
+    return $path;
+}
+
+// The standard normal distribution as tables give it: Φ(½) = 0.6915, Φ(1) = 0.8413, Φ(2) = 0.9772.
+it('softens a straight edge as the bell does, narrow or broad', function (float $sigma): void {
+    $half = (int) ($sigma * 5);
+    $edge = Image::empty($half, 9, 1)->inverted()->embed(0, 0, 2 * $half, 9)->softened($sigma);
+    $row = rows_of($edge->crop(0, 4, 2 * $half, 1))[0];
+    foreach ([-2 => 0.9772, -1 => 0.8413, 1 => 0.1587, 2 => 0.0228] as $sigmas => $share) {
+        // Between the two pixels about the place.
+        $at = $half + $sigmas * $sigma - 0.5;
+        $left = (int) floor($at);
+        expect($row[$left] + ($at - $left) * ($row[$left + 1] - $row[$left]))->toEqualWithDelta(255 * $share, $sigma < 6 ? 3.0 : 1.5);
+    }
+})->with([3.0, 4.0, 6.0, 11.0, 12.0, 20.0, 40.0, 77.0]);
+
+it('neither shifts nor loses what it softens', function (float $sigma): void {
+    $spot = Image::empty(60, 60, 1)->inverted()->embed(270, 250, 600, 560);
+    $soft = $spot->softened($sigma)->settled();
+    $rows = rows_of($soft);
+    $sum = $across = $down = 0.0;
+    foreach ($rows as $y => $row) {
+        foreach ($row as $x => $value) {
+            [$sum, $across, $down] = [$sum + $value, $across + $value * ($x + 0.5), $down + $value * ($y + 0.5)];
+        }
+    }
+    expect($sum / 255)->toEqualWithDelta(3600, 3600 * 0.02)->and($across / $sum)->toEqualWithDelta(300, 0.6)->and($down / $sum)->toEqualWithDelta(280, 0.6);
+})->with([6.0, 14.0, 25.0, 50.0]);
+
+it('lets the edge of the picture go on beyond it', function (): void {
+    expect(Image::empty(100, 80, 1)->inverted()->softened(30)->range())->toBe([255.0, 255.0]);
+});
+
+it('keeps the mean when it shrinks, by whole blocks and by any factor', function (float $by): void {
+    $noise = chance(420, 360, 1);
+    // Halves are rounded upwards, once across and once down: a quarter of a level each for blocks of two.
+    expect($noise->averaged($by)->mean())->toEqualWithDelta($noise->mean() + ($by == 2.0 ? 0.5 : 0), 0.35)
+        ->and($noise->resized(1 / $by)->mean())->toEqualWithDelta($noise->mean(), 0.35);
+})->with([2.0, 2.5, 3.0, 4.7, 6.0]);
+
+// ImageMagick's -scale takes the mean of blocks, and works colours weighed by alpha.
+it('shrinks ink by the mean of blocks, colours weighed by how much there is, as ImageMagick does', function (int $by): void {
+    $ink = chance(240, 180, 4);
+    $theirs = Image::load(PictureType::Png, tap(Fixtures::temporary('scale').'/o.png', fn (string $out) => Fixtures::run(['convert', written($ink, 'scale'), '-scale', intdiv(240, $by).'x'.intdiv(180, $by).'!', $out])))->asInk();
+    // As they lie on black cloth: the colour of ink that hardly covers is not to be seen.
+    $off = array_map(fn (string $a, string $b): int => abs(ord($a) - ord($b)), str_split($ink->shrunkInk($by)->onCloth(Srgb::of(0, 0, 0))->toBytes()), str_split($theirs->onCloth(Srgb::of(0, 0, 0))->toBytes()));
+    expect(max($off))->toBeLessThan(4)->and(array_sum($off) / count($off))->toBeLessThan(1.0);
+})->with([2, 3, 5]);
+
+it('carries no colour from where there is no ink', function (): void {
+    // Red ink beside clear green.
+    $ink = Image::flat(Srgb::of(255, 0, 0), Image::empty(40, 40, 1)->inverted())->settled();
+    $clear = Image::flat(Srgb::of(0, 255, 0), Image::empty(40, 40, 1))->settled();
+    $small = $ink->embed(0, 0, 80, 40)->insert($clear, 40, 0)->resized(0.37)->settled();
+    $green = array_filter(str_split($small->toBytes(), 4), fn (string $pixel): bool => ord($pixel[3]) > 4 && ord($pixel[1]) > 2);
+    expect($green)->toBe([])->and($small->alpha()->range())->toBe([0.0, 255.0]);
+});
+
+it('multiplies masks as whole numbers rounded', function (): void {
+    $a = band_of([range(0, 255)]);
+    foreach ([0, 1, 77, 128, 254, 255] as $b) {
+        $product = rows_of($a->times(band_of([array_fill(0, 256, $b)])))[0];
+        foreach ($product as $level => $value) {
+            expect(abs($value - $level * $b / 255))->toBeLessThan(1.0);
+        }
+        expect($product[255])->toBe($b)->and($product[0])->toBe(0);
+    }
+});
+
+it('takes ink away by a mask and leaves its colours', function (): void {
+    $ink = chance(30, 20, 4);
+    $mask = chance(30, 20, 1, 9);
+    $masked = $ink->masked($mask);
+    expect($masked->band(0, 3)->toBytes())->toBe($ink->band(0, 3)->toBytes())->and($masked->alpha()->toBytes())->toBe($ink->alpha()->times($mask)->toBytes());
+});
+
+it('paints one colour under a mask', function (): void {
+    $mask = band_of([[0, 128, 255]]);
+    expect(bin2hex(Image::flat(Srgb::of(1, 2, 3), $mask)->toBytes()))->toBe('010203000102038001'.'0203ff');
+});
+
+it('tiles without a seam, wherever the corner lies', function (int $left, int $top): void {
+    $tile = band_of([[1, 2, 3], [4, 5, 6]]);
+    $rows = rows_of($tile->tiled($left, $top, 7, 5));
+    foreach ($rows as $y => $row) {
+        foreach ($row as $x => $value) {
+            expect($value)->toBe(1 + ((($x - $left) % 3) + 3) % 3 + 3 * (((($y - $top) % 2) + 2) % 2));
+        }
+    }
+})->with([[0, 0], [1, 1], [-1, -1], [5, -7], [300, 200]]);
+
+it('sums ink by the level of another picture', function (): void {
+    $sums = band_of([[10, 20, 30], [40, 50, 60]])->summedBy(band_of([[7, 7, 9], [9, 255, 0]]));
+    expect([$sums[7], $sums[9], $sums[255], $sums[0], array_sum($sums)])->toBe([30.0, 70.0, 50.0, 60.0, 210.0])->and($sums)->toHaveCount(256);
+});
+
+it('glimpses pixels as they are, and draws samples out straight between', function (): void {
+    expect(rows_of(band_of([[1, 2, 3, 4], [5, 6, 7, 8], [9, 10, 11, 12], [13, 14, 15, 16]])->sampled(2)))->toBe([[1, 3], [9, 11]])
+        ->and(rows_of(band_of([[0, 100, 200], [0, 100, 200]])->spread(4, 9, 1))[0])->toBe([0, 25, 50, 75, 100, 125, 150, 175, 200]);
+});
+
+it('finds the box about a mask, and none of an empty one', function (): void {
+    expect(Image::empty(5, 3, 1)->inverted()->embed(11, 7, 40, 30)->inkBox())->toBe([11, 7, 5, 3])->and(Image::empty(9, 9, 1)->inkBox())->toBeNull();
+});
+
+it('numbers regions and floods from the corner', function (): void {
+    $islands = band_of([[0, 0, 255, 0], [0, 255, 255, 0], [0, 0, 255, 0]]);
+    [, $count] = $islands->regions();
+    expect($count)->toBe(3)->and(rows_of($islands->floodedFromCorner(9)))->toBe([[9, 9, 255, 0], [9, 255, 255, 0], [9, 9, 255, 0]]);
+});
+
+it('turns a picture about its middle, a quarter turn exactly', function (bool $mixed): void {
+    $rows = [[1, 2, 3, 4], [5, 6, 7, 8], [9, 10, 11, 12], [13, 14, 15, 16]];
+    $turned = rows_of(band_of($rows)->turnedInto(90, 4, 4, $mixed));
+    // Clockwise: the left column becomes the top row, from the bottom up.
+    expect($turned)->toBe([[13, 9, 5, 1], [14, 10, 6, 2], [15, 11, 7, 3], [16, 12, 8, 4]]);
+})->with([true, false]);
+
+it('clears the colour of what is fully clear, and touches nothing else', function (): void {
+    $ink = chance(50, 40, 4, 21);
+    $some = $ink->withAlpha($ink->alpha()->isMore(100.0)->both($ink->alpha()))->settled();
+    foreach (array_map(null, str_split($some->toBytes(), 4), str_split($some->cleared()->toBytes(), 4)) as [$before, $after]) {
+        expect($after)->toBe(ord($before[3]) === 0 ? "\0\0\0\0" : $before);
+    }
+});
+
+// WCAG 2.2's relative luminance is another measure; this is the luma of Rec. 709 as libvips reckons greys.
+it('makes black of black, white of white, and greys in order', function (): void {
+    $greys = Image::raw(implode('', array_map(fn (int $g): string => str_repeat(chr($g), 3), range(0, 255))), 256, 1, 3)->asColours();
+    $row = rows_of($greys->luminance())[0];
+    $sorted = $row;
+    sort($sorted);
+    expect($row[0])->toBe(0)->and($row[255])->toBe(255)->and($row)->toBe($sorted)->and(abs($row[128] - 128))->toBeLessThan(2);
+});
