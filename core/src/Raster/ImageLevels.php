@@ -200,7 +200,7 @@ trait ImageLevels
         [$r, $g, $b] = [0.2126 * (1 - $by), 0.7152 * (1 - $by), 0.0722 * (1 - $by)];
         $matrix = self::wrap(Vips::matrix([[$r + $by, $g, $b], [$r, $g + $by, $b], [$r, $g, $b + $by]]));
 
-        return $this->band(0, 3)->made('recomb', [$matrix])->made('cast', [self::UCHAR])->asColours()->withBand($this->alpha());
+        return $this->band(0, 3)->made('recomb', [$matrix])->scaledBy(1.0)->asColours()->withBand($this->alpha());
     }
 
     /** Lightness of three bands of sRGB as one: the weights of Rec. ITU-R BT.709 on the samples as they stand. */
@@ -208,7 +208,7 @@ trait ImageLevels
     {
         $weights = self::wrap(Vips::matrix([[0.2126, 0.7152, 0.0722]]));
 
-        return $this->band(0, 3)->made('recomb', [$weights])->made('cast', [self::UCHAR]);
+        return $this->band(0, 3)->made('recomb', [$weights])->scaledBy(1.0);
     }
 
     /**
