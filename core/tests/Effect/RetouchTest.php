@@ -35,7 +35,7 @@ function by_magick(Image $ink, array $how): Image
 }
 
 /** @return array{int, float} the largest difference of two pictures in levels, and the share of samples off by more than one */
-function apart(Image $a, Image $b): array
+function levels_apart(Image $a, Image $b): array
 {
     $off = array_map(fn (string $x, string $y): int => abs(ord($x) - ord($y)), str_split($a->toBytes()), str_split($b->toBytes()));
 
@@ -45,8 +45,8 @@ function apart(Image $a, Image $b): array
 // ImageMagick is the reference for sums over samples.
 it('changes tone as ImageMagick does by the same sum', function (string $kind, array $values, array $how): void {
     $pool = painted_pool();
-    [$most, $share] = apart(retouched($pool, $kind, $values), by_magick($pool, $how));
-    expect($most)->toBeLessThan(3)->and($share)->toBeLessThan(0.001)->and(apart($pool, by_magick($pool, $how))[0])->toBeGreaterThan(20);
+    [$most, $share] = levels_apart(retouched($pool, $kind, $values), by_magick($pool, $how));
+    expect($most)->toBeLessThan(3)->and($share)->toBeLessThan(0.001)->and(levels_apart($pool, by_magick($pool, $how))[0])->toBeGreaterThan(20);
 })->with([
     'levels' => ['levels', ['black' => 0.1, 'white' => 0.85, 'middle' => 1.6], ['-level', '10%,85%,1.6']],
     'levels, darker' => ['levels', ['black' => 0, 'white' => 1, 'middle' => 0.5], ['-level', '0%,100%,0.5']],
