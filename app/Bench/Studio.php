@@ -16,7 +16,6 @@ use TallCrow\Cutout\Background;
 use TallCrow\Raster\Image;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Renderer;
-use TallCrow\Render\Retoucher;
 
 /** A shop's shelf and the renderer that draws from it, with its store of kept pictures. */
 final readonly class Studio
@@ -86,7 +85,7 @@ final readonly class Studio
         }
         $before = $layer->with(effects: array_slice($layer->effects, 0, $number));
 
-        return (new Retoucher($this->shelf, $this->pictures))->retouched($before, $layer->source, $layer->placement->width ?? 1.0)
+        return $this->renderer->placer->retoucher->retouched($before, $layer->source, $layer->placement->width ?? 1.0)
             ?? $this->shelf->picture($layer->source->file)->pixels()->settled();
     }
 }

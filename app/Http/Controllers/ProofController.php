@@ -14,6 +14,7 @@ use Illuminate\Http\Response;
 /** Pictures of a revision: the sheet at any ppi or a part of it, one layer alone, and what lies under a point. */
 final class ProofController
 {
+    /** Pixels of the longer side of a picture that is only to be looked at. */
     private const SCREEN = 1100;
 
     public function sheet(Request $request, Revision $revision): Response

@@ -77,8 +77,8 @@ final class Bidi
         $characters = mb_str_split($line);
         $count = count($characters);
         $library = self::library();
-        [$text, $types, $brackets] = [self::data($library->new("uint32_t[$count]")), self::data($library->new("uint32_t[$count]")), self::data($library->new("uint32_t[$count]"))];
-        [$levels, $direction] = [self::data($library->new("signed char[$count]")), self::data($library->new('uint32_t[1]'))];
+        [$text, $types, $brackets] = array_map(fn (): CData => FreeType::pointer($library, "uint32_t[$count]"), range(0, 2));
+        [$levels, $direction] = [FreeType::pointer($library, "signed char[$count]"), FreeType::pointer($library, 'uint32_t[1]')];
         foreach ($characters as $i => $character) {
             $text[$i] = (int) mb_ord($character);
         }
@@ -101,12 +101,5 @@ final class Bidi
     private static function library(): FFI
     {
         return self::$library ??= FreeType::load(self::DECLARATIONS, 'libfribidi.so.0', 'libfribidi0');
-    }
-
-    private static function data(mixed $made): CData
-    {
-        assert($made instanceof CData);
-
-        return $made;
     }
 }

@@ -123,9 +123,9 @@ export const useBench = defineStore('bench', () => {
         sending.value = true;
         try {
             while (waiting && job.value && !stale.value) {
-                const sending: Artwork = waiting;
-                const answer: BenchJob = await api.put<BenchJob>(`jobs/${job.value.id}/artwork`, { version: job.value.version, artwork: sending });
-                if (waiting === sending) {
+                const now: Artwork = waiting;
+                const answer: BenchJob = await api.put<BenchJob>(`jobs/${job.value.id}/artwork`, { version: job.value.version, artwork: now });
+                if (waiting === now) {
                     waiting = null;
                 }
                 take(answer);
