@@ -83,3 +83,16 @@ it('tells the colour under a point, and none where there is cloth', function ():
     $this->getJson("/api/revisions/{$job->head_id}/colour?x=0.1&y=0.1")->assertExactJson(['colour' => null]);
     $this->getJson("/api/revisions/{$job->head_id}/colour?x=-4&y=99")->assertExactJson(['colour' => null]);
 });
+
+it('says on its line that typed corners cross, and keeps the sheet and all else of it', function (array $corners): void {
+    $this->shelve('moth-scan.png');
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#9c3d1c'), scan([['kind' => 'straighten'] + $corners])]);
+    $measures = collect($this->getJson("/api/jobs/{$job->id}")->assertOk()->json('measures'));
+    expect($measures->firstWhere('id', 'moth')['trouble'])->toContain('corners to straighten by cross')->and($measures->firstWhere('id', 'plate')['trouble'])->toBeNull();
+    $this->get("/api/revisions/{$job->head_id}/proof.png?ppi=60")->assertOk();
+    $this->getJson("/api/revisions/{$job->head_id}/preflight")->assertOk();
+    // The dialog that mends it still shows the picture.
+    $this->get("/api/revisions/{$job->head_id}/layers/moth/before/0.png")->assertOk();
+})->with([
+    'crossed' => [['x1' => 1.0, 'x2' => 0.0]], 'folded in' => [['x3' => 0.2, 'y3' => 0.2]], 'in one point' => [['x1' => 0.5, 'y1' => 0.5, 'x2' => 0.5, 'y2' => 0.5, 'x3' => 0.5, 'y3' => 0.5, 'x4' => 0.5, 'y4' => 0.5]],
+]);

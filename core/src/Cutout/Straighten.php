@@ -21,17 +21,26 @@ final readonly class Straighten
         private array $of,
     ) {}
 
-    /** @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners  pixels: top left, top right, bottom right, bottom left */
+    /**
+     * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners  pixels: top left, top right, bottom right, bottom left
+     *
+     * @throws CornersCross when they do not go round in turn, none of them inwards
+     */
     public static function corners(array $corners): self
     {
         [[$x0, $y0], [$x1, $y1], [$x2, $y2], [$x3, $y3]] = $corners;
+        foreach ($corners as $i => [$x, $y]) {
+            [[$nextX, $nextY], [$thenX, $thenY]] = [$corners[($i + 1) % 4], $corners[($i + 2) % 4]];
+            if (($nextX - $x) * ($thenY - $nextY) - ($nextY - $y) * ($thenX - $nextX) <= 0) {
+                throw CornersCross::make();
+            }
+        }
         // As large as the longer of each two sides, so that nothing is lost.
         $width = (int) max(1, round(max(hypot($x1 - $x0, $y1 - $y0), hypot($x2 - $x3, $y2 - $y3))));
         $height = (int) max(1, round(max(hypot($x3 - $x0, $y3 - $y0), hypot($x2 - $x1, $y2 - $y1))));
         [$dx1, $dx2, $sx] = [$x1 - $x2, $x3 - $x2, $x0 - $x1 + $x2 - $x3];
         [$dy1, $dy2, $sy] = [$y1 - $y2, $y3 - $y2, $y0 - $y1 + $y2 - $y3];
         $area = $dx1 * $dy2 - $dx2 * $dy1;
-        $area = abs($area) < 1e-9 ? 1e-9 : $area;
         $g = ($sx * $dy2 - $dx2 * $sy) / $area;
         $h = ($dx1 * $sy - $sx * $dy1) / $area;
 

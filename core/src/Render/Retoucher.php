@@ -7,8 +7,10 @@ namespace TallCrow\Render;
 use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
+use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\Shelf;
+use TallCrow\Cutout\CornersCross;
 use TallCrow\Effect\Retouches;
 use TallCrow\Raster\Image;
 
@@ -63,6 +65,8 @@ final class Retoucher
      * The picture after some lines. Each step is kept, so that only what comes after a changed line is worked again.
      *
      * @param  list<EffectLine>  $lines
+     *
+     * @throws AssetUnusable
      */
     private function after(array $lines, string $file, float $perInch, ?int $of = null): Image
     {
@@ -77,7 +81,11 @@ final class Retoucher
             $before = $this->after(array_slice($lines, 0, -1), $file, $perInch, $of ?? count($lines));
             $this->progress?->line(count($lines) - 1, $of ?? count($lines), $line->kind);
 
-            return self::effect($line)->retouch($before, $perInch)->settled();
+            try {
+                return self::effect($line)->retouch($before, $perInch)->settled();
+            } catch (CornersCross $crossed) {
+                throw AssetUnusable::because($file, $crossed);
+            }
         });
     }
 
