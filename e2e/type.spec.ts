@@ -130,7 +130,7 @@ test('a piece is repeated about a centre, and a grid has frames of its own fills
     const path = await newJob(page, 'Repeats');
     await addLine(page, 'grid', 'Lay out a grid of frames');
     await addLine(page, 'only', 'Fill only a part');
-    await page.getByRole('combobox', { name: 'part', exact: true }).selectOption('one letter');
+    await page.getByRole('combobox', { name: 'part', exact: true }).selectOption('one-letter');
     await setToken(page.getByRole('textbox', { name: 'number of the letter, word or line' }), '4');
     await addLine(page, 'gingham', 'Fill with a paper');
     await addLine(page, 'shape', 'Draw a shape');

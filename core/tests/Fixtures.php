@@ -4,27 +4,31 @@ declare(strict_types=1);
 
 namespace TallCrow\Tests;
 
-use Demo\DemoAssets;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Asset\FolderShelf;
+use TallCrow\Effect\Catalogue;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Renderer;
 
-/** What tests work on: the demo's fonts and art in one folder, and small build sheets. */
+/** What tests work on: fonts, art and the demo's build sheets in one folder, and small build sheets. */
 final class Fixtures
 {
     private static ?string $folder = null;
 
-    /** A folder of the demo shop's fonts, art and build sheets. */
+    /** A folder of fonts, art and the demo shop's build sheets. */
     public static function assets(): string
     {
         if (self::$folder === null) {
             self::$folder = self::temporary('assets');
-            DemoAssets::gather(self::$folder);
-            foreach (glob(dirname(__DIR__, 2).'/demo/artworks/*.json') ?: [] as $file) {
-                copy($file, self::$folder.'/'.basename($file));
+            foreach ([__DIR__.'/fixtures/assets', dirname(__DIR__, 2).'/demo/art', dirname(__DIR__, 2).'/demo/artworks'] as $from) {
+                foreach (glob($from.'/*.{woff2,svg,png,json}', GLOB_BRACE) ?: [] as $file) {
+                    copy($file, self::$folder.'/'.basename($file));
+                }
             }
         }
 
@@ -104,6 +108,30 @@ final class Fixtures
             'placement' => ['x' => 1.5, 'y' => 2, 'width' => $width, 'height' => null],
             'effects' => [['kind' => 'fill', 'colour' => '#f3ead7']],
         ], $more);
+    }
+
+    /**
+     * An effect with its defaults, but for what is given.
+     *
+     * @param  array<string, float|string|list<string>>  $values
+     */
+    public static function effect(string $kind, array $values = []): Effect
+    {
+        foreach (Catalogue::classes()[$kind]::parameters() as $parameter) {
+            $values += [$parameter->name => $parameter->default];
+        }
+
+        return (new EffectLine($kind, new Values($values), true))->effect();
+    }
+
+    /** A font as TTF, for reference tools that do not read WOFF2. */
+    public static function unpackedFont(string $name): string
+    {
+        $folder = self::temporary('font');
+        copy(self::assets()."/$name.woff2", "$folder/font.woff2");
+        self::run(['woff2_decompress', "$folder/font.woff2"]);
+
+        return "$folder/font.ttf";
     }
 
     /** Runs a reference tool. @param  list<string>  $command */

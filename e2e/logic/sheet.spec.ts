@@ -26,7 +26,7 @@ function group(id: string, layers: Layer[]): Layer {
 
 function sheet(layers: Layer[], more: Partial<Artwork> = {}): Artwork {
     return {
-        format: 'tallcrow.artwork/1', title: 'Kites', product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 3600, height: 4800, ppi: 300 },
+        format: 'tallcrow.artwork/2', title: 'Kites', product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 3600, height: 4800, ppi: 300 },
         garments: [], swatches: [], layers, distress: [], ...more,
     };
 }

@@ -14,7 +14,7 @@ use TallCrow\Texture\Wear;
 /** A whole build sheet. Its picture is computed from it and nothing else but its assets. */
 final readonly class Artwork
 {
-    public const FORMAT = 'tallcrow.artwork/1';
+    public const FORMAT = 'tallcrow.artwork/2';
 
     /**
      * @param  list<Garment>  $garments

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
+use TallCrow\Artwork\Upgrade\Upgrades;
 use TallCrow\Colour\Swatch;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Ppi;
@@ -20,7 +21,7 @@ final class ArtworkReader
 
     private const MOST_BYTES = 4_000_000;
 
-    private const MOST_LAYERS = 200;
+    public const MOST_LAYERS = 200;
 
     private const MOST_DEPTH = 24;
 
@@ -37,29 +38,16 @@ final class ArtworkReader
         }
     }
 
-    /** @throws ArtworkInvalid */
+    /**
+     * A decoded file of any version.
+     *
+     * @throws ArtworkInvalid
+     */
     public static function data(mixed $data): Artwork
     {
         $faults = new Faults;
-        $root = Node::root($data, $faults)->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'swatches', 'layers', 'distress', 'limits');
-        $root->word('format', [Artwork::FORMAT]);
-
-        $swatches = array_map(self::swatch(...), $root->items('swatches', 64));
-        self::uniqueNames($swatches, $root);
-
-        $artwork = new Artwork(
-            $root->text('title', 200),
-            $root->choice('product', Product::class, Product::Tee),
-            $root->choice('side', Side::class, Side::Front),
-            $root->choice('method', PrintMethod::class, PrintMethod::DirectToGarment),
-            $root->choice('rule', HouseRule::class, HouseRule::Strict300),
-            self::sheet($root->child('sheet')->knows('width', 'height', 'ppi')),
-            array_map(self::garment(...), $root->items('garments', 40)),
-            (new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'),
-            array_map(self::wear(...), $root->items('distress', 12)),
-            $swatches,
-            $root->has('limits') ? self::limits($root->child('limits')) : new Limits,
-        );
+        $root = Node::root(Upgrades::newest($data), $faults);
+        $artwork = self::artwork($root);
         self::uniqueIds($artwork, $root);
         self::shieldsKnown($artwork, $root);
         $faults->settle();
@@ -67,7 +55,30 @@ final class ArtworkReader
         return $artwork;
     }
 
-    public static function wear(Node $node): Wear
+    public static function artwork(Reading $root): Artwork
+    {
+        $root = $root->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'swatches', 'layers', 'distress', 'limits');
+        $root->word('format', [Artwork::FORMAT]);
+
+        $swatches = array_map(self::swatch(...), $root->items('swatches', 64));
+        self::uniqueNames($swatches, $root);
+
+        return new Artwork(
+            $root->text('title', 200),
+            $root->choice('product', Product::class, Product::Tee),
+            $root->choice('side', Side::class, Side::Front),
+            $root->choice('method', PrintMethod::class, PrintMethod::DirectToGarment),
+            $root->choice('rule', HouseRule::class, HouseRule::Strict300),
+            self::sheet($root->child('sheet')),
+            array_map(self::garment(...), $root->items('garments', 40)),
+            (new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'),
+            array_map(self::wear(...), $root->items('distress', 12)),
+            $swatches,
+            $root->has('limits') ? self::limits($root->child('limits')) : new Limits,
+        );
+    }
+
+    public static function wear(Reading $node): Wear
     {
         $node = $node->knows('texture', 'amount', 'scale', 'seed', 'inverted', 'shielded', 'on', 'file', 'x', 'y', 'turn', 'strokes');
 
@@ -87,15 +98,17 @@ final class ArtworkReader
         );
     }
 
-    private static function limits(Node $node): Limits
+    public static function limits(Reading $node): Limits
     {
         $node = $node->knows('letterLost', 'stroke');
 
         return new Limits($node->number('letterLost', 0.01, 1, 0.4), $node->number('stroke', 0.001, 0.5, 0.012));
     }
 
-    private static function sheet(Node $node): Sheet
+    public static function sheet(Reading $node): Sheet
     {
+        $node = $node->knows('width', 'height', 'ppi');
+
         return new Sheet(
             $node->integer('width', 1, PrintArea::MAX_SIDE),
             $node->integer('height', 1, PrintArea::MAX_SIDE),
@@ -103,14 +116,14 @@ final class ArtworkReader
         );
     }
 
-    private static function garment(Node $node): Garment
+    public static function garment(Reading $node): Garment
     {
         $node = $node->knows('name', 'colour');
 
         return new Garment($node->text('name', 60), $node->colour('colour'));
     }
 
-    private static function swatch(Node $node): Swatch
+    public static function swatch(Reading $node): Swatch
     {
         $node = $node->knows('name', 'colour');
 
@@ -118,7 +131,7 @@ final class ArtworkReader
     }
 
     /** @param  list<Swatch>  $swatches */
-    private static function uniqueNames(array $swatches, Node $root): void
+    private static function uniqueNames(array $swatches, Reading $root): void
     {
         foreach (array_count_values(array_map(fn (Swatch $swatch): string => $swatch->name, $swatches)) as $name => $times) {
             if ($times > 1) {
@@ -127,7 +140,7 @@ final class ArtworkReader
         }
     }
 
-    private static function uniqueIds(Artwork $artwork, Node $root): void
+    private static function uniqueIds(Artwork $artwork, Reading $root): void
     {
         $ids = array_map(fn (Layer $layer): string => $layer->id, $artwork->everyLayer());
         foreach (array_count_values($ids) as $id => $times) {
@@ -137,7 +150,7 @@ final class ArtworkReader
         }
     }
 
-    private static function shieldsKnown(Artwork $artwork, Node $root): void
+    private static function shieldsKnown(Artwork $artwork, Reading $root): void
     {
         $lines = $artwork->distress;
         foreach ($artwork->everyLayer() as $layer) {

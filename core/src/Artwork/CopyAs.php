@@ -7,8 +7,8 @@ namespace TallCrow\Artwork;
 /** What is different about the one copy that is changed. */
 enum CopyAs: string
 {
-    case Same = 'the same';
-    case Coloured = 'in another colour';
+    case Same = 'same';
+    case Coloured = 'another-colour';
     case Hollow = 'hollow';
-    case Knockout = 'knocked out';
+    case Knockout = 'knocked-out';
 }

@@ -30,7 +30,7 @@ final readonly class EffectReader
         $this->swatches = $byName;
     }
 
-    public function line(Node $node): EffectLine
+    public function line(Reading $node): EffectLine
     {
         $classes = Catalogue::classes();
         $kind = $node->word('kind', array_keys($classes));
@@ -38,24 +38,24 @@ final readonly class EffectReader
         $node->knows('kind', 'on', ...array_map(fn (Parameter $parameter): string => $parameter->name, $parameters));
         $values = $named = [];
         foreach ($parameters as $parameter) {
-            $values[$parameter->name] = $this->value($node, $parameter, $named);
+            $values[$parameter->name] = self::value($node, $parameter);
+            if ($parameter->kind->isColour()) {
+                $named += $this->named((array) $values[$parameter->name], $node, $parameter->name);
+            }
         }
 
         return new EffectLine($kind, new Values($values, $named), $node->flag('on', true));
     }
 
-    /**
-     * @param  array<string, string>  $named
-     * @return float|string|list<string>
-     */
-    private function value(Node $node, Parameter $parameter, array &$named): float|string|array
+    /** @return float|string|list<string> */
+    private static function value(Reading $node, Parameter $parameter): float|string|array
     {
         $name = $parameter->name;
         $default = is_array($parameter->default) ? '' : (string) $parameter->default;
 
         return match ($parameter->kind) {
-            ParameterKind::Colour => $this->colour($node->isText($name) ? $node->text($name, 61) : $node->colour($name, $default)->toHex(), $node, $name, $named),
-            ParameterKind::Colours => $this->colours($node, $parameter, $named),
+            ParameterKind::Colour => $node->inkColour($name, $default),
+            ParameterKind::Colours => $node->inkColours($name, (int) $parameter->least, (int) $parameter->most, (array) $parameter->default),
             ParameterKind::Choice => $node->word($name, $parameter->choices, $default),
             ParameterKind::Words => $node->text($name, (int) $parameter->most, $default),
             ParameterKind::Font, ParameterKind::Picture => $node->asset($name, ''),
@@ -64,35 +64,22 @@ final readonly class EffectReader
     }
 
     /**
-     * @param  array<string, string>  $named
-     * @return list<string>
+     * @param  array<array-key, mixed>  $colours
+     * @return array<string, string> hex by name, of the swatches among them
      */
-    private function colours(Node $node, Parameter $parameter, array &$named): array
+    private function named(array $colours, Reading $node, string $key): array
     {
-        $given = $node->has($parameter->name) ? $node->texts($parameter->name, (int) $parameter->most, 61) : (array) $parameter->default;
-        if (count($given) < $parameter->least) {
-            $node->fault(sprintf('has %d colours; %d is the least', count($given), $parameter->least), $parameter->name);
-        }
-        $colours = [];
-        foreach ($given as $colour) {
-            $colours[] = $this->colour((string) $colour, $node, $parameter->name, $named);
+        $named = [];
+        foreach ($colours as $colour) {
+            if (is_string($colour) && str_starts_with($colour, Values::SWATCH)) {
+                $name = substr($colour, 1);
+                if (! array_key_exists($name, $this->swatches)) {
+                    $node->fault(sprintf('names the swatch "%s", which the job does not have', $name), $key);
+                }
+                $named[$name] = $this->swatches[$name] ?? '#000000';
+            }
         }
 
-        return $colours;
-    }
-
-    /** @param  array<string, string>  $named */
-    private function colour(string $text, Node $node, string $key, array &$named): string
-    {
-        if (! str_starts_with($text, Values::SWATCH)) {
-            return $node->readColour($text, $key)->toHex();
-        }
-        $name = substr($text, 1);
-        if (! array_key_exists($name, $this->swatches)) {
-            $node->fault(sprintf('names the swatch "%s", which the job does not have', $name), $key);
-        }
-        $named[$name] = $this->swatches[$name] ?? '#000000';
-
-        return $text;
+        return $named;
     }
 }

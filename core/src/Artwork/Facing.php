@@ -8,6 +8,6 @@ namespace TallCrow\Artwork;
 enum Facing: string
 {
     case Turned = 'turned';
-    case Mirrored = 'every second mirrored';
+    case Mirrored = 'every-second-mirrored';
     case Upright = 'upright';
 }

@@ -15,6 +15,8 @@ use TallCrow\Raster\BlendMode;
  */
 final class LayerReader
 {
+    public const ROLES = ['ink', 'knockout'];
+
     private const MOST_DEPTH = 8;
 
     private readonly EffectReader $effects;
@@ -26,7 +28,7 @@ final class LayerReader
     }
 
     /** @return list<Layer> */
-    public function layers(Node $node, string $key, int $depth = 0): array
+    public function layers(Reading $node, string $key, int $depth = 0): array
     {
         $nodes = $node->items($key, 200);
         $this->left -= count($nodes);
@@ -36,17 +38,14 @@ final class LayerReader
             return [];
         }
 
-        return array_map(fn (Node $layer): Layer => $this->layer($layer, $depth), $nodes);
+        return array_map(fn (Reading $layer): Layer => $this->layer($layer, $depth), $nodes);
     }
 
-    private function layer(Node $node, int $depth): Layer
+    public function layer(Reading $node, int $depth = 0): Layer
     {
         $node = $node->knows('id', 'name', 'on', 'role', 'source', 'placement', 'opacity', 'blend', 'effects', 'masks', 'distress', 'repeat');
-        $id = $node->text('id', 40);
-        if (preg_match('/^[A-Za-z0-9_-]{1,40}$/', $id) !== 1) {
-            $node->fault('must be 1 to 40 letters, digits, - or _', 'id');
-        }
-        $source = SourceReader::read($node->child('source'), fn (Node $group): array => $this->layers($group, 'layers', $depth + 1));
+        $id = $node->id('id');
+        $source = SourceReader::read($node->child('source'), fn (Reading $group): array => $this->layers($group, 'layers', $depth + 1));
         if ($source instanceof GroupSource && $node->has('placement')) {
             $node->fault('a group has no place of its own: its layers lie on the sheet', 'placement');
         }
@@ -67,9 +66,9 @@ final class LayerReader
         );
     }
 
-    private function role(Node $node): Role
+    public function role(Reading $node): Role
     {
-        if ($node->word('kind', ['ink', 'knockout']) === 'ink') {
+        if ($node->word('kind', self::ROLES) === 'ink') {
             $node->knows('kind');
 
             return Role::ink();
@@ -81,7 +80,7 @@ final class LayerReader
         );
     }
 
-    private function placement(Node $node): Placement
+    public function placement(Reading $node): Placement
     {
         $node = $node->knows('x', 'y', 'width', 'height', 'turn', 'flip');
 
@@ -99,7 +98,7 @@ final class LayerReader
         );
     }
 
-    private function repeat(Node $node): Repeat
+    public function repeat(Reading $node): Repeat
     {
         $node = $node->knows('kind', 'x', 'y', 'count', 'facing', 'stepX', 'stepY', 'size', 'changed', 'as', 'colour', 'on');
 

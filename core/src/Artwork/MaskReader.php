@@ -28,10 +28,15 @@ final class MaskReader
     /** Shares of a box that a point may lie off it. */
     private const REACH = 12.0;
 
-    public static function read(Node $node): Mask
+    /** @return non-empty-list<string> */
+    public static function kinds(): array
     {
-        $shapes = array_map(fn (MaskShape $shape): string => $shape->value, MaskShape::cases());
-        $kind = $node->word('kind', [...$shapes, 'freehand', 'brush', 'clip', 'picture']);
+        return [...array_map(fn (MaskShape $shape): string => $shape->value, MaskShape::cases()), 'freehand', 'brush', 'clip', 'picture'];
+    }
+
+    public static function read(Reading $node): Mask
+    {
+        $kind = $node->word('kind', self::kinds());
         switch ($kind) {
             case 'freehand':
                 $node->knows('points', 'feather', ...self::USUAL);
@@ -66,23 +71,26 @@ final class MaskReader
     }
 
     /** @return list<Stroke> */
-    public static function strokes(Node $node, string $key): array
+    public static function strokes(Reading $node, string $key): array
     {
-        return array_map(function (Node $stroke): Stroke {
-            $stroke->knows('points', 'width', 'hardness', 'restores', 'symmetry', 'count');
-
-            return new Stroke(
-                $stroke->points('points', Stroke::MOST_POINTS, self::REACH),
-                $stroke->number('width', 0.005, 20, 0.3),
-                $stroke->number('hardness', 0, 1, 1),
-                $stroke->flag('restores', false),
-                $stroke->choice('symmetry', Symmetry::class, Symmetry::None),
-                $stroke->integer('count', 2, 60, 6),
-            );
-        }, $node->items($key, BrushMask::MOST_STROKES));
+        return array_map(self::stroke(...), $node->items($key, BrushMask::MOST_STROKES));
     }
 
-    private static function usual(Node $node): Usual
+    public static function stroke(Reading $node): Stroke
+    {
+        $node->knows('points', 'width', 'hardness', 'restores', 'symmetry', 'count');
+
+        return new Stroke(
+            $node->points('points', Stroke::MOST_POINTS, self::REACH),
+            $node->number('width', 0.005, 20, 0.3),
+            $node->number('hardness', 0, 1, 1),
+            $node->flag('restores', false),
+            $node->choice('symmetry', Symmetry::class, Symmetry::None),
+            $node->integer('count', 2, 60, 6),
+        );
+    }
+
+    private static function usual(Reading $node): Usual
     {
         return new Usual($node->flag('inverted', false), $node->choice('joining', Joining::class, Joining::Within), $node->flag('on', true));
     }

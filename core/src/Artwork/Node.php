@@ -6,6 +6,7 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\UnreadableColour;
+use TallCrow\Effect\Values;
 
 /**
  * A place in a decoded JSON file, read strictly. A fault is noted with its path and reading goes on with a stand-in,
@@ -13,8 +14,15 @@ use TallCrow\Colour\UnreadableColour;
  *
  * @internal
  */
-final readonly class Node
+final readonly class Node implements Reading
 {
+    public const ID = '^[A-Za-z0-9_-]{1,40}$';
+
+    public const FILE_NAME = '^[A-Za-z0-9][A-Za-z0-9._ -]{0,119}$';
+
+    /** An @ and the name of a swatch. */
+    public const LONGEST_COLOUR = 61;
+
     private function __construct(
         private mixed $value,
         public string $path,
@@ -31,7 +39,6 @@ final readonly class Node
         $this->faults->add(new Fault($key === '' ? $this->path : $this->at($key), $reason));
     }
 
-    /** Notes every key that is not among those known. */
     public function knows(string ...$keys): self
     {
         if (! is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
@@ -62,10 +69,9 @@ final readonly class Node
         return new self($this->raw($key) ?? [], $this->at($key), $this->faults);
     }
 
-    /** @return list<self> */
     public function items(string $key, int $most): array
     {
-        $items = $this->raw($key) ?? [];
+        $items = $this->has($key) ? $this->raw($key) : [];
         if (! is_array($items) || ! array_is_list($items)) {
             $this->fault('must be a list', $key);
 
@@ -100,7 +106,16 @@ final readonly class Node
         return $value;
     }
 
-    /** @return list<string> */
+    public function id(string $key): string
+    {
+        $id = $this->text($key, 40);
+        if (preg_match('/'.self::ID.'/D', $id) !== 1) {
+            $this->fault('must be 1 to 40 letters, digits, - or _', $key);
+        }
+
+        return $id;
+    }
+
     public function texts(string $key, int $most, int $longest): array
     {
         $texts = [];
@@ -115,25 +130,19 @@ final readonly class Node
         return $texts;
     }
 
-    /** The plain name of a file of the artwork's folder: no path, no hidden file. */
     public function asset(string $key, ?string $default = null): string
     {
         $name = $this->text($key, 120, $default);
-        if ($name !== $default && preg_match('/^[A-Za-z0-9][A-Za-z0-9._ -]{0,119}$/', $name) !== 1) {
+        if ($name !== $default && preg_match('/'.self::FILE_NAME.'/D', $name) !== 1) {
             $this->fault('must be the plain name of a file beside the artwork', $key);
         }
 
         return $name;
     }
 
-    /**
-     * Points as pairs of numbers.
-     *
-     * @return list<array{float, float}>
-     */
     public function points(string $key, int $most, float $reach): array
     {
-        $points = $this->raw($key) ?? [];
+        $points = $this->has($key) ? $this->raw($key) : [];
         if (! is_array($points) || ! array_is_list($points) || count($points) > $most) {
             return $this->noted($key, sprintf('must be a list of at most %d points', $most), []);
         }
@@ -147,11 +156,6 @@ final readonly class Node
         }
 
         return $read;
-    }
-
-    public function isText(string $key): bool
-    {
-        return is_string($this->raw($key));
     }
 
     public function isNull(string $key): bool
@@ -199,8 +203,33 @@ final readonly class Node
         return is_string($value) ? $this->readColour($value, $key) : $this->noted($key, 'must be a colour such as "#1d2b1f"', Srgb::of(0, 0, 0));
     }
 
-    /** A colour that was found at a key in a form of its own. */
-    public function readColour(string $text, string $key): Srgb
+    public function inkColour(string $key, string $default): string
+    {
+        $value = $this->required($key, $default);
+
+        return is_string($value) ? $this->ink($value, $key) : $this->noted($key, 'must be a colour such as "#1d2b1f"', '#000000');
+    }
+
+    public function inkColours(string $key, int $least, int $most, array $default): array
+    {
+        $given = $this->has($key) ? $this->texts($key, $most, self::LONGEST_COLOUR) : $default;
+        if (count($given) < $least) {
+            $this->fault(sprintf('has %d colours; %d is the least', count($given), $least), $key);
+        }
+
+        return array_map(fn (string $colour): string => $this->ink($colour, $key), $given);
+    }
+
+    private function ink(string $text, string $key): string
+    {
+        if (mb_strlen($text) > self::LONGEST_COLOUR) {
+            return $this->noted($key, sprintf('is longer than the %d characters of a colour', self::LONGEST_COLOUR), '#000000');
+        }
+
+        return str_starts_with($text, Values::SWATCH) ? $text : $this->readColour($text, $key)->toHex();
+    }
+
+    private function readColour(string $text, string $key): Srgb
     {
         try {
             return Srgb::hex($text);
@@ -209,7 +238,6 @@ final readonly class Node
         }
     }
 
-    /** @param  list<string>  $words */
     public function word(string $key, array $words, ?string $default = null): string
     {
         $value = $this->required($key, $default);
@@ -220,13 +248,6 @@ final readonly class Node
         return $value;
     }
 
-    /**
-     * @template T of \BackedEnum
-     *
-     * @param  class-string<T>  $enum
-     * @param  ?T  $default
-     * @return T
-     */
     public function choice(string $key, string $enum, ?\BackedEnum $default = null): \BackedEnum
     {
         $words = array_map(fn (\BackedEnum $case): string => (string) $case->value, $enum::cases());

@@ -6,8 +6,8 @@ namespace TallCrow\Artwork;
 
 enum RepeatKind: string
 {
-    case MirrorAcross = 'mirror across';
-    case MirrorDown = 'mirror down';
+    case MirrorAcross = 'mirror-across';
+    case MirrorDown = 'mirror-down';
     case Quadrants = 'quadrants';
     case Radial = 'radial';
     case Stack = 'stack';

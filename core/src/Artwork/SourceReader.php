@@ -13,12 +13,14 @@ use TallCrow\Type\Alignment;
  */
 final class SourceReader
 {
+    public const KINDS = ['text', 'art', 'shape', 'grid', 'group'];
+
     private const MOST_TEXT = 10_000;
 
-    /** @param  \Closure(Node): list<Layer>  $layers  reads what a group holds */
-    public static function read(Node $node, \Closure $layers): Source
+    /** @param  \Closure(Reading): list<Layer>  $layers  reads what a group holds */
+    public static function read(Reading $node, \Closure $layers): Source
     {
-        switch ($node->word('kind', ['text', 'art', 'shape', 'grid', 'group'])) {
+        switch ($node->word('kind', self::KINDS)) {
             case 'text':
                 $node->knows('kind', 'text', 'font', 'align', 'leading');
 

@@ -8,6 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Garment;
+use TallCrow\Artwork\Schema\ArtworkSchema;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Colour\Srgb;
@@ -36,6 +37,7 @@ final class Crow
     private const HELP = <<<'TEXT'
         bin/crow render ARTWORK.json --out FILE.png [--ppi N] [--region X,Y,W,H]
         bin/crow preflight ARTWORK.json [--json]
+        bin/crow schema --out FILE.json
         bin/crow inspect FILE.png [--width 10in] [--on "#1d2b1f"] [--rule strict-300|accept-200] [--json]
 
         Fonts and pictures are found beside the artwork. A region is in pixels of the picture at its ppi.
@@ -60,6 +62,7 @@ final class Crow
             return match ($arguments->command) {
                 'render' => self::render($arguments, $out),
                 'preflight' => self::preflight($arguments, $out),
+                'schema' => self::schema($arguments, $out),
                 'inspect' => self::inspect($arguments, $out),
                 default => throw UnusableCall::command($arguments->command),
             };
@@ -97,6 +100,23 @@ final class Crow
         [$artwork, $shelf] = self::artwork($arguments);
 
         return self::told(Preflight::artwork($artwork, new Renderer($shelf), $shelf), $arguments->flag('json'), [], $out);
+    }
+
+    /**
+     * Writes the JSON Schema of the artwork format, as docs/artwork.schema.json keeps it.
+     *
+     * @param  resource  $out
+     */
+    private static function schema(Arguments $arguments, mixed $out): int
+    {
+        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.json');
+        $json = json_encode(ArtworkSchema::file(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        if (@file_put_contents($target, $json) !== strlen($json)) {
+            throw UnusableCall::unwritable($target);
+        }
+        fprintf($out, "%s: schema of %s\n", $target, Artwork::FORMAT);
+
+        return self::FINE;
     }
 
     /** @param  resource  $out */

@@ -10,7 +10,7 @@ final class UnusableCall extends \InvalidArgumentException
 {
     public static function command(string $word): self
     {
-        return new self(sprintf('"%s" is no command. Known are render, preflight and inspect; --help tells more.', $word));
+        return new self(sprintf('"%s" is no command. Known are render, preflight, inspect, pack, unpack and schema; --help tells more.', $word));
     }
 
     public static function missing(string $what): self
@@ -31,6 +31,11 @@ final class UnusableCall extends \InvalidArgumentException
     public static function file(string $file): self
     {
         return new self(sprintf('"%s" is no file that can be read.', $file));
+    }
+
+    public static function unwritable(string $file): self
+    {
+        return new self(sprintf('"%s" could not be written. Is its folder there, may you write in it, and is there room?', $file));
     }
 
     public static function region(string $text, int $width, int $height): self

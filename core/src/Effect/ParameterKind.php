@@ -16,4 +16,10 @@ enum ParameterKind: string
     case Words = 'words';
     case Font = 'font';
     case Picture = 'picture';
+
+    /** Whether its values may name swatches of the job. */
+    public function isColour(): bool
+    {
+        return $this === self::Colour || $this === self::Colours;
+    }
 }

@@ -12,7 +12,7 @@ final class AnimalSpots implements Paper
 {
     public static function kind(): string
     {
-        return 'animal spots';
+        return 'animal-spots';
     }
 
     public static function tile(int $seed, Colours $colours): Image

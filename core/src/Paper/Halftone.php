@@ -11,7 +11,7 @@ final class Halftone implements Paper
 {
     public static function kind(): string
     {
-        return 'halftone ramp';
+        return 'halftone-ramp';
     }
 
     public static function tile(int $seed, Colours $colours): Image

@@ -12,7 +12,7 @@ final class ChippedEdges implements Texture
 {
     public static function kind(): string
     {
-        return 'chipped edges';
+        return 'chipped-edges';
     }
 
     public static function followsEdges(): bool

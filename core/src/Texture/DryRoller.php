@@ -12,7 +12,7 @@ final class DryRoller implements Texture
 {
     public static function kind(): string
     {
-        return 'dry roller';
+        return 'dry-roller';
     }
 
     public static function followsEdges(): bool

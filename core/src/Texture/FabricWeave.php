@@ -12,7 +12,7 @@ final class FabricWeave implements Texture
 {
     public static function kind(): string
     {
-        return 'fabric weave';
+        return 'fabric-weave';
     }
 
     public static function followsEdges(): bool

@@ -12,7 +12,7 @@ final class FoldLines implements Texture
 {
     public static function kind(): string
     {
-        return 'fold lines';
+        return 'fold-lines';
     }
 
     public static function followsEdges(): bool

@@ -12,7 +12,7 @@ final class HalftoneWear implements Texture
 {
     public static function kind(): string
     {
-        return 'halftone wear';
+        return 'halftone-wear';
     }
 
     public static function followsEdges(): bool

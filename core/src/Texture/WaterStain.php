@@ -12,7 +12,7 @@ final class WaterStain implements Texture
 {
     public static function kind(): string
     {
-        return 'water stain';
+        return 'water-stain';
     }
 
     public static function followsEdges(): bool

@@ -6,10 +6,10 @@ namespace TallCrow\Type;
 
 enum LetterCase: string
 {
-    case AsTyped = 'as typed';
+    case AsTyped = 'as-typed';
     case Capitals = 'capitals';
-    case Small = 'small letters';
-    case Title = 'first letters';
+    case Small = 'small-letters';
+    case Title = 'first-letters';
 
     public function of(string $line): string
     {

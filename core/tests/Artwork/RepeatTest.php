@@ -40,7 +40,7 @@ it('mirrors so that the picture is its own mirror image', function (string $kind
         expect(apartBy($picture, turnedOver($picture, $way)))->toBeLessThan(0.0002);
     }
     expect($picture->alpha()->area())->toEqualWithDelta((count($ways) === 2 ? 4 : 2) * 0.08 * 90000, 60);
-})->with([['mirror across', ['-flop']], ['mirror down', ['-flip']], ['quadrants', ['-flop', '-flip']]]);
+})->with([['mirror-across', ['-flop']], ['mirror-down', ['-flip']], ['quadrants', ['-flop', '-flip']]]);
 
 it('turns copies about a centre', function (string $facing): void {
     $layer = Fixtures::artwork([['repeat' => ['kind' => 'radial', 'x' => 1.5, 'y' => 2, 'count' => 6, 'facing' => $facing]] + Fixtures::shape('bar', 'rectangle', 0.4, more: ['placement' => ['x' => 1.5, 'y' => 0.8, 'turn' => 10]])])->layers[0];
@@ -54,23 +54,23 @@ it('turns copies about a centre', function (string $facing): void {
                 'turned' => fmod(10 + 60 * $i, 360), 'upright' => 10.0,
                 default => $i % 2 === 1 ? fmod(350 + 60 * $i, 360) : fmod(10 + 60 * $i, 360),
             }, 1e-6)
-            ->and($p->flip->value)->toBe($facing === 'every second mirrored' && $i % 2 === 1 ? 'across' : 'none');
+            ->and($p->flip->value)->toBe($facing === 'every-second-mirrored' && $i % 2 === 1 ? 'across' : 'none');
     }
-})->with(['turned', 'every second mirrored', 'upright']);
+})->with(['turned', 'every-second-mirrored', 'upright']);
 
 it('stacks copies and changes one of them', function (string $as): void {
     $layer = Fixtures::artwork([['repeat' => ['kind' => 'stack', 'x' => 0, 'y' => 0, 'count' => 4, 'stepX' => 0.1, 'stepY' => 0.5, 'size' => 0.9, 'changed' => 3, 'as' => $as, 'colour' => '#102030']] + Fixtures::shape('bar', 'rectangle', 1)])->layers[0];
     $copies = $layer->drawn()->children();
     expect(array_map(fn (Layer $l): float => round($l->placement->y ?? 0, 6), $copies))->toBe([2.0, 2.5, 3.0, 3.5])
         ->and($copies[2]->placement?->width)->toEqualWithDelta(0.81, 1e-9)
-        ->and($copies[2]->role->knockout)->toBe($as === 'knocked out')
-        ->and(count($copies[2]->effects) - count($copies[1]->effects))->toBe(in_array($as, ['hollow', 'in another colour'], true) ? 1 : 0);
-})->with(['the same', 'in another colour', 'hollow', 'knocked out']);
+        ->and($copies[2]->role->knockout)->toBe($as === 'knocked-out')
+        ->and(count($copies[2]->effects) - count($copies[1]->effects))->toBe(in_array($as, ['hollow', 'another-colour'], true) ? 1 : 0);
+})->with(['same', 'another-colour', 'hollow', 'knocked-out']);
 
 it('does not mirror the wear', function (): void {
     $more = ['placement' => ['width' => 1.2, 'height' => 3, 'x' => 0.75, 'y' => 2, 'turn' => 0]];
-    $clean = repeated(['kind' => 'mirror across'], $more);
-    $worn = repeated(['kind' => 'mirror across'], $more + ['distress' => [['texture' => 'speckle', 'amount' => 0.3, 'seed' => 3]]]);
+    $clean = repeated(['kind' => 'mirror-across'], $more);
+    $worn = repeated(['kind' => 'mirror-across'], $more + ['distress' => [['texture' => 'speckle', 'amount' => 0.3, 'seed' => 3]]]);
     expect(apartBy($clean, turnedOver($clean, '-flop')))->toBeLessThan(0.0002)
         ->and(apartBy($worn, turnedOver($worn, '-flop')))->toBeGreaterThan(0.1)
         ->and(1 - $worn->alpha()->area() / $clean->alpha()->area())->toEqualWithDelta(0.3, 0.05);
@@ -87,7 +87,7 @@ it('keeps copies where they are when the whole is turned, moved or sized', funct
 it('leaves exact gaps between the frames of a grid', function (): void {
     $picture = Fixtures::render(Fixtures::artwork([[
         'id' => 'grid', 'source' => ['kind' => 'grid', 'columns' => 3, 'rows' => 2, 'gap' => 0.1],
-        'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2.6, 'height' => null], 'effects' => [['kind' => 'fill', 'colour' => '#ff0000'], ['kind' => 'only', 'part' => 'one letter', 'number' => 2], ['kind' => 'fill', 'colour' => '#0000ff']],
+        'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2.6, 'height' => null], 'effects' => [['kind' => 'fill', 'colour' => '#ff0000'], ['kind' => 'only', 'part' => 'one-letter', 'number' => 2], ['kind' => 'fill', 'colour' => '#0000ff']],
     ]]));
     // Frames of 0.8 in, 240 px, with 30 px between.
     expect($picture->alpha()->isMore(127.0)->inkBox())->toBe([60, 345, 780, 510])

@@ -54,7 +54,7 @@ it('keeps what else a piece has through its file', function (array $more): void 
 })->with([
     'a knockout from one piece, that prints' => [['role' => ['kind' => 'knockout', 'gap' => 0.06, 'join' => 'mitre', 'from' => ['below'], 'sets' => true]]],
     'a blend at half strength' => [['blend' => 'soft-light', 'opacity' => 0.5]],
-    'copies' => [['repeat' => ['kind' => 'radial', 'x' => 1.5, 'y' => 2.0, 'count' => 9, 'facing' => 'every second mirrored', 'stepX' => 0.0, 'stepY' => 0.0, 'size' => 1.0, 'changed' => 2, 'as' => 'hollow', 'colour' => '#abcdef', 'on' => false]]],
+    'copies' => [['repeat' => ['kind' => 'radial', 'x' => 1.5, 'y' => 2.0, 'count' => 9, 'facing' => 'every-second-mirrored', 'stepX' => 0.0, 'stepY' => 0.0, 'size' => 1.0, 'changed' => 2, 'as' => 'hollow', 'colour' => '#abcdef', 'on' => false]]],
 ]);
 
 it('keeps wear with its strokes through its file', function (): void {

@@ -14,13 +14,14 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\ParameterKind;
 use TallCrow\Effect\Values;
 use TallCrow\Geometry\Box;
+use TallCrow\Tests\Fixtures;
 
 /** @param  list<array{string, array<string, mixed>}>  $lines */
 function inked(array $lines): Inking
 {
     $inking = Inking::plain(Srgb::hex('#1f1d1a'));
     foreach ($lines as [$kind, $values]) {
-        $effect = effect($kind, $values);
+        $effect = Fixtures::effect($kind, $values);
         assert($effect instanceof Inks);
         $inking = $effect->ink($inking);
     }
@@ -56,7 +57,7 @@ it('reaches as far as its shadows are cast', function (): void {
 });
 
 it('adds a fill for a part and lets one for all take the place of those before', function (): void {
-    $inking = inked([['gradient', []], ['only', ['part' => 'one letter', 'number' => 3.0]], ['letter-colours', ['way' => 'from letter to letter']]]);
+    $inking = inked([['gradient', []], ['only', ['part' => 'one-letter', 'number' => 3.0]], ['letter-colours', ['way' => 'ramp']]]);
     expect($inking->fills)->toHaveCount(2)
         ->and($inking->fills[1]->aim->part)->toBe(Part::Letter)
         ->and($inking->fills[1]->aim->number)->toBe(3)

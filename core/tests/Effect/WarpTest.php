@@ -2,13 +2,9 @@
 
 declare(strict_types=1);
 
-use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Placement;
 use TallCrow\Effect\BendsOutline;
-use TallCrow\Effect\Catalogue;
-use TallCrow\Effect\Effect;
-use TallCrow\Effect\Values;
 use TallCrow\Effect\Warp\Arc;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Bezier;
@@ -16,23 +12,13 @@ use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Outline;
 use TallCrow\Geometry\Path;
 use TallCrow\Render\Fitting;
+use TallCrow\Tests\Fixtures;
 use TallCrow\Type\Letter;
-
-/** An effect with the values given and the defaults of the rest. @param  array<string, mixed>  $values */
-function effect(string $kind, array $values = []): Effect
-{
-    $class = Catalogue::classes()[$kind];
-    foreach ($class::parameters() as $parameter) {
-        $values += [$parameter->name => $parameter->default];
-    }
-
-    return (new EffectLine($kind, new Values($values), true))->effect();
-}
 
 /** @param  array<string, mixed>  $values */
 function bend(string $kind, array $values, Box $box): Bend
 {
-    $effect = effect($kind, $values);
+    $effect = Fixtures::effect($kind, $values);
     assert($effect instanceof BendsOutline);
 
     return $effect->bend($box);
@@ -119,7 +105,7 @@ it('stands letters on a circle and turns each as it is', function (float $bend):
     for ($i = 0; $i < 9; $i++) {
         $letters[] = new Letter(Outline::rectangle(0.6, 1)->transformed(TallCrow\Geometry\Affine::shift($i + 0.5, -0.5)), 0, 'I', 0, $i + 0.5, 0.0);
     }
-    $placed = effect('circle', ['bend' => $bend])->place($letters);
+    $placed = Fixtures::effect('circle', ['bend' => $bend])->place($letters);
     $radius = 8.6 / (2 * M_PI * abs($bend));
     $up = $bend <=> 0;
     foreach ($placed as $i => $letter) {
@@ -179,7 +165,7 @@ it('bends no curve further from its true image than the tolerance', function (st
 
 it('sizes what is bent until it is as wide and as tall as asked', function (?float $width, ?float $height, string $kind, array $values): void {
     $letters = [Letter::figure(Outline::rectangle(4, 1)), Letter::figure(Outline::ellipse(1, 1)->transformed(TallCrow\Geometry\Affine::shift(3, 0)))];
-    $fitted = (new Fitting(new Placement(0, 0, $width, $height, 0, Flip::None), [effect($kind, $values)]))->letters($letters);
+    $fitted = (new Fitting(new Placement(0, 0, $width, $height, 0, Flip::None), [Fixtures::effect($kind, $values)]))->letters($letters);
     $box = Letter::together($fitted)->bounds();
     expect($box->centreX())->toEqualWithDelta(0.0, 1e-6)->and($box->centreY())->toEqualWithDelta(0.0, 1e-6);
     if ($width !== null) {

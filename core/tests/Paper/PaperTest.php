@@ -44,4 +44,4 @@ it('meets itself at the edge as smoothly as it runs elsewhere', function (string
 it('is the same for the same number and another for another', function (string $kind): void {
     expect(md5(tile($kind, 8)->toBytes()))->toBe(md5(tile($kind, 8)->toBytes()))
         ->and(md5(tile($kind, 9)->toBytes()))->not->toBe(md5(tile($kind, 8)->toBytes()));
-})->with(['plaid', 'watercolour', 'glitter', 'marbling', 'linen', 'kraft', 'clouds', 'animal spots']);
+})->with(['plaid', 'watercolour', 'glitter', 'marbling', 'linen', 'kraft', 'clouds', 'animal-spots']);

@@ -72,14 +72,14 @@ it('casts a shadow of the piece and its rings, as a copy or as a block', functio
 });
 
 it('fills halves, letters and frames with fills of their own', function (): void {
-    $picture = bar([['kind' => 'fill', 'colour' => '#ff0000'], ['kind' => 'only', 'part' => 'the right half of each letter'], ['kind' => 'fill', 'colour' => '#0000ff']]);
+    $picture = bar([['kind' => 'fill', 'colour' => '#ff0000'], ['kind' => 'only', 'part' => 'half-right'], ['kind' => 'fill', 'colour' => '#0000ff']]);
     expect(runs($picture, 600))->toBe(['-', '#ff0000', '#0000ff', '-'])->and(Fixtures::pixel($picture, 449, 600))->toBe([255, 0, 0, 255])->and(Fixtures::pixel($picture, 451, 600))->toBe([0, 0, 255, 255]);
     $words = fn (array $only): Image => Fixtures::render(Fixtures::artwork([['effects' => [['kind' => 'fill', 'colour' => '#ff0000'], $only + ['kind' => 'only'], ['kind' => 'fill', 'colour' => '#0000ff']]] + Fixtures::words('w', 'II II', 2.4, ['source' => ['font' => 'anton.woff2']])]));
     $order = fn (Image $image): array => array_values(array_filter(runs($image, 600), fn (string $c): bool => $c === '#ff0000' || $c === '#0000ff'));
-    expect($order($words(['part' => 'every second letter'])))->toBe(['#ff0000', '#0000ff', '#ff0000', '#0000ff'])
-        ->and($order($words(['part' => 'every second word'])))->toBe(['#ff0000', '#ff0000', '#0000ff', '#0000ff'])
-        ->and($order($words(['part' => 'one letter', 'number' => 3])))->toBe(['#ff0000', '#ff0000', '#0000ff', '#ff0000'])
-        ->and($order($words(['part' => 'one word', 'number' => 1])))->toBe(['#0000ff', '#0000ff', '#ff0000', '#ff0000']);
+    expect($order($words(['part' => 'every-second-letter'])))->toBe(['#ff0000', '#0000ff', '#ff0000', '#0000ff'])
+        ->and($order($words(['part' => 'every-second-word'])))->toBe(['#ff0000', '#ff0000', '#0000ff', '#0000ff'])
+        ->and($order($words(['part' => 'one-letter', 'number' => 3])))->toBe(['#ff0000', '#ff0000', '#0000ff', '#ff0000'])
+        ->and($order($words(['part' => 'one-word', 'number' => 1])))->toBe(['#0000ff', '#0000ff', '#ff0000', '#ff0000']);
 });
 
 // SVG's linear gradient is the reference: colours mixed in sRGB along the way.

@@ -35,7 +35,7 @@ it('takes its share shifted, turned, scaled and inverted, too', function (array 
 })->with([[['x' => 0.7, 'y' => -0.4]], [['turn' => 33]], [['scale' => 0.5]], [['scale' => 2.2]], [['inverted' => true]], [['texture' => 'picture', 'file' => 'rock-pool.png']]]);
 
 it('chips edges before the middle of the ink', function (): void {
-    $worn = Fixtures::render(Fixtures::artwork([['distress' => [['texture' => 'chipped edges', 'amount' => 0.12, 'seed' => 3]]] + Fixtures::shape('plate', 'rectangle', 2)]));
+    $worn = Fixtures::render(Fixtures::artwork([['distress' => [['texture' => 'chipped-edges', 'amount' => 0.12, 'seed' => 3]]] + Fixtures::shape('plate', 'rectangle', 2)]));
     $taken = fn (int $left, int $width): float => 1 - $worn->alpha()->crop($left, 310, $width, 580)->mean() / 255;
     expect($taken(150, 20))->toBeGreaterThan(3 * $taken(350, 200));
 });

@@ -94,7 +94,7 @@ it('counts words across lines', function (): void {
 // HarfBuzz's own hb-shape is the reference for right-to-left text and combining marks.
 it('sets right-to-left words and combining marks as hb-shape does', function (string $name, string $text): void {
     $font = Fixtures::shelf()->font("$name.woff2");
-    $theirs = json_decode(Fixtures::run(['hb-shape', '--no-glyph-names', '--output-format=json', unpacked($name), $text]), true);
+    $theirs = json_decode(Fixtures::run(['hb-shape', '--no-glyph-names', '--output-format=json', Fixtures::unpackedFont($name), $text]), true);
     $pen = 0;
     $lefts = [];
     foreach ($theirs as $glyph) {

@@ -22,20 +22,10 @@ dataset('fonts', fn (): array => array_map(
     glob(Fixtures::assets().'/*.woff2') ?: [],
 ));
 
-/** A plain copy of a font that reference tools can open. */
-function unpacked(string $name): string
-{
-    $folder = Fixtures::temporary('font');
-    copy(Fixtures::assets()."/$name.woff2", "$folder/font.woff2");
-    Fixtures::run(['woff2_decompress', "$folder/font.woff2"]);
-
-    return "$folder/font.ttf";
-}
-
 // Debian's hb-shape is the reference for glyph choice, advances and offsets.
 it('shapes as hb-shape does', function (string $name): void {
     $sample = 'AVATAR To Wylie, office fi fl 0123456789 (a-b) & "x" !?';
-    $theirs = json_decode(Fixtures::run(['hb-shape', '--no-glyph-names', '--output-format=json', unpacked($name), $sample]), true);
+    $theirs = json_decode(Fixtures::run(['hb-shape', '--no-glyph-names', '--output-format=json', Fixtures::unpackedFont($name), $sample]), true);
     $font = font($name);
     $ours = array_map(fn ($g): array => [
         'g' => $g->id, 'cl' => $g->cluster,
@@ -50,7 +40,7 @@ it('gives the outlines that hb-view draws', function (string $name): void {
     // Letters, digits and punctuation; the Hebrew cut has letters alone.
     $sample = str_ends_with($name, '-hebrew') ? 'עפיפון' : 'Hamburg 27, (No. 8)!?';
     $file = Fixtures::temporary('view').'/page.png';
-    Fixtures::run(['hb-view', '--output-format=png', '--font-size=500', '--margin=450', "--output-file=$file", unpacked($name), $sample]);
+    Fixtures::run(['hb-view', '--output-format=png', '--font-size=500', '--margin=450', "--output-file=$file", Fixtures::unpackedFont($name), $sample]);
     $ink = TallCrow\Raster\Image::load(TallCrow\Raster\PictureType::Png, $file)->band(0)->isLess(128.0)->settled();
     [, , $width, $height] = $ink->inkBox() ?? [0, 0, 0, 0];
 

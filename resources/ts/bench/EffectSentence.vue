@@ -10,7 +10,8 @@ import FontToken from '../tokens/FontToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import WordToken from '../tokens/WordToken.vue';
 import { useCatalogue } from '../stores/catalogue';
-import { choiceWords, label, parts } from '../words/lines';
+import { phrasesOf } from '../words/choices';
+import { label, parts } from '../words/lines';
 import type { EffectLine, Layer, Parameter } from '../types';
 
 const props = defineProps<{ effect: EffectLine; layer: Layer; index: number; ppi: number }>();
@@ -36,7 +37,7 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
             <ColourToken v-else-if="part.kind === 'colour'" :value="String(effect[part.name])" :label="said(part)" @change="set(part.name, $event)" />
             <BucketsToken v-else-if="effect.kind === 'clear-buckets' && part.kind === 'colours'" :value="(effect[part.name] as string[])" :layer="layer.id" :line="index" @change="set(part.name, $event)" />
             <ColoursToken v-else-if="part.kind === 'colours'" :value="(effect[part.name] as string[])" :least="part.least" :most="part.most" :label="said(part)" @change="set(part.name, $event)" />
-            <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(effect[part.name])" :choices="part.choices" :words="choiceWords[said(part)] ?? {}" :label="said(part)" @change="set(part.name, $event)" />
+            <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(effect[part.name])" :choices="part.choices" :words="phrasesOf(effect.kind, part.name, part.choices)" :label="said(part)" @change="set(part.name, $event)" />
             <WordToken v-else-if="part.kind === 'words'" :value="String(effect[part.name])" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />
             <FontToken v-else-if="part.kind === 'font'" :value="String(effect[part.name])" :sample="words" optional @change="set(part.name, $event)" />
             <ArtToken v-else-if="part.kind === 'picture'" :value="String(effect[part.name])" @change="set(part.name, $event)" />

@@ -7,7 +7,7 @@ import QuantityToken from '../tokens/QuantityToken.vue';
 import TextToken from '../tokens/TextToken.vue';
 import { useBench } from '../stores/bench';
 import { useCatalogue } from '../stores/catalogue';
-import { inches, shapeWords } from '../words/lines';
+import { inches } from '../words/lines';
 import type { Layer, Placement, Source } from '../types';
 import { called } from './layers';
 
@@ -82,7 +82,7 @@ function gap(changes: { gap?: number; join?: string; from?: string[]; sets?: boo
         </template>
         <template v-else-if="layer.source.kind === 'shape'">
             <template v-if="knocks">{{ article }}{{ ' ' }}</template>
-            <ChoiceToken :value="layer.source.shape" :choices="shop.catalogue?.shapes ?? []" :words="shapeWords" label="shape" @change="source({ shape: $event })" />
+            <ChoiceToken :value="layer.source.shape" :choices="shop.catalogue?.shapes ?? []" label="shape" @change="source({ shape: $event })" />
             <template v-if="['polygon', 'star'].includes(layer.source.shape)">
                 of <QuantityToken :value="layer.source.count" kind="number" :least="3" :most="60" label="corners" @change="source({ count: Math.round($event) })" />
             </template>

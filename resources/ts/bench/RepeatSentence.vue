@@ -12,7 +12,7 @@ const emit = defineEmits<{ change: [repeat: Repeat] }>();
 const bench = useBench();
 const shop = useCatalogue();
 const offered = computed(() => shop.catalogue?.repeats);
-const words = { 'mirror across': 'Mirror across', 'mirror down': 'Mirror down', quadrants: 'Repeat in four quarters', radial: 'Repeat about a centre', stack: 'Stack' };
+const words = { 'mirror-across': 'Mirror across', 'mirror-down': 'Mirror down', quadrants: 'Repeat in four quarters', radial: 'Repeat about a centre', stack: 'Stack' };
 const counts = computed(() => ['radial', 'stack'].includes(props.repeat.kind));
 
 function set(changes: Partial<Repeat>): void {
@@ -35,14 +35,14 @@ function set(changes: Partial<Repeat>): void {
             <QuantityToken :value="repeat.size" kind="share" :least="0.2" :most="3" label="size of each copy" @change="set({ size: $event })" /> of the one before
         </template>
         <template v-else>
-            about <QuantityToken v-if="repeat.kind !== 'mirror down'" :value="repeat.x" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre of the repeat from the left" @change="set({ x: $event })" />
+            about <QuantityToken v-if="repeat.kind !== 'mirror-down'" :value="repeat.x" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre of the repeat from the left" @change="set({ x: $event })" />
             <template v-if="!repeat.kind.startsWith('mirror')">, </template>
-            <QuantityToken v-if="repeat.kind !== 'mirror across'" :value="repeat.y" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre of the repeat from the top" @change="set({ y: $event })" />
+            <QuantityToken v-if="repeat.kind !== 'mirror-across'" :value="repeat.y" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre of the repeat from the top" @change="set({ y: $event })" />
         </template>
         ; copy <QuantityToken :value="repeat.changed" kind="number" :least="0" :most="offered?.most ?? 120" label="changed copy" :placeholder="repeat.changed === 0 ? 'none' : ''" @change="set({ changed: Math.round($event) })" />
         <template v-if="repeat.changed > 0">
             {{ ' ' }}<ChoiceToken :value="repeat.as" :choices="offered?.changes ?? []" label="changed copy is" @change="set({ as: $event })" />
-            <ColourToken v-if="['hollow', 'in another colour'].includes(repeat.as)" :value="repeat.colour" label="colour of the changed copy" @change="set({ colour: bench.hex($event) })" />
+            <ColourToken v-if="['hollow', 'another-colour'].includes(repeat.as)" :value="repeat.colour" label="colour of the changed copy" @change="set({ colour: bench.hex($event) })" />
         </template>
         <template v-else> changed</template>
     </span>

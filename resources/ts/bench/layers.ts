@@ -134,7 +134,7 @@ export function newRepeat(artwork: Artwork, kind: string): Repeat {
     const { sheet } = artwork;
     return {
         kind, x: round(sheet.width / sheet.ppi / 2), y: round(sheet.height / sheet.ppi / 2), count: kind === 'stack' ? 4 : 8, facing: 'turned',
-        stepX: 0, stepY: 1, size: 1, changed: 0, as: 'the same', colour: '#f3ead7', on: true,
+        stepX: 0, stepY: 1, size: 1, changed: 0, as: 'same', colour: '#f3ead7', on: true,
     };
 }
 

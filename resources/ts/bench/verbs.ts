@@ -1,4 +1,5 @@
 import type { Artwork, Asset, Catalogue, Layer } from '../types';
+import { phrase } from '../words/choices';
 import { effectWords, textureWords } from '../words/lines';
 import type { useBench } from '../stores/bench';
 import { brushOn, cutByHand, newMask } from './drawing';
@@ -75,7 +76,7 @@ function onPiece(artwork: Artwork, catalogue: Catalogue, assets: Asset[], chosen
         ...otherPieces(artwork, chosen).map((other) => change(`Clip it to ${called(other)}`, 'show it only where that has ink', ['clip', 'mask', 'inside letters'], (layer) => ({ ...layer, masks: [...layer.masks, newMask('clip', { layer: other.id })] }))),
         ...(firstRaster(assets) ? [change('Mask by the light of a picture', 'show it as far as a picture is light', ['mask', 'luminance', 'texture'], (layer) => ({ ...layer, masks: [...layer.masks, newMask('picture', { file: firstRaster(assets) ?? '' })] }))] : []),
         ...(raster ? [draws('Trace it to a drawing', 'few colours as outlines that can be ringed and scaled', ['vector', 'potrace', 'svg', 'outline'], (bench) => void trace(bench, assets, chosen))] : []),
-        ...catalogue.textures.map((texture) => change(`Wear this piece with ${textureWords[texture] ?? texture}`, 'takes ink away', ['distress', 'worn', 'vintage', 'grunge'], (layer) => ({
+        ...catalogue.textures.map((texture) => change(`Wear this piece with ${textureWords[texture] ?? phrase(texture)}`, 'takes ink away', ['distress', 'worn', 'vintage', 'grunge'], (layer) => ({
             ...layer, distress: [...layer.distress, newWear(texture)],
         }))),
         ...catalogue.repeats.kinds.map((kind) => change(repeatVerbs[kind]?.[0] ?? kind, 'the chosen piece, again and again', repeatVerbs[kind]?.[1] ?? [], (layer) => ({ ...layer, repeat: newRepeat(artwork, kind) }))),
@@ -103,8 +104,8 @@ async function trace(bench: Bench, assets: Asset[], chosen: Layer): Promise<void
 
 /** What a seller may type for each repeat. */
 const repeatVerbs: Record<string, [string, string[]]> = {
-    'mirror across': ['Mirror it across', ['mirror', 'symmetry', 'flip', 'half']],
-    'mirror down': ['Mirror it down', ['mirror', 'symmetry', 'flip', 'reflection']],
+    'mirror-across': ['Mirror it across', ['mirror', 'symmetry', 'flip', 'half']],
+    'mirror-down': ['Mirror it down', ['mirror', 'symmetry', 'flip', 'reflection']],
     quadrants: ['Repeat it in four quarters', ['quadrants', 'mirror', 'symmetry', 'kaleidoscope']],
     radial: ['Repeat it about a centre', ['radial', 'rays', 'burst', 'circle', 'mandala', 'turned']],
     stack: ['Stack copies of it', ['repeat', 'stack', 'copies', 'echo', 'retro']],
@@ -149,7 +150,7 @@ function cuts(assets: Asset[], chosen: Layer): Verb[] {
 
 function onSheet(catalogue: Catalogue): Verb[] {
     return catalogue.textures.map((texture) => ({
-        say: `Wear the whole sheet with ${textureWords[texture] ?? texture}`, hint: 'takes ink away', also: ['distress', 'worn', 'vintage', 'grunge'],
+        say: `Wear the whole sheet with ${textureWords[texture] ?? phrase(texture)}`, hint: 'takes ink away', also: ['distress', 'worn', 'vintage', 'grunge'],
         apply: (artwork) => ({ artwork: { ...artwork, distress: [...artwork.distress, newWear(texture)] }, chosen: null }),
     }));
 }

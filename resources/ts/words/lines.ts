@@ -58,7 +58,7 @@ export const effectWords: Record<string, Wording> = {
     only: {
         sentence: 'From here on, fill only {part} {number}', verb: 'Fill only a part', also: ['halves', 'half', 'split', 'second letter', 'second word', 'one letter', 'frame'],
         labels: { part: 'part', number: 'number of the letter, word or line' },
-        hides: (line) => (String(line['part']).startsWith('one ') ? [] : ['number']),
+        hides: (line) => (String(line['part']).startsWith('one-') ? [] : ['number']),
     },
     hatch: {
         sentence: 'Hatch every {spacing} with lines of {width} at {angle}, {inset} in from the edge, as {as} {colour}', verb: 'Hatch or etch', also: ['lines', 'etched', 'engraved', 'inset', 'cut'],
@@ -102,23 +102,8 @@ export const effectWords: Record<string, Wording> = {
     shadow: { sentence: 'Shadow {distance} away at {angle} in {colour}, as a {as}', verb: 'Cast a hard shadow', also: ['drop', 'extrude', 'block', '3d', 'offset'], labels: { distance: 'shadow distance', angle: 'shadow angle', colour: 'shadow colour', as: 'shadow as' } },
 };
 
-/** What a seller reads for a choice that the file tells otherwise. */
-export const choiceWords: Record<string, Record<string, string>> = {
-    'shadow as': { copy: 'shifted copy', solid: 'solid block' },
-    'hatch as': { ink: 'lines of ink in', cut: 'lines cut out' },
-    'corners': { mitre: 'pointed' },
-    'part': { 'one letter': 'letter or frame no.', 'one word': 'word no.', 'one line': 'line no.' },
-    'gap side': { outside: 'outside', inside: 'inside' },
-    ...Object.fromEntries(['bend', 'bulge', 'pinch', 'crest', 'climb'].map((noun) => [`${noun} told by`, { percent: 'by', inches: 'by a rise of' }])),
-};
-
-export const shapeWords: Record<string, string> = {
-    rectangle: 'rectangle', ellipse: 'ellipse', polygon: 'polygon', star: 'star', ring: 'ring', line: 'line',
-};
-
 export const textureWords: Record<string, string> = { speckle: 'fine speckle', picture: 'a picture' };
 
-export const maskWords: Record<string, string> = { freehand: 'a cut by hand', brush: 'a brush', clip: 'another piece', picture: 'a picture' };
 
 /** Words and parameters in turn: "Arch ", then bend; without those that mean nothing as the line stands. */
 export function parts(line: EffectLine, parameters: Parameter[]): (string | Parameter)[] {

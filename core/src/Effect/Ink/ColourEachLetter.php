@@ -24,13 +24,13 @@ final readonly class ColourEachLetter implements Inks
     {
         return [
             Parameter::colours('colours', ['#b04a2c', '#e9c46a', '#2f6f73']),
-            Parameter::oneOf('way', ['in turn', 'from letter to letter'], 'in turn'),
+            Parameter::oneOf('way', ['in-turn', 'ramp'], 'in-turn'),
         ];
     }
 
     public static function from(Values $values): static
     {
-        return new self(new LetterColours($values->colours('colours'), $values->word('way') !== 'in turn'));
+        return new self(new LetterColours($values->colours('colours'), $values->word('way') !== 'in-turn'));
     }
 
     public function ink(Inking $inking): Inking

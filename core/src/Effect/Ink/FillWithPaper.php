@@ -30,7 +30,7 @@ final readonly class FillWithPaper implements Inks
             Parameter::number('seed', 0, 999_999, 1),
             Parameter::length('x', -40, 40, 0),
             Parameter::length('y', -40, 40, 0),
-            Parameter::oneOf('each', ['through all of it', 'anew for each letter'], 'through all of it'),
+            Parameter::oneOf('each', ['whole', 'each-letter'], 'whole'),
         ];
     }
 
@@ -38,7 +38,7 @@ final readonly class FillWithPaper implements Inks
     {
         return new self(PatternPaint::paper(
             $values->word('paper'), $values->colours('colours'), $values->number('scale'), (int) $values->number('seed'),
-            $values->number('x'), $values->number('y'), $values->word('each') !== 'through all of it',
+            $values->number('x'), $values->number('y'), $values->word('each') !== 'whole',
         ));
     }
 

@@ -27,14 +27,14 @@ final readonly class FillWithPicture implements Inks
             Parameter::share('scale', 0.1, 8, 1),
             Parameter::length('x', -40, 40, 0),
             Parameter::length('y', -40, 40, 0),
-            Parameter::oneOf('each', ['through all of it', 'anew for each letter'], 'through all of it'),
+            Parameter::oneOf('each', ['whole', 'each-letter'], 'whole'),
         ];
     }
 
     public static function from(Values $values): static
     {
         return new self(PatternPaint::picture(
-            $values->word('file'), $values->number('scale'), $values->number('x'), $values->number('y'), $values->word('each') !== 'through all of it',
+            $values->word('file'), $values->number('scale'), $values->number('x'), $values->number('y'), $values->word('each') !== 'whole',
         ));
     }
 

@@ -8,15 +8,15 @@ namespace TallCrow\Effect\Inking;
 enum Part: string
 {
     case All = 'all';
-    case RightHalves = 'the right half of each letter';
-    case LeftHalves = 'the left half of each letter';
-    case TopHalves = 'the top half of each letter';
-    case BottomHalves = 'the bottom half of each letter';
-    case SecondLetters = 'every second letter';
-    case SecondWords = 'every second word';
-    case Letter = 'one letter';
-    case Word = 'one word';
-    case Line = 'one line';
+    case RightHalves = 'half-right';
+    case LeftHalves = 'half-left';
+    case TopHalves = 'half-top';
+    case BottomHalves = 'half-bottom';
+    case SecondLetters = 'every-second-letter';
+    case SecondWords = 'every-second-word';
+    case Letter = 'one-letter';
+    case Word = 'one-word';
+    case Line = 'one-line';
 
     public function isHalf(): bool
     {

@@ -26,7 +26,7 @@ final readonly class OwnLine implements SetsType
             Parameter::number('number', 1, 60, 1),
             Parameter::font('font'),
             Parameter::share('size', 0.05, 10, 1),
-            Parameter::oneOf('fit', ['as sized', 'to the widest'], 'as sized'),
+            Parameter::oneOf('fit', ['as-sized', 'widest'], 'as-sized'),
         ];
     }
 
@@ -34,7 +34,7 @@ final readonly class OwnLine implements SetsType
     {
         return new self(
             (int) $values->number('number') - 1,
-            new LineSetting($values->word('font') === '' ? null : $values->word('font'), $values->number('size'), $values->word('fit') === 'to the widest'),
+            new LineSetting($values->word('font') === '' ? null : $values->word('font'), $values->number('size'), $values->word('fit') === 'widest'),
         );
     }
 

@@ -1,0 +1,35 @@
+/** What a seller reads for a slug of the file. Slugs that are missing here are read word by word: `dry-roller`, "dry roller". */
+const phrases: Record<string, string> = {
+    'half-right': 'the right half of each letter',
+    'half-left': 'the left half of each letter',
+    'half-top': 'the top half of each letter',
+    'half-bottom': 'the bottom half of each letter',
+    'one-letter': 'letter or frame no.',
+    'one-word': 'word no.',
+    'one-line': 'line no.',
+    ramp: 'from letter to letter',
+    whole: 'through all of it',
+    'each-letter': 'anew for each letter',
+    widest: 'to the widest',
+    same: 'the same',
+    'another-colour': 'in another colour',
+};
+
+/** Where a slug reads otherwise on one kind of line: by kind of effect, parameter and slug. */
+const ofLine: Record<string, Record<string, string>> = {
+    'shadow.as': { copy: 'shifted copy', solid: 'solid block' },
+    'hatch.as': { ink: 'lines of ink in', cut: 'lines cut out' },
+    'outline.join': { mitre: 'pointed' },
+};
+
+const bends: Record<string, string> = { percent: 'by', inches: 'by a rise of' };
+
+export function phrase(slug: string): string {
+    return phrases[slug] ?? slug.replaceAll('-', ' ');
+}
+
+/** The phrases of one parameter's choices. */
+export function phrasesOf(kind: string, parameter: string, choices: string[]): Record<string, string> {
+    const own = ofLine[`${kind}.${parameter}`] ?? (parameter === 'by' ? bends : {});
+    return Object.fromEntries(choices.map((slug) => [slug, own[slug] ?? phrase(slug)]));
+}
