@@ -14,5 +14,6 @@ return [
             'after_commit' => true,
         ],
     ],
-    'failed' => ['driver' => 'null'],
+    // php artisan queue:failed lists them, queue:retry begins one again.
+    'failed' => ['driver' => 'database-uuids', 'database' => env('DB_CONNECTION', 'sqlite'), 'table' => 'failed_jobs'],
 ];

@@ -92,6 +92,6 @@ final class Benchmark
     {
         $artwork = self::withTwelveLines();
 
-        return $artwork->with(layers: array_slice($artwork->layers, -1), distress: []);
+        return $artwork->withLayers(array_slice($artwork->layers, -1))->withDistress([]);
     }
 }

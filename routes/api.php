@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AreaController;
-use App\Http\Controllers\ArrangeController;
 use App\Http\Controllers\ArtworkController;
 use App\Http\Controllers\AssetController;
 use App\Http\Controllers\AssetPreviewController;
@@ -12,6 +11,7 @@ use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LengthController;
+use App\Http\Controllers\OperationController;
 use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
 use App\Http\Controllers\SwatchController;
@@ -36,10 +36,9 @@ Route::put('jobs/{job}/brief', BriefController::class);
 Route::put('jobs/{job}/artwork', [ArtworkController::class, 'save']);
 Route::post('jobs/{job}/undo', [ArtworkController::class, 'undo']);
 Route::post('jobs/{job}/redo', [ArtworkController::class, 'redo']);
-Route::post('jobs/{job}/arrange', ArrangeController::class);
+Route::post('jobs/{job}/operations', OperationController::class);
 Route::get('jobs/{job}/swatches.gpl', [SwatchController::class, 'download']);
 Route::post('jobs/{job}/swatches', [SwatchController::class, 'upload']);
-Route::post('jobs/{job}/mends', [PreflightController::class, 'mend']);
 Route::get('jobs/{job}/exports', [ExportController::class, 'index']);
 Route::post('jobs/{job}/exports', [ExportController::class, 'store']);
 
@@ -51,7 +50,7 @@ Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofContro
 Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
 Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
 Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
-Route::get('revisions/{revision}/preflight', [PreflightController::class, 'show']);
+Route::get('revisions/{revision}/preflight', PreflightController::class);
 
 Route::get('exports/{export}', [ExportController::class, 'show']);
 Route::delete('exports/{export}', [ExportController::class, 'cancel']);

@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Http\Requests\Brief;
 use App\Models\PrintJob;
 use App\Models\Shop;
 use Illuminate\Support\Facades\DB;
 use TallCrow\Artwork\Artwork;
-use TallCrow\Artwork\PrintMethod;
-use TallCrow\Artwork\Product;
+use TallCrow\Artwork\Brief;
 use TallCrow\Artwork\Sheet;
-use TallCrow\Artwork\Side;
-use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Refit;
 
@@ -21,13 +17,6 @@ use TallCrow\Measure\Refit;
 final readonly class Briefs
 {
     public function __construct(private Revisions $revisions) {}
-
-    public function create(Shop $shop, Brief $brief): PrintJob
-    {
-        $area = $brief->area();
-
-        return $this->start($shop, $area, self::briefed($brief, Sheet::of($area)));
-    }
 
     public function start(Shop $shop, PrintArea $area, Artwork $artwork): PrintJob
     {
@@ -38,39 +27,26 @@ final readonly class Briefs
         });
     }
 
-    /** @throws StaleVersion */
-    public function rebrief(PrintJob $job, Brief $brief): PrintJob
+    /**
+     * Changes what a job is for. On another print area the design is sized to fit, or keeps its printed size.
+     *
+     * @throws StaleVersion
+     */
+    public function rebrief(PrintJob $job, int $version, string $title, Brief $brief, PrintArea $area, bool $refit): PrintJob
     {
-        return DB::transaction(function () use ($job, $brief): PrintJob {
-            $area = $brief->area();
-            $old = $job->head?->read();
-            $artwork = self::briefed($brief, $old->sheet ?? Sheet::of($area))->with(layers: $old->layers ?? [], distress: $old->distress ?? [], swatches: $old->swatches ?? []);
-            if ($brief->string('fit')->toString() === 'refit') {
+        return DB::transaction(function () use ($job, $version, $title, $brief, $area, $refit): PrintJob {
+            $artwork = $job->head?->read()->withBrief($title, $brief) ?? Artwork::blank($title, $brief, Sheet::of($area));
+            if ($refit) {
                 $artwork = $artwork->refitted($area);
             } elseif ($artwork->sheet != Sheet::of($area)) {
                 $shift = Refit::sameSize($artwork->sheet->area(), $area);
-                $artwork = $artwork->with(sheet: Sheet::of($area), layers: array_map(fn ($layer) => $layer->moved($shift->shiftX, $shift->shiftY), $artwork->layers));
+                $artwork = $artwork->withSheet(Sheet::of($area))->withLayers(array_map(fn ($layer) => $layer->moved($shift->shiftX, $shift->shiftY), $artwork->layers));
             }
-            $saved = $this->revisions->save($job, $brief->integer('version'), $artwork);
+            $saved = $this->revisions->save($job, $version, $artwork);
             $saved->update(self::columns($area));
 
             return $saved;
         });
-    }
-
-    private static function briefed(Brief $brief, Sheet $sheet): Artwork
-    {
-        return new Artwork(
-            $brief->string('title')->trim()->toString(),
-            Product::from($brief->string('product')->toString()),
-            Side::from($brief->string('side')->toString()),
-            PrintMethod::from($brief->string('method')->toString()),
-            HouseRule::from($brief->string('rule')->toString()),
-            $sheet,
-            $brief->garments(),
-            [],
-            [],
-        );
     }
 
     /** @return array<string, int|float|string> */

@@ -53,7 +53,7 @@ final readonly class Proof
         }
         abort_if($frame->width * $frame->height > self::MOST_PIXELS, 422, 'This proof is too large: ask for a part of it, or for fewer ppi.');
         $layer = $this->artwork->layer($without);
-        $artwork = $layer === null ? $this->artwork : $this->artwork->withLayer($without, $layer->with(on: false));
+        $artwork = $layer === null ? $this->artwork : $this->artwork->withLayer($without, $layer->withOn(false));
 
         try {
             return $this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null, $this->steps)->png($this->compression);
@@ -71,7 +71,7 @@ final readonly class Proof
         if ($piece === null) {
             return null;
         }
-        $ink = $layer->role->knockout
+        $ink = $layer->role->takesAway()
             ? Image::flat(Srgb::hex('#b5482a'), $piece->image->alpha()->scaledBy(0.6))
             : $piece->image;
 
@@ -88,15 +88,15 @@ final readonly class Proof
         $renderer = $this->studio->renderer;
         $skip = fn (LayerTrouble $trouble): null => null;
         if ($id === null) {
-            $whole = $renderer->picture($this->artwork->with(distress: []), $frame, $skip)->alpha();
+            $whole = $renderer->picture($this->artwork->withDistress([]), $frame, $skip)->alpha();
             $left = $renderer->picture($this->artwork, $frame, $skip)->alpha();
         } else {
             $layer = $this->artwork->layer($id);
-            $all = $layer === null ? null : $renderer->layer(Taking::whole($layer->with(role: Role::ink())), $frame, $this->artwork);
+            $all = $layer === null ? null : $renderer->layer(Taking::whole($layer->withRole(Role::ink())), $frame, $this->artwork);
             if ($layer === null || $all === null) {
                 return null;
             }
-            $now = $renderer->layer($layer->with(role: Role::ink()), $frame, $this->artwork);
+            $now = $renderer->layer($layer->withRole(Role::ink()), $frame, $this->artwork);
             [$whole, $left] = [self::over($all, $frame), $now === null ? Image::empty($frame->width, $frame->height, 1) : self::over($now, $frame)];
         }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Http\Answers\DrawingStep;
 use App\Models\Revision;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Log;
 use TallCrow\Render\Progress;
 
 /** Writes down how far a proof is, when it takes long enough for anyone to ask. */
@@ -16,6 +18,9 @@ final class ProofSteps implements Progress
 
     /** Seconds after which what was written down holds no more, should the drawing have died. */
     private const STALE = 60;
+
+    /** Seconds from which a proof is noted in the log. */
+    private const SLOW = 2.0;
 
     private float $begun;
 
@@ -30,28 +35,23 @@ final class ProofSteps implements Progress
 
     private bool $written = false;
 
-    private function __construct(private readonly string $key)
+    private function __construct(private readonly string $key, private readonly int $revision, private readonly float $ppi)
     {
         $this->begun = microtime(true);
     }
 
     public static function of(Revision $revision, float $ppi): self
     {
-        return new self(self::key($revision, $ppi));
+        return new self(self::key($revision, $ppi), $revision->id, $ppi);
     }
 
-    /**
-     * How far the proof of a revision is: the layer at work, the kind of its line of retouching if one is, and how much is
-     * done of all, 0 to 1. Null when it is not at work, or has only begun.
-     *
-     * @return ?array{name: string, kind: string, done: float}
-     */
-    public static function read(Revision $revision, float $ppi): ?array
+    /** How far the proof of a revision is; null when it is not at work, or has only begun. */
+    public static function read(Revision $revision, float $ppi): ?DrawingStep
     {
         /** @var ?array{name: string, kind: string, done: float} $now */
         $now = Cache::get(self::key($revision, $ppi));
 
-        return $now;
+        return $now === null ? null : new DrawingStep($now['name'], $now['kind'], $now['done']);
     }
 
     public function layer(int $number, int $of, string $name): void
@@ -68,6 +68,10 @@ final class ProofSteps implements Progress
 
     public function done(): void
     {
+        $seconds = microtime(true) - $this->begun;
+        if ($seconds > self::SLOW) {
+            Log::info('A proof was slow.', ['revision' => $this->revision, 'ppi' => $this->ppi, 'seconds' => round($seconds, 2)]);
+        }
         if ($this->written) {
             Cache::forget($this->key);
         }

@@ -8,14 +8,17 @@ use App\Models\PrintJob;
 use App\Models\Revision;
 use Illuminate\Support\Facades\DB;
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkInvalid;
+use TallCrow\Artwork\ArtworkReader;
 
 /** Saves, undoes and redoes. Each names the version it started from, and is refused when that is no longer current. */
 final class Revisions
 {
-    /** @throws StaleVersion */
+    /** @throws StaleVersion|ArtworkInvalid */
     public function save(PrintJob $job, int $version, Artwork $artwork): PrintJob
     {
         $json = json_encode($artwork->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        ArtworkReader::checkSize($json);
 
         return $this->change($job, $version, function (PrintJob $job) use ($json, $artwork): void {
             if ($job->head?->artwork === $json) {

@@ -7,7 +7,6 @@ namespace App\Bench;
 use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\File;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\FolderShelf;
@@ -26,21 +25,20 @@ final class Shelving
     /**
      * A font, a picture, or every font of a zip pack: all of it or, when one is refused, none.
      *
+     * @param  string  $name  by which it came
      * @return non-empty-list<Asset>
      *
      * @throws AssetUnusable|FontRefused|PictureRefused
      */
-    public function upload(Shop $shop, UploadedFile $file, string $licence, string $author, string $genre): array
+    public function take(Shop $shop, string $path, string $name, Provenance $from): array
     {
-        $about = ['licence_name' => $licence, 'licence_author' => $author, 'licence_url' => '', 'genre' => $genre];
-        $name = $file->getClientOriginalName();
-        if (! str_starts_with((string) file_get_contents($file->getPathname(), length: 4), "PK\3\4")) {
-            return [$this->put($shop, $file->getPathname(), $name, $about)];
+        if (! str_starts_with((string) file_get_contents($path, length: 4), "PK\3\4")) {
+            return [$this->put($shop, $path, $name, $from)];
         }
         $folder = $shop->folder('unpacking').'/'.bin2hex(random_bytes(8));
         File::ensureDirectoryExists($folder, 0o700);
         try {
-            $fonts = FontPack::unpack($file->getPathname(), $folder);
+            $fonts = FontPack::unpack($path, $folder);
             // Looked at before any is kept.
             foreach ($fonts as $font) {
                 try {
@@ -50,7 +48,7 @@ final class Shelving
                 }
             }
 
-            return array_map(fn (array $font): Asset => $this->put($shop, $font['path'], $font['name'], $about + [
+            return array_map(fn (array $font): Asset => $this->put($shop, $font['path'], $font['name'], $from, [
                 'pack' => pathinfo($name, PATHINFO_FILENAME), 'cut' => $font['cut']->value,
             ]), $fonts);
         } finally {
@@ -70,20 +68,18 @@ final class Shelving
         try {
             file_put_contents("$folder/drawing.svg", Tracing::svg($picture->pixels()->settled(), $colours));
 
-            return $this->put($shop, "$folder/drawing.svg", pathinfo($asset->file, PATHINFO_FILENAME).'-traced.svg', [
-                'licence_name' => $asset->licence_name, 'licence_author' => $asset->licence_author, 'licence_url' => $asset->licence_url,
-            ]);
+            return $this->put($shop, "$folder/drawing.svg", pathinfo($asset->file, PATHINFO_FILENAME).'-traced.svg', new Provenance($asset->licence_name, $asset->licence_author, $asset->licence_url));
         } finally {
             File::deleteDirectory($folder);
         }
     }
 
     /**
-     * @param  array<string, string>  $about  licence and, if known, title and genre
+     * @param  array<string, string>  $cut  pack and cut of a font that came with others
      *
      * @throws AssetUnusable|FontRefused|PictureRefused
      */
-    public function put(Shop $shop, string $path, string $name, array $about): Asset
+    public function put(Shop $shop, string $path, string $name, Provenance $from, array $cut = []): Asset
     {
         $head = (string) file_get_contents($path, length: 4096);
         $font = self::fontType($head);
@@ -105,7 +101,7 @@ final class Shelving
         $target = $shop->folder('assets').'/'.$file;
         $kept === null ? copy($path, $target) : file_put_contents($target, $kept);
 
-        return $shop->assets()->create($about + $facts + ['file' => $file, 'bytes' => (int) filesize($target)])->refresh();
+        return $shop->assets()->create($from->columns() + $cut + $facts + ['file' => $file, 'bytes' => (int) filesize($target)])->refresh();
     }
 
     /** Of a drawing only its cleaned markup is kept; pixels are kept as they came. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Shop;
-use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\Shelf;
@@ -63,7 +62,7 @@ final readonly class Studio
     /**
      * The buckets of a line that hides some.
      *
-     * @return ?list<array{name: string, colour: string, share: float}>
+     * @return ?list<Swatch>
      */
     public function buckets(Artwork $artwork, string $id, int $number): ?array
     {
@@ -73,19 +72,20 @@ final readonly class Studio
         }
         $pixels = $this->before($artwork, $id, $number);
 
-        return $pixels === null ? null : array_map(fn (Swatch $bucket): array => $bucket->toArray(), Background::buckets($pixels, (int) $line->values->number('count')));
+        return $pixels === null ? null : Background::buckets($pixels, (int) $line->values->number('count'));
     }
 
     /** A layer's raster as the lines before the one of that number leave it; null when the layer shows none. */
     public function before(Artwork $artwork, string $id, int $number): ?Image
     {
         $layer = $artwork->layer($id);
-        if ($layer === null || ! $layer->source instanceof ArtSource || ! isset($layer->effects[$number]) || $this->shelf->picture($layer->source->file)->isVector()) {
+        $art = $layer?->picture();
+        if ($layer === null || $art === null || ! isset($layer->effects[$number]) || $this->shelf->picture($art->file)->isVector()) {
             return null;
         }
-        $before = $layer->with(effects: array_slice($layer->effects, 0, $number));
+        $before = $layer->withEffects(array_slice($layer->effects, 0, $number));
 
-        return $this->renderer->placer->retoucher->retouched($before, $layer->source, $layer->placement->width ?? 1.0)
-            ?? $this->shelf->picture($layer->source->file)->pixels()->settled();
+        return $this->renderer->placer->retoucher->retouched($before, $art, $layer->placement->width ?? 1.0)
+            ?? $this->shelf->picture($art->file)->pixels()->settled();
     }
 }

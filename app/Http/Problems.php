@@ -14,6 +14,7 @@ use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\PictureRefused;
 use TallCrow\Colour\PaletteRefused;
 use TallCrow\Compose\ArrangeRefused;
+use TallCrow\Edit\EditRefused;
 use TallCrow\Measure\UnreadableLength;
 use TallCrow\Measure\UnusableMeasure;
 use TallCrow\Render\LayerTrouble;
@@ -26,7 +27,7 @@ final class Problems
     /** @var list<class-string<\Throwable>> */
     private const SAID = [
         AssetUnusable::class, PictureRefused::class, FontRefused::class, MissingGlyphs::class,
-        UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, PaletteRefused::class, LayerTrouble::class,
+        UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class,
     ];
 
     public static function register(Exceptions $exceptions): void

@@ -11,6 +11,7 @@ use App\Models\Export;
 use App\Models\ExportState;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\Log;
 use TallCrow\Export\Exporter;
 use TallCrow\Export\PngBroken;
 use TallCrow\Render\LayerTrouble;
@@ -43,7 +44,7 @@ final class ExportArtwork implements ShouldQueue
                 $export->revision->read(),
                 Studio::of($export->shop)->shelf,
                 $export->path(),
-                $export->shop->folder("scratch/{$export->id}"),
+                $export->scratch(),
                 new ExportSteps($export),
                 $export->job->area(),
             );
@@ -61,6 +62,7 @@ final class ExportArtwork implements ShouldQueue
     /** After the last try, or at once for what another try would not mend. */
     public function failed(?\Throwable $reason): void
     {
+        Log::error('An export failed.', ['export' => $this->export, 'reason' => $reason === null ? 'ended from outside' : $reason::class]);
         Export::query()->whereKey($this->export)->update([
             'state' => ExportState::Failed, 'stage' => 'failed', 'trouble' => $reason?->getMessage() ?? 'The export was ended from outside.',
         ]);

@@ -29,7 +29,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Asset extends Model
 {
-    protected $guarded = [];
+    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'favourite', 'licence_name', 'licence_author', 'licence_url'];
 
     protected $casts = ['kind' => AssetKind::class, 'features' => 'array', 'favourite' => 'boolean'];
 }

@@ -25,7 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Export extends Model
 {
-    protected $guarded = [];
+    protected $fillable = ['shop_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble'];
 
     protected $casts = ['state' => ExportState::class, 'figures' => 'array'];
 
@@ -47,6 +47,13 @@ final class Export extends Model
         return $this->belongsTo(Shop::class);
     }
 
+    /** A folder for what is drawn on the way; it is gone once the export is over. */
+    public function scratch(): string
+    {
+        return $this->shop->folder('scratch').'/'.$this->id;
+    }
+
+    /** Of the finished file. */
     public function path(): string
     {
         return $this->shop->folder('exports').'/'.$this->id.'.png';

@@ -29,7 +29,7 @@ use TallCrow\Measure\PrintArea;
  */
 final class PrintJob extends Model
 {
-    protected $guarded = [];
+    protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version'];
 
     /** @return BelongsTo<Shop, $this> */
     public function shop(): BelongsTo

@@ -22,7 +22,7 @@ use TallCrow\Artwork\ArtworkReader;
  */
 final class Revision extends Model
 {
-    protected $guarded = [];
+    protected $fillable = ['shop_id', 'parent_id', 'artwork'];
 
     /** @return BelongsTo<PrintJob, $this> */
     public function job(): BelongsTo

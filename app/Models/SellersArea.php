@@ -22,7 +22,7 @@ final class SellersArea extends Model
 {
     protected $table = 'print_areas';
 
-    protected $guarded = [];
+    protected $fillable = ['name', 'width', 'height', 'ppi'];
 
     public function area(): PrintArea
     {

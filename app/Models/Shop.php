@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Shop extends Model
 {
-    protected $guarded = [];
+    protected $fillable = ['name'];
 
     /** @return HasMany<PrintJob, $this> */
     public function jobs(): HasMany

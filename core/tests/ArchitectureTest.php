@@ -10,7 +10,8 @@ const MAY_USE = [
     'Asset' => ['Raster', 'Type'],
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
-    'Preflight' => ['Compose', 'Effect', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
+    'Edit' => ['Compose', 'Render', 'Artwork', 'Texture', 'Mask', 'Effect', 'Colour', 'Measure'],
+    'Preflight' => ['Edit', 'Compose', 'Effect', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
     'Cli' => ['Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];

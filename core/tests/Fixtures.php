@@ -8,6 +8,8 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Asset\FolderShelf;
+use TallCrow\Edit\Operation;
+use TallCrow\Edit\Operations;
 use TallCrow\Effect\Catalogue;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Values;
@@ -80,6 +82,12 @@ final class Fixtures
     public static function render(Artwork $artwork, float $ppi = 300, ?string $folder = null): Image
     {
         return (new Renderer(self::shelf($folder)))->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->settled();
+    }
+
+    /** The sheet once operations are carried out on it. */
+    public static function edited(Artwork $artwork, Operation ...$operations): Artwork
+    {
+        return Operations::apply(array_values($operations), $artwork, (new Renderer(self::shelf()))->placer)->artwork;
     }
 
     /** @return array{int, int, int, int} red, green, blue, alpha */

@@ -41,4 +41,11 @@ return new class extends Migration {
             $table->unique(['shop_id', 'file']);
         });
     }
+
+    public function down(): void
+    {
+        foreach (['assets', 'print_areas', 'shops'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
 };

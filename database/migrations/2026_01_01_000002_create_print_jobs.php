@@ -52,4 +52,11 @@ return new class extends Migration {
             $table->unsignedInteger('created_at');
         });
     }
+
+    public function down(): void
+    {
+        foreach (['jobs', 'exports', 'revisions', 'print_jobs'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
 };

@@ -16,4 +16,9 @@ return new class extends Migration {
             $table->boolean('favourite')->default(false);
         });
     }
+
+    public function down(): void
+    {
+        Schema::dropColumns('assets', ['pack', 'cut', 'features', 'favourite']);
+    }
 };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Bench\Briefs;
+use App\Bench\Provenance;
 use App\Bench\Shelving;
 use App\Models\Shop;
 use Demo\DemoAssets;
@@ -22,13 +23,9 @@ final class DatabaseSeeder extends Seeder
         $shop = Shop::query()->create(['name' => 'Lantern & Rook']);
         $folder = storage_path('framework/demo-assets');
         foreach (DemoAssets::gather($folder) as $asset) {
-            $shelving->put($shop, $folder.'/'.$asset['file'], $asset['file'], [
-                'title' => $asset['title'],
-                'genre' => $asset['genre'],
-                'licence_name' => $asset['licence']['name'],
-                'licence_author' => $asset['licence']['author'],
-                'licence_url' => $asset['licence']['url'],
-            ]);
+            $shelving->put($shop, $folder.'/'.$asset['file'], $asset['file'], new Provenance(
+                $asset['licence']['name'], $asset['licence']['author'], $asset['licence']['url'], $asset['genre'], $asset['title'],
+            ));
         }
         foreach (glob(base_path('demo/artworks/*.json')) ?: [] as $file) {
             $artwork = ArtworkReader::json((string) file_get_contents($file));

@@ -19,30 +19,43 @@ function three_pieces(): array
 
 it('aligns, spaces, sizes, flips and groups, each a step that can be taken back', function (array $asked, string $path, float|string $value): void {
     $job = $this->job(three_pieces());
-    $answer = $this->postJson("/api/jobs/{$job->id}/arrange", ['version' => $job->version, 'ids' => ['a', 'b', 'c']] + $asked)->assertOk();
+    $answer = $this->postJson("/api/jobs/{$job->id}/operations", ['version' => $job->version, 'operations' => [$asked + ['ids' => ['a', 'b', 'c']]]])->assertOk();
     $found = $answer->json("artwork.$path");
     is_string($value) ? expect($found)->toBe($value) : expect($found)->toEqualWithDelta($value, 1e-6);
     $this->postJson("/api/jobs/{$job->id}/undo", ['version' => $answer->json('version')])->assertOk()->assertJsonPath('artwork.layers.0.placement.x', 0.5)->assertJsonCount(3, 'artwork.layers');
 })->with([
-    [['action' => 'align', 'edge' => 'left', 'to' => 'selection'], 'layers.1.placement.x', 0.6],
-    [['action' => 'align', 'edge' => 'middle', 'to' => 'sheet'], 'layers.2.placement.x', 1.5],
-    [['action' => 'align', 'edge' => 'middle', 'to' => 'c'], 'layers.0.placement.x', 2.3],
-    [['action' => 'space', 'across' => false, 'gap' => 0.1], 'layers.1.placement.y', 1.1],
-    [['action' => 'scale', 'by' => 2], 'layers.0.placement.width', 0.8],
-    [['action' => 'flip', 'across' => true], 'layers.0.placement.flip', 'across'],
-    [['action' => 'group', 'as' => 'kept'], 'layers.0.id', 'kept'],
+    [['op' => 'align', 'edge' => 'left', 'to' => 'selection'], 'layers.1.placement.x', 0.6],
+    [['op' => 'align', 'edge' => 'middle', 'to' => 'sheet'], 'layers.2.placement.x', 1.5],
+    [['op' => 'align', 'edge' => 'middle', 'to' => 'c'], 'layers.0.placement.x', 2.3],
+    [['op' => 'space', 'way' => 'down', 'gap' => 0.1], 'layers.1.placement.y', 1.1],
+    [['op' => 'scale', 'by' => 2], 'layers.0.placement.width', 0.8],
+    [['op' => 'flip', 'way' => 'across'], 'layers.0.placement.flip', 'across'],
+    [['op' => 'group'], 'layers.0.source.kind', 'group'],
 ]);
 
-it('refuses what cannot be arranged and says what to do', function (array $asked, int $status, string $says): void {
+it('carries out several operations as one step, and says what is to be chosen then', function (): void {
     $job = $this->job(three_pieces());
-    $answer = $this->postJson("/api/jobs/{$job->id}/arrange", $asked + ['version' => $job->version, 'ids' => ['a', 'b', 'c']])->assertStatus($status);
+    $answer = $this->postJson("/api/jobs/{$job->id}/operations", ['version' => 1, 'operations' => [['op' => 'move', 'ids' => ['a'], 'dx' => 0.25, 'dy' => 0], ['op' => 'copy', 'ids' => ['a']]]])->assertOk();
+    expect($answer->json('artwork.layers.0.placement.x'))->toBe(0.75)->and($answer->json('artwork.layers'))->toHaveCount(4)
+        ->and($answer->json('chosen'))->toBe([$answer->json('artwork.layers.1.id')])->and($answer->json('version'))->toBe(2);
+});
+
+it('refuses what cannot be carried out and says what to do', function (array $asked, int $status, string $says): void {
+    $job = $this->job(three_pieces());
+    $answer = $this->postJson("/api/jobs/{$job->id}/operations", $asked + ['version' => $job->version])->assertStatus($status);
     expect($answer->json('message'))->toContain($says);
     expect($job->refresh()->version)->toBe(1);
 })->with([
-    'one alone' => [['action' => 'align', 'edge' => 'left', 'ids' => ['a']], 422, '2 or more'],
-    'no such edge' => [['action' => 'align', 'edge' => 'upper'], 422, 'edge'],
-    'gone' => [['action' => 'align', 'edge' => 'left', 'to' => 'gone'], 422, 'Choose another'],
-    'stale' => [['action' => 'flip', 'version' => 99], 409, ''],
+    'one alone' => [['operations' => [['op' => 'align', 'edge' => 'left', 'ids' => ['a']]]], 422, '2 or more'],
+    'no such edge' => [['operations' => [['op' => 'align', 'edge' => 'upper', 'ids' => ['a', 'b']]]], 422, 'operations[0].edge: must be one of'],
+    'target gone' => [['operations' => [['op' => 'align', 'edge' => 'left', 'to' => 'gone', 'ids' => ['a', 'b']]]], 422, 'Choose another'],
+    'line gone' => [['operations' => [['op' => 'remove', 'ids' => ['gone']]]], 422, 'Load the sheet again'],
+    'no operation' => [['operations' => [['op' => 'explode']]], 422, 'operations[0].op: must be one of'],
+    'none at all' => [['operations' => []], 422, 'holds none'],
+    'no list' => [['operations' => 'move'], 422, 'operations: must be a list'],
+    'nothing' => [[], 422, 'operations: must be a list'],
+    'too far' => [['operations' => [['op' => 'move', 'ids' => ['a'], 'dx' => 150, 'dy' => 0]]], 422, 'layers[0].placement.x'],
+    'stale' => [['operations' => [['op' => 'flip', 'way' => 'down', 'ids' => ['a']]], 'version' => 99], 409, ''],
 ]);
 
 it('keeps named colours, and takes and gives them as a GIMP palette', function (): void {

@@ -17,7 +17,7 @@ function brief(array $more = []): array
 
 it('starts a job and puts it on the bench', function (): void {
     $job = $this->postJson('/api/jobs', brief())->assertCreated()->json();
-    expect($job)->toMatchArray(['title' => 'Moth night', 'version' => 1, 'can_undo' => false, 'can_redo' => false])
+    expect($job)->toMatchArray(['title' => 'Moth night', 'version' => 1, 'canUndo' => false, 'canRedo' => false])
         ->and($job['artwork']['sheet'])->toBe(['width' => 4500, 'height' => 6000, 'ppi' => 300])
         ->and($job['artwork']['layers'])->toBe([]);
     $this->getJson('/api/jobs')->assertOk()->assertJsonPath('0.state', 'empty')->assertJsonPath('0.garments.0.name', 'Charcoal');
@@ -43,7 +43,7 @@ it('changes a brief and refits the design, or keeps its size', function (string 
     $job = $this->job([Fixtures::shape('s', 'ellipse', 1)]);
     $answer = $this->putJson("/api/jobs/{$job->id}/brief", brief(['version' => $job->version, 'fit' => $fit, 'area' => ['name' => 'Twice', 'width' => 1800, 'height' => 2400, 'ppi' => 300]]))->assertOk()->json();
     expect($answer['artwork']['layers'][0]['placement'])->toMatchArray(['x' => 3, 'y' => 4, 'width' => $width])
-        ->and($answer['artwork']['sheet']['width'])->toBe(1800)->and($answer['area']['name'])->toBe('Twice')->and($answer['can_undo'])->toBeTrue();
+        ->and($answer['artwork']['sheet']['width'])->toBe(1800)->and($answer['area']['name'])->toBe('Twice')->and($answer['canUndo'])->toBeTrue();
 })->with([['refit', 2], ['keep', 1]]);
 
 it('throws a job away with its revisions and exports', function (): void {

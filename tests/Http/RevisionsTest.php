@@ -14,18 +14,18 @@ function sheet_with(PrintJob $job, array $layers): array
 it('saves a sheet, and steps back and forth over what was saved', function (): void {
     $job = $this->job();
     $first = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => sheet_with($job, [Fixtures::shape('one', 'ellipse', 1)])])->assertOk()->json();
-    expect($first)->toMatchArray(['version' => 2, 'can_undo' => true, 'can_redo' => false])->and($first['measures'][0])->toMatchArray(['id' => 'one', 'width' => 1, 'ppi' => null]);
+    expect($first)->toMatchArray(['version' => 2, 'canUndo' => true, 'canRedo' => false])->and($first['measures'][0])->toMatchArray(['id' => 'one', 'width' => 1, 'ppi' => null]);
     $second = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 2, 'artwork' => sheet_with($job, [Fixtures::shape('one', 'star', 2)])])->json();
 
     $back = $this->postJson("/api/jobs/{$job->id}/undo", ['version' => 3])->assertOk()->json();
-    expect($back['revision'])->toBe($first['revision'])->and($back['can_redo'])->toBeTrue()->and($back['version'])->toBe(4);
+    expect($back['revision'])->toBe($first['revision'])->and($back['canRedo'])->toBeTrue()->and($back['version'])->toBe(4);
     $forth = $this->postJson("/api/jobs/{$job->id}/redo", ['version' => 4])->json();
-    expect($forth['revision'])->toBe($second['revision'])->and($forth['can_redo'])->toBeFalse();
+    expect($forth['revision'])->toBe($second['revision'])->and($forth['canRedo'])->toBeFalse();
 
     // A change after a step back leaves the other branch; nothing of it is lost from the record.
     $this->postJson("/api/jobs/{$job->id}/undo", ['version' => 5]);
     $branch = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 6, 'artwork' => sheet_with($job, [Fixtures::shape('two', 'ring', 1)])])->json();
-    expect($branch['can_redo'])->toBeFalse()->and($job->revisions()->count())->toBe(4);
+    expect($branch['canRedo'])->toBeFalse()->and($job->revisions()->count())->toBe(4);
 });
 
 it('makes no step of a save that changes nothing', function (): void {

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 
 /** The queue worker, which first puts back what a worker that died had begun. */
 final class WorkQueue extends Command
@@ -19,6 +20,7 @@ final class WorkQueue extends Command
         // Whoever holds the lock is the only worker, so whatever is reserved was reserved by one that is gone.
         $storage = config('crow.storage');
         assert(is_string($storage));
+        File::ensureDirectoryExists(dirname($storage), 0o700);
         $lock = fopen(dirname($storage).'/worker.lock', 'c');
         if ($lock !== false && flock($lock, LOCK_EX | LOCK_NB)) {
             DB::table('jobs')->whereNotNull('reserved_at')->update(['reserved_at' => null]);

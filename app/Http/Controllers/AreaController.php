@@ -4,24 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Answers\Area;
 use App\Http\Requests\NewArea;
 use App\Models\SellersArea;
 use App\Models\Shop;
-use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
 /** The seller's own list of print areas. */
 final class AreaController
 {
-    /** @return Collection<int, SellersArea> */
-    public function index(Shop $shop): Collection
+    /** @return array<int, Area> */
+    public function index(Shop $shop): array
     {
-        return $shop->areas()->orderBy('name')->get(['id', 'name', 'width', 'height', 'ppi']);
+        return $shop->areas()->orderBy('name')->get()->map(self::answer(...))->all();
     }
 
-    public function store(NewArea $request, Shop $shop): SellersArea
+    public function store(NewArea $request, Shop $shop): JsonResponse
     {
-        return $shop->areas()->create($request->validated());
+        return self::answer($shop->areas()->create($request->validated()))->created();
     }
 
     public function destroy(SellersArea $area): Response
@@ -29,5 +30,10 @@ final class AreaController
         $area->delete();
 
         return response()->noContent();
+    }
+
+    private static function answer(SellersArea $area): Area
+    {
+        return Area::of($area->area(), $area->id);
     }
 }

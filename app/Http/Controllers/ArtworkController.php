@@ -4,27 +4,33 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Benches;
 use App\Bench\Revisions;
+use App\Http\Answers\BenchJob;
 use App\Http\Requests\SaveArtwork;
 use App\Http\Requests\VersionedChange;
-use App\Http\Resources\BenchJob;
 use App\Models\PrintJob;
 
 /** Saves a build sheet as a new revision, and goes back and forth among them. */
-final class ArtworkController
+final readonly class ArtworkController
 {
-    public function save(SaveArtwork $request, PrintJob $job, Revisions $revisions): BenchJob
+    public function __construct(
+        private Revisions $revisions,
+        private Benches $benches,
+    ) {}
+
+    public function save(SaveArtwork $request, PrintJob $job): BenchJob
     {
-        return new BenchJob($revisions->save($job, $request->version(), $request->artwork()));
+        return $this->benches->laid($this->revisions->save($job, $request->version(), $request->artwork()));
     }
 
-    public function undo(VersionedChange $request, PrintJob $job, Revisions $revisions): BenchJob
+    public function undo(VersionedChange $request, PrintJob $job): BenchJob
     {
-        return new BenchJob($revisions->undo($job, $request->version()));
+        return $this->benches->laid($this->revisions->undo($job, $request->version()));
     }
 
-    public function redo(VersionedChange $request, PrintJob $job, Revisions $revisions): BenchJob
+    public function redo(VersionedChange $request, PrintJob $job): BenchJob
     {
-        return new BenchJob($revisions->redo($job, $request->version()));
+        return $this->benches->laid($this->revisions->redo($job, $request->version()));
     }
 }

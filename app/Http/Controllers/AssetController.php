@@ -6,28 +6,38 @@ namespace App\Http\Controllers;
 
 use App\Bench\Shelving;
 use App\Bench\Studio;
+use App\Http\Answers\AssetCard;
+use App\Http\Answers\PictureColour;
 use App\Http\Requests\Upload;
-use App\Http\Resources\AssetCard;
 use App\Models\Asset;
 use App\Models\Shop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
-use TallCrow\Colour\Swatch;
+use Illuminate\Support\Facades\Log;
+use TallCrow\Asset\AssetUnusable;
+use TallCrow\Asset\PictureRefused;
+use TallCrow\Type\FontRefused;
 
 /** The shop's shelf of fonts and art. */
 final class AssetController
 {
-    public function index(Shop $shop): AnonymousResourceCollection
+    /** @return array<int, AssetCard> */
+    public function index(Shop $shop): array
     {
-        return AssetCard::collection($shop->assets()->orderBy('kind')->orderBy('title')->get());
+        return $shop->assets()->orderBy('kind')->orderBy('title')->get()->map(AssetCard::of(...))->all();
     }
 
     public function store(Upload $request, Shop $shop, Shelving $shelving): JsonResponse
     {
-        $kept = $shelving->upload($shop, $request->upload(), $request->string('licence')->toString(), $request->string('author')->toString(), $request->string('genre')->trim()->toString());
+        $file = $request->upload();
+        try {
+            $kept = $shelving->take($shop, $file->getPathname(), $file->getClientOriginalName(), $request->provenance());
+        } catch (AssetUnusable|FontRefused|PictureRefused $refused) {
+            Log::notice('An upload was refused.', ['shop' => $shop->id, 'bytes' => $file->getSize(), 'reason' => $refused::class]);
+            throw $refused;
+        }
 
-        return AssetCard::collection($kept)->response()->setStatusCode(201);
+        return new JsonResponse(array_map(AssetCard::of(...), $kept), 201);
     }
 
     /** Keeps a piece among the favourites, or no longer. */
@@ -35,19 +45,19 @@ final class AssetController
     {
         $asset->update(['favourite' => $request->boolean('favourite')]);
 
-        return new AssetCard($asset);
+        return AssetCard::of($asset);
     }
 
     /**
      * The few colours that stand for a picture.
      *
-     * @return list<array{name: string, colour: string, share: float}>
+     * @return list<PictureColour>
      */
     public function palette(Request $request, Asset $asset, Shop $shop): array
     {
         $palette = Studio::of($shop)->palette($asset->file, min(24, max(2, $request->integer('count', 8))));
 
-        return array_map(fn (Swatch $swatch): array => $swatch->toArray(), $palette);
+        return array_map(PictureColour::of(...), $palette);
     }
 
     /** A drawing of a raster in few colours, beside it on the shelf under the same licence. */
@@ -55,6 +65,6 @@ final class AssetController
     {
         $asked = $request->validate(['colours' => ['required', 'integer', 'between:1,12']]);
 
-        return new AssetCard($shelving->trace($shop, $asset, (int) $asked['colours']));
+        return AssetCard::of($shelving->trace($shop, $asset, (int) $asked['colours']));
     }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Catalogue;
+use App\Http\Answers\Catalogue as Answer;
 
 /** Everything that can stand on a line, with its bounds. */
 final class CatalogueController
 {
-    /** @return array<string, mixed> */
-    public function __invoke(): array
+    public function __invoke(): Answer
     {
-        return Catalogue::toArray();
+        return Catalogue::answer();
     }
 }

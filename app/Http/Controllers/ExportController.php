@@ -5,33 +5,34 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Exports;
-use App\Http\Resources\ExportCard;
+use App\Http\Answers\ExportCard;
 use App\Models\Export;
 use App\Models\PrintJob;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** Sends jobs to file, tells how far they are, and hands the files out. */
 final class ExportController
 {
-    public function index(PrintJob $job): AnonymousResourceCollection
+    /** @return array<int, ExportCard> */
+    public function index(PrintJob $job): array
     {
-        return ExportCard::collection($job->exports()->orderByDesc('id')->limit(100)->get());
+        return $job->exports()->orderByDesc('id')->limit(100)->get()->map(ExportCard::of(...))->all();
     }
 
-    public function store(PrintJob $job, Exports $exports): ExportCard
+    public function store(PrintJob $job, Exports $exports): JsonResponse
     {
-        return new ExportCard($exports->start($job->load('head')));
+        return ExportCard::of($exports->start($job->load('head')))->created();
     }
 
     public function show(Export $export): ExportCard
     {
-        return new ExportCard($export);
+        return ExportCard::of($export);
     }
 
     public function cancel(Export $export, Exports $exports): ExportCard
     {
-        return new ExportCard($exports->cancel($export));
+        return ExportCard::of($exports->cancel($export));
     }
 
     public function file(Export $export): BinaryFileResponse

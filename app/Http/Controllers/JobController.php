@@ -4,37 +4,43 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Benches;
 use App\Bench\Briefs;
+use App\Bench\Jobs;
+use App\Http\Answers\BenchJob;
+use App\Http\Answers\JobCard;
 use App\Http\Requests\Brief;
-use App\Http\Resources\BenchJob;
-use App\Http\Resources\JobCard;
 use App\Models\PrintJob;
 use App\Models\Shop;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Sheet;
 
 /** The seller's jobs. */
 final class JobController
 {
-    public function index(Shop $shop): AnonymousResourceCollection
+    /** @return list<JobCard> */
+    public function index(Shop $shop, Jobs $jobs): array
     {
-        return JobCard::collection($shop->jobs()->with(['head'])->withCount(['exports' => fn ($query) => $query->where('state', 'done')])->orderByDesc('updated_at')->get());
+        return $jobs->cards($shop);
     }
 
-    public function store(Brief $brief, Shop $shop, Briefs $briefs): JsonResponse
+    public function store(Brief $brief, Shop $shop, Briefs $briefs, Benches $benches): JsonResponse
     {
-        return (new BenchJob($briefs->create($shop, $brief)))->response()->setStatusCode(201);
+        $job = $briefs->start($shop, $brief->area(), Artwork::blank($brief->title(), $brief->brief(), Sheet::of($brief->area())));
+
+        return $benches->laid($job)->created();
     }
 
-    public function show(PrintJob $job): BenchJob
+    public function show(PrintJob $job, Benches $benches): BenchJob
     {
-        return new BenchJob($job->load(['head', 'shop']));
+        return $benches->laid($job->load(['head', 'shop']));
     }
 
-    public function destroy(PrintJob $job): Response
+    public function destroy(PrintJob $job, Jobs $jobs): Response
     {
-        $job->delete();
+        $jobs->throwAway($job);
 
         return response()->noContent();
     }

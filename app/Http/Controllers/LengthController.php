@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Answers\Length as Answer;
 use Illuminate\Http\Request;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Ppi;
@@ -11,9 +12,8 @@ use TallCrow\Measure\Ppi;
 /** Reads a length as a seller types it. */
 final class LengthController
 {
-    /** @return array{inches: float} */
-    public function __invoke(Request $request): array
+    public function __invoke(Request $request): Answer
     {
-        return ['inches' => Length::parse($request->string('text')->toString(), Ppi::of($request->float('ppi', 300)))->inches];
+        return new Answer(Length::parse($request->string('text')->toString(), Ppi::of($request->float('ppi', 300)))->inches);
     }
 }

@@ -7,6 +7,10 @@ namespace App\Http\Controllers;
 use App\Bench\Proof;
 use App\Bench\ProofSteps;
 use App\Bench\Studio;
+use App\Http\Answers\Drawing;
+use App\Http\Answers\FoundColour;
+use App\Http\Answers\Picked;
+use App\Http\Answers\PictureColour;
 use App\Models\Revision;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -22,14 +26,10 @@ final class ProofController
         return self::png(self::proof($request, $revision, $request->float('ppi', 60))->sheet(self::region($request), $request->string('without')->toString()));
     }
 
-    /**
-     * How far the drawing of a proof of the sheet is that was asked for.
-     *
-     * @return array{at: ?array{name: string, kind: string, done: float}}
-     */
-    public function steps(Request $request, Revision $revision): array
+    /** How far the drawing of a proof of the sheet is that was asked for. */
+    public function steps(Request $request, Revision $revision): Drawing
     {
-        return ['at' => ProofSteps::read($revision, $request->float('ppi', 60))];
+        return new Drawing(ProofSteps::read($revision, $request->float('ppi', 60)));
     }
 
     public function layer(Request $request, Revision $revision, string $layer): Response
@@ -52,11 +52,11 @@ final class ProofController
     /**
      * The few colours that a picture is reduced to by the line of that number, each with its share.
      *
-     * @return list<array{name: string, colour: string, share: float}>
+     * @return list<PictureColour>
      */
     public function buckets(Revision $revision, string $layer, int $line): array
     {
-        return Studio::of($revision->job->shop)->buckets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.');
+        return array_map(PictureColour::of(...), Studio::of($revision->job->shop)->buckets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.'));
     }
 
     /** A layer's picture as it is before a line of its, no larger than a screen shows it. */
@@ -67,16 +67,14 @@ final class ProofController
         return self::png($pixels->resized(min(1.0, self::SCREEN / max($pixels->width(), $pixels->height())))->png(1));
     }
 
-    /** @return array{layers: list<string>} */
-    public function pick(Request $request, Revision $revision): array
+    public function pick(Request $request, Revision $revision): Picked
     {
-        return ['layers' => self::proof($request, $revision, 60)->pick($request->float('x'), $request->float('y'))];
+        return new Picked(self::proof($request, $revision, 60)->pick($request->float('x'), $request->float('y')));
     }
 
-    /** @return array{colour: ?string} */
-    public function colour(Request $request, Revision $revision): array
+    public function colour(Request $request, Revision $revision): FoundColour
     {
-        return ['colour' => self::proof($request, $revision, 75)->colour($request->float('x'), $request->float('y'))?->toHex()];
+        return new FoundColour(self::proof($request, $revision, 75)->colour($request->float('x'), $request->float('y'))?->toHex());
     }
 
     private static function proof(Request $request, Revision $revision, float $ppi): Proof

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Benches;
 use App\Bench\Revisions;
+use App\Http\Answers\BenchJob;
 use App\Http\Requests\PaletteUpload;
-use App\Http\Resources\BenchJob;
 use App\Models\PrintJob;
 use Illuminate\Http\Response;
 use TallCrow\Colour\GimpPalette;
 use TallCrow\Colour\Swatch;
+use TallCrow\Edit\Swatches;
 
 /** A job's named colours, in and out as a GIMP palette. */
 final class SwatchController
 {
-    private const MOST = 64;
-
     public function download(PrintJob $job): Response
     {
         $artwork = $job->load('head')->head?->read() ?? abort(404);
@@ -28,15 +28,15 @@ final class SwatchController
     }
 
     /** Those of a name that the job has take the new colour; the others are added. */
-    public function upload(PaletteUpload $request, PrintJob $job, Revisions $revisions): BenchJob
+    public function upload(PaletteUpload $request, PrintJob $job, Revisions $revisions, Benches $benches): BenchJob
     {
         $artwork = $job->load('head')->head?->read() ?? abort(404);
         $byName = [];
         foreach ([...$artwork->swatches, ...GimpPalette::read($request->palette())] as $swatch) {
             $byName[$swatch->name] = $swatch;
         }
-        abort_if(count($byName) > self::MOST, 422, sprintf('A job holds %d named colours at most; with this palette there would be %d.', self::MOST, count($byName)));
+        abort_if(count($byName) > Swatches::MOST, 422, sprintf('A job holds %d named colours at most; with this palette there would be %d.', Swatches::MOST, count($byName)));
 
-        return new BenchJob($revisions->save($job, $request->integer('version'), $artwork->with(swatches: array_values(array_map(fn (Swatch $swatch): Swatch => $swatch, $byName)))));
+        return $benches->laid($revisions->save($job, $request->integer('version'), $artwork->withSwatches(array_values(array_map(fn (Swatch $swatch): Swatch => $swatch, $byName)))));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use TallCrow\Artwork\Brief as ArtworkBrief;
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\PrintMethod;
 use TallCrow\Artwork\Product;
@@ -57,12 +58,28 @@ final class Brief extends FormRequest
         return PrintArea::pixels($this->string('area.name')->toString(), $this->integer('area.width'), $this->integer('area.height'), Ppi::of($this->float('area.ppi')));
     }
 
-    /** @return list<Garment> */
-    public function garments(): array
+    public function title(): string
+    {
+        return $this->string('title')->trim()->toString();
+    }
+
+    /** Whether the design is sized to another print area, or keeps its printed size. */
+    public function refits(): bool
+    {
+        return $this->string('fit')->toString() === 'refit';
+    }
+
+    public function brief(): ArtworkBrief
     {
         /** @var list<array{name: string, colour: string}> $garments */
         $garments = $this->array('garments');
 
-        return array_map(fn (array $g): Garment => new Garment($g['name'], Srgb::hex($g['colour'])), $garments);
+        return new ArtworkBrief(
+            Product::from($this->string('product')->toString()),
+            Side::from($this->string('side')->toString()),
+            PrintMethod::from($this->string('method')->toString()),
+            HouseRule::from($this->string('rule')->toString()),
+            array_map(fn (array $g): Garment => new Garment($g['name'], Srgb::hex($g['colour'])), $garments),
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Bench\Provenance;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
@@ -33,6 +34,11 @@ final class Upload extends FormRequest
             'licence.required' => 'Name the licence under which you hold this file.',
             'held.accepted' => 'Confirm that you hold the right to use this file.',
         ];
+    }
+
+    public function provenance(): Provenance
+    {
+        return new Provenance($this->string('licence')->toString(), $this->string('author')->toString(), genre: $this->string('genre')->trim()->toString());
     }
 
     public function upload(): UploadedFile

@@ -12,7 +12,7 @@ class VersionedChange extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['version' => ['required', 'integer'], 'finding' => ['sometimes', 'string', 'max:200'], 'mend' => ['sometimes', 'integer', 'min:0', 'max:20']];
+        return ['version' => ['required', 'integer']];
     }
 
     public function version(): int

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Swatch;
-use TallCrow\Mask\PictureMask;
-use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Refit;
 use TallCrow\Texture\Wear;
@@ -17,29 +15,62 @@ final readonly class Artwork
     public const FORMAT = 'tallcrow.artwork/2';
 
     /**
-     * @param  list<Garment>  $garments
      * @param  list<Layer>  $layers  in print order: the first lies on the cloth
      * @param  list<Wear>  $distress  over the whole sheet
      * @param  list<Swatch>  $swatches  colours by name, changed once and changed on every line that names them
      */
-    public function __construct(
+    private function __construct(
         public string $title,
-        public Product $product,
-        public Side $side,
-        public PrintMethod $method,
-        public HouseRule $rule,
+        public Brief $brief,
         public Sheet $sheet,
-        public array $garments,
-        public array $layers,
-        public array $distress,
+        public array $layers = [],
+        public array $distress = [],
         public array $swatches = [],
         public Limits $limits = new Limits,
     ) {}
 
+    public static function blank(string $title, Brief $brief, Sheet $sheet): self
+    {
+        return new self($title, $brief, $sheet);
+    }
+
+    public function withBrief(string $title, Brief $brief): self
+    {
+        return $this->with(['title' => $title, 'brief' => $brief]);
+    }
+
+    public function withSheet(Sheet $sheet): self
+    {
+        return $this->with(['sheet' => $sheet]);
+    }
+
+    /** @param  list<Layer>  $layers */
+    public function withLayers(array $layers): self
+    {
+        return $this->with(['layers' => $layers]);
+    }
+
+    /** @param  list<Wear>  $distress */
+    public function withDistress(array $distress): self
+    {
+        return $this->with(['distress' => $distress]);
+    }
+
+    /** @param  list<Swatch>  $swatches */
+    public function withSwatches(array $swatches): self
+    {
+        return $this->with(['swatches' => $swatches]);
+    }
+
+    public function withLimits(Limits $limits): self
+    {
+        return $this->with(['limits' => $limits]);
+    }
+
     /** @return list<Layer> every layer at any depth, groups before what they hold */
     public function everyLayer(): array
     {
-        return self::flattened($this->layers);
+        return array_merge([], ...array_map(fn (Layer $layer): array => $layer->everyLayer(), $this->layers));
     }
 
     public function layer(string $id): ?Layer
@@ -53,24 +84,33 @@ final readonly class Artwork
         return null;
     }
 
-    /** The same artwork with one layer, at any depth, replaced or (null) taken out. */
-    public function withLayer(string $id, ?Layer $by): self
+    /** The same artwork with one layer, at any depth, in another's place. */
+    public function withLayer(string $id, Layer $by): self
     {
-        return $this->with(layers: self::replaced($this->layers, $id, $by));
+        return $this->replacing($id, fn (Layer $layer): array => [$by]);
+    }
+
+    public function withoutLayer(string $id): self
+    {
+        return $this->replacing($id, fn (Layer $layer): array => []);
     }
 
     /**
-     * @param  ?list<Garment>  $garments
-     * @param  ?list<Layer>  $layers
-     * @param  ?list<Wear>  $distress
-     * @param  ?list<Swatch>  $swatches
+     * The same artwork with any number of layers in the place of one, at any depth.
+     *
+     * @param  \Closure(Layer): list<Layer>  $by
      */
-    public function with(?Sheet $sheet = null, ?array $garments = null, ?array $layers = null, ?array $distress = null, ?array $swatches = null): self
+    public function replacing(string $id, \Closure $by): self
     {
-        return new self(
-            $this->title, $this->product, $this->side, $this->method, $this->rule,
-            $sheet ?? $this->sheet, $garments ?? $this->garments, $layers ?? $this->layers, $distress ?? $this->distress, $swatches ?? $this->swatches, $this->limits,
-        );
+        return $this->withLayers(self::replaced($this->layers, $id, $by));
+    }
+
+    /**
+     * @param  \Closure(list<Layer>): list<Layer>  $change  of the list in which a layer stands
+     */
+    public function relisting(string $id, \Closure $change): self
+    {
+        return $this->withLayers(self::relisted($this->layers, $id, $change));
     }
 
     /** Moves the design to another print area, every measure sized alike. */
@@ -78,38 +118,18 @@ final readonly class Artwork
     {
         $refit = Refit::contain($this->sheet->area(), $to);
 
-        return $this->with(
-            sheet: Sheet::of($to),
-            layers: array_map(
-                fn (Layer $layer): Layer => $layer->scaled($refit->scale, 0, 0)->moved($refit->shiftX, $refit->shiftY),
-                $this->layers,
-            ),
-            distress: array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $refit->scale), $this->distress),
-        );
+        return $this->withSheet(Sheet::of($to))
+            ->withLayers(array_map(fn (Layer $layer): Layer => $layer->scaled($refit->scale, 0, 0)->moved($refit->shiftX, $refit->shiftY), $this->layers))
+            ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $refit->scale), $this->distress));
     }
 
     /** @return list<string> file names of the fonts and pictures that it needs */
-    public function assets(): array
+    public function files(): array
     {
-        $names = array_map(fn (Wear $wear): string => $wear->file, $this->distress);
-        foreach ($this->everyLayer() as $layer) {
-            $names[] = match (true) {
-                $layer->source instanceof TextSource => $layer->source->font,
-                $layer->source instanceof ArtSource => $layer->source->file,
-                default => '',
-            };
-            foreach ($layer->effects as $line) {
-                array_push($names, ...$line->assets());
-            }
-            foreach ($layer->distress as $wear) {
-                $names[] = $wear->file;
-            }
-            foreach ($layer->masks as $mask) {
-                $names[] = $mask instanceof PictureMask ? $mask->file : '';
-            }
-        }
-
-        return array_values(array_unique(array_filter($names, fn (string $name): bool => $name !== '')));
+        return array_values(array_unique([
+            ...array_merge([], ...array_map(fn (Wear $wear): array => $wear->files(), $this->distress)),
+            ...array_merge([], ...array_map(fn (Layer $layer): array => $layer->files(), $this->everyLayer())),
+        ]));
     }
 
     /** @return array<string, mixed> */
@@ -118,12 +138,12 @@ final readonly class Artwork
         return [
             'format' => self::FORMAT,
             'title' => $this->title,
-            'product' => $this->product->value,
-            'side' => $this->side->value,
-            'method' => $this->method->value,
-            'rule' => $this->rule->value,
+            'product' => $this->brief->product->value,
+            'side' => $this->brief->side->value,
+            'method' => $this->brief->method->value,
+            'rule' => $this->brief->rule->value,
             'sheet' => ['width' => $this->sheet->width, 'height' => $this->sheet->height, 'ppi' => $this->sheet->ppi->value],
-            'garments' => array_map(fn (Garment $g): array => ['name' => $g->name, 'colour' => $g->colour->toHex()], $this->garments),
+            'garments' => array_map(fn (Garment $g): array => ['name' => $g->name, 'colour' => $g->colour->toHex()], $this->brief->garments),
             'swatches' => array_map(fn (Swatch $s): array => ['name' => $s->name, 'colour' => $s->colour->toHex()], $this->swatches),
             'layers' => array_map(fn (Layer $layer): array => $layer->toArray(), $this->layers),
             'distress' => array_map(fn (Wear $wear): array => $wear->toArray(), $this->distress),
@@ -133,36 +153,40 @@ final readonly class Artwork
 
     /**
      * @param  list<Layer>  $layers
+     * @param  \Closure(Layer): list<Layer>  $by
      * @return list<Layer>
      */
-    private static function flattened(array $layers): array
+    private static function replaced(array $layers, string $id, \Closure $by): array
     {
-        $all = [];
-        foreach ($layers as $layer) {
-            array_push($all, $layer, ...self::flattened($layer->children()));
-        }
-
-        return $all;
+        return array_merge([], ...array_map(
+            fn (Layer $layer): array => $layer->id === $id
+                ? $by($layer)
+                : [$layer->children() === [] ? $layer : $layer->withSource(new GroupSource(self::replaced($layer->children(), $id, $by)))],
+            $layers,
+        ));
     }
 
     /**
      * @param  list<Layer>  $layers
+     * @param  \Closure(list<Layer>): list<Layer>  $change
      * @return list<Layer>
      */
-    private static function replaced(array $layers, string $id, ?Layer $by): array
+    private static function relisted(array $layers, string $id, \Closure $change): array
     {
-        $out = [];
-        foreach ($layers as $layer) {
-            if ($layer->id === $id) {
-                $layer = $by;
-            } elseif ($layer->source instanceof GroupSource) {
-                $layer = $layer->with(source: new GroupSource(self::replaced($layer->source->layers, $id, $by)));
-            }
-            if ($layer !== null) {
-                $out[] = $layer;
-            }
+        if (in_array($id, array_map(fn (Layer $layer): string => $layer->id, $layers), true)) {
+            return $change($layers);
         }
 
-        return $out;
+        return array_map(
+            fn (Layer $layer): Layer => $layer->children() === [] ? $layer : $layer->withSource(new GroupSource(self::relisted($layer->children(), $id, $change))),
+            $layers,
+        );
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function with(array $changes): self
+    {
+        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

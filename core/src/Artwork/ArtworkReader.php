@@ -28,13 +28,23 @@ final class ArtworkReader
     /** @throws ArtworkInvalid */
     public static function json(string $json): Artwork
     {
-        if (strlen($json) > self::MOST_BYTES) {
-            throw new ArtworkInvalid([new Fault('', sprintf('is %d bytes long; %d is the most', strlen($json), self::MOST_BYTES))]);
-        }
+        self::checkSize($json);
         try {
             return self::data(json_decode($json, true, self::MOST_DEPTH * 2, JSON_THROW_ON_ERROR));
         } catch (\JsonException $unreadable) {
             throw new ArtworkInvalid([new Fault('', 'is not JSON: '.$unreadable->getMessage())]);
+        }
+    }
+
+    /**
+     * A sheet that is too large to be read must not be kept either.
+     *
+     * @throws ArtworkInvalid
+     */
+    public static function checkSize(string $json): void
+    {
+        if (strlen($json) > self::MOST_BYTES) {
+            throw new ArtworkInvalid([new Fault('', sprintf('is %d bytes long; %d is the most', strlen($json), self::MOST_BYTES))]);
         }
     }
 
@@ -63,39 +73,40 @@ final class ArtworkReader
         $swatches = array_map(self::swatch(...), $root->items('swatches', 64));
         self::uniqueNames($swatches, $root);
 
-        return new Artwork(
-            $root->text('title', 200),
+        $brief = new Brief(
             $root->choice('product', Product::class, Product::Tee),
             $root->choice('side', Side::class, Side::Front),
             $root->choice('method', PrintMethod::class, PrintMethod::DirectToGarment),
             $root->choice('rule', HouseRule::class, HouseRule::Strict300),
-            self::sheet($root->child('sheet')),
             array_map(self::garment(...), $root->items('garments', 40)),
-            (new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'),
-            array_map(self::wear(...), $root->items('distress', 12)),
-            $swatches,
-            $root->has('limits') ? self::limits($root->child('limits')) : new Limits,
         );
+
+        return Artwork::blank($root->text('title', 200), $brief, self::sheet($root->child('sheet')))
+            ->withSwatches($swatches)
+            ->withLayers((new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'))
+            ->withDistress(array_map(self::wear(...), $root->items('distress', 12)))
+            ->withLimits($root->has('limits') ? self::limits($root->child('limits')) : new Limits);
     }
 
     public static function wear(Reading $node): Wear
     {
         $node = $node->knows('texture', 'amount', 'scale', 'seed', 'inverted', 'shielded', 'on', 'file', 'x', 'y', 'turn', 'strokes');
 
-        return new Wear(
-            $node->word('texture', [...array_keys(Textures::classes()), Textures::PICTURE]),
-            $node->number('amount', 0, 0.9, 0.14),
-            $node->number('scale', self::LEAST_WEAR_SCALE, self::MOST_WEAR_SCALE, 1),
-            $node->integer('seed', 0, 999_999, 1),
-            $node->flag('inverted', false),
-            $node->texts('shielded', self::MOST_LAYERS, 40),
-            $node->flag('on', true),
-            $node->asset('file', ''),
-            $node->number('x', -100, 100, 0),
-            $node->number('y', -100, 100, 0),
-            $node->number('turn', -360, 360, 0),
-            MaskReader::strokes($node, 'strokes'),
-        );
+        $texture = $node->word('texture', [...array_keys(Textures::classes()), Textures::PICTURE]);
+        $amount = $node->number('amount', 0, 0.9, 0.14);
+        $scale = $node->number('scale', self::LEAST_WEAR_SCALE, self::MOST_WEAR_SCALE, 1);
+        $seed = $node->integer('seed', 0, 999_999, 1);
+        $inverted = $node->flag('inverted', false);
+        $shielded = $node->texts('shielded', self::MOST_LAYERS, 40);
+        $on = $node->flag('on', true);
+        $file = $node->asset('file', '');
+
+        return ($texture === Textures::PICTURE ? Wear::ofPicture($file, $amount) : Wear::of($texture, $amount))
+            ->seeded($seed)
+            ->lying($node->number('x', -100, 100, 0), $node->number('y', -100, 100, 0), $node->number('turn', -360, 360, 0), $scale, $inverted)
+            ->shieldingOnly($shielded)
+            ->brushed(MaskReader::strokes($node, 'strokes'))
+            ->switched($on);
     }
 
     public static function limits(Reading $node): Limits

@@ -24,7 +24,7 @@ final readonly class EffectLine
     }
 
     /** @return list<string> file names of fonts and pictures that stand on the line */
-    public function assets(): array
+    public function files(): array
     {
         $names = [];
         foreach (Catalogue::classes()[$this->kind]::parameters() as $parameter) {
@@ -34,6 +34,24 @@ final readonly class EffectLine
         }
 
         return array_values(array_filter($names, fn (string $name): bool => $name !== ''));
+    }
+
+    /**
+     * The same line with each of its colours changed.
+     *
+     * @param  \Closure(string): string  $change  from "#rrggbb" or "@Name" to the like
+     */
+    public function recoloured(\Closure $change): self
+    {
+        $values = $this->values;
+        foreach (Catalogue::classes()[$this->kind]::parameters() as $parameter) {
+            $value = $values->toArray()[$parameter->name] ?? null;
+            if ($parameter->kind->isColour() && $value !== null) {
+                $values = $values->with($parameter->name, is_array($value) ? array_map($change, $value) : $change((string) $value));
+            }
+        }
+
+        return new self($this->kind, $values, $this->on);
     }
 
     /** @return class-string<Effect> */

@@ -5,27 +5,15 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Effect\BendsOutline;
-use TallCrow\Effect\Ink\ColourEachLetter;
-use TallCrow\Effect\Ink\Fill;
-use TallCrow\Effect\Ink\FillWithPaper;
-use TallCrow\Effect\Ink\FillWithPicture;
-use TallCrow\Effect\Ink\Gap;
-use TallCrow\Effect\Ink\Gradient;
-use TallCrow\Effect\Ink\Hatch;
+use TallCrow\Effect\Effect;
 use TallCrow\Effect\Ink\OnlyFill;
-use TallCrow\Effect\Ink\Outline;
+use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\Stage;
 
 /** The order of a piece's lines: warp first, rings after, fills over the whole last reads best (common practice). */
 final class EffectOrder
 {
-    private const RINGS = [Outline::class, Gap::class];
-
-    private const OVERLAYS = [Gradient::class, FillWithPaper::class, FillWithPicture::class, Hatch::class];
-
-    /** Bending changes nothing about these. */
-    private const FLAT = [Fill::class, ColourEachLetter::class, OnlyFill::class];
-
     /**
      * Where the last warp stands that comes after ink; what stands before it is bent with its ink.
      *
@@ -39,7 +27,7 @@ final class EffectOrder
             if (! $line->on) {
                 continue;
             }
-            $inked = $inked || (is_a($line->is(), Inks::class, true) && ! in_array($line->is(), self::FLAT, true));
+            $inked = $inked || ! in_array(self::of($line->is()), [null, InkOrder::Flat], true);
             if ($inked && is_a($line->is(), BendsOutline::class, true)) {
                 $cut = $i;
             }
@@ -56,7 +44,11 @@ final class EffectOrder
      */
     public static function warpsAfterRings(array $lines): array
     {
-        return self::pairs($lines, self::RINGS, [BendsOutline::class]);
+        return self::pairs(
+            $lines,
+            fn (string $class): bool => self::of($class) === InkOrder::Ring,
+            fn (string $class): bool => is_a($class, BendsOutline::class, true),
+        );
     }
 
     /**
@@ -67,7 +59,11 @@ final class EffectOrder
      */
     public static function overlaysBeforeRings(array $lines): array
     {
-        return self::pairs($lines, self::OVERLAYS, self::RINGS);
+        return self::pairs(
+            $lines,
+            fn (string $class): bool => self::of($class) === InkOrder::Overlay,
+            fn (string $class): bool => self::of($class) === InkOrder::Ring,
+        );
     }
 
     /**
@@ -79,10 +75,11 @@ final class EffectOrder
     public static function mended(array $lines): array
     {
         $aims = array_keys(array_filter($lines, fn (EffectLine $line): bool => $line->is() === OnlyFill::class));
-        $rank = fn (int $i): int => match (true) {
-            ! is_a($lines[$i]->is(), Inks::class, true) => 0,
+        $rank = fn (int $i): int => match (self::of($lines[$i]->is())) {
+            null => 0,
+            InkOrder::Overlay => 2,
             // A fill for one part stays behind the line that says which.
-            in_array($lines[$i]->is(), self::OVERLAYS, true), $aims !== [] && $i >= $aims[0] && in_array($lines[$i]->is(), self::FLAT, true) => 2,
+            InkOrder::Flat => $aims !== [] && $i >= $aims[0] ? 2 : 1,
             default => 1,
         };
         $places = array_keys($lines);
@@ -92,26 +89,60 @@ final class EffectOrder
     }
 
     /**
+     * Where a new line goes among those of a piece, so that the order stays one that reads best.
+     *
      * @param  list<EffectLine>  $lines
-     * @param  list<class-string>  $first
-     * @param  list<class-string>  $after
+     * @param  class-string<Effect>  $class
+     */
+    public static function place(array $lines, string $class): int
+    {
+        foreach ($lines as $i => $line) {
+            if (self::comesBefore($class, $line->is())) {
+                return $i;
+            }
+        }
+
+        return count($lines);
+    }
+
+    /**
+     * Whether a new line reads best before one that is there.
+     *
+     * @param  class-string<Effect>  $new
+     * @param  class-string<Effect>  $old
+     */
+    private static function comesBefore(string $new, string $old): bool
+    {
+        return match (Stage::of($new)) {
+            Stage::Look => false,
+            Stage::Ink => Stage::of($old) === Stage::Look
+                || (self::of($new) === InkOrder::Ring && (self::of($old) === InkOrder::Overlay || $old === OnlyFill::class)),
+            Stage::Retouch => Stage::of($old) !== Stage::Retouch,
+            default => ! Stage::Ink->comesAfter(Stage::of($old)),
+        };
+    }
+
+    /**
+     * @param  class-string<Effect>  $class
+     * @return ?InkOrder null for what is no ink
+     */
+    private static function of(string $class): ?InkOrder
+    {
+        return is_a($class, Inks::class, true) ? $class::order() : null;
+    }
+
+    /**
+     * @param  list<EffectLine>  $lines
+     * @param  \Closure(class-string<Effect>): bool  $first
+     * @param  \Closure(class-string<Effect>): bool  $after
      * @return list<array{int, int}>
      */
-    private static function pairs(array $lines, array $first, array $after): array
+    private static function pairs(array $lines, \Closure $first, \Closure $after): array
     {
-        $is = function (EffectLine $line, array $classes): bool {
-            foreach ($classes as $class) {
-                if ($line->on && is_a($line->is(), $class, true)) {
-                    return true;
-                }
-            }
-
-            return false;
-        };
         $pairs = [];
         foreach ($lines as $i => $one) {
-            for ($j = $i + 1; $is($one, $first) && $j < count($lines); $j++) {
-                if ($is($lines[$j], $after)) {
+            for ($j = $i + 1; $one->on && $first($one->is()) && $j < count($lines); $j++) {
+                if ($lines[$j]->on && $after($lines[$j]->is())) {
                     $pairs[] = [$i, $j];
                 }
             }

@@ -17,17 +17,24 @@ use TallCrow\Effect\Values;
  */
 final readonly class EffectReader
 {
-    /** @var array<string, string> hex by name */
-    private array $swatches;
+    /** @param  array<string, string>  $swatches  hex by name */
+    private function __construct(private array $swatches, private bool $areKnown) {}
 
-    /** @param  list<Swatch>  $swatches */
-    public function __construct(array $swatches)
+    /** @param  list<Swatch>  $swatches  that lines may name */
+    public static function of(array $swatches): self
     {
         $byName = [];
         foreach ($swatches as $swatch) {
             $byName[$swatch->name] = $swatch->colour->toHex();
         }
-        $this->swatches = $byName;
+
+        return new self($byName, true);
+    }
+
+    /** For a line whose sheet is not at hand: which swatches it may name shows when it is added there. */
+    public static function ofAnySwatch(): self
+    {
+        return new self([], false);
     }
 
     public function line(Reading $node): EffectLine
@@ -55,7 +62,7 @@ final readonly class EffectReader
 
         return match ($parameter->kind) {
             ParameterKind::Colour => $node->inkColour($name, $default),
-            ParameterKind::Colours => $node->inkColours($name, (int) $parameter->least, (int) $parameter->most, (array) $parameter->default),
+            ParameterKind::Colours => $node->inkColours($name, (int) $parameter->least, (int) $parameter->most, is_array($parameter->default) ? $parameter->default : []),
             ParameterKind::Choice => $node->word($name, $parameter->choices, $default),
             ParameterKind::Words => $node->text($name, (int) $parameter->most, $default),
             ParameterKind::Font, ParameterKind::Picture => $node->asset($name, ''),
@@ -73,7 +80,7 @@ final readonly class EffectReader
         foreach ($colours as $colour) {
             if (is_string($colour) && str_starts_with($colour, Values::SWATCH)) {
                 $name = substr($colour, 1);
-                if (! array_key_exists($name, $this->swatches)) {
+                if ($this->areKnown && ! array_key_exists($name, $this->swatches)) {
                     $node->fault(sprintf('names the swatch "%s", which the job does not have', $name), $key);
                 }
                 $named[$name] = $this->swatches[$name] ?? '#000000';

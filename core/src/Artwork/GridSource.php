@@ -9,8 +9,10 @@ use TallCrow\Geometry\Outline;
 use TallCrow\Type\Letter;
 
 /** Frames side by side with exact gaps, moved as one and filled one by one. */
-final readonly class GridSource implements Source
+final readonly class GridSource implements FigureSource
 {
+    use HoldsNoLayers;
+
     public function __construct(
         public int $columns,
         public int $rows,
@@ -18,12 +20,44 @@ final readonly class GridSource implements Source
         public float $gap,
     ) {}
 
-    /**
-     * The frames row by row, centred on the origin; square where no height is given.
-     *
-     * @return list<Letter>
-     */
-    public function frames(float $width, ?float $height): array
+    /** The frames row by row; square where no height is given. */
+    public function figures(?float $width, ?float $height): array
+    {
+        return $this->frames($width ?? $height ?? 1.0, $height);
+    }
+
+    public function called(): string
+    {
+        return sprintf('%d × %d frames', $this->columns, $this->rows);
+    }
+
+    public function files(): array
+    {
+        return [];
+    }
+
+    public function hasColours(): bool
+    {
+        return false;
+    }
+
+    public function match(\Closure $text, \Closure $art, \Closure $figures, \Closure $group): mixed
+    {
+        return $figures($this);
+    }
+
+    public function scaled(float $by): self
+    {
+        return new self($this->columns, $this->rows, $this->gap * $by);
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'grid', 'columns' => $this->columns, 'rows' => $this->rows, 'gap' => $this->gap];
+    }
+
+    /** @return list<Letter> */
+    private function frames(float $width, ?float $height): array
     {
         $across = max(0.01, ($width - ($this->columns - 1) * $this->gap) / $this->columns);
         $down = $height === null ? $across : max(0.01, ($height - ($this->rows - 1) * $this->gap) / $this->rows);
@@ -35,15 +69,5 @@ final readonly class GridSource implements Source
         }
 
         return $frames;
-    }
-
-    public function scaled(float $by): self
-    {
-        return new self($this->columns, $this->rows, $this->gap * $by);
-    }
-
-    public function toArray(): array
-    {
-        return ['kind' => 'grid', 'columns' => $this->columns, 'rows' => $this->rows, 'gap' => $this->gap];
     }
 }

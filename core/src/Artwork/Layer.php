@@ -9,6 +9,7 @@ use TallCrow\Mask\Mask;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Texture\Wear;
 
+/** One piece of the design: what it is made of, where it lies, and all that is done to it. Changed by its with... methods alone. */
 final readonly class Layer
 {
     /**
@@ -17,20 +18,95 @@ final readonly class Layer
      * @param  list<Mask>  $masks
      * @param  list<Wear>  $distress
      */
-    public function __construct(
+    private function __construct(
         public string $id,
-        public string $name,
-        public bool $on,
-        public Role $role,
         public Source $source,
         public ?Placement $placement,
-        public float $opacity,
-        public BlendMode $blend,
-        public array $effects,
-        public array $masks,
-        public array $distress,
+        public string $name = '',
+        public bool $on = true,
+        public Role $role = new Role,
+        public float $opacity = 1.0,
+        public BlendMode $blend = BlendMode::Normal,
+        public array $effects = [],
+        public array $masks = [],
+        public array $distress = [],
         public ?Repeat $repeat = null,
     ) {}
+
+    public static function piece(string $id, Source $source, Placement $placement): self
+    {
+        return new self($id, $source, $placement);
+    }
+
+    /** @param  list<self>  $layers */
+    public static function group(string $id, array $layers): self
+    {
+        return new self($id, new GroupSource($layers), null);
+    }
+
+    public function withId(string $id): self
+    {
+        return $this->with(['id' => $id]);
+    }
+
+    public function withName(string $name): self
+    {
+        return $this->with(['name' => $name]);
+    }
+
+    public function withOn(bool $on): self
+    {
+        return $this->with(['on' => $on]);
+    }
+
+    public function withRole(Role $role): self
+    {
+        return $this->with(['role' => $role]);
+    }
+
+    public function withSource(Source $source): self
+    {
+        return $this->with(['source' => $source]);
+    }
+
+    /** A layer that is no group lies elsewhere. */
+    public function withPlacement(Placement $placement): self
+    {
+        return $this->placement === null ? $this : $this->with(['placement' => $placement]);
+    }
+
+    public function withOpacity(float $opacity): self
+    {
+        return $this->with(['opacity' => $opacity]);
+    }
+
+    public function withBlend(BlendMode $blend): self
+    {
+        return $this->with(['blend' => $blend]);
+    }
+
+    /** @param  list<EffectLine>  $effects */
+    public function withEffects(array $effects): self
+    {
+        return $this->with(['effects' => $effects]);
+    }
+
+    /** @param  list<Mask>  $masks */
+    public function withMasks(array $masks): self
+    {
+        return $this->with(['masks' => $masks]);
+    }
+
+    /** @param  list<Wear>  $distress */
+    public function withDistress(array $distress): self
+    {
+        return $this->with(['distress' => $distress]);
+    }
+
+    public function withRepeat(?Repeat $repeat): self
+    {
+        return $this->with(['repeat' => $repeat]);
+    }
 
     /** @return list<Effect> those that are on, in order */
     public function liveEffects(): array
@@ -51,12 +127,9 @@ final readonly class Layer
         if ($cut === null) {
             return $this;
         }
-        $inner = $this->with(role: Role::ink(), opacity: 1.0, effects: array_slice($this->effects, 0, $cut), masks: [], distress: [])->identified($this->id.'~inner');
+        $inner = $this->withId($this->id.'~inner')->withRole(Role::ink())->withOpacity(1.0)->withEffects(array_slice($this->effects, 0, $cut))->withMasks([])->withDistress([]);
 
-        return new self(
-            $this->id, $this->called(), $this->on, $this->role, new GroupSource([$inner]), null,
-            $this->opacity, $this->blend, array_slice($this->effects, $cut), $this->masks, $this->distress,
-        );
+        return $this->withName($this->called())->with(['source' => new GroupSource([$inner]), 'placement' => null])->withEffects(array_slice($this->effects, $cut));
     }
 
     /** @return list<Mask> */
@@ -71,32 +144,55 @@ final readonly class Layer
         return array_values(array_filter($this->distress, fn (Wear $wear): bool => $wear->on));
     }
 
-    /** @return list<Layer> */
+    /** @return list<Layer> those that it holds, if it is a group */
     public function children(): array
     {
-        return $this->source instanceof GroupSource ? $this->source->layers : [];
+        return $this->source->layers();
     }
 
+    /** @return list<Layer> itself and all that it holds at any depth, groups before what they hold */
+    public function everyLayer(): array
+    {
+        return [$this, ...array_merge([], ...array_map(fn (self $child): array => $child->everyLayer(), $this->children()))];
+    }
+
+    /** @return list<string> names of the fonts and pictures on its own lines, not on those of what it holds */
+    public function files(): array
+    {
+        return [
+            ...$this->source->files(),
+            ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), $this->effects)),
+            ...array_merge([], ...array_map(fn (Wear $wear): array => $wear->files(), $this->distress)),
+            ...array_merge([], ...array_map(fn (Mask $mask): array => $mask->files(), $this->masks)),
+        ];
+    }
+
+    /** Its own name, or what its source is called. */
     public function called(): string
     {
-        return match (true) {
-            $this->name !== '' => $this->name,
-            $this->source instanceof TextSource => mb_strimwidth(str_replace("\n", ' / ', $this->source->text), 0, 32, '…'),
-            $this->source instanceof ArtSource => pathinfo($this->source->file, PATHINFO_FILENAME),
-            $this->source instanceof ShapeSource => ucfirst($this->source->shape->value),
-            $this->source instanceof GridSource => sprintf('%d × %d frames', $this->source->columns, $this->source->rows),
-            default => 'Group',
-        };
+        return $this->name !== '' ? $this->name : $this->source->called();
     }
 
-    public function identified(string $id): self
+    /** Its words, if it sets any. */
+    public function words(): ?TextSource
     {
-        return new self($id, $this->name, $this->on, $this->role, $this->source, $this->placement, $this->opacity, $this->blend, $this->effects, $this->masks, $this->distress, $this->repeat);
+        return $this->source->match(fn (TextSource $text): TextSource => $text, self::not(...), self::not(...), self::not(...));
     }
 
-    public function unrepeated(): self
+    public function isWords(): bool
     {
-        return new self($this->id, $this->name, $this->on, $this->role, $this->source, $this->placement, $this->opacity, $this->blend, $this->effects, $this->masks, $this->distress);
+        return $this->words() !== null;
+    }
+
+    /** Its picture, if it lays one. */
+    public function picture(): ?ArtSource
+    {
+        return $this->source->match(self::not(...), fn (ArtSource $art): ArtSource => $art, self::not(...), self::not(...));
+    }
+
+    public function isPicture(): bool
+    {
+        return $this->picture() !== null;
     }
 
     /** @return array{float, float} where its middle lies, in inches; of a group the mean of its layers' */
@@ -113,7 +209,7 @@ final readonly class Layer
     public function moved(float $dx, float $dy): self
     {
         return $this->each(fn (self $l): self => $l->moved($dx, $dy), fn (Placement $p): Placement => $p->moved($dx, $dy))
-            ->with(repeat: $this->repeat?->moved($dx, $dy));
+            ->withRepeat($this->repeat?->moved($dx, $dy));
     }
 
     /** Turned about a point of the sheet, copies and all. */
@@ -154,64 +250,24 @@ final readonly class Layer
     {
         $sized = $this->each(fn (self $l): self => $l->scaled($by, $aboutX, $aboutY), fn (Placement $p): Placement => $p->scaled($by, $aboutX, $aboutY));
 
-        return $sized->with(
-            source: $sized->source instanceof GridSource ? $sized->source->scaled($by) : null,
-            role: $this->role->scaled($by),
-            effects: array_map(fn (EffectLine $line): EffectLine => Scaling::effect($line, $by), $this->effects),
-            masks: array_map(fn (Mask $mask): Mask => $mask->scaled($by), $this->masks),
-            distress: array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $by), $this->distress),
-            repeat: $this->repeat?->scaled($by, $aboutX, $aboutY),
-        );
-    }
-
-    /**
-     * The same layer but for what is given.
-     *
-     * @param  ?list<EffectLine>  $effects
-     * @param  ?list<Mask>  $masks
-     * @param  ?list<Wear>  $distress
-     */
-    public function with(
-        ?bool $on = null,
-        ?Role $role = null,
-        ?Source $source = null,
-        ?Placement $placement = null,
-        ?float $opacity = null,
-        ?array $effects = null,
-        ?array $masks = null,
-        ?array $distress = null,
-        ?Repeat $repeat = null,
-    ): self {
-        return new self(
-            $this->id,
-            $this->name,
-            $on ?? $this->on,
-            $role ?? $this->role,
-            $source ?? $this->source,
-            $placement ?? $this->placement,
-            $opacity ?? $this->opacity,
-            $this->blend,
-            $effects ?? $this->effects,
-            $masks ?? $this->masks,
-            $distress ?? $this->distress,
-            $repeat ?? $this->repeat,
-        );
+        return $sized->withSource($sized->source->scaled($by))
+            ->withRole($this->role->scaled($by))
+            ->withEffects(array_map(fn (EffectLine $line): EffectLine => Scaling::effect($line, $by), $this->effects))
+            ->withMasks(array_map(fn (Mask $mask): Mask => $mask->scaled($by), $this->masks))
+            ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $by), $this->distress))
+            ->withRepeat($this->repeat?->scaled($by, $aboutX, $aboutY));
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $p = $this->placement;
-
         return [
             'id' => $this->id,
             'name' => $this->name,
             'on' => $this->on,
             'role' => $this->role->toArray(),
             'source' => $this->source->toArray(),
-            ...($p === null ? [] : ['placement' => [
-                'x' => $p->x, 'y' => $p->y, 'width' => $p->width, 'height' => $p->height, 'turn' => $p->turn, 'flip' => $p->flip->value,
-            ]]),
+            ...($this->placement === null ? [] : ['placement' => $this->placement->toArray()]),
             'opacity' => $this->opacity,
             'blend' => $this->blend->value,
             'effects' => array_map(fn (EffectLine $line): array => $line->toArray(), $this->effects),
@@ -219,6 +275,11 @@ final readonly class Layer
             'distress' => array_map(fn (Wear $wear): array => $wear->toArray(), $this->distress),
             ...($this->repeat === null ? [] : ['repeat' => $this->repeat->toArray()]),
         ];
+    }
+
+    private static function not(Source $other): null
+    {
+        return null;
     }
 
     /** Copies become layers of their own where a single axis can no longer tell them. */
@@ -233,9 +294,15 @@ final readonly class Layer
      */
     private function each(\Closure $child, \Closure $placement): self
     {
-        return $this->with(
-            placement: $this->placement === null ? null : $placement($this->placement),
-            source: $this->source instanceof GroupSource ? new GroupSource(array_map($child, $this->source->layers)) : null,
-        );
+        $layer = $this->withSource($this->source->each($child));
+
+        return $this->placement === null ? $layer : $layer->withPlacement($placement($this->placement));
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function with(array $changes): self
+    {
+        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

@@ -24,7 +24,7 @@ final class LayerReader
     /** @param  list<Swatch>  $swatches  that lines may name */
     public function __construct(private int $left, array $swatches)
     {
-        $this->effects = new EffectReader($swatches);
+        $this->effects = EffectReader::of($swatches);
     }
 
     /** @return list<Layer> */
@@ -50,20 +50,18 @@ final class LayerReader
             $node->fault('a group has no place of its own: its layers lie on the sheet', 'placement');
         }
 
-        return new Layer(
-            $id,
-            $node->text('name', 80, ''),
-            $node->flag('on', true),
-            $node->has('role') ? $this->role($node->child('role')) : Role::ink(),
-            $source,
-            $source instanceof GroupSource ? null : $this->placement($node->child('placement')),
-            $node->number('opacity', 0, 1, 1),
-            $node->choice('blend', BlendMode::class, BlendMode::Normal),
-            array_map($this->effects->line(...), $node->items('effects', 40)),
-            array_map(MaskReader::read(...), $node->items('masks', 24)),
-            array_map(ArtworkReader::wear(...), $node->items('distress', 12)),
-            $node->has('repeat') && ! $node->isNull('repeat') ? $this->repeat($node->child('repeat')) : null,
-        );
+        $layer = $source instanceof GroupSource ? Layer::group($id, $source->layers()) : Layer::piece($id, $source, $this->placement($node->child('placement')));
+
+        return $layer
+            ->withName($node->text('name', 80, ''))
+            ->withOn($node->flag('on', true))
+            ->withRole($node->has('role') ? $this->role($node->child('role')) : Role::ink())
+            ->withOpacity($node->number('opacity', 0, 1, 1))
+            ->withBlend($node->choice('blend', BlendMode::class, BlendMode::Normal))
+            ->withEffects(array_map($this->effects->line(...), $node->items('effects', 40)))
+            ->withMasks(array_map(MaskReader::read(...), $node->items('masks', 24)))
+            ->withDistress(array_map(ArtworkReader::wear(...), $node->items('distress', 12)))
+            ->withRepeat($node->has('repeat') && ! $node->isNull('repeat') ? $this->repeat($node->child('repeat')) : null);
     }
 
     public function role(Reading $node): Role
@@ -75,9 +73,9 @@ final class LayerReader
         }
         $node->knows('kind', 'gap', 'join', 'from', 'sets');
 
-        return Role::knockout(
-            $node->number('gap', 0, 2, 0.08), $node->choice('join', Join::class, Join::Round), $node->texts('from', 60, 40), $node->flag('sets', false),
-        );
+        [$gap, $join, $from] = [$node->number('gap', 0, 2, 0.08), $node->choice('join', Join::class, Join::Round), $node->texts('from', 60, 40)];
+
+        return $node->flag('sets', false) ? Role::setInGap($gap, $join, $from) : Role::knockout($gap, $join, $from);
     }
 
     public function placement(Reading $node): Placement
@@ -102,19 +100,10 @@ final class LayerReader
     {
         $node = $node->knows('kind', 'x', 'y', 'count', 'facing', 'stepX', 'stepY', 'size', 'changed', 'as', 'colour', 'on');
 
-        return new Repeat(
-            $node->choice('kind', RepeatKind::class),
-            $node->number('x', -100, 100),
-            $node->number('y', -100, 100),
-            $node->integer('count', 1, Repeat::MOST, 8),
-            $node->choice('facing', Facing::class, Facing::Turned),
-            $node->number('stepX', -100, 100, 0),
-            $node->number('stepY', -100, 100, 1),
-            $node->number('size', 0.2, 3, 1),
-            $node->integer('changed', 0, Repeat::MOST, 0),
-            $node->choice('as', CopyAs::class, CopyAs::Same),
-            $node->colour('colour', '#f3ead7')->toHex(),
-            $node->flag('on', true),
-        );
+        return Repeat::about($node->choice('kind', RepeatKind::class), $node->number('x', -100, 100), $node->number('y', -100, 100))
+            ->withCopies($node->integer('count', 1, Repeat::MOST, 8), $node->choice('facing', Facing::class, Facing::Turned))
+            ->stepping($node->number('stepX', -100, 100, 0), $node->number('stepY', -100, 100, 1), $node->number('size', 0.2, 3, 1))
+            ->changing($node->integer('changed', 0, Repeat::MOST, 0), $node->choice('as', CopyAs::class, CopyAs::Same), $node->colour('colour', '#f3ead7')->toHex())
+            ->switched($node->flag('on', true));
     }
 }

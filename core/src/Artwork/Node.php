@@ -69,6 +69,7 @@ final readonly class Node implements Reading
         return new self($this->raw($key) ?? [], $this->at($key), $this->faults);
     }
 
+    /** @return list<self> */
     public function items(string $key, int $most): array
     {
         $items = $this->has($key) ? $this->raw($key) : [];
@@ -242,7 +243,7 @@ final readonly class Node implements Reading
     {
         $value = $this->required($key, $default);
         if (! is_string($value) || ! in_array($value, $words, true)) {
-            return $this->noted($key, 'must be one of '.implode(', ', $words), $words[0]);
+            return $this->noted($key, 'must be one of '.implode(', ', $words), $words[0] ?? '');
         }
 
         return $value;

@@ -55,6 +55,18 @@ final readonly class Placement
         return $this->with($this->x, 2 * $axis - $this->y, -$this->turn, $this->flip->down());
     }
 
+    /** With a width and a height of their own, or one of them following the other. */
+    public function sized(?float $width, ?float $height): self
+    {
+        return new self($this->x, $this->y, $width, $height, $this->turn, $this->flip);
+    }
+
+    /** @return array<string, float|string|null> */
+    public function toArray(): array
+    {
+        return ['x' => $this->x, 'y' => $this->y, 'width' => $this->width, 'height' => $this->height, 'turn' => $this->turn, 'flip' => $this->flip->value];
+    }
+
     private function with(float $x, float $y, ?float $turn = null, ?Flip $flip = null): self
     {
         return new self($x, $y, $this->width, $this->height, $turn ?? $this->turn, $flip ?? $this->flip);

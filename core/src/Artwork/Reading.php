@@ -64,7 +64,7 @@ interface Reading
      */
     public function inkColours(string $key, int $least, int $most, array $default): array;
 
-    /** @param  non-empty-list<string>  $words */
+    /** @param  list<string>  $words */
     public function word(string $key, array $words, ?string $default = null): string;
 
     /**

@@ -7,8 +7,6 @@ namespace TallCrow\Artwork;
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Inking\Join;
 use TallCrow\Effect\Values;
-use TallCrow\Mask\BrushMask;
-use TallCrow\Mask\FreehandMask;
 use TallCrow\Mask\Mask;
 
 /** One piece several times: mirrored, about a centre, or stacked. Its wear is not repeated: it lies over all copies. */
@@ -16,7 +14,7 @@ final readonly class Repeat
 {
     public const MOST = 120;
 
-    public function __construct(
+    private function __construct(
         public RepeatKind $kind,
         /** Of the axis or the centre, inches on the sheet. */
         public float $x,
@@ -36,16 +34,44 @@ final readonly class Repeat
         public bool $on = true,
     ) {}
 
+    /** About an axis or a centre, in inches on the sheet; a stack has none and goes from where the piece lies. */
+    public static function about(RepeatKind $kind, float $x, float $y): self
+    {
+        return new self($kind, $x, $y);
+    }
+
+    /** @param  int  $count  in all */
+    public function withCopies(int $count, Facing $facing = Facing::Turned): self
+    {
+        return $this->with(['count' => $count, 'facing' => $facing]);
+    }
+
+    /** From each copy of a stack to the next: inches, and the size of the next as a share of the one before. */
+    public function stepping(float $x, float $y, float $size = 1.0): self
+    {
+        return $this->with(['stepX' => $x, 'stepY' => $y, 'size' => $size]);
+    }
+
+    /** @param  int  $number  of the copy that is changed, the first 1; 0 for none */
+    public function changing(int $number, CopyAs $as, string $colour): self
+    {
+        return $this->with(['changed' => $number, 'as' => $as, 'colour' => $colour]);
+    }
+
+    public function switched(bool $on): self
+    {
+        return $this->with(['on' => $on]);
+    }
+
     /**
      * The layer with its copies as a group. Wear and strength stay with the whole, and so does what was drawn on the peg,
      * where all copies are seen; other masks are repeated with the piece.
      */
     public function spread(Layer $layer): Layer
     {
-        return new Layer(
-            $layer->id, $layer->called(), $layer->on, $layer->role, new GroupSource($this->copies($layer)), null,
-            $layer->opacity, $layer->blend, [], array_values(array_filter($layer->masks, self::isDrawn(...))), $layer->distress,
-        );
+        return Layer::group($layer->id, $this->copies($layer))->withName($layer->called())->withOn($layer->on)->withRole($layer->role)
+            ->withOpacity($layer->opacity)->withBlend($layer->blend)
+            ->withMasks(array_values(array_filter($layer->masks, self::isDrawn(...))))->withDistress($layer->distress);
     }
 
     public function moved(float $dx, float $dy): self
@@ -74,19 +100,18 @@ final readonly class Repeat
     /** @return list<Layer> */
     private function copies(Layer $layer): array
     {
-        $bare = $layer->with(
-            role: Role::ink(), opacity: 1.0, masks: array_values(array_filter($layer->masks, fn (Mask $mask): bool => ! self::isDrawn($mask))), distress: [],
-        )->unrepeated();
+        $bare = $layer->withRole(Role::ink())->withOpacity(1.0)->withDistress([])->withRepeat(null)
+            ->withMasks(array_values(array_filter($layer->masks, fn (Mask $mask): bool => ! self::isDrawn($mask))));
         $copies = match ($this->kind) {
             RepeatKind::MirrorAcross => [$bare, $bare->mirroredAcross($this->x)],
             RepeatKind::MirrorDown => [$bare, $bare->mirroredDown($this->y)],
             RepeatKind::Quadrants => [$bare, $bare->mirroredAcross($this->x), $bare->mirroredDown($this->y), $bare->mirroredAcross($this->x)->mirroredDown($this->y)],
-            RepeatKind::Radial => array_map(fn (int $i): Layer => $this->about($bare, $i), range(0, $this->count - 1)),
+            RepeatKind::Radial => array_map(fn (int $i): Layer => $this->turnedCopy($bare, $i), range(0, $this->count - 1)),
             RepeatKind::Stack => $this->stack($bare),
         };
         $out = [];
         foreach ($copies as $i => $copy) {
-            $copy = $copy->identified($layer->id.'~'.($i + 1));
+            $copy = $copy->withId($layer->id.'~'.($i + 1));
             $out[] = $i === $this->changed - 1 ? $this->change($copy) : $copy;
         }
 
@@ -95,10 +120,10 @@ final readonly class Repeat
 
     private static function isDrawn(Mask $mask): bool
     {
-        return $mask instanceof BrushMask || $mask instanceof FreehandMask;
+        return $mask->isDrawn();
     }
 
-    private function about(Layer $layer, int $number): Layer
+    private function turnedCopy(Layer $layer, int $number): Layer
     {
         $degrees = 360 * $number / $this->count;
         if ($this->facing === Facing::Mirrored && $number % 2 === 1) {
@@ -125,13 +150,13 @@ final readonly class Repeat
 
     private function change(Layer $copy): Layer
     {
-        $more = fn (string $kind, array $values): Layer => $copy->with(effects: [...$copy->effects, new EffectLine($kind, new Values($values), true)]);
+        $more = fn (string $kind, array $values): Layer => $copy->withEffects([...$copy->effects, new EffectLine($kind, new Values($values), true)]);
 
         return match ($this->as) {
             CopyAs::Same => $copy,
             CopyAs::Coloured => $more('fill', ['colour' => Srgb::hex($this->colour)->toHex()]),
             CopyAs::Hollow => $more('hollow', ['width' => 0.05, 'colour' => Srgb::hex($this->colour)->toHex()]),
-            CopyAs::Knockout => $copy->with(role: Role::knockout(0.0, Join::Round)),
+            CopyAs::Knockout => $copy->withRole(Role::knockout(0.0, Join::Round)),
         };
     }
 

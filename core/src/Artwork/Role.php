@@ -6,46 +6,55 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Effect\Inking\Join;
 
-/** Whether a layer prints, or takes away the ink of what lies below it in its group. */
+/** Whether a layer prints, takes away the ink of what lies below it in its group, or both. */
 final readonly class Role
 {
     /** @param  list<string>  $from  ids of the layers of its own list that it takes from; none for all below */
-    private function __construct(
-        public bool $knockout,
+    public function __construct(
+        public RoleKind $kind = RoleKind::Ink,
         /** Cloth left free about the layer's ink, in inches. */
-        public float $gap,
-        public Join $join,
+        public float $gap = 0.0,
+        public Join $join = Join::Round,
         public array $from = [],
-        /** The layer prints too, set in its own gap. */
-        public bool $sets = false,
     ) {}
 
     public static function ink(): self
     {
-        return new self(false, 0.0, Join::Round);
+        return new self;
     }
 
     /** @param  list<string>  $from */
-    public static function knockout(float $gap, Join $join = Join::Round, array $from = [], bool $sets = false): self
+    public static function knockout(float $gap, Join $join = Join::Round, array $from = []): self
     {
-        return new self(true, $gap, $join, $from, $sets);
+        return new self(RoleKind::Knockout, $gap, $join, $from);
+    }
+
+    /** @param  list<string>  $from */
+    public static function setInGap(float $gap, Join $join = Join::Round, array $from = []): self
+    {
+        return new self(RoleKind::SetInGap, $gap, $join, $from);
     }
 
     public function scaled(float $by): self
     {
-        return new self($this->knockout, $this->gap * $by, $this->join, $this->from, $this->sets);
+        return new self($this->kind, $this->gap * $by, $this->join, $this->from);
+    }
+
+    public function takesAway(): bool
+    {
+        return $this->kind !== RoleKind::Ink;
     }
 
     public function prints(): bool
     {
-        return ! $this->knockout || $this->sets;
+        return $this->kind !== RoleKind::Knockout;
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return $this->knockout
-            ? ['kind' => 'knockout', 'gap' => $this->gap, 'join' => $this->join->value, 'from' => $this->from, 'sets' => $this->sets]
+        return $this->takesAway()
+            ? ['kind' => 'knockout', 'gap' => $this->gap, 'join' => $this->join->value, 'from' => $this->from, 'sets' => $this->prints()]
             : ['kind' => 'ink'];
     }
 }

@@ -7,8 +7,14 @@ namespace TallCrow\Artwork;
 use TallCrow\Type\Alignment;
 use TallCrow\Type\Setting;
 
+/** Words in a font. */
 final readonly class TextSource implements Source
 {
+    use HoldsNoLayers;
+
+    /** Characters of the words that stand for the layer where it is named. */
+    private const SHOWN = 32;
+
     public function __construct(
         public string $text,
         /** File name of a font among the artwork's assets. */
@@ -21,6 +27,36 @@ final readonly class TextSource implements Source
     public function setting(): Setting
     {
         return new Setting($this->align, $this->leading);
+    }
+
+    public function hasSeveralLines(): bool
+    {
+        return str_contains($this->text, "\n");
+    }
+
+    public function called(): string
+    {
+        return mb_strimwidth(str_replace("\n", ' / ', $this->text), 0, self::SHOWN, '…');
+    }
+
+    public function files(): array
+    {
+        return [$this->font];
+    }
+
+    public function hasColours(): bool
+    {
+        return false;
+    }
+
+    public function scaled(float $by): self
+    {
+        return $this;
+    }
+
+    public function match(\Closure $text, \Closure $art, \Closure $figures, \Closure $group): mixed
+    {
+        return $text($this);
     }
 
     public function toArray(): array

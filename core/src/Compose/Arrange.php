@@ -7,9 +7,7 @@ namespace TallCrow\Compose;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\GroupSource;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Role;
 use TallCrow\Geometry\Box;
-use TallCrow\Raster\BlendMode;
 use TallCrow\Render\Placer;
 
 /** Arranges several pieces at once, by the ink of each as it lies, without rings and shadows. */
@@ -75,34 +73,6 @@ final readonly class Arrange
     }
 
     /**
-     * Sizes all about the middle that they have together.
-     *
-     * @param  list<string>  $ids
-     *
-     * @throws ArrangeRefused
-     */
-    public function scaled(Artwork $artwork, array $ids, float $by): Artwork
-    {
-        $box = self::around($this->boxes($artwork, $ids, 1));
-
-        return $this->each($artwork, $ids, fn (Layer $layer): Layer => $layer->scaled($by, $box->centreX(), $box->centreY()));
-    }
-
-    /**
-     * Flips all as one piece about the middle that they have together.
-     *
-     * @param  list<string>  $ids
-     *
-     * @throws ArrangeRefused
-     */
-    public function flipped(Artwork $artwork, array $ids, bool $across): Artwork
-    {
-        $box = self::around($this->boxes($artwork, $ids, 1));
-
-        return $this->each($artwork, $ids, fn (Layer $layer): Layer => $across ? $layer->mirroredAcross($box->centreX()) : $layer->mirroredDown($box->centreY()));
-    }
-
-    /**
      * Keeps lines together, at the place of the topmost of them.
      *
      * @param  list<string>  $ids
@@ -116,7 +86,7 @@ final readonly class Arrange
             throw ArrangeRefused::apart();
         }
 
-        return $artwork->with(layers: $layers);
+        return $artwork->withLayers($layers);
     }
 
     /**
@@ -128,7 +98,7 @@ final readonly class Arrange
     {
         $held = array_values(array_filter($layers, fn (Layer $layer): bool => in_array($layer->id, $ids, true)));
         if (count($held) === count($ids)) {
-            $group = new Layer($as, '', true, Role::ink(), new GroupSource($held), null, 1.0, BlendMode::Normal, [], [], []);
+            $group = Layer::group($as, $held);
             $last = $held[count($held) - 1];
             $out = [];
             foreach ($layers as $layer) {
@@ -142,29 +112,15 @@ final readonly class Arrange
             return $out;
         }
         foreach ($layers as $i => $layer) {
-            $inside = $layer->source instanceof GroupSource ? self::together($layer->children(), $ids, $as) : null;
+            $inside = $layer->children() === [] ? null : self::together($layer->children(), $ids, $as);
             if ($inside !== null) {
-                $layers[$i] = $layer->with(source: new GroupSource($inside));
+                $layers[$i] = $layer->withSource(new GroupSource($inside));
 
                 return $layers;
             }
         }
 
         return null;
-    }
-
-    /**
-     * @param  list<string>  $ids
-     * @param  \Closure(Layer): Layer  $change
-     */
-    private function each(Artwork $artwork, array $ids, \Closure $change): Artwork
-    {
-        foreach ($ids as $id) {
-            $layer = $artwork->layer($id);
-            $artwork = $layer === null ? $artwork : $artwork->withLayer($id, $change($layer));
-        }
-
-        return $artwork;
     }
 
     /**

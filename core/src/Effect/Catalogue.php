@@ -62,16 +62,4 @@ final class Catalogue
 
         return $byKind ??= array_combine(array_map(fn (string $class): string => $class::kind(), self::CLASSES), self::CLASSES);
     }
-
-    public static function stage(string $class): string
-    {
-        return match (true) {
-            is_a($class, Retouches::class, true) => 'retouch',
-            is_a($class, SetsType::class, true) => 'type',
-            is_a($class, PlacesLetters::class, true) => 'letters',
-            is_a($class, BendsOutline::class, true) => 'geometry',
-            is_a($class, Looks::class, true) => 'look',
-            default => 'ink',
-        };
-    }
 }

@@ -9,5 +9,7 @@ use TallCrow\Effect\Inking\Inking;
 /** Says with what ink an outline is printed. */
 interface Inks extends Effect
 {
+    public static function order(): InkOrder;
+
     public function ink(Inking $inking): Inking;
 }

@@ -17,6 +17,11 @@ final readonly class BrushMask implements Mask
         public Usual $usual = new Usual,
     ) {}
 
+    public function isDrawn(): bool
+    {
+        return true;
+    }
+
     public function scaled(float $by): static
     {
         return new self(array_map(fn (Stroke $stroke): Stroke => $stroke->scaled($by), $this->strokes), $this->usual);

@@ -15,6 +15,11 @@ final readonly class ClipMask implements Mask
         public Usual $usual = new Usual,
     ) {}
 
+    public function clipsTo(): string
+    {
+        return $this->layer;
+    }
+
     public function scaled(float $by): static
     {
         return $this;

@@ -27,12 +27,22 @@ final readonly class FreehandMask implements Mask
         return count($this->points) < 3 ? Path::empty() : Path::polygon($this->points);
     }
 
+    public function isDrawn(): bool
+    {
+        return true;
+    }
+
+    public function isSoft(): bool
+    {
+        return $this->feather > 0;
+    }
+
     public function scaled(float $by): static
     {
         return new self($this->points, $this->feather * $by, $this->usual);
     }
 
-    public function hard(): self
+    public function hard(): static
     {
         return new self($this->points, 0.0, $this->usual);
     }

@@ -21,4 +21,29 @@ trait HasUsual
     {
         return $this->usual->joining;
     }
+
+    public function files(): array
+    {
+        return [];
+    }
+
+    public function clipsTo(): ?string
+    {
+        return null;
+    }
+
+    public function isDrawn(): bool
+    {
+        return false;
+    }
+
+    public function isSoft(): bool
+    {
+        return false;
+    }
+
+    public function hard(): static
+    {
+        return $this;
+    }
 }

@@ -15,6 +15,21 @@ interface Mask
     /** How it joins those before it. */
     public function joining(): Joining;
 
+    /** @return list<string> names of the pictures that it needs from the shelf */
+    public function files(): array;
+
+    /** Id of the layer whose ink it takes its shape from, if it does. */
+    public function clipsTo(): ?string;
+
+    /** Whether it was drawn by hand on the peg, where all copies of a piece are seen. */
+    public function isDrawn(): bool;
+
+    /** The same mask with no soft edge. */
+    public function hard(): static;
+
+    /** Whether it has a soft edge. */
+    public function isSoft(): bool;
+
     /** Every length on it sized by one factor. */
     public function scaled(float $by): static;
 

@@ -14,6 +14,11 @@ final readonly class PictureMask implements Mask
         public Usual $usual = new Usual,
     ) {}
 
+    public function files(): array
+    {
+        return $this->file === '' ? [] : [$this->file];
+    }
+
     public function scaled(float $by): static
     {
         return $this;

@@ -25,12 +25,17 @@ final readonly class ShapeMask implements Mask
         public Usual $usual = new Usual,
     ) {}
 
+    public function isSoft(): bool
+    {
+        return $this->feather > 0;
+    }
+
     public function scaled(float $by): static
     {
         return new self($this->shape, $this->x, $this->y, $this->width, $this->height, $this->feather * $by, $this->count, $this->usual);
     }
 
-    public function hard(): self
+    public function hard(): static
     {
         return new self($this->shape, $this->x, $this->y, $this->width, $this->height, 0.0, $this->count, $this->usual);
     }

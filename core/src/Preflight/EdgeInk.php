@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
+use TallCrow\Edit\Move;
+use TallCrow\Edit\Scale;
 use TallCrow\Geometry\Box;
 
 /** Ink in the outermost pixels of the sheet, where art that runs on is cut in a straight line. */
-final class EdgeInk implements Check
+final class EdgeInk implements MendsOnSheet
 {
     /** Of 255: fainter than this is no ink to the eye. */
     private const FAINT = 12.0;
@@ -17,7 +18,9 @@ final class EdgeInk implements Check
     /** Room that a mend leaves to the edge, inches. */
     private const ROOM = 0.05;
 
-    public function run(Subject $subject): array
+    private const MOST_MENDS = 4;
+
+    public function picture(PictureSubject $subject): array
     {
         $alpha = $subject->picture->alpha();
         [$w, $h] = [$alpha->width(), $alpha->height()];
@@ -33,23 +36,27 @@ final class EdgeInk implements Check
                 $where[] = self::strip($x + $box[0], $y + $box[1], $box[2], $box[3], $subject);
             }
         }
-        $layers = $this->crossing($subject);
 
-        return [new Finding(
-            'edge', 'Edges', $touched === [] ? Verdict::Pass : Verdict::Fail,
+        return [Finding::of(
+            Group::Sheet, 'edge', 'Edges', $touched === [] ? Verdict::Pass : Verdict::Fail,
             $touched === [] ? 'clear' : sprintf('%.2f in cut', $inches),
             'no ink at the edge',
             $touched === [] ? 'No ink touches the edge of the sheet.' : sprintf('Ink touches the %s of the sheet and is cut there.', implode(', ', $touched)),
-            $where,
-            array_map(fn (Layer $l): string => $l->id, $layers),
-            $touched === [] ? [] : array_map(fn (Layer $l): Mend => new Mend(
-                sprintf('Bring %s inside', $l->called()),
-                fn (Artwork $a): Artwork => self::inside($a, $l->id, $subject),
-            ), array_slice($layers, 0, 4)),
-        )];
+        )->at($where)];
     }
 
-    private static function strip(int $x, int $y, int $width, int $height, Subject $subject): Box
+    public function onSheet(Finding $finding, SheetSubject $subject): Finding
+    {
+        $layers = self::crossing($subject);
+        $finding = $finding->about(...array_map(fn (Layer $layer): string => $layer->id, $layers));
+
+        return $finding->verdict === Verdict::Pass ? $finding : $finding->mendedBy(...array_map(
+            fn (Layer $layer): Mend => self::inside($layer, $subject),
+            array_slice($layers, 0, self::MOST_MENDS),
+        ));
+    }
+
+    private static function strip(int $x, int $y, int $width, int $height, PictureSubject $subject): Box
     {
         $box = new Box($x / $subject->ppi, $y / $subject->ppi, ($x + $width) / $subject->ppi, ($y + $height) / $subject->ppi);
 
@@ -57,35 +64,31 @@ final class EdgeInk implements Check
     }
 
     /** @return list<Layer> top layers that reach beyond the sheet */
-    private function crossing(Subject $subject): array
+    private static function crossing(SheetSubject $subject): array
     {
-        $sheet = $subject->artwork?->sheet->box();
-        $crossing = [];
-        foreach ($subject->artwork->layers ?? [] as $layer) {
-            $box = $layer->on && ! $layer->role->knockout ? $subject->renderer?->placer->reach($layer) : null;
-            if ($box !== null && $sheet !== null && ($box->left <= 0 || $box->top <= 0 || $box->right >= $sheet->right || $box->bottom >= $sheet->bottom)) {
-                $crossing[] = $layer;
-            }
-        }
+        $sheet = $subject->artwork->sheet->box();
 
-        return $crossing;
+        return array_values(array_filter($subject->artwork->layers, function (Layer $layer) use ($subject, $sheet): bool {
+            $box = $layer->on && $layer->role->prints() ? $subject->reach($layer->id) : null;
+
+            return $box !== null && ($box->left <= 0 || $box->top <= 0 || $box->right >= $sheet->right || $box->bottom >= $sheet->bottom);
+        }));
     }
 
     /** Sized down if it is larger than the sheet, then moved in by the least that is needed. */
-    private static function inside(Artwork $artwork, string $id, Subject $subject): Artwork
+    private static function inside(Layer $layer, SheetSubject $subject): Mend
     {
-        $layer = $artwork->layer($id);
-        $box = $layer === null ? null : $subject->renderer?->placer->reach($layer);
-        if ($layer === null || $box === null) {
-            return $artwork;
-        }
-        $room = $artwork->sheet->box()->grown(-self::ROOM);
-        $by = min(1.0, $room->width() / $box->width(), $room->height() / $box->height());
-        $layer = $layer->scaled($by, $box->centreX(), $box->centreY());
-        [$halfWidth, $halfHeight] = [$box->width() * $by / 2, $box->height() * $by / 2];
-        $x = min(max($box->centreX(), $room->left + $halfWidth), $room->right - $halfWidth);
-        $y = min(max($box->centreY(), $room->top + $halfHeight), $room->bottom - $halfHeight);
+        $reach = $subject->reach($layer->id) ?? $subject->artwork->sheet->box();
+        $own = $subject->renderer->placer->box($layer) ?? $reach;
+        $room = $subject->artwork->sheet->box()->grown(-self::ROOM);
+        $by = min(1.0, $room->width() / $reach->width(), $room->height() / $reach->height());
+        // Where its box lies once it is sized about the middle of its own ink.
+        [$left, $top] = [$own->centreX() + ($reach->left - $own->centreX()) * $by, $own->centreY() + ($reach->top - $own->centreY()) * $by];
+        $dx = min(max($left, $room->left), $room->right - $reach->width() * $by) - $left;
+        $dy = min(max($top, $room->top), $room->bottom - $reach->height() * $by) - $top;
+        $move = new Move([$layer->id], $dx, $dy);
+        $says = sprintf('Bring %s inside', $layer->called());
 
-        return $artwork->withLayer($id, $layer->moved($x - $box->centreX(), $y - $box->centreY()));
+        return $by < 1 ? Mend::by($says, new Scale([$layer->id], $by), $move) : Mend::by($says, $move);
     }
 }

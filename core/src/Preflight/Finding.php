@@ -10,13 +10,13 @@ use TallCrow\Geometry\Box;
 final readonly class Finding
 {
     /**
-     * @param  string  $key  names the finding among all of one report, such as "vanish:Black"
      * @param  list<Box>  $where  inches on the sheet
      * @param  list<string>  $layers  ids of the layers that it is about
      * @param  list<Mend>  $mends
      */
-    public function __construct(
+    private function __construct(
         public string $key,
+        public Group $group,
         public string $word,
         public Verdict $verdict,
         public string $figure,
@@ -27,11 +27,38 @@ final readonly class Finding
         public array $mends = [],
     ) {}
 
+    /**
+     * @param  string  $key  names the finding among all of one report, such as "vanish:Black"
+     * @param  string  $word  what it is called on the gauges
+     * @param  string  $figure  what was measured, and $limit what may be
+     */
+    public static function of(Group $group, string $key, string $word, Verdict $verdict, string $figure, string $limit, string $says): self
+    {
+        return new self($key, $group, $word, $verdict, $figure, $limit, $says);
+    }
+
+    /** @param  array<array-key, Box>  $where */
+    public function at(array $where): self
+    {
+        return $this->with(['where' => array_values($where)]);
+    }
+
+    public function about(string ...$layers): self
+    {
+        return $this->with(['layers' => array_values($layers)]);
+    }
+
+    public function mendedBy(Mend ...$mends): self
+    {
+        return $this->with(['mends' => array_values($mends)]);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
             'key' => $this->key,
+            'group' => $this->group->value,
             'word' => $this->word,
             'verdict' => $this->verdict->value,
             'figure' => $this->figure,
@@ -39,7 +66,14 @@ final readonly class Finding
             'says' => $this->says,
             'where' => array_map(fn (Box $box): array => $box->toArray(), $this->where),
             'layers' => $this->layers,
-            'mends' => array_map(fn (Mend $mend): string => $mend->says, $this->mends),
+            'mends' => array_map(fn (Mend $mend): array => $mend->toArray(), $this->mends),
         ];
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function with(array $changes): self
+    {
+        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

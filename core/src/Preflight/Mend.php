@@ -4,19 +4,25 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
+use TallCrow\Edit\Operation;
 
-/** One action that would make a check pass. */
+/** One action that would make a check pass: what it says, and the operations that it stands for. They are carried out as they were shown. */
 final readonly class Mend
 {
-    /** @param  \Closure(Artwork): Artwork  $apply */
-    public function __construct(
+    /** @param  non-empty-list<Operation>  $operations */
+    private function __construct(
         public string $says,
-        private \Closure $apply,
+        public array $operations,
     ) {}
 
-    public function apply(Artwork $artwork): Artwork
+    public static function by(string $says, Operation $operation, Operation ...$more): self
     {
-        return ($this->apply)($artwork);
+        return new self($says, [$operation, ...array_values($more)]);
+    }
+
+    /** @return array{says: string, operations: list<array<string, mixed>>} */
+    public function toArray(): array
+    {
+        return ['says' => $this->says, 'operations' => array_map(fn (Operation $operation): array => $operation->toArray(), $this->operations)];
     }
 }

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Compose\Edge;
+use TallCrow\Edit\Move;
 use TallCrow\Geometry\Box;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
 /** Pieces that stand almost in line with one another or with the middle of the sheet: what is a slip and what is meant, the seller knows. */
-final class NearlyAligned implements Check
+final class NearlyAligned implements ChecksSheet
 {
     /** Inches: less cannot be seen, more is taken as meant (our choice). */
     private const SEEN = 0.006;
@@ -22,11 +22,8 @@ final class NearlyAligned implements Check
 
     private const MOST = 6;
 
-    public function run(Subject $subject): array
+    public function sheet(SheetSubject $subject): array
     {
-        if ($subject->artwork === null || $subject->renderer === null) {
-            return [];
-        }
         $boxes = [];
         foreach ($subject->artwork->layers as $layer) {
             try {
@@ -82,18 +79,14 @@ final class NearlyAligned implements Check
     {
         $way = $edge->isAcross() ? ($off > 0 ? 'left of' : 'right of') : ($off > 0 ? 'above' : 'below');
 
-        return new Finding(
-            'line:'.$layer->id, $layer->called(), Verdict::Warn, sprintf('%.2f in off', abs($off)), 'in line, or clearly not',
-            sprintf('%s is %.3f in %s %s: nearly in line, and not quite.', $layer->called(), abs($off), $way, $name),
-            [$box], [$layer->id],
-            [new Mend(
-                sprintf('Move it %.3f in %s', abs($off), $edge->isAcross() ? ($off > 0 ? 'right' : 'left') : ($off > 0 ? 'down' : 'up')),
-                function (Artwork $a) use ($layer, $edge, $off): Artwork {
-                    $now = $a->layer($layer->id);
+        $across = $edge->isAcross();
 
-                    return $now === null ? $a : $a->withLayer($layer->id, $now->moved($edge->isAcross() ? $off : 0.0, $edge->isAcross() ? 0.0 : $off));
-                },
-            )],
-        );
+        return Finding::of(
+            Group::Composition, 'line:'.$layer->id, $layer->called(), Verdict::Warn, sprintf('%.2f in off', abs($off)), 'in line, or clearly not',
+            sprintf('%s is %.3f in %s %s: nearly in line, and not quite.', $layer->called(), abs($off), $way, $name),
+        )->at([$box])->about($layer->id)->mendedBy(Mend::by(
+            sprintf('Move it %.3f in %s', abs($off), $across ? ($off > 0 ? 'right' : 'left') : ($off > 0 ? 'down' : 'up')),
+            new Move([$layer->id], $across ? $off : 0.0, $across ? 0.0 : $off),
+        ));
     }
 }

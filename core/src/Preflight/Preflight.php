@@ -21,10 +21,13 @@ final class Preflight
     /** Fine enough to tell a rim from haze, coarse enough to keep up with a seller at work. */
     public const PPI = 150.0;
 
-    /** @return list<Check> */
+    /** @return list<ChecksPicture|ChecksSheet> in the order in which their findings are told */
     public static function checks(): array
     {
-        return [new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundLeft, new Haze, new VanishingInk, new WearShare, new WornWords, new NearlyAligned, new LineOrder, new VisualWeight];
+        return [
+            new FileSize, new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundOfFile, new BackgroundLeft, new Haze, new VanishingInk,
+            new WearShare, new WornWords, new NearlyAligned, new LineOrder, new VisualWeight,
+        ];
     }
 
     /**
@@ -39,14 +42,16 @@ final class Preflight
         };
         $ppi = $printed === null ? min(self::PPI, $artwork->sheet->ppi->value) : $artwork->sheet->ppi->value;
         $picture = $printed ?? $renderer->picture($artwork, Frame::sheet($artwork->sheet, $ppi), $note)->settled();
-        if ($troubles !== []) {
-            $artwork = self::without($artwork, array_keys($troubles));
+        foreach (array_keys($troubles) as $id) {
+            $layer = $artwork->layer($id);
+            $artwork = $layer === null ? $artwork : $artwork->withLayer($id, $layer->withOn(false));
         }
-        $subject = new Subject($picture, $ppi, $artwork->garments, $artwork->rule, $artwork->sheet->area(), $area, $artwork, $renderer, $shelf);
+        $seen = new PictureSubject($picture, $ppi, $artwork->brief->garments, $artwork->brief->rule, $artwork->sheet->area());
+        $sheet = new SheetSubject($artwork, $renderer, $shelf, $area ?? $artwork->sheet->area(), $seen);
 
         return new Report([
             ...array_map(self::trouble(...), array_values($troubles)),
-            ...self::run($subject),
+            ...array_merge([], ...array_map(fn (ChecksPicture|ChecksSheet $check): array => self::ofSheet($check, $sheet), self::checks())),
         ]);
     }
 
@@ -59,29 +64,25 @@ final class Preflight
     public static function picture(Image $picture, float $ppi, array $garments, HouseRule $rule): Report
     {
         $file = PrintArea::pixels('', $picture->width(), $picture->height(), Ppi::of($ppi));
+        $subject = new PictureSubject($picture, $ppi, $garments, $rule, $file);
+        $checks = array_filter(self::checks(), fn (ChecksPicture|ChecksSheet $check): bool => $check instanceof ChecksPicture);
 
-        return new Report(self::run(new Subject($picture, $ppi, $garments, $rule, $file)));
+        return new Report(array_merge([], ...array_map(fn (ChecksPicture $check): array => $check->picture($subject), array_values($checks))));
     }
 
     /** @return list<Finding> */
-    private static function run(Subject $subject): array
+    private static function ofSheet(ChecksPicture|ChecksSheet $check, SheetSubject $subject): array
     {
-        return array_merge([], ...array_map(fn (Check $check): array => $check->run($subject), self::checks()));
+        return match (true) {
+            $check instanceof MendsOnSheet => array_map(fn (Finding $finding): Finding => $check->onSheet($finding, $subject), $check->picture($subject->picture)),
+            $check instanceof ChecksSheet => $check->sheet($subject),
+            // What the sheet itself tells better: the size of the file, and what stands behind each picture.
+            default => [],
+        };
     }
 
     private static function trouble(LayerTrouble $trouble): Finding
     {
-        return new Finding('trouble:'.$trouble->layer, 'Cannot be drawn', Verdict::Fail, 'left out', 'every line drawn', $trouble->getMessage(), layers: [$trouble->layer]);
-    }
-
-    /** @param  list<string>  $ids */
-    private static function without(Artwork $artwork, array $ids): Artwork
-    {
-        foreach ($ids as $id) {
-            $layer = $artwork->layer($id);
-            $artwork = $layer === null ? $artwork : $artwork->withLayer($id, $layer->with(on: false));
-        }
-
-        return $artwork;
+        return Finding::of(Group::Sheet, 'trouble:'.$trouble->layer, 'Cannot be drawn', Verdict::Fail, 'left out', 'every line drawn', $trouble->getMessage())->about($trouble->layer);
     }
 }

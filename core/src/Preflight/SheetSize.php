@@ -4,29 +4,28 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
+use TallCrow\Edit\Refit;
 
-/** Pixels and ppi of the file against the print area that the house asks for. */
-final class SheetSize implements Check
+/** Pixels and ppi of the sheet against the print area that the house asks for. */
+final class SheetSize implements ChecksSheet
 {
-    public function run(Subject $subject): array
+    public function sheet(SheetSubject $subject): array
     {
-        [$file, $area] = [$subject->file, $subject->area];
-        $figure = sprintf('%d × %d px, %s ppi', $file->width, $file->height, round($file->ppi->value, 1));
-        $least = $subject->rule->least()->value;
-        $low = $file->ppi->value < $least - 0.5;
-        if ($area === null) {
-            return [new Finding('sheet', 'Sheet', $low ? Verdict::Fail : Verdict::Pass, $figure, sprintf('%s ppi', $least), $low
-                ? sprintf('The file has %s ppi at its printed size; the rule "%s" asks for %s.', round($file->ppi->value, 1), $subject->rule->says(), $least)
-                : sprintf('The file holds the rule "%s".', $subject->rule->says()))];
-        }
+        [$file, $area] = [$subject->picture->file, $subject->area];
         $same = $file->width === $area->width && $file->height === $area->height;
-
-        return [new Finding(
-            'sheet', 'Sheet', $low || ! $same ? Verdict::Fail : Verdict::Pass, $figure,
+        $low = FileSize::isLow($file->ppi->value, $subject->artwork->brief->rule->least()->value);
+        $finding = Finding::of(
+            Group::Sheet, 'sheet', 'Sheet', $low || ! $same ? Verdict::Fail : Verdict::Pass,
+            sprintf('%d × %d px, %s ppi', $file->width, $file->height, round($file->ppi->value, 1)),
             sprintf('%d × %d px', $area->width, $area->height),
-            $same ? sprintf('The sheet is the print area "%s".', $area->name) : sprintf('The sheet is not the print area "%s".', $area->name),
-            mends: $same ? [] : [new Mend(sprintf('Refit to %d × %d px', $area->width, $area->height), fn (Artwork $a): Artwork => $a->refitted($area))],
-        )];
+            match (true) {
+                $low => sprintf('The sheet has %s ppi; the rule "%s" asks for %s.', round($file->ppi->value, 1), $subject->artwork->brief->rule->says(), $subject->artwork->brief->rule->least()->value),
+                ! $same => sprintf('The sheet is not the print area "%s".', $area->name),
+                $area->name === '' => 'The sheet holds the rule of its house.',
+                default => sprintf('The sheet is the print area "%s".', $area->name),
+            },
+        );
+
+        return [$same ? $finding : $finding->mendedBy(Mend::by(sprintf('Refit to %d × %d px', $area->width, $area->height), new Refit($area->width, $area->height, $area->ppi->value)))];
     }
 }

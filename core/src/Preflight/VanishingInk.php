@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Garment;
 use TallCrow\Colour\Srgb;
+use TallCrow\Edit\LeaveGarmentOut;
 use TallCrow\Geometry\Box;
 
 /**
  * Ink too near the cloth's colour to be seen, for each garment colour on offer. Pixels are sampled on an even grid;
  * colours within four levels of a channel count as one.
  */
-final class VanishingInk implements Check
+final class VanishingInk implements MendsOnSheet
 {
     /** CIEDE2000 below which ink is lost on the cloth at arm's length (our choice; 1 is just visible side by side). */
     public const LIMIT = 10.0;
@@ -27,7 +27,7 @@ final class VanishingInk implements Check
 
     private const COLOUR_BITS = 0xFCFCFC;
 
-    public function run(Subject $subject): array
+    public function picture(PictureSubject $subject): array
     {
         $every = max(1, (int) round($subject->ppi / self::GRID));
         $sampled = $subject->picture->sampled($every);
@@ -56,21 +56,32 @@ final class VanishingInk implements Check
     }
 
     /** @param  \Closure(): list<Box>  $where */
-    private function finding(Garment $garment, float $share, Subject $subject, \Closure $where): Finding
+    private function finding(Garment $garment, float $share, PictureSubject $subject, \Closure $where): Finding
     {
         $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
         $seen = $verdict === Verdict::Pass;
 
-        return new Finding(
-            'vanish:'.$garment->name, 'On '.$garment->name, $verdict, sprintf('%.1f %% lost', $share * 100), sprintf('%d %%', self::WARN * 100),
+        return Finding::of(
+            Group::Cloth, self::key($garment), 'On '.$garment->name, $verdict, sprintf('%.1f %% lost', $share * 100), sprintf('%d %%', self::WARN * 100),
             $seen ? sprintf('The ink reads on %s.', $garment->name)
                 : sprintf('%.1f %% of the ink is nearer than %d (CIEDE2000) to %s and vanishes on it.', $share * 100, self::LIMIT, $garment->name),
-            $seen ? [] : $where(),
-            mends: $seen || count($subject->garments) < 2 || $subject->artwork === null ? [] : [new Mend(
-                sprintf('Leave %s out', $garment->name),
-                fn (Artwork $a): Artwork => $a->with(garments: array_values(array_filter($a->garments, fn (Garment $g): bool => $g->name !== $garment->name))),
-            )],
-        );
+        )->at($seen ? [] : $where());
+    }
+
+    public function onSheet(Finding $finding, SheetSubject $subject): Finding
+    {
+        foreach (count($subject->artwork->brief->garments) < 2 || $finding->verdict === Verdict::Pass ? [] : $subject->artwork->brief->garments as $garment) {
+            if (self::key($garment) === $finding->key) {
+                return $finding->mendedBy(Mend::by(sprintf('Leave %s out', $garment->name), new LeaveGarmentOut($garment->name)));
+            }
+        }
+
+        return $finding;
+    }
+
+    private static function key(Garment $garment): string
+    {
+        return 'vanish:'.$garment->name;
     }
 
     /**

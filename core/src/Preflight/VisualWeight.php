@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\TextSource;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Compose\Weight;
+use TallCrow\Edit\AddEffect;
 use TallCrow\Effect\Values;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
 /** Lines of words that share a design should carry a like weight (common practice): the mean thickness of their strokes is compared. */
-final class VisualWeight implements Check
+final class VisualWeight implements ChecksSheet
 {
     /** A line whose strokes are thinner than this share of the heaviest line's looks weak beside it (our choice). */
     private const LEAST = 0.3;
@@ -25,11 +24,11 @@ final class VisualWeight implements Check
 
     private const MOST_BY = 0.5;
 
-    public function run(Subject $subject): array
+    public function sheet(SheetSubject $subject): array
     {
         $weights = [];
-        foreach ($subject->artwork?->everyLayer() ?? [] as $layer) {
-            if ($layer->on && ! $layer->role->knockout && $layer->source instanceof TextSource) {
+        foreach ($subject->artwork->everyLayer() as $layer) {
+            if ($layer->on && $layer->role->prints() && $layer->isWords()) {
                 array_push($weights, ...$this->weights($layer, $subject));
             }
         }
@@ -45,14 +44,14 @@ final class VisualWeight implements Check
     }
 
     /** @return list<array{layer: Layer, line: int, thick: float}> */
-    private function weights(Layer $layer, Subject $subject): array
+    private function weights(Layer $layer, SheetSubject $subject): array
     {
         try {
-            $letters = $subject->renderer?->placer->place($layer)->letters ?? [];
+            $letters = $subject->renderer->placer->place($layer)->letters ?? [];
         } catch (AssetUnusable|MissingGlyphs|FontRefused) {
             return [];
         }
-        $grown = $subject->renderer?->placer->inking($layer)->reach() ?? 0.0;
+        $grown = $subject->renderer->placer->inking($layer)->reach();
         $lines = [];
         foreach ($letters as $letter) {
             $lines[$letter->line][] = $letter;
@@ -73,17 +72,11 @@ final class VisualWeight implements Check
     {
         ['layer' => $layer, 'line' => $line, 'thick' => $thick] = $weight;
         $by = min(self::MOST_BY, round(($most * self::EVEN - $thick) / 2, 3));
-        $which = str_contains($layer->source instanceof TextSource ? $layer->source->text : '', "\n") ? sprintf('Line %d of %s', $line + 1, $layer->called()) : $layer->called();
+        $which = $layer->words()?->hasSeveralLines() ? sprintf('Line %d of %s', $line + 1, $layer->called()) : $layer->called();
 
-        return new Finding(
-            'weight:'.$layer->id, $layer->called(), Verdict::Warn, sprintf('%.2f in strokes', $thick), sprintf('%.2f in', $most * self::LEAST),
+        return Finding::of(
+            Group::Composition, 'weight:'.$layer->id, $layer->called(), Verdict::Warn, sprintf('%.2f in strokes', $thick), sprintf('%.2f in', $most * self::LEAST),
             sprintf('%s has strokes of %.3f in, the heaviest line on the sheet %.3f in. Beside one another the thin one looks weak; emboldened by %.3f in it carries half the weight.', $which, $thick, $most, $by),
-            layers: [$layer->id],
-            mends: [new Mend(sprintf('Embolden by %.3f in', $by), function (Artwork $a) use ($layer, $by): Artwork {
-                $now = $a->layer($layer->id);
-
-                return $now === null ? $a : $a->withLayer($layer->id, $now->with(effects: [...$now->effects, new EffectLine('embolden', new Values(['by' => $by]), true)]));
-            })],
-        );
+        )->about($layer->id)->mendedBy(Mend::by(sprintf('Embolden by %.3f in', $by), new AddEffect($layer->id, new EffectLine('embolden', new Values(['by' => $by]), true), first: false)));
     }
 }

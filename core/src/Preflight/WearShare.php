@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Artwork;
-use TallCrow\Artwork\GroupSource;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
+use TallCrow\Edit\ScaleWear;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Texture\Wear;
 
 /** The share of ink that distress took: in all, and of each layer. */
-final class WearShare implements Check
+final class WearShare implements ChecksSheet
 {
     /** Shares beyond which a face loses its eyes and small words cannot be read (our choice). */
     private const WARN = 0.25;
@@ -23,10 +24,10 @@ final class WearShare implements Check
 
     private const NONE = 0.0005;
 
-    public function run(Subject $subject): array
+    public function sheet(SheetSubject $subject): array
     {
         [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
-        if ($artwork === null || $renderer === null || ! self::isWorn($artwork)) {
+        if (! self::isWorn($artwork)) {
             return [];
         }
         $frame = Frame::sheet($artwork->sheet, self::PPI);
@@ -42,19 +43,14 @@ final class WearShare implements Check
         return $findings;
     }
 
-    /**
-     * @return list<array{Layer, float}>
-     */
-    private function layers(Subject $subject, Frame $frame, \TallCrow\Raster\Image $unworn): array
+    /** @return list<array{Layer, float}> */
+    private function layers(SheetSubject $subject, Frame $frame, \TallCrow\Raster\Image $unworn): array
     {
-        [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
-        if ($artwork === null || $renderer === null) {
-            return [];
-        }
-        $compositor = $renderer->compositor(fn (LayerTrouble $trouble): null => null, artwork: $artwork);
+        $artwork = $subject->artwork;
+        $compositor = $subject->compositor();
         $painted = [];
         foreach ($artwork->layers as $layer) {
-            $piece = $layer->on && ! $layer->role->knockout ? $compositor->piece($layer, $frame) : null;
+            $piece = $layer->on && $layer->role->prints() ? $compositor->piece($layer->withRole(Role::ink()), $frame) : null;
             if ($piece !== null) {
                 $painted[$layer->id] = $piece;
             }
@@ -66,7 +62,7 @@ final class WearShare implements Check
         $shares = [];
         foreach ($artwork->layers as $layer) {
             $piece = $painted[$layer->id] ?? null;
-            $whole = $piece === null ? null : $compositor->piece(self::bare($layer), $frame);
+            $whole = $piece === null ? null : $compositor->piece(self::bare($layer->withRole(Role::ink())), $frame);
             if ($piece === null || $whole === null || ($full = $whole->image->alpha()->area()) <= 0) {
                 continue;
             }
@@ -90,18 +86,12 @@ final class WearShare implements Check
         // A little below the limit, since what wear takes of one layer is not quite its amount.
         $by = $share > 0 ? self::WARN * 0.9 / $share : 1.0;
 
-        return new Finding(
-            $key, $word, $verdict, sprintf('%.1f %% worn', $share * 100), sprintf('%d %%', self::WARN * 100),
+        $finding = Finding::of(
+            Group::Wear, $key, $word, $verdict, sprintf('%.1f %% worn', $share * 100), sprintf('%d %%', self::WARN * 100),
             sprintf('Distress took %.1f %% of %s%s.', $share * 100, $what, self::asked($artwork, $layers)),
-            layers: $layers,
-            mends: $verdict === Verdict::Pass ? [] : [new Mend(
-                sprintf('Wear to %d %%', self::WARN * 90),
-                fn (Artwork $a): Artwork => $a->with(
-                    layers: array_map(fn (Layer $l): Layer => $layers === [] || $l->id === $layers[0] ? self::less($l, $by) : $l, $a->layers),
-                    distress: array_map(fn (Wear $w): Wear => $w->withAmount($w->amount * $by), $a->distress),
-                ),
-            )],
-        );
+        )->about(...$layers);
+
+        return $verdict === Verdict::Pass ? $finding : $finding->mendedBy(Mend::by(sprintf('Wear to %d %%', self::WARN * 90), new ScaleWear($layers, $by)));
     }
 
     /**
@@ -120,11 +110,6 @@ final class WearShare implements Check
         return $left === 1.0 ? '' : sprintf('; its lines ask for %.1f %%', (1 - $left) * 100);
     }
 
-    private static function less(Layer $layer, float $by): Layer
-    {
-        return $layer->with(distress: array_map(fn (Wear $w): Wear => $w->withAmount($w->amount * $by), $layer->distress));
-    }
-
     private static function isWorn(Artwork $artwork): bool
     {
         foreach ([...$artwork->distress, ...array_merge([], ...array_map(fn (Layer $l): array => $l->distress, $artwork->everyLayer()))] as $wear) {
@@ -138,14 +123,11 @@ final class WearShare implements Check
 
     private static function unworn(Artwork $artwork): Artwork
     {
-        return $artwork->with(layers: array_map(self::bare(...), $artwork->layers), distress: []);
+        return $artwork->withLayers(array_map(self::bare(...), $artwork->layers))->withDistress([]);
     }
 
     private static function bare(Layer $layer): Layer
     {
-        return $layer->with(
-            distress: [],
-            source: $layer->source instanceof GroupSource ? new GroupSource(array_map(self::bare(...), $layer->source->layers)) : null,
-        );
+        return $layer->withDistress([])->withSource($layer->source->each(self::bare(...)));
     }
 }

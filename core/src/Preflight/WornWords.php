@@ -6,17 +6,17 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\TextSource;
+use TallCrow\Artwork\Role;
+use TallCrow\Edit\Shield;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
-use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Piece;
 use TallCrow\Texture\Wear;
 use TallCrow\Type\Letter;
 
 /** Whether each word can still be read once wear has taken its share: of every letter what was lost, and the thinnest stroke left. */
-final class WornWords implements Check
+final class WornWords implements ChecksSheet
 {
     private const PPI = 150.0;
 
@@ -25,23 +25,21 @@ final class WornWords implements Check
 
     private const MOST = 12;
 
-    public function run(Subject $subject): array
+    public function sheet(SheetSubject $subject): array
     {
         [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
-        if ($artwork === null || $renderer === null) {
-            return [];
-        }
         $sheetWear = array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on));
         $frame = Frame::sheet($artwork->sheet, self::PPI);
-        $compositor = $renderer->compositor(fn (LayerTrouble $trouble): null => null, artwork: $artwork);
+        $compositor = $subject->compositor();
         $findings = [];
         foreach ($artwork->layers as $layer) {
             $wears = array_values(array_filter($sheetWear, fn (Wear $wear): bool => ! in_array($layer->id, $wear->shielded, true)));
-            if (! $layer->on || $layer->role->knockout || ! $layer->source instanceof TextSource || $layer->repeat?->on || ($wears === [] && $layer->liveDistress() === [])) {
+            if (! $layer->on || ! $layer->role->prints() || ! $layer->isWords() || $layer->repeat?->on || ($wears === [] && $layer->liveDistress() === [])) {
                 continue;
             }
-            $whole = $compositor->piece($layer->with(opacity: 1.0, distress: []), $frame);
-            $worn = $compositor->piece($layer->with(opacity: 1.0), $frame);
+            $ink = $layer->withRole(Role::ink())->withOpacity(1.0);
+            $whole = $compositor->piece($ink->withDistress([]), $frame);
+            $worn = $compositor->piece($ink, $frame);
             if ($whole === null || $worn === null) {
                 continue;
             }
@@ -74,13 +72,12 @@ final class WornWords implements Check
             $limits = $artwork->limits;
             $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke);
             $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
-            $findings[] = new Finding(
-                'word:'.$layer->id.':'.$number, $called, $gone ? Verdict::Fail : Verdict::Pass,
+            $finding = Finding::of(
+                Group::Wear, 'word:'.$layer->id.':'.$number, $called, $gone ? Verdict::Fail : Verdict::Pass,
                 sprintf('%d %% · %.3f in', round($lost * 100), $thin ?? 0.0), sprintf('%d %% · %.3f in', round($limits->letterLost * 100), $limits->stroke),
                 sprintf('Of one letter of %s wear took %d %%; the thinnest stroke that is left is %.3f in.', $called, round($lost * 100), $thin ?? 0.0),
-                [$box], [$layer->id],
-                $gone ? [new Mend(sprintf('Shield %s', $layer->called()), fn (Artwork $a): Artwork => self::shielded($a, $layer->id))] : [],
-            );
+            )->at([$box])->about($layer->id);
+            $findings[] = $gone ? $finding->mendedBy(Mend::by(sprintf('Shield %s', $layer->called()), new Shield($layer->id))) : $finding;
         }
 
         return $findings;
@@ -121,13 +118,5 @@ final class WornWords implements Check
     private static function opened(Image $ink, int $side): Image
     {
         return $ink->leastNear($side)->largestNear($side);
-    }
-
-    private static function shielded(Artwork $artwork, string $id): Artwork
-    {
-        $layer = $artwork->layer($id);
-        $distress = array_map(fn (Wear $wear): Wear => $wear->shielding($id), $artwork->distress);
-
-        return $layer === null ? $artwork : $artwork->with(distress: $distress)->withLayer($id, $layer->with(distress: array_map(fn (Wear $wear): Wear => $wear->withAmount($wear->amount / 2), $layer->distress)));
     }
 }

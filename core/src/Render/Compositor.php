@@ -10,7 +10,6 @@ use TallCrow\Artwork\Role;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Shelf;
 use TallCrow\Geometry\Box;
-use TallCrow\Mask\ClipMask;
 use TallCrow\Mask\Mask;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
@@ -53,12 +52,12 @@ final class Compositor
         $painted = [];
         foreach ($layers as $i => $layer) {
             $this->progress?->layer($i, count($layers), $layer->called());
-            $gap = $layer->on && $layer->role->knockout ? $this->piece($layer, $frame) : null;
+            $gap = $layer->on && $layer->role->takesAway() ? $this->piece($layer, $frame) : null;
             if ($gap !== null) {
                 $sheet->takeOut($layer, $gap);
                 $points?->takeOut($layer, $gap->glimpsed($every));
             }
-            $piece = $layer->on && $layer->role->prints() ? $this->piece($layer->with(role: Role::ink()), $frame) : null;
+            $piece = $layer->on && $layer->role->prints() ? $this->piece($layer->withRole(Role::ink()), $frame) : null;
             if ($piece !== null) {
                 $painted[$layer->id] = $piece;
                 $sheet->add($layer, $piece, $layer->blend);
@@ -122,7 +121,7 @@ final class Compositor
     /** As a layer stands model for a clip: as ink, whether it prints or not, and clipped by nothing itself. */
     public static function unclipped(Layer $layer): Layer
     {
-        return $layer->with(on: true, role: Role::ink(), masks: array_values(array_filter($layer->masks, fn (Mask $mask): bool => ! $mask instanceof ClipMask)));
+        return $layer->withOn(true)->withRole(Role::ink())->withMasks(array_values(array_filter($layer->masks, fn (Mask $mask): bool => $mask->clipsTo() === null)));
     }
 
     public function mask(Layer $layer, Frame $frame): ?Image
@@ -138,7 +137,7 @@ final class Compositor
     public function piece(Layer $layer, Frame $frame): ?Piece
     {
         try {
-            return $layer->role->knockout ? $this->painter->knockout($layer, $frame) : $this->painter->paint($layer, $frame);
+            return $layer->role->takesAway() ? $this->painter->knockout($layer, $frame) : $this->painter->paint($layer, $frame);
         } catch (LayerTrouble $trouble) {
             if ($this->onTrouble === null) {
                 throw $trouble;
@@ -193,7 +192,7 @@ final class Compositor
             }
             foreach ($wear->shielded as $id) {
                 $layer = self::find($layers, $id);
-                $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->with(role: Role::ink()), $frame);
+                $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->withRole(Role::ink()), $frame);
                 if ($piece !== null) {
                     $alpha = $alpha->times($piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->inverted())->settled();
                 }

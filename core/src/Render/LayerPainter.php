@@ -8,7 +8,6 @@ use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Taking;
-use TallCrow\Artwork\TextSource;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Effect;
@@ -22,7 +21,6 @@ use TallCrow\Geometry\Path;
 use TallCrow\Mask\BrushMask;
 use TallCrow\Mask\ClipMask;
 use TallCrow\Mask\Mask;
-use TallCrow\Mask\PictureMask;
 use TallCrow\Mask\Stroke;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
@@ -100,7 +98,7 @@ final class LayerPainter
             && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks) === [];
         $path = $this->placer->place($layer)?->path;
 
-        return $plain && $path !== null ? $path : $this->traced($layer->with(opacity: 1));
+        return $plain && $path !== null ? $path : $this->traced($layer->withOpacity(1));
     }
 
     private function traced(Layer $layer): ?Path
@@ -168,11 +166,11 @@ final class LayerPainter
     private function outline(Layer $layer, Inking $inking): ?Path
     {
         if ($inking->isBare() && $inking->inlines === []) {
-            $box = $this->placer->reach($layer->with(effects: self::uninked($layer)));
+            $box = $this->placer->reach($layer->withEffects(self::uninked($layer)));
 
             return $box === null ? null : Outline::rectangle($box->width(), $box->height())->transformed(Affine::shift($box->centreX(), $box->centreY()));
         }
-        $path = $this->traced($layer->with(opacity: 1.0, effects: self::uninked($layer), masks: [], distress: []));
+        $path = $this->traced($layer->withOpacity(1.0)->withEffects(self::uninked($layer))->withMasks([])->withDistress([]));
 
         return $path === null || $path->isEmpty() ? null : $path;
     }
@@ -267,7 +265,7 @@ final class LayerPainter
             return $piece;
         }
         // Weighed as it lies about 0, so that moving the piece leaves its wear as it is.
-        $bare = $layer->with(opacity: 1.0, distress: []);
+        $bare = $layer->withOpacity(1.0)->withDistress([]);
         // What is clipped to another piece stays where that is.
         $clipped = array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask instanceof ClipMask) !== [];
         $bare = $clipped ? $bare : $bare->moved(-$box->centreX(), -$box->centreY());
@@ -330,42 +328,19 @@ final class LayerPainter
     public function key(Layer $layer): string
     {
         $assets = [];
-        foreach ([$layer, ...$this->below($layer)] as $one) {
-            $names = match (true) {
-                $one->source instanceof ArtSource => [$one->source->file],
-                $one->source instanceof TextSource => [$one->source->font],
-                default => [],
-            };
-            foreach ($one->effects as $line) {
-                array_push($names, ...$line->assets());
-            }
-            foreach ($one->distress as $wear) {
-                array_push($names, ...($wear->file === '' ? [] : [$wear->file]));
-            }
+        foreach ($layer->everyLayer() as $one) {
             foreach ($one->masks as $mask) {
-                if ($mask instanceof PictureMask) {
-                    $names[] = $mask->file;
-                } elseif ($mask instanceof ClipMask && ($clip = $this->compositor->named($mask->layer)) !== null) {
+                $clip = $mask->clipsTo() === null ? null : $this->compositor->named($mask->clipsTo());
+                if ($clip !== null) {
                     $assets[] = $this->key(Compositor::unclipped($clip));
                 }
             }
-            array_push($assets, ...array_map($this->shelf->fingerprint(...), $names));
+            array_push($assets, ...array_map($this->shelf->fingerprint(...), $one->files()));
         }
         // The values, and not the file's form of them: a line that names a swatch depends on the swatch's colour.
         $drawn = [$layer->on, $layer->role, $layer->source, $layer->placement, $layer->opacity, $layer->effects, $layer->masks, $layer->distress, $layer->repeat];
 
         return self::VERSION.serialize([$drawn, $assets]);
-    }
-
-    /** @return list<Layer> */
-    private function below(Layer $layer): array
-    {
-        $all = [];
-        foreach ($layer->children() as $child) {
-            array_push($all, $child, ...$this->below($child));
-        }
-
-        return $all;
     }
 
     /**

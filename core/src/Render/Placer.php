@@ -6,10 +6,9 @@ namespace TallCrow\Render;
 
 use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
-use TallCrow\Artwork\GridSource;
+use TallCrow\Artwork\FigureSource;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Placement;
-use TallCrow\Artwork\ShapeSource;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Shelf;
@@ -37,6 +36,9 @@ final class Placer
     /** Letters of one piece from which on their outlines are kept once they are bent. */
     private const MANY = 40;
 
+    /** What is printed of words and shapes that nothing fills. */
+    private const UNFILLED = '#1f1d1a';
+
     public readonly Retoucher $retoucher;
 
     public function __construct(private readonly Shelf $shelf, private readonly Pictures $pictures = new NoPictures)
@@ -54,7 +56,7 @@ final class Placer
 
     public function inking(Layer $layer): Inking
     {
-        $own = $layer->source instanceof ArtSource || $layer->children() !== [] ? null : Srgb::hex('#1f1d1a');
+        $own = $layer->source->hasColours() ? null : Srgb::hex(self::UNFILLED);
         $inking = Inking::plain($own);
         foreach ($layer->liveEffects() as $effect) {
             if ($effect instanceof Inks) {
@@ -94,7 +96,7 @@ final class Placer
     {
         $box = null;
         foreach ($group->children() as $child) {
-            if ($child->on && ! $child->role->knockout && ($reach = $this->reach($child)) !== null) {
+            if ($child->on && $child->role->prints() && ($reach = $this->reach($child)) !== null) {
                 $box = $box === null ? $reach : $box->union($reach);
             }
         }
@@ -117,10 +119,11 @@ final class Placer
      */
     public function effectivePpi(Layer $layer): ?float
     {
-        if (! $layer->source instanceof ArtSource || ($placing = $this->place($layer)) === null) {
+        $art = $layer->picture();
+        if ($art === null || ($placing = $this->place($layer)) === null) {
             return null;
         }
-        $picture = $this->shelf->picture($layer->source->file);
+        $picture = $this->shelf->picture($art->file);
 
         return $picture->isVector() ? null : min(
             Resolution::effective((int) $picture->width, Length::inches($placing->width)),
@@ -130,23 +133,22 @@ final class Placer
 
     private function placed(Layer $layer, Placement $placement): ?Placing
     {
-        $source = $layer->source;
         $fitting = new Fitting($placement, $layer->liveEffects());
-        if ($source instanceof ArtSource) {
-            return $fitting->picture($this->retoucher->aspect($layer, $source->file));
-        }
-        if ($source instanceof TextSource) {
-            $fitted = $this->text($source, $layer, $fitting);
 
-            return $fitted === [] ? null : Placing::letters($placement, $fitted);
-        }
-        $letters = match (true) {
-            $source instanceof ShapeSource => [Letter::figure($source->outline($placement->width ?? $placement->height ?? 1.0, $placement->width === null ? null : $placement->height))],
-            $source instanceof GridSource => $source->frames($placement->width ?? $placement->height ?? 1.0, $placement->height),
-            default => [],
-        };
+        return $layer->source->match(
+            text: function (TextSource $text) use ($layer, $placement, $fitting): ?Placing {
+                $fitted = $this->text($text, $layer, $fitting);
 
-        return $letters === [] ? null : Placing::letters($placement, $fitting->letters($letters));
+                return $fitted === [] ? null : Placing::letters($placement, $fitted);
+            },
+            art: fn (ArtSource $art): Placing => $fitting->picture($this->retoucher->aspect($layer, $art->file)),
+            figures: function (FigureSource $figures) use ($placement, $fitting): ?Placing {
+                $letters = $figures->figures($placement->width, $placement->height);
+
+                return $letters === [] ? null : Placing::letters($placement, $fitting->letters($letters));
+            },
+            group: fn (): null => null,
+        );
     }
 
     /**
@@ -164,7 +166,7 @@ final class Placer
         if (strlen($source->text) < self::MANY) {
             return $make();
         }
-        $fonts = array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->assets(), $layer->effects))]);
+        $fonts = array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), $layer->effects))]);
         $kept = $this->pictures->text('fitted-1 '.serialize([$source, $layer->placement, $layer->effects, $fonts]), fn (): string => serialize($make()));
         /** @var list<Letter> $fitted */
         $fitted = unserialize($kept, ['allowed_classes' => [Letter::class, Path::class]]);

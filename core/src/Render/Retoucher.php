@@ -11,6 +11,7 @@ use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\Shelf;
 use TallCrow\Cutout\CornersCross;
+use TallCrow\Effect\ChangesAspect;
 use TallCrow\Effect\Retouches;
 use TallCrow\Raster\Image;
 
@@ -31,7 +32,7 @@ final class Retoucher
     {
         $picture = $this->shelf->picture($file);
         $lines = self::lines($layer);
-        $shaping = array_filter($lines, fn (EffectLine $line): bool => in_array($line->kind, ['crop', 'straighten'], true));
+        $shaping = array_filter($lines, fn (EffectLine $line): bool => is_a($line->is(), ChangesAspect::class, true));
         if ($picture->isVector() || $shaping === []) {
             return $picture->aspect();
         }

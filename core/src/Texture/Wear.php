@@ -13,43 +13,89 @@ final readonly class Wear
      * @param  list<string>  $shielded  ids of layers that keep their ink
      * @param  list<Stroke>  $strokes  of a brush that wears more or (restoring) spares ink, in shares of what is worn
      */
-    public function __construct(
+    private function __construct(
         public string $texture,
         /** Share of the ink that is taken, 0 to 0.9. */
         public float $amount,
-        /** 1 is the texture's own size. */
-        public float $scale,
-        public int $seed,
-        public bool $inverted,
-        public array $shielded,
-        public bool $on,
         /** Of a picture of the seller's own. */
         public string $file = '',
+        public int $seed = 1,
+        /** 1 is the texture's own size. */
+        public float $scale = 1.0,
         /** Inches by which the texture is shifted, and degrees by which it is turned. */
         public float $x = 0.0,
         public float $y = 0.0,
         public float $turn = 0.0,
+        public bool $inverted = false,
+        public array $shielded = [],
         public array $strokes = [],
+        public bool $on = true,
     ) {}
+
+    /** @param  string  $texture  kind of a texture of the Catalogue */
+    public static function of(string $texture, float $amount): self
+    {
+        return new self($texture, $amount);
+    }
+
+    /** @param  string  $file  name of a picture on the shelf; nothing as long as none is chosen */
+    public static function ofPicture(string $file, float $amount): self
+    {
+        return new self(Catalogue::PICTURE, $amount, $file);
+    }
+
+    /** @return list<string> names of the pictures that it needs from the shelf */
+    public function files(): array
+    {
+        return $this->file === '' ? [] : [$this->file];
+    }
+
+    public function isPicture(): bool
+    {
+        return $this->texture === Catalogue::PICTURE;
+    }
+
+    public function seeded(int $seed): self
+    {
+        return $this->changed(['seed' => $seed]);
+    }
+
+    /** How the texture lies: shifted by inches, turned by degrees, at a size, with or without its light and dark exchanged. */
+    public function lying(float $x, float $y, float $turn, float $scale, bool $inverted): self
+    {
+        return $this->changed(['x' => $x, 'y' => $y, 'turn' => $turn, 'scale' => $scale, 'inverted' => $inverted]);
+    }
+
+    /** @param  list<Stroke>  $strokes */
+    public function brushed(array $strokes): self
+    {
+        return $this->changed(['strokes' => $strokes]);
+    }
+
+    /** @param  list<string>  $ids  of the layers that keep their ink, and no others */
+    public function shieldingOnly(array $ids): self
+    {
+        return $this->changed(['shielded' => $ids]);
+    }
+
+    public function switched(bool $on): self
+    {
+        return $this->changed(['on' => $on]);
+    }
 
     public function withAmount(float $amount): self
     {
-        return $this->with(['amount' => $amount]);
-    }
-
-    public function withScale(float $scale): self
-    {
-        return $this->with(['scale' => $scale]);
+        return $this->changed(['amount' => $amount]);
     }
 
     public function shielding(string $id): self
     {
-        return $this->with(['shielded' => array_values(array_unique([...$this->shielded, $id]))]);
+        return $this->changed(['shielded' => array_values(array_unique([...$this->shielded, $id]))]);
     }
 
     public function scaled(float $by, float $scale): self
     {
-        return $this->with([
+        return $this->changed([
             'scale' => $scale, 'x' => $this->x * $by, 'y' => $this->y * $by,
             'strokes' => array_map(fn (Stroke $stroke): Stroke => $stroke->scaled($by), $this->strokes),
         ]);
@@ -67,7 +113,7 @@ final readonly class Wear
     }
 
     /** @param  array<string, mixed>  $changes */
-    private function with(array $changes): self
+    private function changed(array $changes): self
     {
         // @phpstan-ignore argument.type (its own properties, but for the changes)
         return new self(...array_merge(get_object_vars($this), $changes));

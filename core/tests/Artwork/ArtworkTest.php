@@ -99,9 +99,9 @@ it('sizes every measure alike when it is refitted', function (): void {
 
 it('knows its assets and its layers at any depth', function (): void {
     $artwork = Fixtures::demo('rangers-badge');
-    expect($artwork->assets())->toBe(['rock-pool.png', 'crab.svg', 'graduate.woff2'])
+    expect($artwork->files())->toBe(['rock-pool.png', 'crab.svg', 'graduate.woff2'])
         ->and($artwork->layer('crab')?->called())->toBe('crab')
-        ->and($artwork->withLayer('crab', null)->layer('crab'))->toBeNull()
+        ->and($artwork->withoutLayer('crab')->layer('crab'))->toBeNull()
         ->and(Artwork::FORMAT)->toBe($artwork->toArray()['format']);
 });
 

@@ -102,6 +102,6 @@ it('is called by its name, its words, its file or its figure', function (array $
 it('draws figures with the measures that stand in its source', function (string $shape, ?float $height, float $expected): void {
     $source = read_layer(Fixtures::shape('a', $shape, 1, more: ['source' => ['share' => 0.1]]))->source;
     assert($source instanceof TallCrow\Artwork\ShapeSource);
-    expect($source->outline(4, $height)->bounds()->height())->toEqualWithDelta($expected, 1e-9)
-        ->and($source->outline(4, $height)->bounds()->width())->toEqualWithDelta(4.0, 1e-9);
+    $box = $source->figures(4, $height)[0]->path->bounds();
+    expect($box->height())->toEqualWithDelta($expected, 1e-9)->and($box->width())->toEqualWithDelta(4.0, 1e-9);
 })->with([['rectangle', null, 4.0], ['rectangle', 2.0, 2.0], ['line', null, 0.4], ['line', 1.0, 1.0], ['ellipse', 3.0, 3.0], ['star', null, 4.0], ['polygon', null, 4.0], ['ring', null, 4.0]]);

@@ -63,7 +63,7 @@ it('stacks copies and changes one of them', function (string $as): void {
     $copies = $layer->drawn()->children();
     expect(array_map(fn (Layer $l): float => round($l->placement->y ?? 0, 6), $copies))->toBe([2.0, 2.5, 3.0, 3.5])
         ->and($copies[2]->placement?->width)->toEqualWithDelta(0.81, 1e-9)
-        ->and($copies[2]->role->knockout)->toBe($as === 'knocked-out')
+        ->and($copies[2]->role->takesAway())->toBe($as === 'knocked-out')
         ->and(count($copies[2]->effects) - count($copies[1]->effects))->toBe(in_array($as, ['hollow', 'another-colour'], true) ? 1 : 0);
 })->with(['same', 'another-colour', 'hollow', 'knocked-out']);
 

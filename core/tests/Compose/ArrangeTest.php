@@ -7,6 +7,9 @@ use TallCrow\Compose\Arrange;
 use TallCrow\Compose\ArrangeRefused;
 use TallCrow\Compose\Edge;
 use TallCrow\Compose\Weight;
+use TallCrow\Edit\Flip;
+use TallCrow\Edit\Scale;
+use TallCrow\Edit\Way;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Outline;
 use TallCrow\Preflight\Preflight;
@@ -65,14 +68,13 @@ it('leaves equal gaps between the first and the last, or gaps of a length', func
 });
 
 it('sizes and flips several as one', function (): void {
-    $arrange = new Arrange(placer());
     $all = boxOf(three(), 'a')->union(boxOf(three(), 'b'));
-    $half = $arrange->scaled(three(), ['a', 'b'], 0.5);
+    $half = Fixtures::edited(three(), new Scale(['a', 'b'], 0.5));
     expect(boxOf($half, 'a')->union(boxOf($half, 'b')))->toEqualWithDelta(Box::centred($all->centreX(), $all->centreY(), $all->width() / 2, $all->height() / 2), 1e-9);
-    $flipped = $arrange->flipped(three(), ['a', 'b'], true);
+    $flipped = Fixtures::edited(three(), new Flip(['a', 'b'], Way::Across));
     expect(boxOf($flipped, 'a')->right)->toEqualWithDelta($all->right, 1e-9)
         ->and($flipped->layer('a')?->placement?->flip->value)->toBe('across')
-        ->and($arrange->flipped($flipped, ['a', 'b'], true)->toArray()['layers'][0]['placement']['flip'])->toBe('none');
+        ->and(Fixtures::edited($flipped, new Flip(['a', 'b'], Way::Across))->toArray()['layers'][0]['placement']['flip'])->toBe('none');
 });
 
 it('keeps lines together where the topmost stood, also within a group', function (): void {
@@ -109,7 +111,7 @@ it('tells what is nearly in line, and moves it there', function (): void {
     $finding = $report($near)->finding('line:b');
     expect($finding?->says)->toContain('0.030 in right of the middle of Rectangle')
         ->and($report($near)->finding('line:a'))->toBeNull()->and($report($near)->finding('line:c'))->toBeNull()->and($report($near)->finding('line:d'))->toBeNull();
-    $mended = $finding->mends[0]->apply($near);
+    $mended = Fixtures::edited($near, ...$finding->mends[0]->operations);
     expect($mended->layer('b')?->placement?->x)->toEqualWithDelta(0.9, 1e-9)->and($report($mended)->finding('line:b'))->toBeNull();
 });
 
@@ -118,7 +120,7 @@ it('points out a warp after a ring and a fill before one, and puts them in order
     $report = fn (Artwork $a) => Preflight::artwork($a, new Renderer(Fixtures::shelf()), Fixtures::shelf());
     $finding = $report($artwork)->finding('order:w');
     expect($finding?->figure)->toBe($figure);
-    $mended = $finding->mends[0]->apply($artwork);
+    $mended = Fixtures::edited($artwork, ...$finding->mends[0]->operations);
     expect(array_map(fn ($line): string => $line->kind, $mended->layer('w')->effects ?? []))->toBe($order)
         ->and($report($mended)->finding('order:w'))->toBeNull();
 })->with([
@@ -135,6 +137,6 @@ it('says when a line looks weak beside another, and by how much to embolden it',
     $report = fn (Artwork $a) => Preflight::artwork($a, new Renderer(Fixtures::shelf()), Fixtures::shelf());
     $finding = $report($artwork)->finding('weight:thin');
     expect($finding)->not->toBeNull()->and($report($artwork)->finding('weight:heavy'))->toBeNull();
-    $mended = $finding->mends[0]->apply($artwork);
+    $mended = Fixtures::edited($artwork, ...$finding->mends[0]->operations);
     expect($mended->layer('thin')->effects[1]->kind ?? '')->toBe('embolden')->and($report($mended)->finding('weight:thin'))->toBeNull();
 });

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Garment;
 use TallCrow\Colour\Srgb;
+use TallCrow\Edit\SetOpacity;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Finding;
+use TallCrow\Preflight\Group;
 use TallCrow\Preflight\Mend;
+use TallCrow\Preflight\PictureSubject;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
-use TallCrow\Preflight\Subject;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
@@ -26,20 +28,20 @@ it('judges by two limits, either way up', function (): void {
 });
 
 it('is as good as its worst finding', function (): void {
-    $finding = fn (string $key, Verdict $v): Finding => new Finding($key, 'word', $v, '1', '2', 'says', mends: [new Mend('do it', fn ($a) => $a)]);
+    $finding = fn (string $key, Verdict $v): Finding => Finding::of(Group::Wear, $key, 'word', $v, '1', '2', 'says')->mendedBy(Mend::by('do it', new SetOpacity('w', 1.0)));
     $report = new Report([$finding('one', Verdict::Pass), $finding('two', Verdict::Warn)]);
     expect($report->verdict())->toBe(Verdict::Warn)
         ->and((new Report([]))->verdict())->toBe(Verdict::Pass)
         ->and($report->finding('two')?->verdict)->toBe(Verdict::Warn)
         ->and($report->finding('three'))->toBeNull()
-        ->and($report->toArray()['findings'][1])->toMatchArray(['key' => 'two', 'verdict' => 'warn', 'mends' => ['do it'], 'where' => []]);
+        ->and($report->toArray()['findings'][1])->toMatchArray(['key' => 'two', 'group' => 'wear', 'verdict' => 'warn', 'mends' => [['says' => 'do it', 'operations' => [['op' => 'set-opacity', 'id' => 'w', 'opacity' => 1.0]]]], 'where' => []]);
 });
 
 it('says where in half-inch squares, the fullest first', function (): void {
     // A mask of 3 × 4 in at 100 ppi with a full square inch at (1, 2) and a faint line at (0.2, 0.2).
     $mask = Image::raw(str_repeat("\xff", 100 * 100), 100, 100, 1)->embed(100, 200, 300, 400)
         ->lighter(Image::raw(str_repeat("\xff", 30), 30, 1, 1)->embed(10, 20, 300, 400));
-    $subject = new Subject(Image::empty(300, 400), 100.0, [], HouseRule::Strict300, PrintArea::pixels('', 300, 400, Ppi::of(100)));
+    $subject = new PictureSubject(Image::empty(300, 400), 100.0, [], HouseRule::Strict300, PrintArea::pixels('', 300, 400, Ppi::of(100)));
     $where = $subject->where($mask);
     expect(count($where))->toBe(5);
     foreach (array_slice($where, 0, 4) as $box) {

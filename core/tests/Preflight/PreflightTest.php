@@ -28,7 +28,7 @@ function found(Artwork $artwork, string $key, ?string $folder = null): Finding
 function mended(Artwork $artwork, string $key, ?PrintArea $area = null): array
 {
     $mend = preflight($artwork, $area)->finding($key)?->mends[0] ?? throw new RuntimeException("no mend for $key");
-    $after = $mend->apply($artwork);
+    $after = Fixtures::edited($artwork, ...$mend->operations);
 
     return [$after, preflight($after, $area)->finding($key)];
 }
@@ -129,7 +129,7 @@ it('measures ink that vanishes on each cloth', function (): void {
         expect($box->top)->toBeLessThan(1.6);
     }
     [$after] = mended($artwork, 'vanish:Oat');
-    expect(array_map(fn ($g): string => $g->name, $after->garments))->toBe(['Slate']);
+    expect(array_map(fn ($g): string => $g->name, $after->brief->garments))->toBe(['Slate']);
 });
 
 it('measures the share that wear took, in all and per layer, and mends it', function (): void {
@@ -137,7 +137,7 @@ it('measures the share that wear took, in all and per layer, and mends it', func
     $artwork = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2.6, '#c8452c', ['placement' => ['height' => 2, 'y' => 1.2]]), Fixtures::words('word', 'BELLS', 2.4, ['placement' => ['y' => 3.2]])], $wear);
     $report = preflight($artwork);
     $whole = Fixtures::render($artwork)->alpha()->area();
-    $unworn = Fixtures::render($artwork->with(distress: []))->alpha()->area();
+    $unworn = Fixtures::render($artwork->withDistress([]))->alpha()->area();
     expect((float) $report->finding('wear')?->figure)->toEqualWithDelta((1 - $whole / $unworn) * 100, 0.6)
         ->and((float) $report->finding('wear:plate')?->figure)->toEqualWithDelta(35, 5)
         ->and($report->finding('wear:plate')?->verdict)->toBe(Verdict::Warn)

@@ -57,6 +57,6 @@ it('tells of each word what wear took and whether it can still be read', functio
         ->and($report(0.05, ['limits' => ['letterLost' => 0.02, 'stroke' => 0.001]])->finding('word:w:0')?->verdict->value)->toBe('fail')
         ->and($light->finding('wear')?->says)->toContain('ask for 5.0 %');
     $finding = $report(0.7)->finding('word:w:0');
-    $mended = $finding->mends[0]->apply(Fixtures::artwork([Fixtures::words('w', 'TIDE POOL', 2.6)], ['distress' => [['texture' => 'speckle', 'amount' => 0.7, 'seed' => 3]]]));
+    $mended = Fixtures::edited(Fixtures::artwork([Fixtures::words('w', 'TIDE POOL', 2.6)], ['distress' => [['texture' => 'speckle', 'amount' => 0.7, 'seed' => 3]]]), ...$finding->mends[0]->operations);
     expect($mended->distress[0]->shielded)->toBe(['w']);
 });

@@ -19,7 +19,7 @@ function field_of(string $texture, int $seed): Image
 
 function wear(string $texture, float $amount, float $scale = 1.0, bool $inverted = false): Wear
 {
-    return new Wear($texture, $amount, $scale, 7, $inverted, [], true);
+    return Wear::of($texture, $amount)->seeded(7)->lying(0.0, 0.0, 0.0, $scale, $inverted);
 }
 
 function worn_tile(Image $field, Wear $wear, float $ppi): Image

@@ -22,7 +22,7 @@ final class ArtworkSchema
     private const AT = [
         'sheet' => 'sheet', 'garments' => 'garment', 'swatches' => 'swatch', 'layers' => 'layer', 'distress' => 'wear', 'limits' => 'limits',
         'role' => 'role', 'source' => 'source', 'placement' => 'placement', 'effects' => 'effectLine', 'masks' => 'mask', 'repeat' => 'repeat',
-        'strokes' => 'stroke',
+        'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear',
     ];
 
     /** Keys that are not in every written object: a group has no placement, and few layers are repeated. */
@@ -48,10 +48,10 @@ final class ArtworkSchema
     public static function definitions(bool $complete): array
     {
         $layers = new LayerReader(ArtworkReader::MOST_LAYERS, []);
-        $effects = new EffectReader([]);
+        $effects = EffectReader::ofAnySwatch();
         $none = fn (Reading $group): array => array_map(fn (Reading $layer): never => throw new \LogicException('A description holds no layers.'), $group->items('layers', 200));
         $one = fn (callable $reader, string $name = ''): array => self::described($reader, $complete, self::OPTIONAL[$name] ?? []);
-        $kinds = fn (callable $reader, array $kinds): array => ['oneOf' => array_map(fn (string $kind): array => self::described($reader, $complete, kind: $kind), $kinds)];
+        $kinds = fn (callable $reader, array $kinds): array => ['oneOf' => array_map(fn (string $kind): array => self::described($reader, $complete, fixed: ['kind' => $kind]), $kinds)];
 
         return [
             'colour' => ['type' => 'string', 'pattern' => '^\s*#?([0-9a-fA-F]{6}|[0-9a-fA-F]{3})\s*$'],
@@ -79,11 +79,12 @@ final class ArtworkSchema
     /**
      * @param  callable(Reading): mixed  $reader
      * @param  list<string>  $optional
+     * @param  array<string, string>  $fixed  words by key, of an object that comes in several kinds
      * @return array<string, mixed>
      */
-    private static function described(callable $reader, bool $complete, array $optional = [], ?string $kind = null): array
+    public static function described(callable $reader, bool $complete, array $optional = [], array $fixed = []): array
     {
-        $description = new Description(self::AT, $kind);
+        $description = new Description(self::AT, $fixed);
         $reader($description);
 
         return $description->schema($complete, $optional);

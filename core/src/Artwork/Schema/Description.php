@@ -28,11 +28,11 @@ final class Description implements Reading
 
     /**
      * @param  array<string, string>  $definitions  name of the definition, by the key at which its objects stand
-     * @param  ?string  $kind  of an object that comes in several kinds: the one that is described
+     * @param  array<string, string>  $fixed  words by key, of an object that comes in several kinds: which is described
      */
     public function __construct(
         private readonly array $definitions,
-        private readonly ?string $kind = null,
+        private readonly array $fixed = [],
     ) {}
 
     /**
@@ -167,20 +167,19 @@ final class Description implements Reading
 
     public function word(string $key, array $words, ?string $default = null): string
     {
-        if ($key === 'kind' && $this->kind !== null) {
-            $this->note($key, ['const' => $this->kind], true);
+        if (isset($this->fixed[$key])) {
+            $this->note($key, ['const' => $this->fixed[$key]], true);
 
-            return $this->kind;
+            return $this->fixed[$key];
         }
-        $this->note($key, count($words) === 1 ? ['const' => $words[0]] : ['type' => 'string', 'enum' => $words], $default === null, $default);
+        $this->note($key, count($words) === 1 ? ['const' => reset($words)] : ['type' => 'string', 'enum' => $words], $default === null, $default);
 
-        return $default ?? $words[0];
+        return $default ?? $words[0] ?? '';
     }
 
     public function choice(string $key, string $enum, ?\BackedEnum $default = null): \BackedEnum
     {
         $words = array_map(fn (\BackedEnum $case): string => (string) $case->value, $enum::cases());
-        assert($words !== []);
 
         return $enum::from($this->word($key, $words, $default === null ? null : (string) $default->value));
     }

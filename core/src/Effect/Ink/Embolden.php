@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Ink;
 
 use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -17,6 +18,11 @@ final readonly class Embolden implements Inks
     public static function kind(): string
     {
         return 'embolden';
+    }
+
+    public static function order(): InkOrder
+    {
+        return InkOrder::Form;
     }
 
     public static function parameters(): array

@@ -6,6 +6,7 @@ namespace TallCrow\Effect\Ink;
 
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\PatternPaint;
+use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -19,6 +20,11 @@ final readonly class FillWithPaper implements Inks
     public static function kind(): string
     {
         return 'paper';
+    }
+
+    public static function order(): InkOrder
+    {
+        return InkOrder::Overlay;
     }
 
     public static function parameters(): array

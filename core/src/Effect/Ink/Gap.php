@@ -6,6 +6,7 @@ namespace TallCrow\Effect\Ink;
 
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
+use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -18,6 +19,11 @@ final readonly class Gap implements Inks
     public static function kind(): string
     {
         return 'gap';
+    }
+
+    public static function order(): InkOrder
+    {
+        return InkOrder::Ring;
     }
 
     public static function parameters(): array

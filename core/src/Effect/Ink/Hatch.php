@@ -6,6 +6,7 @@ namespace TallCrow\Effect\Ink;
 
 use TallCrow\Effect\Inking\Hatching;
 use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -18,6 +19,11 @@ final readonly class Hatch implements Inks
     public static function kind(): string
     {
         return 'hatch';
+    }
+
+    public static function order(): InkOrder
+    {
+        return InkOrder::Overlay;
     }
 
     public static function parameters(): array

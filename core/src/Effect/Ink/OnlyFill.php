@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Ink;
 use TallCrow\Effect\Inking\Aim;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Part;
+use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -19,6 +20,11 @@ final readonly class OnlyFill implements Inks
     public static function kind(): string
     {
         return 'only';
+    }
+
+    public static function order(): InkOrder
+    {
+        return InkOrder::Flat;
     }
 
     public static function parameters(): array

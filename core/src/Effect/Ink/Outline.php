@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Ink;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Join;
 use TallCrow\Effect\Inking\Ring;
+use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -21,6 +22,11 @@ final readonly class Outline implements Inks
     public static function kind(): string
     {
         return 'outline';
+    }
+
+    public static function order(): InkOrder
+    {
+        return InkOrder::Ring;
     }
 
     public static function parameters(): array

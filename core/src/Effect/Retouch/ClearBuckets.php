@@ -6,13 +6,13 @@ namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\Background;
+use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** The picture in few colours, and those that are background hidden: fewer colours make a near-white one clear-cut. */
-final readonly class ClearBuckets implements Retouches
+final readonly class ClearBuckets implements ClearsInk
 {
     /** @param  list<Srgb>  $hidden */
     private function __construct(private int $count, private array $hidden) {}

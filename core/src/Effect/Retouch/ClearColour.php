@@ -6,13 +6,13 @@ namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\Background;
+use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Takes away all that is like one colour, wherever it is (CIEDE2000). */
-final readonly class ClearColour implements Retouches
+final readonly class ClearColour implements ClearsInk
 {
     private function __construct(private Srgb $colour, private float $tolerance) {}
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Cutout\Background;
+use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Takes away the background that is joined to the edge of the picture, by its difference in colour (CIEDE2000). */
-final readonly class ClearEdge implements Retouches
+final readonly class ClearEdge implements ClearsInk
 {
     private function __construct(private float $tolerance, private bool $islands) {}
 

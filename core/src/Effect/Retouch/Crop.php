@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Retouch;
 
+use TallCrow\Effect\ChangesAspect;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Cuts strips off the sides, each a share of the picture. */
-final readonly class Crop implements Retouches
+final readonly class Crop implements ChangesAspect
 {
     private function __construct(private float $left, private float $top, private float $right, private float $bottom) {}
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Cutout\EdgeCare;
+use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Moves the edge inwards (below nothing outwards), and takes the colour of the background out of a fringe along it. */
-final readonly class EdgeOfCutout implements Retouches
+final readonly class EdgeOfCutout implements ClearsInk
 {
     private function __construct(private float $choke, private float $fringe) {}
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Cutout\Straighten;
+use TallCrow\Effect\ChangesAspect;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Makes a rectangle of the part of a crooked picture between four corners, each told in shares of the picture. */
-final readonly class StraightenCorners implements Retouches
+final readonly class StraightenCorners implements ChangesAspect
 {
     /** @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners */
     private function __construct(private array $corners) {}

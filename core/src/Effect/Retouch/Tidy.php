@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Cutout\EdgeCare;
+use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Drops specks and fills pinholes below a size. */
-final readonly class Tidy implements Retouches
+final readonly class Tidy implements ClearsInk
 {
     private function __construct(private float $specks, private float $pinholes) {}
 

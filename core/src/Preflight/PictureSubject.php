@@ -4,17 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Garment;
-use TallCrow\Asset\Shelf;
 use TallCrow\Geometry\Box;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Raster\Image;
-use TallCrow\Render\Renderer;
 
-/** What is checked: a finished picture and, where it is known, the artwork that it came from. */
-final readonly class Subject
+/** A finished picture that is checked. */
+final readonly class PictureSubject
 {
     /**
      * @param  Image  $picture  with alpha, its pixels settled
@@ -28,10 +25,6 @@ final readonly class Subject
         public array $garments,
         public HouseRule $rule,
         public PrintArea $file,
-        public ?PrintArea $area = null,
-        public ?Artwork $artwork = null,
-        public ?Renderer $renderer = null,
-        public ?Shelf $shelf = null,
     ) {}
 
     /** Pixels of the picture that hold ink: a mask, 255 where alpha is half or more. */

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use App\Models\Asset;
+use App\Models\AssetKind;
+
+/** A font or picture of the shelf. */
+final readonly class AssetCard extends Answer
+{
+    /** @param  list<string>  $features  OpenType features of a font */
+    public function __construct(
+        public int $id,
+        public AssetKind $kind,
+        public string $file,
+        public string $title,
+        public string $genre,
+        public string $type,
+        public int $bytes,
+        public ?float $width,
+        public ?float $height,
+        public string $pack,
+        public string $cut,
+        public array $features,
+        public bool $favourite,
+        public Licence $licence,
+    ) {}
+
+    public static function of(Asset $asset): self
+    {
+        return new self(
+            $asset->id, $asset->kind, $asset->file, $asset->title, $asset->genre, $asset->type, $asset->bytes, $asset->width, $asset->height,
+            $asset->pack, $asset->cut, $asset->features, $asset->favourite, new Licence($asset->licence_name, $asset->licence_author, $asset->licence_url),
+        );
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** Names the definition that describes a property whose form the core decides: the artwork, an operation. */
+#[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_PARAMETER)]
+final readonly class DescribedAs
+{
+    public function __construct(
+        public string $definition,
+        public bool $isList = false,
+    ) {}
+}

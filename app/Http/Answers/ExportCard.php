@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use App\Models\Export;
+use App\Models\ExportState;
+
+/** An export: how far it is, and what came of it. */
+final readonly class ExportCard extends Answer
+{
+    public function __construct(
+        public int $id,
+        public int $job,
+        public int $revision,
+        public ExportState $state,
+        public string $stage,
+        public int $progress,
+        public string $file,
+        public ?ExportFigures $figures,
+        public ?string $trouble,
+        public string $createdAt,
+    ) {}
+
+    public static function of(Export $export): self
+    {
+        return new self(
+            $export->id, $export->print_job_id, $export->revision_id, $export->state, $export->stage, $export->progress, $export->file,
+            $export->figures === null ? null : ExportFigures::kept($export->figures), $export->trouble, $export->created_at->toIso8601String(),
+        );
+    }
+}

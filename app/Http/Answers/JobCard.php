@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use App\Models\PrintJob;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Product;
+use TallCrow\Artwork\Side;
+
+/** A job as it hangs among the others. */
+final readonly class JobCard extends Answer
+{
+    /** @param  list<Cloth>  $garments */
+    public function __construct(
+        public int $id,
+        public string $title,
+        public int $revision,
+        public Product $product,
+        public Side $side,
+        public SheetSize $sheet,
+        public array $garments,
+        public int $layers,
+        public JobState $state,
+        public string $updatedAt,
+    ) {}
+
+    /** @param  int  $exports  that are done */
+    public static function of(PrintJob $job, Artwork $artwork, int $exports): self
+    {
+        return new self(
+            $job->id, $job->title, (int) $job->head_id, $artwork->brief->product, $artwork->brief->side, SheetSize::of($artwork->sheet),
+            array_map(Cloth::of(...), $artwork->brief->garments), count($artwork->layers),
+            $exports > 0 ? JobState::Exported : ($artwork->layers === [] ? JobState::Empty : JobState::Drafted),
+            $job->updated_at->toIso8601String(),
+        );
+    }
+}

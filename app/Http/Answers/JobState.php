@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** How far a job has come. */
+enum JobState: string
+{
+    case Empty = 'empty';
+    case Drafted = 'drafted';
+    case Exported = 'exported';
+}

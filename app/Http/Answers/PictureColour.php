@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use TallCrow\Colour\Swatch;
+
+/** One of the few colours that stand for a picture, with its share of it. */
+final readonly class PictureColour extends Answer
+{
+    public function __construct(
+        public string $name,
+        public string $colour,
+        public float $share,
+    ) {}
+
+    public static function of(Swatch $swatch): self
+    {
+        return new self($swatch->name, $swatch->colour->toHex(), $swatch->share);
+    }
+}

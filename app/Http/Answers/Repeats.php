@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** What a repeat may be. */
+final readonly class Repeats extends Answer
+{
+    /**
+     * @param  list<string>  $kinds
+     * @param  list<string>  $facings
+     * @param  list<string>  $changes
+     */
+    public function __construct(
+        public array $kinds,
+        public array $facings,
+        public array $changes,
+        public int $most,
+    ) {}
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\EffectOrder;
+use TallCrow\Artwork\EffectReader;
+use TallCrow\Artwork\Reading;
+use TallCrow\Effect\Stage;
+use TallCrow\Render\Placer;
+
+/** Adds a line to a layer, where it reads best or before all that are there. */
+final readonly class AddEffect extends Operation
+{
+    public function __construct(public string $id, public EffectLine $line, public bool $first) {}
+
+    public static function name(): string
+    {
+        return 'add-effect';
+    }
+
+    public static function read(Reading $node): self
+    {
+        $node->knows('op', 'id', 'line', 'first');
+
+        return new self($node->id('id'), EffectReader::ofAnySwatch()->line($node->child('line')), $node->flag('first', false));
+    }
+
+    public function apply(Artwork $artwork, Placer $placer): Edited
+    {
+        $layer = Pieces::one($artwork, $this->id);
+        $stage = Stage::of($this->line->is());
+        if (! $stage->isForAny() && ! ($stage->isForRasters() ? $layer->isPicture() : $layer->isWords())) {
+            throw EditRefused::notHere($this->line->kind, $layer->called());
+        }
+        $lines = $layer->effects;
+        array_splice($lines, $this->first ? 0 : EffectOrder::place($lines, $this->line->is()), 0, [$this->line]);
+
+        return Edited::of($artwork->withLayer($this->id, $layer->withEffects($lines)));
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Placement;
+use TallCrow\Artwork\Reading;
+use TallCrow\Artwork\Source;
+use TallCrow\Artwork\SourceReader;
+use TallCrow\Effect\Values;
+use TallCrow\Render\Placer;
+
+/** Adds a layer on top of all others, in the upper middle of the sheet; what has no colours of its own is filled. */
+final readonly class AddPiece extends Operation
+{
+    private const FILL = '#f3ead7';
+
+    /** @param  float  $share  of the width of the sheet */
+    public function __construct(public Source $source, public float $share) {}
+
+    public static function name(): string
+    {
+        return 'add';
+    }
+
+    public static function read(Reading $node): self
+    {
+        $node->knows('op', 'source', 'share');
+
+        return new self(SourceReader::read($node->child('source'), self::none(...)), $node->number('share', 0.01, 1, 0.4));
+    }
+
+    public function apply(Artwork $artwork, Placer $placer): Edited
+    {
+        $sheet = $artwork->sheet->box();
+        $id = Pieces::freshId($artwork);
+        $layer = Layer::piece($id, $this->source, new Placement(
+            round($sheet->centreX(), 4), round($sheet->height() / 3, 4), round($sheet->width() * $this->share, 4), null, 0.0, Flip::None,
+        ));
+        if (! $this->source->hasColours()) {
+            $layer = $layer->withEffects([new EffectLine('fill', new Values(['colour' => self::FILL]), true)]);
+        }
+
+        return Edited::choosing($artwork->withLayers([...$artwork->layers, $layer]), [$id]);
+    }
+
+    /** @return list<Layer> */
+    private static function none(Reading $group): array
+    {
+        if ($group->items('layers', 1) !== []) {
+            $group->fault('a new group is made of layers that are there: use "group"', 'layers');
+        }
+
+        return [];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+/** A change that the sheet cannot take as it stands. */
+final class EditRefused extends \DomainException
+{
+    public static function gone(string $id): self
+    {
+        return new self(sprintf('The line "%s" is not on the sheet any more. Load the sheet again.', $id));
+    }
+
+    public static function noSuchLine(string $called): self
+    {
+        return new self(sprintf('%s does not have that line any more. Load the sheet again.', $called));
+    }
+
+    public static function noWords(string $called): self
+    {
+        return new self(sprintf('%s is no text. Choose a line that sets words.', $called));
+    }
+
+    public static function noPicture(string $called): self
+    {
+        return new self(sprintf('%s lays no picture. Choose a line that does.', $called));
+    }
+
+    public static function noPlace(string $called): self
+    {
+        return new self(sprintf('%s has no size of its own. Choose a piece in it.', $called));
+    }
+
+    public static function noInk(string $called): self
+    {
+        return new self(sprintf('%s has no ink yet. Give it words, a picture or a size first.', $called));
+    }
+
+    public static function noGroup(string $called): self
+    {
+        return new self(sprintf('%s is no group.', $called));
+    }
+
+    public static function notHere(string $effect, string $called): self
+    {
+        return new self(sprintf('The line "%s" can do nothing on %s.', $effect, $called));
+    }
+
+    public static function tooMany(string $what, int $most): self
+    {
+        return new self(sprintf('There would be more than %d %s; that is the most.', $most, $what));
+    }
+
+    public static function nameTaken(string $name): self
+    {
+        return new self(sprintf('Another colour is called "%s" already. Choose another name.', $name));
+    }
+
+    public static function noColour(string $name): self
+    {
+        return new self(sprintf('The job has no colour called "%s" any more.', $name));
+    }
+
+    public static function lastGarment(): self
+    {
+        return new self('A job offers one garment colour at least. Add another before you leave this one out.');
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+
+/** What an operation leaves: the sheet, and the layers that are to be chosen then. */
+final readonly class Edited
+{
+    /** @param  list<string>  $chosen  ids of layers that the operation made; none where what was chosen stays chosen */
+    private function __construct(
+        public Artwork $artwork,
+        public array $chosen = [],
+    ) {}
+
+    public static function of(Artwork $artwork): self
+    {
+        return new self($artwork);
+    }
+
+    /** @param  list<string>  $ids */
+    public static function choosing(Artwork $artwork, array $ids): self
+    {
+        return new self($artwork, $ids);
+    }
+}

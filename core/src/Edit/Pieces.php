@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
+use TallCrow\Render\Placer;
+
+/** Finding layers by id for an operation, with a word where they are gone. */
+final class Pieces
+{
+    public const MOST = 200;
+
+    /** @throws EditRefused */
+    public static function one(Artwork $artwork, string $id): Layer
+    {
+        return $artwork->layer($id) ?? throw EditRefused::gone($id);
+    }
+
+    /**
+     * Changes several layers, each where it stands.
+     *
+     * @param  list<string>  $ids
+     * @param  \Closure(Layer): Layer  $change
+     *
+     * @throws EditRefused
+     */
+    public static function each(Artwork $artwork, array $ids, \Closure $change): Artwork
+    {
+        foreach (array_unique($ids) as $id) {
+            $artwork = $artwork->withLayer($id, $change(self::one($artwork, $id)));
+        }
+
+        return $artwork;
+    }
+
+    /**
+     * The middle of the ink of several layers together, without rings and shadows; inches on the sheet.
+     *
+     * @param  list<string>  $ids
+     * @return array{float, float}
+     *
+     * @throws EditRefused
+     */
+    public static function middle(Artwork $artwork, array $ids, Placer $placer): array
+    {
+        $box = null;
+        foreach ($ids as $id) {
+            $own = $placer->box(self::one($artwork, $id));
+            $box = $own === null ? $box : ($box?->union($own) ?? $own);
+        }
+
+        return $box === null ? self::one($artwork, $ids[0] ?? '')->middle() : [$box->centreX(), $box->centreY()];
+    }
+
+    /** An id that no layer has, nor any of those given. */
+    public static function freshId(Artwork $artwork, string ...$taken): string
+    {
+        $taken = [...$taken, ...array_map(fn (Layer $layer): string => $layer->id, $artwork->everyLayer())];
+        for ($n = count($taken) + 1; in_array("line-$n", $taken, true); $n++);
+
+        return "line-$n";
+    }
+
+    /** A copy of a layer with ids of its own, also of what it holds. */
+    public static function copy(Artwork $artwork, Layer $layer): Layer
+    {
+        $taken = [];
+        $copy = function (Layer $one) use (&$copy, &$taken, $artwork): Layer {
+            $taken[] = $id = self::freshId($artwork, ...$taken);
+
+            return $one->withId($id)->withSource($one->source->each($copy));
+        };
+
+        return $copy($layer);
+    }
+}

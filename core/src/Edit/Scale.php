@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Reading;
+use TallCrow\Render\Placer;
+
+/** Sizes layers and every measure on them (rings, gaps, feathers, wear) by one factor, about the middle that they have together. */
+final readonly class Scale extends Operation
+{
+    /** @param  list<string>  $ids  of layers */
+    public function __construct(public array $ids, public float $by) {}
+
+    public static function name(): string
+    {
+        return 'scale';
+    }
+
+    public static function read(Reading $node): self
+    {
+        $node->knows('op', 'ids', 'by');
+
+        return new self($node->texts('ids', Pieces::MOST, 40), $node->number('by', 0.005, 200));
+    }
+
+    public function apply(Artwork $artwork, Placer $placer): Edited
+    {
+        [$x, $y] = Pieces::middle($artwork, $this->ids, $placer);
+
+        return Edited::of(Pieces::each($artwork, $this->ids, fn (Layer $layer): Layer => $layer->scaled($this->by, $x, $y)));
+    }
+}

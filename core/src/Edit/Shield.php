@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Reading;
+use TallCrow\Render\Placer;
+use TallCrow\Texture\Wear;
+
+/** Keeps the ink of a layer from the wear of the sheet, and halves what its own wear takes. */
+final readonly class Shield extends Operation
+{
+    public function __construct(public string $id) {}
+
+    public static function name(): string
+    {
+        return 'shield';
+    }
+
+    public static function read(Reading $node): self
+    {
+        $node->knows('op', 'id');
+
+        return new self($node->id('id'));
+    }
+
+    public function apply(Artwork $artwork, Placer $placer): Edited
+    {
+        $artwork = $artwork->withDistress(array_map(fn (Wear $wear): Wear => $wear->shielding($this->id), $artwork->distress));
+
+        return Edited::of(Pieces::each($artwork, [$this->id], fn (Layer $layer): Layer => $layer->withDistress(
+            array_map(fn (Wear $wear): Wear => $wear->withAmount($wear->amount / 2), $layer->distress),
+        )));
+    }
+}

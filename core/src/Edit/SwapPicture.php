@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\ArtSource;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Reading;
+use TallCrow\Effect\Stage;
+use TallCrow\Render\Placer;
+
+/** Shows another picture in the place of a layer's own, without what retouched the pixels of the old one. */
+final readonly class SwapPicture extends Operation
+{
+    public function __construct(public string $id, public string $file) {}
+
+    public static function name(): string
+    {
+        return 'swap-picture';
+    }
+
+    public static function read(Reading $node): self
+    {
+        $node->knows('op', 'id', 'file');
+
+        return new self($node->id('id'), $node->asset('file'));
+    }
+
+    public function apply(Artwork $artwork, Placer $placer): Edited
+    {
+        $layer = Pieces::one($artwork, $this->id);
+        if (! $layer->isPicture()) {
+            throw EditRefused::noPicture($layer->called());
+        }
+
+        return Edited::of($artwork->withLayer($this->id, $layer->withSource(new ArtSource($this->file))->withEffects(
+            array_values(array_filter($layer->effects, fn (EffectLine $line): bool => Stage::of($line->is()) !== Stage::Retouch)),
+        )));
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+/** A way on the sheet. */
+enum Way: string
+{
+    case Across = 'across';
+    case Down = 'down';
+}
