@@ -2,7 +2,7 @@ import vue from 'eslint-plugin-vue';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-    { ignores: ['public/**', 'vendor/**', 'node_modules/**', 'storage/**'] },
+    { ignores: ['public/**', 'vendor/**', 'node_modules/**', 'storage/**', 'resources/ts/generated/**'] },
     ...ts.configs.strict,
     ...vue.configs['flat/recommended'],
     { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },

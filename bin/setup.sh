@@ -63,7 +63,11 @@ composer_packages() {
 
 npm_packages() {
     echo "Installing npm packages"
-    npm ci --silent
+    npm ci --silent --no-audit --no-fund
+}
+
+types_of_the_api() {
+    node bin/types.mjs
 }
 
 build_interface() {
@@ -90,6 +94,8 @@ setup() {
     [ -f public/build/manifest.json ] || rm -f "$STAMPS/interface"
     once composer composer.json -- composer_packages || fail "Composer packages could not be installed."
     once npm package.json package-lock.json -- npm_packages || fail "npm packages could not be installed."
+    [ -f resources/ts/generated/api.ts ] || rm -f "$STAMPS/types"
+    once types docs/api.schema.json bin/types.mjs package-lock.json -- types_of_the_api || fail "the types of the interface could not be made."
     once interface resources/ts vite.config.ts package-lock.json -- build_interface || fail "the interface could not be built."
     environment || fail "the environment file .env could not be written."
 }

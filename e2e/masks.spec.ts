@@ -2,7 +2,7 @@ import { PNG } from 'pngjs';
 import { addLine, artworkOf, expect, layer, newJob, onSheet, saved, setToken, test, words } from './bench';
 import type { Page } from '@playwright/test';
 
-type Sheet = { layers: { id: string; role: Record<string, unknown>; masks: Record<string, unknown>[]; effects: Record<string, unknown>[]; distress: Record<string, unknown>[]; source: Record<string, unknown> }[]; distress: Record<string, unknown>[]; limits: Record<string, number> };
+type Sheet = { layers: { id: string; name: string; role: Record<string, unknown>; masks: Record<string, unknown>[]; effects: Record<string, unknown>[]; distress: Record<string, unknown>[]; source: Record<string, unknown> }[]; distress: Record<string, unknown>[]; limits: Record<string, number> };
 const sheetOf = async (page: Page, path: string): Promise<Sheet> => (await artworkOf(page, path)) as unknown as Sheet;
 
 /** The real proof of a job as it stands. */
@@ -77,7 +77,7 @@ test('a part is drawn round and taken out as a piece of its own', async ({ page 
     const { layers } = await sheetOf(page, path);
     expect(layers.map((one) => one.masks[0]?.['inverted'])).toEqual([true, false]);
     // Moved away, the part leaves a hole.
-    await setToken(layer(page, `Part of ${layers[0]?.id}`).getByRole('textbox', { name: 'centre from the left' }), '9.5 in');
+    await setToken(layer(page, layers[1]?.name ?? '').getByRole('textbox', { name: 'centre from the left' }), '9.5 in');
     const png = await proof(page, path);
     expect(alphaAt(png, 5.5, 5.5)).toBe(0);
     expect(alphaAt(png, 9, 5.5)).toBe(255);

@@ -33,7 +33,7 @@ final class AssetPreview
     public function png(Asset $asset, string $words): string
     {
         $studio = Studio::of(Shop::query()->findOrFail($asset->shop_id));
-        $key = "preview-2 {$asset->file} {$asset->bytes} $words";
+        $key = "preview {$studio->shelf->fingerprint($asset->file)} $words";
         $made = $studio->pictures->text($key, fn (): string => $asset->kind === AssetKind::Font
             ? $this->words($studio->shelf, $asset, $words === '' ? $asset->title : $words)
             : $this->art($studio->shelf, $asset));

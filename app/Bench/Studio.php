@@ -42,7 +42,7 @@ final readonly class Studio
      */
     public function palette(string $file, int $count): array
     {
-        $json = $this->pictures->text("palette-1 {$this->shelf->fingerprint($file)} $count", function () use ($file, $count): string {
+        $json = $this->pictures->text("palette {$this->shelf->fingerprint($file)} $count", function () use ($file, $count): string {
             $picture = $this->shelf->picture($file);
             $pixels = $picture->pixels();
             $small = $pixels->resized(min(1.0, self::PALETTE_SIDE / max($pixels->width(), $pixels->height())));

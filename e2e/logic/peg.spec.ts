@@ -3,7 +3,7 @@ import { cuts, extra, outline } from '../../resources/ts/peg/garments';
 import { gap, snap } from '../../resources/ts/peg/snapping';
 import { quantities } from '../../resources/ts/tokens/quantity';
 import { ago, effectWords, label, parts } from '../../resources/ts/words/lines';
-import type { Parameter } from '../../resources/ts/types';
+import type { EffectLine, Parameter } from '../../resources/ts/types';
 
 const sheet = { width: 12, height: 16 };
 const other = { name: 'Sun disc', box: { left: 4, top: 4, width: 2, height: 2 } };
@@ -82,7 +82,7 @@ const parameter = (name: string): Parameter => ({ name, kind: 'length', least: 0
 
 test('puts an effect\'s parameters into its sentence', () => {
     const says = (line: Record<string, string>, names: string[]): string =>
-        parts({ kind: 'outline', on: true, ...line }, names.map(parameter)).map((part) => (typeof part === 'string' ? part : `<${part.name}>`)).join('');
+        parts({ kind: 'outline', on: true, ...line } as EffectLine, names.map(parameter)).map((part) => (typeof part === 'string' ? part : `<${part.name}>`)).join('');
     const names = ['width', 'colour', 'side', 'join', 'mitreLimit'];
     expect(says({ join: 'mitre', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, points up to <mitreLimit> ×');
     expect(says({ join: 'round', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners');
@@ -92,7 +92,7 @@ test('puts an effect\'s parameters into its sentence', () => {
 });
 
 test('reads an effect that has no words yet by its own name', () => {
-    expect(parts({ kind: 'shimmer', on: true }, [parameter('by')]).map((part) => (typeof part === 'string' ? part : part.name))).toEqual(['shimmer ', 'by']);
+    expect(parts({ kind: 'shimmer', on: true } as unknown as EffectLine, [parameter('by')]).map((part) => (typeof part === 'string' ? part : part.name))).toEqual(['shimmer ', 'by']);
     expect(label('shimmer', 'by')).toBe('by');
 });
 

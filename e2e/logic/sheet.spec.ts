@@ -1,13 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { coloursOf, freshName, nameColour, removeSwatch, renameSwatch } from '../../resources/ts/bench/colours';
-import {
-    called, copied, everyLayer, findLayer, freshId, moved, moveLayer, newEffect, newLayer, newRepeat, newWear, removeLayer, replaceLayer, sized, turned,
-} from '../../resources/ts/bench/layers';
-import { takenOut, withStroke } from '../../resources/ts/bench/drawing';
-import { verbs } from '../../resources/ts/bench/verbs';
+import { readFileSync } from 'node:fs';
+import { coloursOf, freshName } from '../../resources/ts/bench/colours';
+import { groupsOf } from '../../resources/ts/bench/grouping';
+import { joined } from '../../resources/ts/bench/joining';
+import { below, everyLayer, findLayer, replaceLayer } from '../../resources/ts/bench/layers';
+import { found, verbs, type Verb } from '../../resources/ts/bench/verbs';
 import { thinned, toShares } from '../../resources/ts/peg/pen';
 import { finds, genresOf } from '../../resources/ts/tokens/finding';
-import type { Artwork, Asset, Catalogue, Layer } from '../../resources/ts/types';
+import type { Artwork, AssetCard, Catalogue, EffectKind, EffectLine, Finding, Layer, Operation } from '../../resources/ts/types';
+import { phrase, phrasesOf } from '../../resources/ts/words/choices';
+import { effectWords, parts } from '../../resources/ts/words/lines';
 
 /** The interface's own sums, without a browser. */
 
@@ -27,7 +29,7 @@ function group(id: string, layers: Layer[]): Layer {
 function sheet(layers: Layer[], more: Partial<Artwork> = {}): Artwork {
     return {
         format: 'tallcrow.artwork/2', title: 'Kites', product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 3600, height: 4800, ppi: 300 },
-        garments: [], swatches: [], layers, distress: [], ...more,
+        garments: [], swatches: [], layers, distress: [], limits: { letterLost: 0.4, stroke: 0.012 }, ...more,
     };
 }
 
@@ -48,145 +50,13 @@ test('replaces a layer at any depth and leaves the rest as it was', () => {
     expect(ids(art.layers)).toEqual(['a', 'g', 'b']);
 });
 
-test('takes a layer out, and out of every shield that named it', () => {
-    const wear = { ...newWear('speckle'), shielded: ['b', 'a'] };
-    const art = sheet([layer('a', { distress: [wear] }), layer('b')], { distress: [wear] });
-    const without = removeLayer(art, 'b');
-    expect(ids(without.layers)).toEqual(['a']);
-    expect(without.distress[0]?.shielded).toEqual(['a']);
-    expect(without.layers[0]?.distress[0]?.shielded).toEqual(['a']);
-});
-
-test('takes a group out with all it holds, and out of the shields', () => {
-    const wear = { ...newWear('speckle'), shielded: ['b', 'a'] };
-    const art = sheet([layer('a'), group('outer', [layer('c'), group('g', [layer('b')])])], { distress: [wear] });
-    const without = removeLayer(art, 'g');
-    expect(ids(without.layers)).toEqual(['a', 'outer', 'c']);
-    expect(without.distress[0]?.shielded).toEqual(['a']);
-});
-
-test('moves top lines and keeps within the list', () => {
-    const art = sheet([layer('a'), layer('b'), layer('c')]);
-    expect(ids(moveLayer(art, 'c', 0).layers)).toEqual(['c', 'a', 'b']);
-    expect(ids(moveLayer(art, 'a', 9).layers)).toEqual(['b', 'c', 'a']);
-    expect(ids(moveLayer(art, 'none', 1).layers)).toEqual(['a', 'b', 'c']);
-});
-
-test('moves, sizes and turns a piece, and a group as one', () => {
-    expect(moved(layer('a'), 0.01, -0.1).placement).toMatchObject({ x: 2.01, y: 2.9 });
-    expect(sized(layer('a'), 2, 2, 3).placement).toMatchObject({ x: 2, y: 3, width: 2, height: null });
-    expect(turned(layer('a'), 200, 2, 3).placement?.turn).toBe(-160);
-
-    const pair = group('g', [layer('left', { placement: { x: 1, y: 1, width: 1, height: 2, turn: 10, flip: 'none' } }), layer('right', { placement: { x: 3, y: 1, width: 1, height: null, turn: 0, flip: 'none' } })]);
-    const [left, right] = everyLayer([sized(pair, 0.5, 2, 1)]).slice(1);
-    expect(left?.placement).toMatchObject({ x: 1.5, width: 0.5, height: 1 });
-    expect(right?.placement).toMatchObject({ x: 2.5, width: 0.5 });
-    const [up, down] = everyLayer([turned(pair, 90, 2, 1)]).slice(1);
-    expect(up?.placement).toMatchObject({ x: 2, y: 0, turn: 100 });
-    expect(down?.placement).toMatchObject({ x: 2, y: 2, turn: 90 });
-});
-
-test('gives new and copied layers ids of their own', () => {
-    const art = sheet([layer('line-1'), layer('line-3'), group('g', [layer('line-4')])]);
-    expect(freshId(art)).toBe('line-5');
-    const twin = copied(art, findLayer(art, 'g') as Layer);
-    const all = [...ids(art.layers), ...ids([twin])];
-    expect(new Set(all).size).toBe(all.length);
-    expect(newLayer(art, { kind: 'art', file: 'kite.svg' }, 4).placement).toMatchObject({ x: 6, width: 4 });
-});
-
-test('makes an effect of the catalogue with its defaults', () => {
-    const outline = { kind: 'outline', stage: 'ink' as const, parameters: [{ name: 'width', kind: 'length' as const, least: 0, most: 2, default: 0.1, choices: [] }] };
-    expect(newEffect(outline)).toEqual({ kind: 'outline', on: true, width: 0.1 });
-});
-
-test('calls layers by their words', () => {
-    expect(called(layer('a', { name: 'Sun disc' }))).toBe('Sun disc');
-    expect(called(layer('a', { source: { kind: 'text', text: 'QUARRY\nROAD', font: 'x', align: 'left', leading: 1 } }))).toBe('QUARRY ROAD');
-    expect(called(layer('a', { source: { kind: 'art', file: 'old-lantern.svg' } }))).toBe('old-lantern');
-    expect(called(group('g', []))).toBe('Group');
-});
-
 test('lists the colours of a sheet once each', () => {
-    const fill = (colour: string): Layer['effects'][number] => ({ kind: 'fill', on: true, colour });
+    const fill = (colour: string): EffectLine => ({ kind: 'fill', on: true, colour });
     expect(coloursOf(sheet([layer('a', { effects: [fill('#111111')] }), group('g', [layer('b', { effects: [fill('#222222'), fill('#111111')] })])]))).toEqual(['#111111', '#222222']);
 });
 
-const catalogue = {
-    effects: [
-        { kind: 'letter-spacing', stage: 'type', parameters: [] }, { kind: 'arch', stage: 'geometry', parameters: [] },
-        { kind: 'fill', stage: 'ink', parameters: [] }, { kind: 'outline', stage: 'ink', parameters: [] },
-    ],
-    textures: ['speckle'],
-    repeats: { kinds: ['radial', 'stack'], facings: [], changes: [], most: 120 },
-} as unknown as Catalogue;
-const shelf = [{ kind: 'font', file: 'rye.woff2' }, { kind: 'art', file: 'kite.svg' }] as Asset[];
-
-test('offers what suits the chosen piece', () => {
-    const says = (chosen?: Layer): string[] => verbs(sheet([]), catalogue, shelf, chosen).map((verb) => verb.say);
-    expect(says()).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Wear the whole sheet with fine speckle']);
-    const words = layer('w', { source: { kind: 'text', text: 'X', font: 'rye.woff2', align: 'left', leading: 1 } });
-    expect(says(words)).toContain('Space letters');
-    expect(says(layer('s'))).toContain('Arch');
-    expect(says(layer('s'))).not.toContain('Space letters');
-    expect(says(layer('a', { source: { kind: 'art', file: 'kite.svg' } }))).toEqual(expect.arrayContaining(['Arch', 'Repeat it about a centre', 'Stack copies of it']));
-    expect(says(layer('a', { source: { kind: 'art', file: 'kite.svg' } }))).not.toContain('Space letters');
-    expect(says(layer('k', { role: { kind: 'knockout', gap: 0.1, join: 'round' } }))).toContain('Print it as ink again');
-    expect(verbs(sheet([]), catalogue, [], undefined).map((verb) => verb.say)).not.toContain('Set words');
-});
-
-function apply(say: string, art: Artwork, chosen: Layer): { artwork: Artwork; chosen: string | null } {
-    const verb = verbs(art, catalogue, shelf, chosen).find((one) => one.say === say);
-    if (!verb) {
-        throw new Error(`no verb "${say}"`);
-    }
-    return verb.apply(art);
-}
-
-test('bends before it inks: an arch goes before a ring that was there', () => {
-    const inked = layer('a', { effects: [{ kind: 'fill', on: true }, { kind: 'outline', on: true }] });
-    const after = apply('Arch', sheet([inked]), inked).artwork.layers[0];
-    expect(after?.effects.map((effect) => effect.kind)).toEqual(['arch', 'fill', 'outline']);
-});
-
-test('lays a ring before a fill over the whole', () => {
-    const inked = layer('a', { effects: [{ kind: 'fill', on: true }, { kind: 'paper', on: true }] });
-    expect(apply('Outline', sheet([inked]), inked).artwork.layers[0]?.effects.map((effect) => effect.kind)).toEqual(['fill', 'outline', 'paper']);
-});
-
-test('lays the other cuts of a pack behind or over the words', () => {
-    const pack = [['fill', 'k.otf'], ['shadow', 'k-shadow.otf'], ['outline', 'k-outline.otf']].map(([cut, file]) => ({ kind: 'font', pack: 'Kite', cut, file, title: file })) as unknown as Asset[];
-    const words = layer('w', { source: { kind: 'text', text: 'X', font: 'k.otf', align: 'left', leading: 1 } });
-    const all = verbs(sheet([words]), catalogue, pack, words);
-    const fonts = (say: string): (string | null)[] => (all.find((verb) => verb.say === say)?.apply(sheet([words])).artwork.layers ?? []).map((one) => (one.source.kind === 'text' ? one.source.font : null));
-    expect(fonts('Lay its shadow cut behind')).toEqual(['k-shadow.otf', 'k.otf']);
-    expect(fonts('Lay its outline cut over')).toEqual(['k.otf', 'k-outline.otf']);
-    expect(verbs(sheet([words]), catalogue, shelf, words).map((verb) => verb.say)).not.toContain('Lay its shadow cut behind');
-});
-
-test('names, renames and forgets a colour on every line, in groups and among several', () => {
-    const art = sheet([
-        layer('a', { effects: [{ kind: 'fill', on: true, colour: '#AA0000' }] }),
-        group('g', [layer('b', { effects: [{ kind: 'gradient', on: true, colours: ['#aa0000', '#00bb00'] }] })]),
-    ]);
-    const named = nameColour(art, '#aa0000', 'Rust');
-    expect(named.swatches).toEqual([{ name: 'Rust', colour: '#aa0000' }]);
-    const colours = (of: Artwork): unknown[] => everyLayer(of.layers).flatMap((one) => one.effects.map((effect) => effect['colour'] ?? effect['colours']));
-    expect(colours(named)).toEqual(['@Rust', ['@Rust', '#00bb00']]);
-    expect(colours(renameSwatch(named, 'Rust', 'Brick'))).toEqual(['@Brick', ['@Brick', '#00bb00']]);
-    expect(colours(removeSwatch(named, 'Rust'))).toEqual(['#aa0000', ['#aa0000', '#00bb00']]);
-    expect(freshName(named)).toBe('Colour 2');
-});
-
-test('moves a repeat\'s centre with its piece', () => {
-    const art = sheet([]);
-    const ray = layer('a', { repeat: newRepeat(art, 'radial') });
-    expect(ray.repeat).toMatchObject({ x: 6, y: 8, count: 8 });
-    expect(moved(ray, 0.5, -1).repeat).toMatchObject({ x: 6.5, y: 7 });
-});
-
 test('finds fonts by every word, genre and licence, favourites first', () => {
-    const font = (title: string, genre: string, more: object = {}): Asset => ({ kind: 'font', title, genre, pack: '', cut: '', favourite: false, licence: { name: 'OFL-1.1' }, ...more }) as unknown as Asset;
+    const font = (title: string, genre: string, more: object = {}): AssetCard => ({ kind: 'font', title, genre, pack: '', cut: '', favourite: false, licence: { name: 'OFL-1.1' }, ...more }) as unknown as AssetCard;
     const all = [font('Anton', 'condensed'), font('Kite Shadow', 'varsity', { cut: 'shadow', licence: { name: 'bought' } }), font('Rye', 'western', { favourite: true })];
     const titles = (wanted: object): string[] => finds(all, { wanted: '', genre: '', licence: '', favourites: false, ...wanted }).map((one) => one.title);
     expect(titles({})).toEqual(['Rye', 'Anton', 'Kite Shadow']);
@@ -195,15 +65,6 @@ test('finds fonts by every word, genre and licence, favourites first', () => {
     expect(titles({ licence: 'bought' })).toEqual(['Kite Shadow']);
     expect(titles({ favourites: true })).toEqual(['Rye']);
     expect(genresOf(all)).toEqual(['condensed', 'varsity', 'western']);
-});
-
-test('cuts a gap around a piece, which sits in it', () => {
-    const inked = layer('a', { effects: [{ kind: 'arch', on: true }, { kind: 'fill', on: true }] });
-    const { artwork, chosen } = apply('Cut a gap around it', sheet([layer('plate'), inked]), inked);
-    expect(artwork.layers.map((one) => one.role.kind)).toEqual(['ink', 'knockout']);
-    expect(artwork.layers[1]?.role).toMatchObject({ sets: true, gap: 0.08 });
-    expect(artwork.layers[1]?.effects.map((effect) => effect.kind)).toEqual(['arch', 'fill']);
-    expect(chosen).toBe('a');
 });
 
 test('tells places on the sheet in shares of a piece, its turn and flip undone', () => {
@@ -221,20 +82,124 @@ test('keeps of a drawn line the points that shape it', () => {
     expect(thinned([[0, 0]], 0.01)).toEqual([[0, 0]]);
 });
 
-test('takes a part out: the part over what is left', () => {
-    const art = sheet([layer('a')]);
-    const cut: [number, number][] = [[0, 0], [1, 0], [1, 1]];
-    const { artwork, part } = takenOut(art, art.layers[0] as Layer, cut);
-    expect(artwork.layers.map((one) => [one.id, one.masks[0]?.inverted])).toEqual([['a', true], [part, false]]);
-    expect(withStroke(layer('b'), { points: [[0, 0]], width: 0.1, hardness: 1, restores: false, symmetry: 'none', count: 6 }, 0).masks).toHaveLength(1);
+const kind = (name: string, stage: EffectKind['stage'], more: Partial<EffectKind> = {}): EffectKind => ({
+    kind: name, stage, forAny: ['geometry', 'ink', 'look'].includes(stage), forRasters: stage === 'retouch', changesAspect: false, clearsInk: false, parameters: [], ...more,
+});
+const catalogue = {
+    effects: [kind('crop', 'retouch'), kind('letter-spacing', 'type'), kind('arch', 'geometry'), kind('outline', 'ink', { parameters: [{ name: 'width', kind: 'length', least: 0, most: 2, default: 0.1, choices: [] }] })],
+    textures: ['speckle', 'dry-roller'],
+    repeats: { kinds: ['radial', 'stack'], facings: [], changes: [], most: 120 },
+} as unknown as Catalogue;
+const shelf = [{ kind: 'font', file: 'rye.woff2', type: 'woff2' }, { kind: 'art', file: 'kite.svg', type: 'svg' }, { kind: 'art', file: 'pool.png', type: 'png', id: 7 }] as AssetCard[];
+
+function offered(layers: Layer[], chosen?: Layer, assets = shelf, trace: (asset: number, id: string) => void = () => undefined): Verb[] {
+    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), trace }, chosen);
+}
+const says = (all: Verb[]): string[] => all.map((verb) => verb.say);
+const stands = (all: Verb[], say: string): Operation[] | undefined => all.find((verb) => verb.say === say)?.operations;
+const words = layer('w', { source: { kind: 'text', text: 'X', font: 'rye.woff2', align: 'left', leading: 1 } });
+
+test('offers what suits the chosen piece, as each kind of line says for itself', () => {
+    expect(says(offered([]))).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Wear the whole sheet with fine speckle', 'Wear the whole sheet with dry roller']);
+    expect(says(offered([words], words))).toEqual(expect.arrayContaining(['Space letters', 'Arch', 'Outline']));
+    expect(says(offered([layer('s')], layer('s')))).toEqual(expect.arrayContaining(['Arch', 'Repeat it about a centre', 'Stack copies of it']));
+    expect(says(offered([], layer('s')))).not.toEqual(expect.arrayContaining(['Space letters']));
+    expect(says(offered([], layer('a', { source: { kind: 'art', file: 'kite.svg' } })))).not.toContain('Crop');
+    expect(says(offered([], layer('a', { source: { kind: 'art', file: 'pool.png' } })))).toEqual(expect.arrayContaining(['Crop', 'Trace it to a drawing']));
+    expect(says(offered([], layer('k', { role: { kind: 'knockout', gap: 0.1, join: 'round', from: [], sets: false } })))).toContain('Print it as ink again');
+    expect(says(offered([], undefined, []))).not.toContain('Set words');
 });
 
-test('groups a piece with the line before it, and not what has none', () => {
-    const second = layer('b');
-    const { artwork, chosen } = apply('Keep it together with the line before', sheet([layer('a'), second, layer('c')]), second);
-    expect(artwork.layers).toHaveLength(2);
-    expect(ids(artwork.layers)).toEqual([chosen, 'a', 'b', 'c']);
-    expect(artwork.layers[0]?.placement).toBeUndefined();
-    const alone = layer('a');
-    expect(apply('Keep it together with the line before', sheet([alone]), alone).artwork.layers).toHaveLength(1);
+test('asks the core for what a verb says', () => {
+    const all = offered([layer('plate'), words], words);
+    expect(stands(all, 'Outline')).toEqual([{ op: 'add-effect', id: 'w', line: { kind: 'outline', on: true, width: 0.1 } }]);
+    expect(stands(all, 'Cut a gap around it')).toEqual([{ op: 'set-role', id: 'w', role: { kind: 'knockout', gap: 0.08, join: 'round', from: [], sets: true } }]);
+    expect(stands(all, 'Keep it together with the line before')).toEqual([{ op: 'group', ids: ['plate', 'w'] }]);
+    expect(stands(all, 'Clip it to PLATE')).toMatchObject([{ op: 'add-mask', id: 'w', mask: { kind: 'clip', layer: 'plate' } }]);
+    expect(stands(all, 'Stack copies of it')).toEqual([{ op: 'add-repeat', id: 'w', kind: 'stack' }]);
+    expect(stands(all, 'Wear this piece with dry roller')).toMatchObject([{ op: 'add-wear', id: 'w', wear: { texture: 'dry-roller', amount: 0.14 } }]);
+    expect(stands(all, 'Wear the whole sheet with dry roller')).toMatchObject([{ op: 'add-wear', id: '' }]);
+    expect(says(offered([words], words))).not.toContain('Keep it together with the line before');
+});
+
+test('offers the other cuts of a pack, a shadow behind and the rest over', () => {
+    const pack = [['fill', 'k.otf'], ['shadow', 'k-shadow.otf'], ['outline', 'k-outline.otf']].map(([cut, file]) => ({ kind: 'font', pack: 'Kite', cut, file, title: file })) as unknown as AssetCard[];
+    const set = layer('w', { source: { kind: 'text', text: 'X', font: 'k.otf', align: 'left', leading: 1 } });
+    const all = offered([set], set, pack);
+    expect(stands(all, 'Lay its shadow cut behind')).toEqual([{ op: 'lay-cut', id: 'w', font: 'k-shadow.otf', behind: true }]);
+    expect(stands(all, 'Lay its outline cut over')).toEqual([{ op: 'lay-cut', id: 'w', font: 'k-outline.otf', behind: false }]);
+    expect(says(offered([words], words))).not.toContain('Lay its shadow cut behind');
+});
+
+test('traces the picture of the chosen piece', () => {
+    const traced: unknown[] = [];
+    const art = layer('a', { source: { kind: 'art', file: 'pool.png' } });
+    offered([art], art, shelf, (...asked) => traced.push(asked)).find((verb) => verb.say === 'Trace it to a drawing')?.begin?.();
+    expect(traced).toEqual([[7, 'a']]);
+});
+
+test('finds what begins with the words first, then what holds them, then what is akin', () => {
+    const all = [{ say: 'Mask to an ellipse', hint: '', also: ['outline'] }, { say: 'Set it out', hint: '', also: [] }, { say: 'Outline', hint: '', also: [] }];
+    expect(says(found(all, ' OUT'))).toEqual(['Outline', 'Set it out', 'Mask to an ellipse']);
+    expect(says(found(all, ''))).toHaveLength(3);
+    expect(found(all, 'sparkle')).toEqual([]);
+});
+
+test('lists the lines of a layer\'s own list that print before it', () => {
+    const art = sheet([layer('a'), group('g', [layer('b'), layer('c')]), layer('d')]);
+    expect(below(art.layers, 'd').map((one) => one.id)).toEqual(['a', 'g']);
+    expect(below(art.layers, 'c').map((one) => one.id)).toEqual(['b']);
+    expect(below(art.layers, 'gone')).toEqual([]);
+});
+
+test('gives a new colour a name that none has', () => {
+    expect(freshName(sheet([], { swatches: [{ name: 'Colour 2', colour: '#123456' }] }))).toBe('Colour 3');
+});
+
+test('joins moves of the same pieces that wait, and no others', () => {
+    const move = (dx: number, ...ids: string[]): Operation => ({ op: 'move', ids, dx, dy: 0 });
+    expect(joined([move(1, 'a')], [move(2, 'a')])).toEqual([move(3, 'a')]);
+    expect(joined([move(1, 'a')], [move(2, 'b')])).toEqual([move(1, 'a'), move(2, 'b')]);
+    expect(joined([{ op: 'group', ids: ['a'] }], [move(1, 'a')])).toHaveLength(2);
+});
+
+test('shows findings under the groups that they name, one that it does not know too', () => {
+    const finding = (key: string, of: string): Finding => ({ key, group: of }) as Finding;
+    const groups = groupsOf([finding('x', 'novelty'), finding('a', 'cloth'), finding('b', 'sheet'), finding('c', 'cloth')], ['sheet', 'pictures', 'cloth']);
+    expect(groups.map((one) => [one.name, one.findings.map((each) => each.key)])).toEqual([['Sheet', ['b']], ['Cloth', ['a', 'c']], ['Novelty', ['x']]]);
+});
+
+interface Described { properties: Record<string, { const?: string; enum?: string[] }> }
+const api = JSON.parse(readFileSync(new URL('../../docs/api.schema.json', import.meta.url), 'utf8')) as { $defs: { effectLine: { oneOf: Described[] } } };
+
+test('has a sentence for every kind of line, with every value of it, and a word for each', () => {
+    const lacking = api.$defs.effectLine.oneOf.flatMap(({ properties }) => {
+        const line = properties['kind']?.const ?? '';
+        const wording = effectWords[line];
+        const values = Object.keys(properties).filter((name) => !['kind', 'on'].includes(name));
+        return wording
+            ? values.flatMap((name) => [...(wording.sentence.includes(`{${name}}`) ? [] : [`${line}: the sentence has no {${name}}`]), ...(wording.labels[name] ? [] : [`${line}: no label for ${name}`])])
+            : [`${line}: no sentence in words/lines.ts`];
+    });
+    expect(lacking).toEqual([]);
+});
+
+test('has no words for lines that are not there', () => {
+    const kinds = api.$defs.effectLine.oneOf.map(({ properties }) => properties['kind']?.const);
+    expect(Object.keys(effectWords).filter((line) => !kinds.includes(line))).toEqual([]);
+});
+
+test('reads slugs as phrases, by the line where it reads otherwise', () => {
+    expect(phrase('half-right')).toBe('the right half of each letter');
+    expect(phrase('dry-roller')).toBe('dry roller');
+    expect(phrasesOf('hatch', 'as', ['ink', 'cut'])).toEqual({ ink: 'lines of ink in', cut: 'lines cut out' });
+    expect(phrasesOf('arch', 'by', ['percent', 'inches'])).toEqual({ percent: 'by', inches: 'by a rise of' });
+    expect(phrasesOf('paper', 'paper', ['animal-spots'])).toEqual({ 'animal-spots': 'animal spots' });
+});
+
+test('leaves out of a sentence what means nothing as the line stands', () => {
+    const parameters = ['by', 'bend', 'rise'].map((name) => ({ name, kind: 'share' as const, least: 0, most: 1, default: 0, choices: [] }));
+    const read = (line: EffectLine): string => parts(line, parameters).map((part) => (typeof part === 'string' ? part : `<${part.name}>`)).join('');
+    expect(read({ kind: 'arch', on: true, by: 'percent', bend: 0.3, rise: 1 })).toBe('Arch <by> <bend>');
+    expect(read({ kind: 'arch', on: true, by: 'inches', bend: 0.3, rise: 1 })).toBe('Arch <by> <rise>');
 });

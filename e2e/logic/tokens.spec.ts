@@ -5,7 +5,7 @@ import { CORNERS, cornersOf, inTurn, placed, toLine, type Corner } from '../../r
 const whole: Corner[] = [[0, 0], [1, 0], [1, 1], [0, 1]];
 
 test('reads the corners of a line and writes them back', () => {
-    const line = { kind: 'straighten', on: true, x1: 0.1, y1: 0.2, x2: 0.9, y2: 0.15, x3: 0.8, y3: 0.9, x4: 0.2, y4: 0.95 };
+    const line = { kind: 'straighten' as const, on: true, x1: 0.1, y1: 0.2, x2: 0.9, y2: 0.15, x3: 0.8, y3: 0.9, x4: 0.2, y4: 0.95 };
     expect(cornersOf(line)).toEqual([[0.1, 0.2], [0.9, 0.15], [0.8, 0.9], [0.2, 0.95]]);
     expect({ ...line, ...toLine(cornersOf(line)) }).toEqual(line);
     expect(CORNERS).toHaveLength(4);

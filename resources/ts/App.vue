@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import { computed, ref, watchEffect } from 'vue';
+import { useLocalStorage, usePreferredDark } from '@vueuse/core';
+import { computed, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import { useTheme } from 'vuetify';
-import { useBench } from './stores/bench';
+import { useSheet } from './stores/sheet';
 
 const route = useRoute();
-const bench = useBench();
+const sheet = useSheet();
 const theme = useTheme();
 const inJob = computed(() => route.path.startsWith('/jobs/'));
 const stations = ['brief', 'gather', 'build', 'send'];
-const light = ref(window.localStorage.getItem('light') ?? (window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'));
+const light = useLocalStorage('light', usePreferredDark().value ? 'dark' : 'light');
 
 watchEffect(() => {
     theme.change(light.value);
     document.documentElement.dataset['light'] = light.value;
-    window.localStorage.setItem('light', light.value);
 });
 </script>
 
@@ -27,7 +27,7 @@ watchEffect(() => {
                 <router-link v-for="station in stations" :key="station" :to="`/jobs/${route.params['job']}/${station}`">{{ station[0]?.toUpperCase() }}{{ station.slice(1) }}</router-link>
             </nav>
             <nav v-else aria-label="Shop"><router-link to="/">Jobs</router-link><router-link to="/shelf">Shelf</router-link><router-link to="/houses">Houses</router-link></nav>
-            <span v-if="inJob && bench.job" class="top-job"><strong>{{ bench.job.title }}</strong> <span class="small" role="status">{{ bench.saving ? 'saving …' : bench.saved ? 'saved' : 'not saved' }}</span></span>
+            <span v-if="inJob && sheet.job" class="top-job"><strong>{{ sheet.job.title }}</strong> <span class="small" role="status">{{ sheet.saving ? 'saving …' : sheet.saved ? 'saved' : 'not saved' }}</span></span>
             <button type="button" class="lamp" :aria-label="light === 'dark' ? 'Light room' : 'Dark room'" @click="light = light === 'dark' ? 'light' : 'dark'">{{ light === 'dark' ? '☀' : '☾' }}</button>
         </header>
         <div id="work" class="work"><router-view /></div>

@@ -2,6 +2,7 @@ import '@fontsource/schibsted-grotesk/400.css';
 import '@fontsource/schibsted-grotesk/600.css';
 import '@fontsource/spline-sans-mono/400.css';
 import '@fontsource/spline-sans-mono/500.css';
+import { VueQueryPlugin } from '@tanstack/vue-query';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { createVuetify } from 'vuetify';
@@ -10,9 +11,8 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import 'vuetify/styles';
 import App from './App.vue';
 import { router } from './router';
+import { queryClient } from './server/queries';
 import './styles/base.css';
-import './styles/bench.css';
-import './styles/pages.css';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
@@ -29,4 +29,4 @@ const vuetify = createVuetify({
     },
 });
 
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');
+createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient }).use(router).use(vuetify).mount('#app');

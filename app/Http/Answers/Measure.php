@@ -11,6 +11,7 @@ final readonly class Measure extends Answer
 {
     public function __construct(
         public string $id,
+        public string $called,
         public ?float $width,
         public ?float $height,
         public ?Box $box,
@@ -20,6 +21,6 @@ final readonly class Measure extends Answer
 
     public static function of(Measures $measures): self
     {
-        return new self($measures->id, $measures->width, $measures->height, $measures->box === null ? null : Box::of($measures->box), $measures->ppi, $measures->trouble);
+        return new self($measures->id, $measures->called, $measures->width, $measures->height, $measures->box === null ? null : Box::of($measures->box), $measures->ppi, $measures->trouble);
     }
 }

@@ -18,6 +18,9 @@ final class FolderShelf implements Shelf
     /** @var array<string, Picture> */
     private array $pictures = [];
 
+    /** @var array<string, string> by path, size, time and inode of the file */
+    private array $fingerprints = [];
+
     public function __construct(private readonly string $folder) {}
 
     public function font(string $name): Font
@@ -42,7 +45,7 @@ final class FolderShelf implements Shelf
     {
         $path = $this->path($name);
 
-        return $name.':'.filesize($path).':'.filemtime($path).':'.fileinode($path);
+        return $this->fingerprints[$path.':'.filesize($path).':'.filemtime($path).':'.fileinode($path)] ??= $name.':'.hash_file('xxh128', $path);
     }
 
     private function bytes(string $name): string

@@ -8,40 +8,28 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\AssetUnusable;
-use TallCrow\Asset\Shelf;
 use TallCrow\Geometry\Box;
-use TallCrow\Mask\Mask;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
+use TallCrow\Render\Stage\LayerKeys;
 use TallCrow\Texture\Wear;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
 /** Lays layers over one another from the cloth up, with what knockouts and wear take away. */
-final class Compositor
+final class Compositor implements Scene
 {
-    private readonly LayerPainter $painter;
-
-    private readonly WearPainter $wear;
-
     /** @param  ?callable(LayerTrouble): void  $onTrouble when given, a layer in trouble is left out and told of */
     public function __construct(
-        Shelf $shelf,
         public readonly Placer $placer,
+        private readonly LayerPainter $painter,
+        private readonly WearPainter $wear,
         private readonly Pictures $pictures,
         private readonly mixed $onTrouble = null,
-        private readonly ?Progress $progress = null,
+        private readonly Progress $progress = new NoProgress,
         private readonly ?Artwork $artwork = null,
-    ) {
-        $this->wear = new WearPainter($shelf, $pictures);
-        $this->painter = new LayerPainter($shelf, $placer, $pictures, $this->wear, $this, $progress);
-    }
+    ) {}
 
-    /**
-     * @param  list<Layer>  $layers
-     * @param  list<Wear>  $distress
-     * @param  float  $x  corner of the wear's texture, inches
-     */
     public function compose(array $layers, array $distress, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
         $sheet = new Layering($frame);
@@ -51,7 +39,7 @@ final class Compositor
         $points = $wide === null ? null : new Layering($wide);
         $painted = [];
         foreach ($layers as $i => $layer) {
-            $this->progress?->layer($i, count($layers), $layer->called());
+            $this->progress->layer($i, count($layers), $layer->called());
             $gap = $layer->on && $layer->role->takesAway() ? $this->piece($layer, $frame) : null;
             if ($gap !== null) {
                 $sheet->takeOut($layer, $gap);
@@ -97,20 +85,18 @@ final class Compositor
         return $this->artwork !== null && $frame == Frame::sheet($this->artwork->sheet, $frame->ppi);
     }
 
-    /** A layer of the artwork by its id. */
     public function named(string $id): ?Layer
     {
         return $this->artwork?->layer($id);
     }
 
-    /** Where a layer of the artwork has ink, by its own shape: one band, all of it where there is no such layer. */
     public function inkOf(string $id, Frame $frame): Image
     {
         $layer = $this->named($id);
         if ($layer === null) {
             return Image::empty($frame->width, $frame->height, 1)->inverted();
         }
-        $piece = $this->piece(self::unclipped($layer), $frame);
+        $piece = $this->piece(LayerKeys::unclipped($layer), $frame);
         if ($piece === null) {
             return Image::empty($frame->width, $frame->height, 1);
         }
@@ -118,15 +104,19 @@ final class Compositor
         return $piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height);
     }
 
-    /** As a layer stands model for a clip: as ink, whether it prints or not, and clipped by nothing itself. */
-    public static function unclipped(Layer $layer): Layer
+    public function draw(Layer $layer, Frame $frame): ?Piece
     {
-        return $layer->withOn(true)->withRole(Role::ink())->withMasks(array_values(array_filter($layer->masks, fn (Mask $mask): bool => $mask->clipsTo() === null)));
+        return $this->painter->draw($layer, $frame, $this);
+    }
+
+    public function progress(): Progress
+    {
+        return $this->progress;
     }
 
     public function mask(Layer $layer, Frame $frame): ?Image
     {
-        return $this->painter->mask($layer, $frame);
+        return $this->painter->mask($layer, $frame, $this);
     }
 
     /**
@@ -137,7 +127,7 @@ final class Compositor
     public function piece(Layer $layer, Frame $frame): ?Piece
     {
         try {
-            return $layer->role->takesAway() ? $this->painter->knockout($layer, $frame) : $this->painter->paint($layer, $frame);
+            return $this->painter->paint($layer, $frame, $this);
         } catch (LayerTrouble $trouble) {
             if ($this->onTrouble === null) {
                 throw $trouble;
@@ -177,7 +167,7 @@ final class Compositor
     {
         // The whole sheet where it is known: a window that changed with the ink would let nothing drawn before serve again.
         $extent = $this->artwork?->sheet->box() ?? $this->around($layers) ?? new Box(0, 0, 1, 1);
-        $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->key($layer)) : '', $layers)));
+        $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->keys->of($layer, $this)) : '', $layers)));
 
         return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $extent, $key, $bare): ?Piece {
             if ($bare !== null && $bare->frame->ppi >= $ppi) {

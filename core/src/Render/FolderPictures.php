@@ -15,18 +15,30 @@ final readonly class FolderPictures implements Pictures
 {
     private const NOTHING = 'nothing';
 
+    /** Seconds between notes that a kept file was used. */
+    private const WHILE = 300;
+
+    /** Part of every key. */
+    private string $code;
+
+    /**
+     * @param  int  $mostBytes  that the folder may hold
+     * @param  ?string  $code  fingerprint of the code that draws; DrawingCode's unless given
+     */
     public function __construct(
         public string $folder,
         private int $mostBytes = 1_500_000_000,
+        ?string $code = null,
     ) {
         if (! is_dir($this->folder)) {
             @mkdir($this->folder, 0o700, true);
         }
+        $this->code = $code ?? DrawingCode::fingerprint($this->folder);
     }
 
     public function piece(string $key, Frame $frame, callable $make): ?Piece
     {
-        $base = $this->folder.'/p'.sha1($key.$frame->key());
+        $base = $this->folder.'/p'.sha1($this->code.$key.$frame->key());
 
         return is_file($base.'.at') ? $this->keptPiece($base, $frame, $make) : self::alone($base, fn (): ?Piece => $this->keptPiece($base, $frame, $make));
     }
@@ -36,7 +48,8 @@ final readonly class FolderPictures implements Pictures
     {
         $place = self::kept($base.'.at');
         if ($place !== null) {
-            touch($base.'.at');
+            $this->used($base.'.at');
+            $this->used($base.'.v');
             if ($place === self::NOTHING) {
                 return null;
             }
@@ -58,7 +71,7 @@ final readonly class FolderPictures implements Pictures
 
     public function image(string $key, callable $make): Image
     {
-        $file = $this->folder.'/i'.sha1($key).'.v';
+        $file = $this->folder.'/i'.sha1($this->code.$key).'.v';
         if (! is_file($file)) {
             self::alone($file, function () use ($file, $make): void {
                 if (! is_file($file)) {
@@ -67,14 +80,18 @@ final readonly class FolderPictures implements Pictures
             });
         }
 
+        $this->used($file);
+
         return Image::mapped($file);
     }
 
     public function text(string $key, callable $make): string
     {
-        $file = $this->folder.'/t'.sha1($key);
+        $file = $this->folder.'/t'.sha1($this->code.$key);
         $known = self::kept($file);
         if ($known !== null) {
+            $this->used($file);
+
             return $known;
         }
         $text = $make();
@@ -83,9 +100,19 @@ final readonly class FolderPictures implements Pictures
         return $text;
     }
 
-    /** Lets the oldest go until the rest fits. */
+    /** What is used stays longest: its time is set anew, once in a while, since that costs a write. */
+    private function used(string $file): void
+    {
+        if (is_file($file) && (int) @filemtime($file) < time() - self::WHILE) {
+            @touch($file);
+        }
+    }
+
+    /** Lets go what was used longest ago until the rest fits. */
     public function tidy(): void
     {
+        // PHP remembers what it saw of the last file.
+        clearstatcache();
         $files = [];
         foreach (glob($this->folder.'/*') ?: [] as $file) {
             $files[$file] = [(int) @filemtime($file), (int) @filesize($file)];

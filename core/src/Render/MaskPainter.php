@@ -27,10 +27,7 @@ final class MaskPainter
     /** A feather is the breadth in which a Gaussian edge goes from 2 % to 98 %: four standard deviations, nearly. */
     private const FEATHER_IN_SIGMAS = 4.0;
 
-    public function __construct(
-        private readonly Shelf $shelf,
-        private readonly Compositor $compositor,
-    ) {}
+    public function __construct(private readonly Shelf $shelf) {}
 
     /**
      * All masks of a layer together, in order.
@@ -39,7 +36,7 @@ final class MaskPainter
      * @param  Box  $box  of the layer, in its own inches
      * @param  ?Affine  $toSheet  null when the box is on the sheet already
      */
-    public function together(array $masks, Box $box, ?Affine $toSheet, Frame $frame): Image
+    public function together(array $masks, Box $box, ?Affine $toSheet, Frame $frame, Scene $scene): Image
     {
         $all = null;
         foreach ($masks as $mask) {
@@ -49,7 +46,7 @@ final class MaskPainter
 
                 continue;
             }
-            $own = $this->one($mask, $box, $toSheet ?? Affine::identity(), $frame);
+            $own = $this->one($mask, $box, $toSheet ?? Affine::identity(), $frame, $scene);
             $own = $mask->isInverted() ? $own->inverted() : $own;
             $all = match (true) {
                 $all === null => $own,
@@ -62,7 +59,7 @@ final class MaskPainter
         return $all;
     }
 
-    private function one(Mask $mask, Box $box, Affine $toSheet, Frame $frame): Image
+    private function one(Mask $mask, Box $box, Affine $toSheet, Frame $frame, Scene $scene): Image
     {
         return match (true) {
             $mask instanceof ShapeMask => self::figure(
@@ -76,7 +73,7 @@ final class MaskPainter
                 $mask->feather, $frame,
             ),
             $mask instanceof PictureMask => $this->luminance($mask, $box, $toSheet, $frame),
-            $mask instanceof ClipMask => $this->compositor->inkOf($mask->layer, $frame),
+            $mask instanceof ClipMask => $scene->inkOf($mask->layer, $frame),
             default => self::open($frame),
         };
     }

@@ -16,6 +16,8 @@ final readonly class Measures
 {
     private function __construct(
         public string $id,
+        /** Its own name, or what its source is called. */
+        public string $called,
         /** Of the piece before its turn, without rings. */
         public ?float $width,
         public ?float $height,
@@ -38,15 +40,9 @@ final readonly class Measures
             $placing = $placer->place($layer);
             $box = $placer->box($layer);
 
-            return new self($layer->id, $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null);
+            return new self($layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null);
         } catch (AssetUnusable|MissingGlyphs|FontRefused $trouble) {
-            return new self($layer->id, null, null, null, null, $trouble->getMessage());
+            return new self($layer->id, $layer->called(), null, null, null, null, $trouble->getMessage());
         }
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return ['id' => $this->id, 'width' => $this->width, 'height' => $this->height, 'box' => $this->box?->toArray(), 'ppi' => $this->ppi, 'trouble' => $this->trouble];
     }
 }

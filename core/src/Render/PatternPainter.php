@@ -18,9 +18,6 @@ use TallCrow\Raster\Image;
 /** Papers and pictures as they are seen through a piece. */
 final readonly class PatternPainter
 {
-    /** Part of every key: raise it when a paper is to look otherwise. */
-    private const VERSION = 'paper-2';
-
     /** A paper's scale is taken in these steps, so that its tile is whole pixels at the usual ppis. */
     private const SCALES = 80;
 
@@ -42,7 +39,7 @@ final readonly class PatternPainter
     {
         $kind = $paint->of;
         $colours = $paint->colours;
-        $key = sprintf('%s %s %d %s', self::VERSION, $kind, $paint->seed, implode(' ', array_map(fn (Srgb $colour): string => $colour->toHex(), $colours)));
+        $key = sprintf('%s %d %s', $kind, $paint->seed, implode(' ', array_map(fn (Srgb $colour): string => $colour->toHex(), $colours)));
         $whole = fn (): Image => $this->pictures->image("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours)));
         $scale = max(1, round($paint->scale * self::SCALES)) / self::SCALES;
         $side = max(1, (int) round(Paper::TILE * $scale * $window->ppi / Paper::PPI));

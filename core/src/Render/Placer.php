@@ -167,7 +167,7 @@ final class Placer
             return $make();
         }
         $fonts = array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), $layer->effects))]);
-        $kept = $this->pictures->text('fitted-1 '.serialize([$source, $layer->placement, $layer->effects, $fonts]), fn (): string => serialize($make()));
+        $kept = $this->pictures->text('fitted '.serialize([$source, $layer->placement, $layer->effects, $fonts]), fn (): string => serialize($make()));
         /** @var list<Letter> $fitted */
         $fitted = unserialize($kept, ['allowed_classes' => [Letter::class, Path::class]]);
 

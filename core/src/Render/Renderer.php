@@ -14,11 +14,17 @@ final class Renderer
 {
     public readonly Placer $placer;
 
+    private readonly WearPainter $wear;
+
+    private readonly LayerPainter $painter;
+
     public function __construct(
-        private readonly Shelf $shelf,
+        Shelf $shelf,
         private readonly Pictures $pictures = new NoPictures,
     ) {
         $this->placer = new Placer($shelf, $pictures);
+        $this->wear = new WearPainter($shelf, $pictures);
+        $this->painter = new LayerPainter($shelf, $this->placer, $pictures, $this->wear);
     }
 
     /**
@@ -28,7 +34,7 @@ final class Renderer
      *
      * @throws LayerTrouble
      */
-    public function picture(Artwork $artwork, Frame $frame, ?callable $onTrouble = null, ?Progress $progress = null): Image
+    public function picture(Artwork $artwork, Frame $frame, ?callable $onTrouble = null, Progress $progress = new NoProgress): Image
     {
         $live = array_values(array_filter($artwork->distress, fn ($wear): bool => $wear->on));
 
@@ -45,9 +51,9 @@ final class Renderer
         return $this->compositor(artwork: $of)->piece($layer, $frame);
     }
 
-    public function compositor(?callable $onTrouble = null, ?Progress $progress = null, ?Artwork $artwork = null): Compositor
+    public function compositor(?callable $onTrouble = null, Progress $progress = new NoProgress, ?Artwork $artwork = null): Compositor
     {
-        return new Compositor($this->shelf, $this->placer, $this->pictures, $onTrouble, $progress, $artwork);
+        return new Compositor($this->placer, $this->painter, $this->wear, $this->pictures, $onTrouble, $progress, $artwork);
     }
 
     /**

@@ -18,13 +18,9 @@ use TallCrow\Raster\Image;
 /** The pixels of placed rasters as their lines of retouching leave them. The file on the shelf is never changed. */
 final class Retoucher
 {
-    /** Part of every key: raise it when retouching is to come out otherwise. */
-    private const VERSION = 'retouch-1';
-
     public function __construct(
         private readonly Shelf $shelf,
         private readonly Pictures $pictures,
-        private readonly ?Progress $progress = null,
     ) {}
 
     /** Height over width of a layer's picture, after what crops and straightens it. */
@@ -36,7 +32,7 @@ final class Retoucher
         if ($picture->isVector() || $shaping === []) {
             return $picture->aspect();
         }
-        $pixels = $this->after(array_slice($lines, 0, (int) array_key_last($shaping) + 1), $file, 300.0);
+        $pixels = $this->after(array_slice($lines, 0, (int) array_key_last($shaping) + 1), $file, 300.0, new NoProgress);
 
         return $pixels->height() / $pixels->width();
     }
@@ -46,14 +42,14 @@ final class Retoucher
      *
      * @param  float  $width  inches at which it is placed
      */
-    public function retouched(Layer $layer, ArtSource $source, float $width): ?Image
+    public function retouched(Layer $layer, ArtSource $source, float $width, Progress $progress = new NoProgress): ?Image
     {
         $picture = $this->shelf->picture($source->file);
         if ($picture->isVector() || self::lines($layer) === []) {
             return null;
         }
 
-        return $this->after(self::lines($layer), $source->file, $picture->width / max(0.01, $width));
+        return $this->after(self::lines($layer), $source->file, $picture->width / max(0.01, $width), $progress);
     }
 
     /** @return list<EffectLine> */
@@ -69,18 +65,18 @@ final class Retoucher
      *
      * @throws AssetUnusable
      */
-    private function after(array $lines, string $file, float $perInch, ?int $of = null): Image
+    private function after(array $lines, string $file, float $perInch, Progress $progress, ?int $of = null): Image
     {
         $line = end($lines);
         if ($line === false) {
             return $this->shelf->picture($file)->pixels()->settled();
         }
         $measured = array_filter($lines, fn (EffectLine $line): bool => self::effect($line)->isMeasured()) !== [];
-        $key = self::VERSION.$this->shelf->fingerprint($file).serialize($lines).($measured ? sprintf('%.3f', $perInch) : '');
+        $key = 'retouched '.$this->shelf->fingerprint($file).serialize($lines).($measured ? sprintf('%.3f', $perInch) : '');
 
-        return $this->pictures->image($key, function () use ($lines, $line, $file, $perInch, $of): Image {
-            $before = $this->after(array_slice($lines, 0, -1), $file, $perInch, $of ?? count($lines));
-            $this->progress?->line(count($lines) - 1, $of ?? count($lines), $line->kind);
+        return $this->pictures->image($key, function () use ($lines, $line, $file, $perInch, $progress, $of): Image {
+            $before = $this->after(array_slice($lines, 0, -1), $file, $perInch, $progress, $of ?? count($lines));
+            $progress->line(count($lines) - 1, $of ?? count($lines), $line->kind);
 
             try {
                 return self::effect($line)->retouch($before, $perInch)->settled();

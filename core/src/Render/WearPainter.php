@@ -16,9 +16,6 @@ use TallCrow\Texture\WearTile;
 /** Lays wear over a window of the sheet. */
 final readonly class WearPainter
 {
-    /** Part of every key: raise it when a texture is to look otherwise. */
-    private const VERSION = 'wear-6';
-
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;
 
@@ -66,7 +63,7 @@ final readonly class WearPainter
 
             return $this->chippable($wear, $frame->finer($finer), $alpha, $x, $y)->looked($table)->shrunk($finer)->settled();
         }
-        $key = sprintf('tile %s %s %.4f', self::VERSION, $this->name($wear), $frame->ppi).md5(implode(',', $table));
+        $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
         return $this->laid($this->pictures->image($key, fn (): Image => WearTile::make($this->field($wear), $wear, $table, $frame->ppi)), $wear, $frame, $x, $y);
     }
@@ -78,7 +75,7 @@ final readonly class WearPainter
      */
     private function table(Wear $wear, float $amount, WornInk $ink, float $x, float $y): array
     {
-        $key = sprintf('cut %s %s %.5f %.3f %.3f %.3f %s', self::VERSION, $this->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
+        $key = sprintf('cut %s %.5f %.3f %.3f %.3f %s', $this->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
         $json = $this->pictures->text($key, function () use ($wear, $amount, $ink, $x, $y): string {
             $edges = $this->followsEdges($wear);
             $piece = ($ink->coarse)($edges ? WornInk::EDGES_PPI : WornInk::PPI);
@@ -111,7 +108,7 @@ final readonly class WearPainter
         $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $ink->image->area())));
         for ($look = 0; $look < $looks; $look++) {
             $tile = $this->pictures->image(
-                sprintf('look %s %s %.3f %d', self::VERSION, $this->name($wear), $ink->frame->ppi, $look),
+                sprintf('look %s %.3f %d', $this->name($wear), $ink->frame->ppi, $look),
                 fn (): Image => WearTile::glimpsed($this->field($wear), $wear, $ink->frame->ppi, $look),
             );
             foreach ($ink->image->summedBy($this->laid($tile, $wear, $ink->frame, $x, $y, mixed: false)) as $level => $sum) {
@@ -125,7 +122,7 @@ final readonly class WearPainter
     /** How soon ink chips: the field, and how near an edge is. */
     private function chippable(Wear $wear, Frame $frame, Image $alpha, float $x, float $y): Image
     {
-        $field = $this->pictures->image(sprintf('field at %s %s %.4f', self::VERSION, $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
+        $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
             $whole = WearTile::sized($this->field($wear), $wear);
 
             return $whole->averaged($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
@@ -158,7 +155,7 @@ final readonly class WearPainter
 
     private function field(Wear $wear): Image
     {
-        return $this->pictures->image('field '.self::VERSION.$this->origin($wear), function () use ($wear): Image {
+        return $this->pictures->image('field '.$this->origin($wear), function () use ($wear): Image {
             if ($wear->texture === Catalogue::PICTURE) {
                 $pixels = $this->shelf->picture($wear->file)->pixels()->onCloth(Srgb::of(0, 0, 0))->luminance();
 

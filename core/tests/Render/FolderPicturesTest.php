@@ -73,11 +73,14 @@ it('draws a piece again whose picture another process has thrown away', function
 
 it('throws the longest unused away first', function (): void {
     $folder = Fixtures::temporary('kept');
-    $pictures = new FolderPictures($folder, 5000);
+    $pictures = new FolderPictures($folder, 5000, '');
     foreach (['old', 'used', 'new'] as $i => $name) {
         $pictures->text($name, fn (): string => str_repeat('x', 2000));
-        touch("$folder/t".sha1($name), time() - 100 + $i * 10);
+        touch("$folder/t".sha1($name), time() - 10_000 + $i * 10);
     }
+    // Made first, but asked for since.
+    touch("$folder/t".sha1('used'), time() - 20_000);
+    $pictures->text('used', fn (): string => '');
     $pictures->tidy();
     $asked = [];
     foreach (['old', 'used', 'new'] as $name) {

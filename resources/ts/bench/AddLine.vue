@@ -1,32 +1,24 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
-import { useBench } from '../stores/bench';
-import { useCatalogue } from '../stores/catalogue';
-import { called } from './layers';
-import { verbs, type Verb } from './verbs';
+import { useShop } from '../server/queries';
+import { useTracing } from '../server/tracing';
+import { useSelection } from '../stores/selection';
+import { useSheet } from '../stores/sheet';
+import { found as foundIn, verbs, type Verb } from './verbs';
 
-const bench = useBench();
-const shop = useCatalogue();
+const sheet = useSheet();
+const selection = useSelection();
+const shop = useShop();
+const trace = useTracing();
 const open = ref(false);
 const wanted = ref('');
 const at = ref(0);
 const field = ref<HTMLInputElement | null>(null);
 
-const all = computed(() => (shop.catalogue && bench.artwork ? verbs(bench.artwork, shop.catalogue, shop.assets, bench.layer) : []));
-const found = computed(() => {
-    const words = wanted.value.toLowerCase().trim();
-    if (words === '') {
-        return all.value;
-    }
-    // What begins with the words comes before what holds them, and that before what is only akin.
-    const rank = (verb: Verb): number => {
-        const say = verb.say.toLowerCase();
-        return say.startsWith(words) ? 0 : say.includes(` ${words}`) ? 1 : say.includes(words) ? 2 : verb.also.some((text) => text.toLowerCase().startsWith(words)) ? 3 : 4;
-    };
-    return all.value
-        .filter((verb) => [verb.say, ...verb.also].some((text) => text.toLowerCase().includes(words)))
-        .sort((a, b) => rank(a) - rank(b));
-});
+const all = computed(() =>
+    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace }, selection.layer) : [],
+);
+const found = computed(() => foundIn(all.value, wanted.value));
 
 async function show(): Promise<void> {
     open.value = true;
@@ -37,21 +29,12 @@ async function show(): Promise<void> {
 }
 
 function take(verb: Verb | undefined): void {
-    if (!verb) {
-        return;
-    }
     open.value = false;
-    if (verb.begin) {
-        verb.begin(bench);
-        return;
+    if (verb?.operations) {
+        void sheet.operate(...verb.operations);
+    } else {
+        verb?.begin?.();
     }
-    let chosen: string | null = null;
-    void bench.change((artwork) => {
-        const done = verb.apply(artwork);
-        chosen = done.chosen;
-        return done.artwork;
-    });
-    bench.choose(chosen);
 }
 
 function step(by: number): void {
@@ -64,7 +47,7 @@ function step(by: number): void {
     <div class="add-line">
         <button v-if="!open" type="button" class="plain-button" @click="show">Add a line</button>
         <div v-else class="finder" @keydown.esc="open = false">
-            <label class="small" for="verb-field">What next{{ bench.layer ? ` (${called(bench.layer)} is chosen)` : '' }}?</label>
+            <label class="small" for="verb-field">What next{{ selection.layer ? ` (${sheet.called(selection.layer.id)} is chosen)` : '' }}?</label>
             <input
                 id="verb-field" ref="field" v-model="wanted" class="field" type="search" role="combobox" aria-expanded="true" aria-controls="verb-list" :aria-activedescendant="`verb-${at}`"
                 autocomplete="off" placeholder="arch, outline, knock, wear …"
@@ -80,3 +63,12 @@ function step(by: number): void {
         </div>
     </div>
 </template>
+
+<style>
+.add-line { padding: 8px 14px; border-top: 1px solid var(--hair); }
+.finder { border: 1px solid var(--ink); padding: 8px; background: var(--paper); }
+.finder .field { width: 100%; margin: 4px 0; }
+.finder ul { max-height: 300px; overflow: auto; }
+.finder li { padding: 3px 6px; cursor: pointer; }
+.finder li[aria-selected='true'] { background: var(--rust-wash); }
+</style>

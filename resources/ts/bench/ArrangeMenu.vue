@@ -1,52 +1,37 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { useShop } from '../server/queries';
+import { allRead } from '../stores/reading';
+import { useSelection } from '../stores/selection';
+import { useSheet } from '../stores/sheet';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
-import { useBench } from '../stores/bench';
-import { allRead } from '../stores/reading';
-import { called, copied, freshId } from './layers';
+import type { Operation } from '../types';
 
 /** What can be done with all that is chosen; what it is aligned to is always said. */
-const bench = useBench();
-const edge = ref('middle');
+const sheet = useSheet();
+const selection = useSelection();
+const shop = useShop();
+type Edge = Extract<Operation, { op: 'align' }>['edge'];
+type Way = Extract<Operation, { op: 'space' }>['way'];
+const edge = ref<Edge>('middle');
 const to = ref('');
-const way = ref('down');
+const way = ref<Way>('down');
 const gap = ref<number | null>(null);
 const by = ref(1.1);
-const count = computed(() => bench.selection.length);
-const ppi = computed(() => bench.artwork?.sheet.ppi ?? 300);
-const edges = { left: 'left edges', middle: 'middles, across', right: 'right edges', top: 'top edges', centre: 'middles, down', bottom: 'bottom edges' };
+const count = computed(() => selection.ids.length);
+const ppi = computed(() => sheet.artwork?.sheet.ppi ?? 300);
+const edges: Record<Edge, string> = { left: 'left edges', middle: 'middles, across', right: 'right edges', top: 'top edges', centre: 'middles, down', bottom: 'bottom edges' };
 const targets = computed<Record<string, string>>(() => ({
     ...(count.value > 1 ? { selection: 'one another' } : {}),
     sheet: 'the sheet',
-    ...Object.fromEntries((bench.artwork?.layers ?? []).filter((layer) => count.value > 1 || layer.id !== bench.chosen).map((layer) => [layer.id, called(layer)])),
+    ...Object.fromEntries((sheet.artwork?.layers ?? []).filter((layer) => count.value > 1 || layer.id !== selection.chosen).map((layer) => [layer.id, sheet.called(layer.id)])),
 }));
 const target = computed(() => (to.value in targets.value ? to.value : count.value > 1 ? 'selection' : 'sheet'));
 
 async function space(): Promise<void> {
     await allRead();
-    await bench.arrange('space', { across: way.value === 'across', gap: gap.value });
-}
-
-function group(): void {
-    if (bench.artwork) {
-        const id = freshId(bench.artwork);
-        void bench.arrange('group', { as: id }).then(() => bench.choose(id));
-    }
-}
-
-function copyAll(): void {
-    const ids = bench.selection;
-    void bench.change((artwork) => {
-        let sheet = artwork;
-        for (const id of ids) {
-            const layer = sheet.layers.find((one) => one.id === id);
-            if (layer) {
-                sheet = { ...sheet, layers: [...sheet.layers, copied(sheet, layer)] };
-            }
-        }
-        return sheet;
-    });
+    await sheet.operate({ op: 'space', ids: selection.ids, way: way.value, gap: gap.value });
 }
 </script>
 
@@ -58,9 +43,9 @@ function copyAll(): void {
         <div class="arrange" role="group" :aria-label="`Arrange ${count} lines`">
             <p class="small">{{ count === 1 ? 'Shift+click more lines or pieces to arrange them together.' : `${count} lines are chosen.` }}</p>
             <p class="sentence">
-                Bring their <ChoiceToken :value="edge" :choices="Object.keys(edges)" :words="edges" label="what to align" @change="edge = $event" />
+                Bring their <ChoiceToken :value="edge" :choices="shop.catalogue?.edges ?? []" :words="edges" label="what to align" @change="edge = $event" />
                 into line with <ChoiceToken :value="target" :choices="Object.keys(targets)" :words="targets" label="align to" @change="to = $event" />
-                <button type="button" class="plain-button" @click="bench.arrange('align', { edge, to: target })">Align</button>
+                <button type="button" class="plain-button" @click="sheet.operate({ op: 'align', ids: selection.ids, edge, to: target })">Align</button>
             </p>
             <p class="sentence">
                 Leave <QuantityToken :value="gap ?? 0" kind="length" :placeholder="gap === null ? 'equal gaps' : ''" :least="-50" :most="50" :ppi="ppi" label="gap between pieces" @change="gap = $event" />
@@ -70,14 +55,21 @@ function copyAll(): void {
             </p>
             <p class="sentence">
                 Size all to <QuantityToken :value="by" kind="share" :least="0.02" :most="50" label="size of all" @change="by = $event" />
-                <button type="button" class="plain-button" @click="bench.arrange('scale', { by })">Size</button>
+                <button type="button" class="plain-button" @click="sheet.operate({ op: 'scale', ids: selection.ids, by })">Size</button>
             </p>
             <p class="arrange-rest">
-                <button type="button" class="plain-button" @click="bench.arrange('flip', { across: true })">Flip across</button>
-                <button type="button" class="plain-button" @click="bench.arrange('flip', { across: false })">Flip down</button>
-                <button type="button" class="plain-button" :disabled="count < 2" @click="group">Keep together</button>
-                <button type="button" class="plain-button" @click="copyAll">Copy</button>
+                <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'across' })">Flip across</button>
+                <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'down' })">Flip down</button>
+                <button type="button" class="plain-button" :disabled="count < 2" @click="sheet.operate({ op: 'group', ids: selection.ids })">Keep together</button>
+                <button type="button" class="plain-button" @click="sheet.operate({ op: 'copy', ids: selection.ids })">Copy</button>
             </p>
         </div>
     </v-menu>
 </template>
+
+<style>
+.arrange { background: var(--card); border: 1px solid var(--ink); padding: 8px 12px; width: 420px; }
+.arrange p { margin: 4px 0; }
+.arrange-rest { display: flex; flex-wrap: wrap; gap: 6px; }
+.arrange-open { padding: 2px 10px; margin-left: auto; }
+</style>

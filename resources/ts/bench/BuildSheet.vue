@@ -1,52 +1,53 @@
 <script setup lang="ts">
+import { useSortable } from '@vueuse/integrations/useSortable';
 import { computed, ref } from 'vue';
+import { useSheet } from '../stores/sheet';
 import QuantityToken from '../tokens/QuantityToken.vue';
-import { useBench } from '../stores/bench';
 import type { Wear } from '../types';
 import AddLine from './AddLine.vue';
 import { brushWear } from './drawing';
-import LayerLines from './LayerLines.vue';
 import JobColours from './JobColours.vue';
-import { everyLayer, moveLayer } from './layers';
+import LayerLines from './LayerLines.vue';
+import { everyLayer } from './layers';
 import LineFrame from './LineFrame.vue';
 import WearSentence from './WearSentence.vue';
 
-const bench = useBench();
-const layers = computed(() => bench.artwork?.layers ?? []);
+const sheet = useSheet();
+const layers = computed(() => sheet.artwork?.layers ?? []);
 const all = computed(() => everyLayer(layers.value).filter((layer) => layer.role.kind === 'ink'));
-const isWorn = computed(() => Boolean(bench.artwork?.distress.length) || everyLayer(layers.value).some((layer) => layer.distress.length > 0));
+const isWorn = computed(() => Boolean(sheet.artwork?.distress.length) || everyLayer(layers.value).some((layer) => layer.distress.length > 0));
+const rows = ref<HTMLElement | null>(null);
+
+useSortable(rows, layers, {
+    handle: '.grip',
+    animation: 120,
+    ghostClass: 'over',
+    // The row is put back where it was: the sheet shows the new order when the core has answered.
+    onUpdate: ({ from, item, oldIndex, newIndex }) => {
+        const moved = layers.value[oldIndex ?? -1];
+        item.remove();
+        from.insertBefore(item, from.children[oldIndex ?? 0] ?? null);
+        if (moved && newIndex !== undefined) {
+            void sheet.operate({ op: 'reorder', id: moved.id, to: newIndex });
+        }
+    },
+});
 
 function limit(changes: Partial<{ letterLost: number; stroke: number }>): void {
-    void bench.change((sheet) => ({ ...sheet, limits: { letterLost: 0.4, stroke: 0.012, ...sheet.limits, ...changes } }));
+    void sheet.change((artwork) => ({ ...artwork, limits: { ...artwork.limits, ...changes } }));
 }
 
-const dragged = ref<string | null>(null);
-const over = ref(-1);
-
 function setWear(index: number, wear: Wear | null): void {
-    void bench.change((sheet) => {
-        const distress = [...sheet.distress];
+    void sheet.change((artwork) => {
+        const distress = [...artwork.distress];
         distress.splice(index, 1, ...(wear ? [wear] : []));
-        return { ...sheet, distress };
+        return { ...artwork, distress };
     });
 }
 
 function moveWear(index: number, by: number): void {
-    void bench.change((sheet) => {
-        const distress = [...sheet.distress];
-        const [wear] = distress.splice(index, 1);
-        distress.splice(Math.max(0, index + by), 0, ...(wear ? [wear] : []));
-        return { ...sheet, distress };
-    });
-}
-
-function drop(): void {
-    const id = dragged.value;
-    const to = over.value;
-    dragged.value = null;
-    over.value = -1;
-    if (id && to >= 0) {
-        void bench.change((sheet) => moveLayer(sheet, id, to));
+    if (index + by >= 0) {
+        void sheet.operate({ op: 'reorder-line', list: 'distress', from: index, to: index + by });
     }
 }
 </script>
@@ -57,39 +58,51 @@ function drop(): void {
             <h2>Build sheet</h2>
             <span class="small">first line lies on the cloth</span>
             <span class="steps">
-                <button type="button" :disabled="!bench.job?.can_undo" title="Step back (Ctrl+Z)" aria-label="Step back" @click="bench.undo()">↶</button>
-                <button type="button" :disabled="!bench.job?.can_redo" title="Step forward (Ctrl+Shift+Z)" aria-label="Step forward" @click="bench.redo()">↷</button>
+                <button type="button" :disabled="!sheet.job?.canUndo" title="Step back (Ctrl+Z)" aria-label="Step back" @click="sheet.undo()">↶</button>
+                <button type="button" :disabled="!sheet.job?.canRedo" title="Step forward (Ctrl+Shift+Z)" aria-label="Step forward" @click="sheet.redo()">↷</button>
             </span>
         </header>
         <div class="sheet-lines">
             <p v-if="layers.length === 0" class="empty">
                 The sheet is blank. Add a line to set words, lay a picture or draw a shape; each line after that says what is done to it.
             </p>
-            <ol class="lines" @dragend="dragged = null">
-                <li
-                    v-for="(layer, i) in layers" :key="layer.id" class="drag-row" :class="{ over: over === i && dragged !== null }" :draggable="dragged === layer.id"
-                    @dragover.prevent="over = i" @drop.prevent="drop"
-                >
-                    <span class="grip" title="Drag to another place" aria-hidden="true" @pointerdown="dragged = layer.id" @pointerup="dragged = null">⠿</span>
+            <ol ref="rows" class="lines">
+                <li v-for="(layer, i) in layers" :key="layer.id" class="drag-row">
+                    <span class="grip" title="Drag to another place" aria-hidden="true">⠿</span>
                     <LayerLines :layer="layer" :number="i + 1" :first="i === 0" :last="i === layers.length - 1" :depth="0" />
                 </li>
             </ol>
-            <ol v-if="bench.artwork?.distress.length" class="lines whole-sheet">
-                <li v-for="(wear, i) in bench.artwork.distress" :key="i">
+            <ol v-if="sheet.artwork?.distress.length" class="lines whole-sheet">
+                <li v-for="(wear, i) in sheet.artwork.distress" :key="i">
                     <LineFrame
-                        :on="wear.on" :name="`Whole sheet, wear ${i + 1}`" :first="i === 0" :last="i === bench.artwork.distress.length - 1"
+                        :on="wear.on" :name="`Whole sheet, wear ${i + 1}`" :first="i === 0" :last="i === sheet.artwork.distress.length - 1"
                         @toggle="setWear(i, { ...wear, on: $event })" @up="moveWear(i, -1)" @down="moveWear(i, 1)" @remove="setWear(i, null)"
                     >
-                        <WearSentence :wear="wear" whole :layers="all" :ppi="bench.artwork.sheet.ppi" :strokes="() => brushWear(bench, null, i)" @change="setWear(i, $event)" />
+                        <WearSentence :wear="wear" whole :layers="all" :ppi="sheet.artwork.sheet.ppi" :strokes="() => brushWear(null, i)" @change="setWear(i, $event)" />
                     </LineFrame>
                 </li>
             </ol>
-            <p v-if="isWorn && bench.artwork?.limits" class="sentence worn-limits">
-                Of a letter wear may take <QuantityToken :value="bench.artwork.limits.letterLost" kind="share" :least="0.01" :most="1" label="letter may lose" @change="limit({ letterLost: $event })" />, and strokes stay
-                <QuantityToken :value="bench.artwork.limits.stroke" kind="length" :least="0.001" :most="0.5" :ppi="bench.artwork.sheet.ppi" label="thinnest stroke" @change="limit({ stroke: $event })" /> or more.
+            <p v-if="isWorn && sheet.artwork?.limits" class="sentence worn-limits">
+                Of a letter wear may take <QuantityToken :value="sheet.artwork.limits.letterLost" kind="share" :least="0.01" :most="1" label="letter may lose" @change="limit({ letterLost: $event })" />, and strokes stay
+                <QuantityToken :value="sheet.artwork.limits.stroke" kind="length" :least="0.001" :most="0.5" :ppi="sheet.artwork.sheet.ppi" label="thinnest stroke" @change="limit({ stroke: $event })" /> or more.
             </p>
             <JobColours />
         </div>
         <AddLine />
     </section>
 </template>
+
+<style>
+.build-sheet { min-height: 0; border-right: 1px solid var(--ink); background: var(--card); display: flex; flex-direction: column; }
+.sheet-lines { flex: 1 1 0; min-height: 0; overflow: auto; display: flex; flex-direction: column; }
+.sheet-lines > .job-colours { margin-top: auto; }
+.ticket-head { display: flex; align-items: baseline; gap: 8px; padding: 8px 12px 6px; border-bottom: 2px dotted var(--hair); }
+.steps { margin-left: auto; }
+.steps button { width: 28px; height: 26px; font-size: 17px; line-height: 1; }
+.drag-row { position: relative; border-bottom: 1px solid var(--hair); }
+.drag-row.over { box-shadow: inset 0 2px 0 var(--rust); }
+.grip { position: absolute; left: 1px; top: 26px; color: var(--hair); cursor: grab; font-size: 12px; z-index: 1; padding: 2px; }
+.whole-sheet { border-top: 2px dotted var(--hair); }
+.whole-sheet .line { grid-template-columns: 16px minmax(0, 1fr) 24px; border-bottom: 1px solid var(--hair); }
+.worn-limits { padding: 6px 14px; }
+</style>

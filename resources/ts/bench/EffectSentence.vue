@@ -9,22 +9,22 @@ import ColourToken from '../tokens/ColourToken.vue';
 import FontToken from '../tokens/FontToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import WordToken from '../tokens/WordToken.vue';
-import { useCatalogue } from '../stores/catalogue';
+import { useShop } from '../server/queries';
 import { phrasesOf } from '../words/choices';
 import { label, parts } from '../words/lines';
-import type { EffectLine, Layer, Parameter } from '../types';
+import { valueOf, withValues, type EffectLine, type Layer, type Parameter, type Value } from '../types';
 
 const props = defineProps<{ effect: EffectLine; layer: Layer; index: number; ppi: number }>();
 const emit = defineEmits<{ change: [effect: EffectLine] }>();
 
-const shop = useCatalogue();
+const shop = useShop();
 const sentence = computed(() => parts(props.effect, shop.effect(props.effect.kind)?.parameters ?? []));
 const words = computed(() => (props.layer.source.kind === 'text' ? props.layer.source.text : ''));
 /** The features that the text's own font has, where the line asks for one of them. */
 const offered = computed(() => (props.effect.kind === 'feature' && props.layer.source.kind === 'text' ? (shop.asset(props.layer.source.font)?.features ?? []) : []));
 
-function set(name: string, value: number | string | string[]): void {
-    emit('change', { ...props.effect, [name]: value });
+function set(name: string, value: Value): void {
+    emit('change', withValues(props.effect, { [name]: value }));
 }
 
 const said = (parameter: Parameter): string => label(props.effect.kind, parameter.name);
@@ -34,15 +34,15 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
     <span class="sentence">
         <template v-for="(part, i) in sentence" :key="i">
             <span v-if="typeof part === 'string'" class="prose">{{ part }}</span>
-            <ColourToken v-else-if="part.kind === 'colour'" :value="String(effect[part.name])" :label="said(part)" @change="set(part.name, $event)" />
-            <BucketsToken v-else-if="effect.kind === 'clear-buckets' && part.kind === 'colours'" :value="(effect[part.name] as string[])" :layer="layer.id" :line="index" @change="set(part.name, $event)" />
-            <ColoursToken v-else-if="part.kind === 'colours'" :value="(effect[part.name] as string[])" :least="part.least" :most="part.most" :label="said(part)" @change="set(part.name, $event)" />
-            <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(effect[part.name])" :choices="part.choices" :words="phrasesOf(effect.kind, part.name, part.choices)" :label="said(part)" @change="set(part.name, $event)" />
-            <WordToken v-else-if="part.kind === 'words'" :value="String(effect[part.name])" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />
-            <FontToken v-else-if="part.kind === 'font'" :value="String(effect[part.name])" :sample="words" optional @change="set(part.name, $event)" />
-            <ArtToken v-else-if="part.kind === 'picture'" :value="String(effect[part.name])" @change="set(part.name, $event)" />
-            <QuantityToken v-else :value="Number(effect[part.name])" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="said(part)" @change="set(part.name, $event)" />
+            <ColourToken v-else-if="part.kind === 'colour'" :value="String(valueOf(effect, part.name))" :label="said(part)" @change="set(part.name, $event)" />
+            <BucketsToken v-else-if="effect.kind === 'clear-buckets' && part.kind === 'colours'" :value="(valueOf(effect, part.name) as string[])" :layer="layer.id" :line="index" @change="set(part.name, $event)" />
+            <ColoursToken v-else-if="part.kind === 'colours'" :value="(valueOf(effect, part.name) as string[])" :least="part.least" :most="part.most" :label="said(part)" @change="set(part.name, $event)" />
+            <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(valueOf(effect, part.name))" :choices="part.choices" :words="phrasesOf(effect.kind, part.name, part.choices)" :label="said(part)" @change="set(part.name, $event)" />
+            <WordToken v-else-if="part.kind === 'words'" :value="String(valueOf(effect, part.name))" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />
+            <FontToken v-else-if="part.kind === 'font'" :value="String(valueOf(effect, part.name))" :sample="words" optional @change="set(part.name, $event)" />
+            <ArtToken v-else-if="part.kind === 'picture'" :value="String(valueOf(effect, part.name))" @change="set(part.name, $event)" />
+            <QuantityToken v-else :value="Number(valueOf(effect, part.name))" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="said(part)" @change="set(part.name, $event)" />
         </template>
-        <template v-if="effect.kind === 'straighten'">, or <CornersToken :effect="effect" :layer="layer.id" :line="index" @change="emit('change', { ...effect, ...$event })" /></template>
+        <template v-if="effect.kind === 'straighten'">, or <CornersToken :effect="effect" :layer="layer.id" :line="index" @change="emit('change', withValues(effect, $event))" /></template>
     </span>
 </template>

@@ -2,19 +2,23 @@
 import { computed } from 'vue';
 import { proofUrl } from '../api';
 import { usePicture } from '../peg/useProof';
-import { useBench } from '../stores/bench';
+import { useGauges } from '../stores/gauges';
+import { usePeg } from '../stores/peg';
+import { useSheet } from '../stores/sheet';
 
-const bench = useBench();
-const small = usePicture(computed(() => (bench.job ? proofUrl(bench.job.revision, 12) : null)));
-const found = computed(() => new Map((bench.report?.findings ?? []).filter((finding) => finding.key.startsWith('vanish:')).map((finding) => [finding.key.slice(7), finding])));
+const sheet = useSheet();
+const peg = usePeg();
+const gauges = useGauges();
+const small = usePicture(computed(() => (sheet.job ? proofUrl(sheet.job.revision, 12) : null)));
+const found = computed(() => new Map(gauges.findings.filter((finding) => finding.key.startsWith('vanish:')).map((finding) => [finding.key.slice(7), finding])));
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 </script>
 
 <template>
     <section class="rail" aria-label="Garment colours on offer">
         <button
-            v-for="(garment, i) in bench.artwork?.garments ?? []" :key="garment.name" type="button" class="rail-cloth" :aria-pressed="bench.garment?.name === garment.name"
-            @click="bench.cloth = i"
+            v-for="(garment, i) in sheet.artwork?.garments ?? []" :key="garment.name" type="button" class="rail-cloth" :aria-pressed="peg.garment?.name === garment.name"
+            @click="peg.cloth = i"
         >
             <span class="rail-art" :style="{ background: garment.colour }"><img v-if="small.shown.value" :src="small.shown.value" alt="" /></span>
             <span class="rail-name">{{ garment.name }}</span>
@@ -22,3 +26,15 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
         </button>
     </section>
 </template>
+
+<style>
+.rail { display: flex; gap: 8px; overflow-x: auto; padding: 8px 10px; border-top: 1px solid var(--hair); background: var(--card); }
+.rail-cloth { display: grid; justify-items: start; border: 1px solid var(--hair); padding: 3px 5px; min-width: 92px; text-align: left; font-size: 12px; }
+.rail-cloth[aria-pressed='true'] { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
+.rail-art { width: 82px; height: 62px; display: grid; place-items: center; overflow: hidden; }
+.rail-art img { max-width: 78px; max-height: 60px; }
+.rail-lost { font-size: 11px; }
+.rail-lost.fail, .gauge.fail .mark { color: var(--bad); }
+.rail-lost.warn, .gauge.warn .mark { color: var(--warn); }
+.rail-lost.pass, .gauge.pass .mark { color: var(--good); }
+</style>

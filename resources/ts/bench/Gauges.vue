@@ -1,63 +1,69 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useBench } from '../stores/bench';
+import { useShop } from '../server/queries';
+import { useGauges } from '../stores/gauges';
+import { usePeg } from '../stores/peg';
+import { useSheet } from '../stores/sheet';
 import type { Finding } from '../types';
+import { groupsOf } from './grouping';
 
-const bench = useBench();
+const sheet = useSheet();
+const peg = usePeg();
+const gauges = useGauges();
+const shop = useShop();
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const saysMark = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
-const groups = computed(() => {
-    const kinds: [string, (key: string) => boolean][] = [
-        ['Sheet', (key) => ['sheet', 'edge', 'haze'].includes(key) || key.startsWith('trouble')],
-        ['Pictures', (key) => key.startsWith('ppi') || key.startsWith('background')],
-        ['Cloth', (key) => key.startsWith('vanish')],
-        ['Wear', (key) => key.startsWith('wear') || key.startsWith('word:')],
-        ['Composition', (key) => ['line:', 'order:', 'weight:'].some((kind) => key.startsWith(kind))],
-    ];
-    return kinds
-        .map(([name, holds]) => ({ name, findings: (bench.report?.findings ?? []).filter((finding) => holds(finding.key)) }))
-        .filter((group) => group.findings.length > 0);
-});
+const groups = computed(() => groupsOf(gauges.findings, shop.catalogue?.groups ?? []));
 const summary = computed(() => {
-    const all = bench.report?.findings ?? [];
-    const count = (verdict: string): number => all.filter((finding) => finding.verdict === verdict).length;
+    const count = (verdict: string): number => gauges.findings.filter((finding) => finding.verdict === verdict).length;
     return `${count('fail')} fail · ${count('warn')} to look at · ${count('pass')} hold`;
 });
 
-function label(finding: Finding): string {
-    return finding.key.startsWith('ppi') ? `${finding.word}, resolution` : finding.key.startsWith('background') ? `${finding.word}, background` : finding.word;
-}
-
 function choose(finding: Finding): void {
-    bench.finding = bench.finding === finding.key ? null : finding.key;
-    const cloth = bench.artwork?.garments.findIndex((garment) => `vanish:${garment.name}` === finding.key) ?? -1;
+    gauges.open = gauges.open === finding.key ? null : finding.key;
+    const cloth = sheet.artwork?.garments.findIndex((garment) => `vanish:${garment.name}` === finding.key) ?? -1;
     if (cloth >= 0) {
-        bench.cloth = cloth;
+        peg.cloth = cloth;
     }
 }
 </script>
 
 <template>
-    <section class="gauges" aria-label="Gauges" :aria-busy="bench.measuring">
+    <section class="gauges" aria-label="Gauges" :aria-busy="gauges.measuring">
         <header>
             <h2>Gauges</h2>
-            <span class="small measure" role="status">{{ bench.measuring ? 'measuring …' : bench.report ? summary : '' }}</span>
-            <div class="measuring" :class="{ busy: bench.measuring }"></div>
+            <span class="small measure" role="status">{{ gauges.measuring ? 'measuring …' : gauges.report ? summary : '' }}</span>
+            <div class="measuring" :class="{ busy: gauges.measuring }"></div>
         </header>
+        <p v-if="gauges.trouble" class="gauge-trouble" role="alert">{{ gauges.trouble }} <button type="button" class="token" @click="gauges.again()">Measure again</button></p>
         <div v-for="group in groups" :key="group.name" class="gauge-group">
             <h3>{{ group.name }}</h3>
-            <div v-for="finding in group.findings" :key="finding.key" class="gauge" :class="[finding.verdict, { open: bench.finding === finding.key }]">
-                <button type="button" class="gauge-row" :aria-expanded="bench.finding === finding.key" @click="choose(finding)">
+            <div v-for="finding in group.findings" :key="finding.key" class="gauge" :class="[finding.verdict, { open: gauges.open === finding.key }]">
+                <button type="button" class="gauge-row" :aria-expanded="gauges.open === finding.key" @click="choose(finding)">
                     <span class="mark" :title="saysMark[finding.verdict]"><span aria-hidden="true">{{ mark[finding.verdict] }}</span><span class="sr">{{ saysMark[finding.verdict] }}: </span></span>
-                    <span class="gauge-word">{{ label(finding) }}</span>
+                    <span class="gauge-word">{{ finding.word }}</span>
                     <span class="measure gauge-figure">{{ finding.figure }}</span>
                 </button>
-                <div v-if="bench.finding === finding.key" class="gauge-more">
+                <div v-if="gauges.open === finding.key" class="gauge-more">
                     <p>{{ finding.says }}</p>
                     <p class="small measure">limit: {{ finding.limit }}</p>
-                    <button v-for="(mend, i) in finding.mends" :key="mend" type="button" class="plain-button" @click="bench.mend(finding.key, i)">{{ mend }}</button>
+                    <button v-for="mend in finding.mends" :key="mend.says" type="button" class="plain-button" @click="sheet.operate(...mend.operations)">{{ mend.says }}</button>
                 </div>
             </div>
         </div>
     </section>
 </template>
+
+<style>
+.measuring { height: 2px; margin: 4px -10px 0; background: repeating-linear-gradient(90deg, var(--hair) 0 4px, transparent 4px 8px); }
+.measuring.busy { background: var(--rust); }
+.gauge-group h3 { padding: 8px 10px 2px; }
+.gauge { border-bottom: 1px solid var(--hair); }
+.gauge-row { display: grid; grid-template-columns: 16px minmax(0, 1fr) auto; gap: 4px; width: 100%; text-align: left; padding: 3px 10px; font-size: 12.5px; align-items: baseline; }
+.gauge-row:hover, .gauge.open .gauge-row { background: var(--rust-wash); }
+.gauge .mark { font-weight: 600; }
+.gauge-word { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.gauge.open .gauge-word { white-space: normal; }
+.gauge-figure { font-size: 11px; text-align: right; max-width: 122px; }
+.gauge-more { padding: 4px 10px 10px 30px; font-size: 12.5px; display: grid; gap: 6px; justify-items: start; }
+</style>

@@ -5,18 +5,18 @@ import ChoiceToken from '../tokens/ChoiceToken.vue';
 import FontToken from '../tokens/FontToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import TextToken from '../tokens/TextToken.vue';
-import { useBench } from '../stores/bench';
-import { useCatalogue } from '../stores/catalogue';
+import { useShop } from '../server/queries';
+import { useSheet } from '../stores/sheet';
 import { inches } from '../words/lines';
-import type { Layer, Placement, Source } from '../types';
-import { called } from './layers';
+import type { Knockout, Layer, Placement, Source } from '../types';
+import { below } from './layers';
 
 const props = defineProps<{ layer: Layer }>();
-const bench = useBench();
-const shop = useCatalogue();
+const sheet = useSheet();
+const shop = useShop();
 
-const ppi = computed(() => bench.artwork?.sheet.ppi ?? 300);
-const measure = computed(() => bench.measures.get(props.layer.id));
+const ppi = computed(() => sheet.artwork?.sheet.ppi ?? 300);
+const measure = computed(() => sheet.measures.get(props.layer.id));
 const knocks = computed(() => (props.layer.role.kind === 'knockout' ? props.layer.role : null));
 const isLong = computed(() => props.layer.source.kind === 'text' && props.layer.source.text.includes('\n'));
 const article = computed(() => (props.layer.source.kind === 'shape' && /^[aeiou]/.test(props.layer.source.shape) ? 'an' : 'a'));
@@ -34,39 +34,23 @@ const readout = computed(() => {
     return `${m.width.toFixed(2)} × ${m.height.toFixed(2)} in${m.ppi === null ? '' : ` · ${Math.floor(m.ppi)} ppi`}`;
 });
 
-function source(changes: Partial<Source>): void {
-    void bench.changeLayer(props.layer.id, (layer) => [{ ...layer, source: { ...layer.source, ...changes } as Source }]);
+function source(changes: Record<string, string | number>): void {
+    void sheet.changeLayer(props.layer.id, (layer) => ({ ...layer, source: { ...layer.source, ...changes } as Source }));
 }
 
 function place(changes: Partial<Placement>): void {
-    void bench.changeLayer(props.layer.id, (layer) => [layer.placement ? { ...layer, placement: { ...layer.placement, ...changes } } : layer]);
+    void sheet.changeLayer(props.layer.id, (layer) => (layer.placement ? { ...layer, placement: { ...layer.placement, ...changes } } : layer));
 }
 
-/** The lines of its own list that print before it. */
-const below = computed(() => {
-    const walk = (layers: Layer[]): Layer[] | null => {
-        const at = layers.findIndex((one) => one.id === props.layer.id);
-        if (at >= 0) {
-            return layers.slice(0, at);
-        }
-        for (const one of layers) {
-            const found = one.source.kind === 'group' ? walk(one.source.layers) : null;
-            if (found) {
-                return found;
-            }
-        }
-        return null;
-    };
-    return walk(bench.artwork?.layers ?? []) ?? [];
-});
+const lower = computed(() => below(sheet.artwork?.layers ?? [], props.layer.id));
 
 function from(id: string, on: boolean): void {
     const held = knocks.value?.from ?? [];
     gap({ from: on ? [...held, id] : held.filter((one) => one !== id) });
 }
 
-function gap(changes: { gap?: number; join?: string; from?: string[]; sets?: boolean }): void {
-    void bench.changeLayer(props.layer.id, (layer) => [layer.role.kind === 'knockout' ? { ...layer, role: { ...layer.role, ...changes } } : layer]);
+function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
+    void sheet.changeLayer(props.layer.id, (layer) => (layer.role.kind === 'knockout' ? { ...layer, role: { ...layer.role, ...changes } } : layer));
 }
 </script>
 
@@ -96,7 +80,7 @@ function gap(changes: { gap?: number; join?: string; from?: string[]; sets?: boo
             <QuantityToken :value="layer.source.rows" kind="number" :least="1" :most="12" label="rows" @change="source({ rows: Math.round($event) })" /> frames,
             <QuantityToken :value="layer.source.gap" kind="length" :least="0" :most="10" :ppi="ppi" label="gap between frames" @change="source({ gap: $event })" /> apart,{{ ' ' }}
         </template>
-        <template v-else>{{ called(layer) }}: {{ layer.source.layers.length }} pieces</template>
+        <template v-else>{{ sheet.called(layer.id) }}: {{ layer.source.layers.length }} pieces</template>
 
         <template v-if="layer.placement">
             <template v-if="layer.placement.width !== null">
@@ -112,10 +96,10 @@ function gap(changes: { gap?: number; join?: string; from?: string[]; sets?: boo
         </template>
         <template v-if="knocks">
             out of{{ ' ' }}<v-menu :close-on-content-click="false">
-                <template #activator="{ props: opener }"><button v-bind="opener" type="button" class="token" aria-label="knocked out of, choose">{{ knocks.from?.length ? `${knocks.from.length} chosen ${knocks.from.length === 1 ? 'line' : 'lines'}` : 'all below' }}</button></template>
+                <template #activator="{ props: opener }"><button v-bind="opener" type="button" class="token" aria-label="knocked out of, choose">{{ knocks.from.length ? `${knocks.from.length} chosen ${knocks.from.length === 1 ? 'line' : 'lines'}` : 'all below' }}</button></template>
                 <fieldset class="shield-menu">
                     <legend>Taken from these alone; from all below when none is marked</legend>
-                    <label v-for="one in below" :key="one.id"><input type="checkbox" :checked="knocks.from?.includes(one.id)" @change="from(one.id, ($event.target as HTMLInputElement).checked)" /> {{ called(one) }}</label>
+                    <label v-for="one in lower" :key="one.id"><input type="checkbox" :checked="knocks.from.includes(one.id)" @change="from(one.id, ($event.target as HTMLInputElement).checked)" /> {{ sheet.called(one.id) }}</label>
                 </fieldset>
             </v-menu>,
             <ChoiceToken :value="knocks.sets ? 'sets' : 'bare'" :choices="['bare', 'sets']" :words="{ bare: 'leaving the gap bare', sets: 'and set in the gap' }" label="what stands in the gap" @change="gap({ sets: $event === 'sets' })" />, gap{{ ' ' }}
@@ -140,3 +124,10 @@ function gap(changes: { gap?: number; join?: string; from?: string[]; sets?: boo
         <p v-if="measure?.trouble" class="line-trouble" role="alert">{{ measure.trouble }}</p>
     </div>
 </template>
+
+<style>
+.readout { color: var(--faded); display: flex; flex-wrap: wrap; column-gap: 12px; font-size: 11.5px; line-height: 18px; }
+.readout.lie { line-height: 26px; }
+.readout .token { font-size: 11.5px; font-weight: 400; border-bottom-color: var(--hair); color: var(--faded); font-family: var(--measures); }
+.line-trouble { color: var(--bad); font-size: 12.5px; }
+</style>

@@ -3,22 +3,23 @@ import { computed } from 'vue';
 import ArtToken from '../tokens/ArtToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
-import { useBench } from '../stores/bench';
-import { useCatalogue } from '../stores/catalogue';
+import { useShop } from '../server/queries';
+import { useSheet } from '../stores/sheet';
 import type { Layer, Mask } from '../types';
 import { brushOn } from './drawing';
-import { called, everyLayer } from './layers';
+import { everyLayer } from './layers';
 
 const props = defineProps<{ mask: Mask; layer: Layer; index: number; ppi: number }>();
 const emit = defineEmits<{ change: [mask: Mask] }>();
-const bench = useBench();
-const shop = useCatalogue();
-const isShape = computed(() => (shop.catalogue?.masks ?? []).includes(props.mask.kind));
-const others = computed<Record<string, string>>(() => Object.fromEntries(everyLayer(bench.artwork?.layers ?? []).filter((layer) => layer.id !== props.layer.id).map((layer) => [layer.id, called(layer)])));
-const strokes = computed(() => props.mask.strokes?.length ?? 0);
+const sheet = useSheet();
+const shop = useShop();
+type ShapeMask = Extract<Mask, { width: number }>;
+const figure = computed(() => ('width' in props.mask ? (props.mask as ShapeMask) : null));
+const others = computed<Record<string, string>>(() => Object.fromEntries(everyLayer(sheet.artwork?.layers ?? []).filter((layer) => layer.id !== props.layer.id).map((layer) => [layer.id, sheet.called(layer.id)])));
+const strokes = computed(() => (props.mask.kind === 'brush' ? props.mask.strokes.length : 0));
 
-function set(changes: Partial<Mask>): void {
-    emit('change', { ...props.mask, ...changes });
+function set(changes: Record<string, unknown>): void {
+    emit('change', { ...props.mask, ...changes } as Mask);
 }
 </script>
 
@@ -26,26 +27,26 @@ function set(changes: Partial<Mask>): void {
     <span class="sentence">
         <template v-if="mask.kind === 'brush'">
             Brushed: {{ strokes }} {{ strokes === 1 ? 'stroke' : 'strokes' }}{{ mask.inverted ? ', turned about' : '' }}
-            <button type="button" class="token" @click="brushOn(bench, layer, index)">brush on</button>
-            <button v-if="strokes" type="button" class="token" @click="set({ strokes: mask.strokes?.slice(0, -1) ?? [] })">take the last back</button>
+            <button type="button" class="token" @click="brushOn(layer, index)">brush on</button>
+            <button v-if="strokes" type="button" class="token" @click="set({ strokes: mask.strokes.slice(0, -1) })">take the last back</button>
             <button type="button" class="token" :aria-pressed="mask.inverted" @click="set({ inverted: !mask.inverted })">turn about</button>
         </template>
         <template v-else>
             <ChoiceToken :value="mask.inverted ? 'hide' : 'show'" :choices="['show', 'hide']" :words="{ show: mask.joining === 'also' ? 'Show also' : 'Show only', hide: mask.joining === 'also' ? 'Show also outside' : 'Hide' }" label="mask shows or hides" @change="set({ inverted: $event === 'hide' })" />
             inside
-            <template v-if="isShape">
-                {{ mask.kind === 'ellipse' ? 'an' : 'a' }} <ChoiceToken :value="mask.kind" :choices="shop.catalogue?.masks ?? []" label="mask shape" @change="set({ kind: $event })" />
-                <template v-if="['polygon', 'star'].includes(mask.kind)"> of <QuantityToken :value="mask.count ?? 5" kind="number" :least="3" :most="60" label="mask corners" @change="set({ count: Math.round($event) })" /></template>
-                of <QuantityToken :value="mask.width ?? 1" kind="share" :least="0.01" :most="10" label="mask width" @change="set({ width: $event })" />
-                × <QuantityToken :value="mask.height ?? 1" kind="share" :least="0.01" :most="10" label="mask height" @change="set({ height: $event })" />
-                , middle at{{ ' ' }}<QuantityToken :value="mask.x ?? 0.5" kind="share" :least="-5" :most="5" label="mask middle across" @change="set({ x: $event })" />
-                ,{{ ' ' }}<QuantityToken :value="mask.y ?? 0.5" kind="share" :least="-5" :most="5" label="mask middle down" @change="set({ y: $event })" />
+            <template v-if="figure">
+                {{ figure.kind === 'ellipse' ? 'an' : 'a' }} <ChoiceToken :value="figure.kind" :choices="shop.catalogue?.masks ?? []" label="mask shape" @change="set({ kind: $event })" />
+                <template v-if="['polygon', 'star'].includes(figure.kind)"> of <QuantityToken :value="figure.count" kind="number" :least="3" :most="60" label="mask corners" @change="set({ count: Math.round($event) })" /></template>
+                of <QuantityToken :value="figure.width" kind="share" :least="0.01" :most="10" label="mask width" @change="set({ width: $event })" />
+                × <QuantityToken :value="figure.height" kind="share" :least="0.01" :most="10" label="mask height" @change="set({ height: $event })" />
+                , middle at{{ ' ' }}<QuantityToken :value="figure.x" kind="share" :least="-5" :most="5" label="mask middle across" @change="set({ x: $event })" />
+                ,{{ ' ' }}<QuantityToken :value="figure.y" kind="share" :least="-5" :most="5" label="mask middle down" @change="set({ y: $event })" />
             </template>
-            <template v-else-if="mask.kind === 'freehand'">a cut of {{ mask.points?.length ?? 0 }} points</template>
-            <template v-else-if="mask.kind === 'clip'">the ink of <ChoiceToken :value="mask.layer ?? ''" :choices="Object.keys(others)" :words="others" label="piece to clip to" @change="set({ layer: $event })" /></template>
-            <template v-else>the light of <ArtToken :value="mask.file ?? ''" @change="set({ file: $event })" /></template>
-            <template v-if="mask.feather !== undefined">, feather{{ ' ' }}<QuantityToken :value="mask.feather" kind="length" :least="0" :most="4" :ppi="ppi" label="feather" @change="set({ feather: $event })" /></template>
-            <template v-if="index > 0">,{{ ' ' }}<ChoiceToken :value="mask.joining ?? 'within'" :choices="['within', 'also']" :words="{ within: 'within the masks above', also: 'besides the masks above' }" label="mask joins" @change="set({ joining: $event })" /></template>
+            <template v-else-if="mask.kind === 'freehand'">a cut of {{ mask.points.length }} points</template>
+            <template v-else-if="mask.kind === 'clip'">the ink of <ChoiceToken :value="mask.layer" :choices="Object.keys(others)" :words="others" label="piece to clip to" @change="set({ layer: $event })" /></template>
+            <template v-else-if="mask.kind === 'picture'">the light of <ArtToken :value="mask.file" @change="set({ file: $event })" /></template>
+            <template v-if="'feather' in mask">, feather{{ ' ' }}<QuantityToken :value="mask.feather" kind="length" :least="0" :most="4" :ppi="ppi" label="feather" @change="set({ feather: $event })" /></template>
+            <template v-if="index > 0">,{{ ' ' }}<ChoiceToken :value="mask.joining" :choices="['within', 'also']" :words="{ within: 'within the masks above', also: 'besides the masks above' }" label="mask joins" @change="set({ joining: $event })" /></template>
         </template>
     </span>
 </template>

@@ -3,14 +3,14 @@ import { computed } from 'vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import ColourToken from '../tokens/ColourToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
-import { useBench } from '../stores/bench';
-import { useCatalogue } from '../stores/catalogue';
+import { useShop } from '../server/queries';
+import { useSheet } from '../stores/sheet';
 import type { Repeat } from '../types';
 
 const props = defineProps<{ repeat: Repeat; ppi: number }>();
 const emit = defineEmits<{ change: [repeat: Repeat] }>();
-const bench = useBench();
-const shop = useCatalogue();
+const sheet = useSheet();
+const shop = useShop();
 const offered = computed(() => shop.catalogue?.repeats);
 const words = { 'mirror-across': 'Mirror across', 'mirror-down': 'Mirror down', quadrants: 'Repeat in four quarters', radial: 'Repeat about a centre', stack: 'Stack' };
 const counts = computed(() => ['radial', 'stack'].includes(props.repeat.kind));
@@ -42,7 +42,7 @@ function set(changes: Partial<Repeat>): void {
         ; copy <QuantityToken :value="repeat.changed" kind="number" :least="0" :most="offered?.most ?? 120" label="changed copy" :placeholder="repeat.changed === 0 ? 'none' : ''" @change="set({ changed: Math.round($event) })" />
         <template v-if="repeat.changed > 0">
             {{ ' ' }}<ChoiceToken :value="repeat.as" :choices="offered?.changes ?? []" label="changed copy is" @change="set({ as: $event })" />
-            <ColourToken v-if="['hollow', 'another-colour'].includes(repeat.as)" :value="repeat.colour" label="colour of the changed copy" @change="set({ colour: bench.hex($event) })" />
+            <ColourToken v-if="['hollow', 'another-colour'].includes(repeat.as)" :value="repeat.colour" label="colour of the changed copy" @change="set({ colour: sheet.hex($event) })" />
         </template>
         <template v-else> changed</template>
     </span>

@@ -2,14 +2,15 @@
 import ArtToken from '../tokens/ArtToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
-import { useCatalogue } from '../stores/catalogue';
+import { useShop } from '../server/queries';
+import { useSheet } from '../stores/sheet';
 import { textureWords } from '../words/lines';
 import type { Layer, Wear } from '../types';
-import { called } from './layers';
 
 const props = defineProps<{ wear: Wear; whole: boolean; layers: Layer[]; ppi: number; strokes: () => void }>();
 const emit = defineEmits<{ change: [wear: Wear] }>();
-const shop = useCatalogue();
+const shop = useShop();
+const sheet = useSheet();
 
 function set(changes: Partial<Wear>): void {
     emit('change', { ...props.wear, ...changes });
@@ -25,15 +26,15 @@ function shield(id: string, on: boolean): void {
         Wear away <QuantityToken :value="wear.amount" kind="share" :least="0" :most="0.9" label="amount of wear" @change="set({ amount: $event })" />
         <template v-if="whole"> of the whole sheet</template>
         with <ChoiceToken :value="wear.texture" :choices="shop.catalogue?.textures ?? []" :words="textureWords" label="texture" @change="set({ texture: $event })" />
-        <template v-if="wear.texture === 'picture'">{{ ' ' }}<ArtToken :value="wear.file ?? ''" @change="set({ file: $event })" /></template>
+        <template v-if="wear.texture === 'picture'">{{ ' ' }}<ArtToken :value="wear.file" @change="set({ file: $event })" /></template>
         , size{{ ' ' }}<QuantityToken :value="wear.scale" kind="number" :step="0.1" :least="shop.catalogue?.wear.leastScale ?? 0.25" :most="shop.catalogue?.wear.mostScale ?? 2.5" label="texture size" @change="set({ scale: $event })" />
         , pattern{{ ' ' }}<QuantityToken :value="wear.seed" kind="number" :least="0" :most="999999" label="pattern number" @change="set({ seed: Math.round($event) })" />
         ,{{ ' ' }}<ChoiceToken :value="wear.inverted ? 'inverted' : 'plain'" :choices="['plain', 'inverted']" label="inverted" @change="set({ inverted: $event === 'inverted' })" />
-        , shifted{{ ' ' }}<QuantityToken :value="wear.x ?? 0" kind="length" :least="-100" :most="100" :ppi="ppi" label="texture shift across" @change="set({ x: $event })" />
-        ,{{ ' ' }}<QuantityToken :value="wear.y ?? 0" kind="length" :least="-100" :most="100" :ppi="ppi" label="texture shift down" @change="set({ y: $event })" />
-        , turned{{ ' ' }}<QuantityToken :value="wear.turn ?? 0" kind="angle" :least="-360" :most="360" label="texture turn" @change="set({ turn: $event })" />
-        ,{{ ' ' }}<button type="button" class="token" @click="strokes()">{{ wear.strokes?.length ? `${wear.strokes.length} brushed, brush on` : 'brush it' }}</button>
-        <button v-if="wear.strokes?.length" type="button" class="token" @click="set({ strokes: wear.strokes.slice(0, -1) })">take the last back</button>
+        , shifted{{ ' ' }}<QuantityToken :value="wear.x" kind="length" :least="-100" :most="100" :ppi="ppi" label="texture shift across" @change="set({ x: $event })" />
+        ,{{ ' ' }}<QuantityToken :value="wear.y" kind="length" :least="-100" :most="100" :ppi="ppi" label="texture shift down" @change="set({ y: $event })" />
+        , turned{{ ' ' }}<QuantityToken :value="wear.turn" kind="angle" :least="-360" :most="360" label="texture turn" @change="set({ turn: $event })" />
+        ,{{ ' ' }}<button type="button" class="token" @click="strokes()">{{ wear.strokes.length ? `${wear.strokes.length} brushed, brush on` : 'brush it' }}</button>
+        <button v-if="wear.strokes.length" type="button" class="token" @click="set({ strokes: wear.strokes.slice(0, -1) })">take the last back</button>
         <v-menu v-if="layers.length" :close-on-content-click="false">
             <template #activator="{ props: opener }">
                 , shielding{{ ' ' }}<button v-bind="opener" type="button" class="token" aria-label="shielded lines, choose">{{ wear.shielded.length === 0 ? 'nothing' : `${wear.shielded.length} ${wear.shielded.length === 1 ? 'line' : 'lines'}` }}</button>
@@ -41,7 +42,7 @@ function shield(id: string, on: boolean): void {
             <fieldset class="shield-menu">
                 <legend>These keep their ink</legend>
                 <label v-for="layer in layers" :key="layer.id">
-                    <input type="checkbox" :checked="wear.shielded.includes(layer.id)" @change="shield(layer.id, ($event.target as HTMLInputElement).checked)" /> {{ called(layer) }}
+                    <input type="checkbox" :checked="wear.shielded.includes(layer.id)" @change="shield(layer.id, ($event.target as HTMLInputElement).checked)" /> {{ sheet.called(layer.id) }}
                 </label>
             </fieldset>
         </v-menu>

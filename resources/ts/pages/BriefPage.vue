@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { useBench } from '../stores/bench';
+import { useSheet } from '../stores/sheet';
 import BriefForm from './BriefForm.vue';
 
-const bench = useBench();
+const sheet = useSheet();
 const saved = ref(false);
 
 async function done(): Promise<void> {
     saved.value = true;
-    if (bench.job) {
-        await bench.open(bench.job.id);
+    if (sheet.job) {
+        await sheet.open(sheet.job.id);
     }
 }
 </script>
@@ -17,7 +17,7 @@ async function done(): Promise<void> {
 <template>
     <main class="page narrow">
         <h1>Brief</h1>
-        <BriefForm v-if="bench.job && bench.artwork" :key="bench.job.version" :artwork="bench.artwork" :area="bench.job.area" :version="bench.job.version" :job="bench.job.id" @done="done" />
+        <BriefForm v-if="sheet.job && sheet.artwork" :key="sheet.job.version" :artwork="sheet.artwork" :area="sheet.job.area" :version="sheet.job.version" :job="sheet.job.id" @done="done" />
         <p v-if="saved" role="status">The brief is saved.</p>
     </main>
 </template>

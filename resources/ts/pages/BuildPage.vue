@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted } from 'vue';
+import { useEventListener } from '@vueuse/core';
 import BuildSheet from '../bench/BuildSheet.vue';
 import GarmentRail from '../bench/GarmentRail.vue';
 import Gauges from '../bench/Gauges.vue';
 import Peg from '../peg/Peg.vue';
-import { useBench } from '../stores/bench';
+import { usePeg } from '../stores/peg';
+import { useSheet } from '../stores/sheet';
 
-const bench = useBench();
+const sheet = useSheet();
+const peg = usePeg();
 
-function shortcut(event: KeyboardEvent): void {
-    if (event.key === 'Escape' && bench.colourWanted) {
-        bench.colourWanted(null);
+useEventListener(window, 'keydown', (event) => {
+    if (event.key === 'Escape' && peg.colourWanted) {
+        peg.colourWanted(null);
         return;
     }
     const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLSelectElement;
@@ -20,15 +22,12 @@ function shortcut(event: KeyboardEvent): void {
     const key = event.key.toLowerCase();
     if (key === 'y' || (key === 'z' && event.shiftKey)) {
         event.preventDefault();
-        void bench.redo();
+        void sheet.redo();
     } else if (key === 'z') {
         event.preventDefault();
-        void bench.undo();
+        void sheet.undo();
     }
-}
-
-onMounted(() => window.addEventListener('keydown', shortcut));
-onBeforeUnmount(() => window.removeEventListener('keydown', shortcut));
+});
 </script>
 
 <template>
@@ -38,3 +37,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', shortcut));
         <Gauges />
     </div>
 </template>
+
+<style>
+.bench { display: grid; grid-template-columns: 400px minmax(0, 1fr) 236px; height: 100%; min-height: 0; }
+.bench-middle { display: grid; grid-template-rows: minmax(0, 1fr) auto; min-height: 0; }
+</style>

@@ -1,43 +1,52 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { said } from '../api';
-import { useBench } from '../stores/bench';
-import { useCatalogue } from '../stores/catalogue';
+import { useCatalogue } from '../server/queries';
+import { useGauges } from '../stores/gauges';
+import { usePeg } from '../stores/peg';
+import { useSheet } from '../stores/sheet';
 
 const route = useRoute();
-const bench = useBench();
-const shop = useCatalogue();
+const sheet = useSheet();
+const gauges = useGauges();
+const peg = usePeg();
+const { data: catalogue, error: unread, refetch } = useCatalogue();
 const failed = ref('');
 const id = computed(() => Number(route.params['job']));
 
 async function open(): Promise<void> {
     failed.value = '';
-    try {
-        await Promise.all([shop.load(), bench.open(id.value)]);
-    } catch (error) {
-        failed.value = said(error);
+    if (sheet.job?.id !== id.value) {
+        gauges.open = null;
+        peg.cloth = 0;
     }
+    if (unread.value) {
+        void refetch();
+    }
+    await sheet.open(id.value).catch((error: unknown) => (failed.value = said(error)));
 }
 
-onMounted(open);
-watch(id, (now) => now && open());
+watch(id, (now) => now && open(), { immediate: true });
 </script>
 
 <template>
-    <div v-if="failed" class="page"><h1>This job could not be opened</h1><p role="alert">{{ failed }}</p><button type="button" class="plain-button" @click="open">Try again</button></div>
-    <div v-else-if="!bench.artwork" class="page" role="status"><p>Opening the job …</p><v-progress-linear indeterminate color="primary" /></div>
+    <div v-if="failed || unread" class="page"><h1>This job could not be opened</h1><p role="alert">{{ failed || said(unread) }}</p><button type="button" class="plain-button" @click="open">Try again</button></div>
+    <div v-else-if="!sheet.artwork || !catalogue" class="page" role="status"><p>Opening the job …</p><v-progress-linear indeterminate color="primary" /></div>
     <template v-else>
-        <div v-if="bench.stale" class="banner" role="alert">
-            <span>{{ bench.stale }}</span>
-            <button type="button" class="plain-button" @click="bench.loadNewer()">Load the newer sheet</button>
-            <button type="button" class="plain-button quiet" @click="bench.keepMine()">Save mine as a step after it</button>
+        <div v-if="sheet.stale" class="banner" role="alert">
+            <span>{{ sheet.stale }}</span>
+            <button type="button" class="plain-button" @click="sheet.loadNewer()">Load the newer sheet</button>
+            <button type="button" class="plain-button quiet" @click="sheet.keepMine()">Save mine as a step after it</button>
         </div>
-        <div v-if="bench.trouble" class="banner" role="alert">
-            <span>{{ bench.trouble }}</span>
-            <button type="button" class="plain-button" @click="bench.retry()">Try again</button>
-            <button type="button" class="plain-button quiet" @click="bench.trouble = null">Dismiss</button>
+        <div v-if="sheet.trouble" class="banner" role="alert">
+            <span>{{ sheet.trouble }}</span>
+            <button type="button" class="plain-button" @click="sheet.retry()">Try again</button>
         </div>
         <router-view />
     </template>
 </template>
+
+<style>
+.banner { display: flex; gap: 12px; align-items: center; padding: 8px 14px; background: var(--rust-wash); border-bottom: 1px solid var(--rust); }
+</style>

@@ -1,28 +1,18 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
 import { api, proofUrl, said } from '../api';
-import { cuts } from '../peg/garments';
 import GarmentDrawing from '../peg/GarmentDrawing.vue';
+import { cuts } from '../peg/garments';
+import { useChange, useJobs } from '../server/queries';
 import type { JobCard } from '../types';
 import { ago } from '../words/lines';
 
-const jobs = ref<JobCard[] | null>(null);
-const failed = ref('');
+const { data: jobs, error, refetch } = useJobs();
+const { mutate: throwAway, error: lost } = useChange((job: JobCard) => api.remove(`jobs/${job.id}`), 'jobs');
 const states = { empty: 'blank sheet', drafted: 'on the bench', exported: 'exported' };
 
-async function load(): Promise<void> {
-    failed.value = '';
-    try {
-        jobs.value = await api.get<JobCard[]>('jobs');
-    } catch (error) {
-        failed.value = said(error);
-    }
-}
-
-async function remove(job: JobCard): Promise<void> {
+function remove(job: JobCard): void {
     if (window.confirm(`Throw away "${job.title}" with all its saved steps and exports?`)) {
-        await api.remove(`jobs/${job.id}`).catch((error: unknown) => (failed.value = said(error)));
-        await load();
+        throwAway(job);
     }
 }
 
@@ -33,16 +23,15 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
     const top = -((cut?.top ?? 0) + 6.6) * s;
     return { view: `${width / 2 - 17 * s} ${top} ${34 * s} ${36 * s}`, place: `translate(${width / 2} ${-(cut?.top ?? 0) * s}) scale(${s})`, width, height };
 }
-
-onMounted(load);
 </script>
 
 <template>
     <main class="page">
         <header class="page-head"><h1>Jobs</h1><router-link class="plain-button" to="/new">New job</router-link></header>
-        <p v-if="failed" role="alert">{{ failed }} <button type="button" class="token" @click="load">Try again</button></p>
-        <p v-else-if="jobs === null" role="status">Looking up the jobs …</p>
-        <p v-else-if="jobs.length === 0" class="empty">No jobs yet. Start one: choose what it is printed on and how large, and the bench opens with a blank sheet.</p>
+        <p v-if="error" role="alert">{{ said(error) }} <button type="button" class="token" @click="refetch()">Try again</button></p>
+        <p v-if="lost" role="alert">{{ said(lost) }}</p>
+        <p v-if="!jobs && !error" role="status">Looking up the jobs …</p>
+        <p v-else-if="jobs?.length === 0" class="empty">No jobs yet. Start one: choose what it is printed on and how large, and the bench opens with a blank sheet.</p>
         <ul v-else class="job-cards">
             <li v-for="job in jobs" :key="job.id" class="job-card">
                 <router-link :to="`/jobs/${job.id}/build`">
@@ -54,10 +43,22 @@ onMounted(load);
                 </router-link>
                 <p class="measure small">{{ job.product }} {{ job.side }}, {{ (job.sheet.width / job.sheet.ppi).toFixed(1) }} × {{ (job.sheet.height / job.sheet.ppi).toFixed(1) }} in<br />{{ job.sheet.width }} × {{ job.sheet.height }} px · {{ job.sheet.ppi }} ppi</p>
                 <p class="small job-foot">
-                    <span class="state" :class="job.state">{{ states[job.state] }}</span><span>{{ ago(job.updated_at) }}</span>
+                    <span class="state" :class="job.state">{{ states[job.state] }}</span><span>{{ ago(job.updatedAt) }}</span>
                     <button type="button" class="token" :aria-label="`Throw away ${job.title}`" @click="remove(job)">throw away</button>
                 </p>
             </li>
         </ul>
     </main>
 </template>
+
+<style>
+.job-card .cloth { stroke: #8888; stroke-width: 0.08; }
+.job-cards { display: grid; grid-template-columns: repeat(auto-fill, minmax(250px, 1fr)); gap: 18px; }
+.job-card { background: var(--card); border: 1px solid var(--hair); padding: 12px; border-top: 3px dotted var(--hair); }
+.job-card a { text-decoration: none; display: grid; gap: 6px; }
+.job-card svg { width: 100%; height: 250px; }
+.job-foot { display: flex; gap: 12px; align-items: baseline; }
+.job-foot .token { margin-left: auto; font-weight: 400; border-bottom-color: var(--hair); }
+.state { border: 1px solid var(--faded); padding: 0 6px; border-radius: 2px; color: var(--ink); }
+.state.exported { border-color: var(--good); color: var(--good); }
+</style>

@@ -1,38 +1,35 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { api, Refused, said } from '../api';
-import { useCatalogue } from '../stores/catalogue';
+import { useAssets, useChange } from '../server/queries';
 import { genresOf } from '../tokens/finding';
+import type { AssetCard } from '../types';
 
-const shop = useCatalogue();
-const failed = ref('');
-const wrong = ref('');
+const MOST_BYTES = 60e6;
+
+const { data: assets, error: unread, refetch } = useAssets();
+const { mutate: send, isPending: busy, error: refused } = useChange((form: FormData) => api.upload<AssetCard[]>('assets', form), 'assets');
+const missing = ref('');
 const added = ref('');
-const busy = ref(false);
 const licence = ref('');
 const author = ref('');
 const genre = ref('');
-const genres = computed(() => genresOf(fonts.value));
 const held = ref(false);
 const file = ref<HTMLInputElement | null>(null);
-const fonts = computed(() => shop.assets.filter((asset) => asset.kind === 'font'));
-const art = computed(() => shop.assets.filter((asset) => asset.kind === 'art'));
+const fonts = computed(() => (assets.value ?? []).filter((asset) => asset.kind === 'font'));
+const art = computed(() => (assets.value ?? []).filter((asset) => asset.kind === 'art'));
+const genres = computed(() => genresOf(fonts.value));
+const wrong = computed(() => {
+    const error = refused.value;
+    return missing.value || (error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '');
+});
 const size = (bytes: number): string => (bytes > 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.ceil(bytes / 1e3)} kB`);
 
-async function load(): Promise<void> {
-    failed.value = '';
-    await shop.load().catch((error: unknown) => (failed.value = said(error)));
-}
-
-async function upload(): Promise<void> {
-    wrong.value = added.value = '';
+function upload(): void {
+    missing.value = added.value = '';
     const chosen = file.value?.files?.[0];
-    if (!chosen) {
-        wrong.value = 'Choose a file.';
-        return;
-    }
-    if (chosen.size > 60e6) {
-        wrong.value = `"${chosen.name}" is ${size(chosen.size)}; 60 MB is the most.`;
+    if (!chosen || chosen.size > MOST_BYTES) {
+        missing.value = chosen ? `"${chosen.name}" is ${size(chosen.size)}; ${size(MOST_BYTES)} is the most.` : 'Choose a file.';
         return;
     }
     const form = new FormData();
@@ -41,23 +38,16 @@ async function upload(): Promise<void> {
     form.set('author', author.value);
     form.set('genre', genre.value);
     form.set('held', held.value ? '1' : '0');
-    busy.value = true;
-    try {
-        const kept = await api.upload<{ title: string }[]>('assets', form);
-        added.value = kept.length === 1 ? `${kept[0]?.title} is on the shelf.` : `${kept.length} cuts are on the shelf: ${kept.map((one) => one.title).join(', ')}.`;
-        if (file.value) {
-            file.value.value = '';
-        }
-        held.value = false;
-        await load();
-    } catch (error) {
-        wrong.value = error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : said(error);
-    } finally {
-        busy.value = false;
-    }
+    send(form, {
+        onSuccess: (kept) => {
+            added.value = kept.length === 1 ? `${kept[0]?.title} is on the shelf.` : `${kept.length} cuts are on the shelf: ${kept.map((one) => one.title).join(', ')}.`;
+            held.value = false;
+            if (file.value) {
+                file.value.value = '';
+            }
+        },
+    });
 }
-
-onMounted(load);
 </script>
 
 <template>
@@ -74,7 +64,7 @@ onMounted(load);
             <p v-if="wrong" role="alert">{{ wrong }}</p>
             <p v-if="added" role="status">{{ added }}</p>
         </form>
-        <p v-if="failed" role="alert">{{ failed }} <button type="button" class="token" @click="load">Try again</button></p>
+        <p v-if="unread" role="alert">{{ said(unread) }} <button type="button" class="token" @click="refetch()">Try again</button></p>
         <h2>Fonts <small class="measure">{{ fonts.length }}</small></h2>
         <ul class="font-list wide">
             <li v-for="asset in fonts" :key="asset.id">
@@ -91,3 +81,19 @@ onMounted(load);
         </ul>
     </main>
 </template>
+
+<style>
+.font-list { display: grid; gap: 2px; margin-top: 8px; }
+.font-list.wide { grid-template-columns: 1fr 1fr; gap: 0 28px; }
+.font-list li { border-bottom: 1px solid var(--hair); padding: 4px 0; }
+.font-list button { display: grid; grid-template-columns: 450px 1fr; align-items: center; justify-items: start; width: 100%; text-align: left; padding: 4px 6px; }
+.font-list button:hover, .art-list button:hover { background: var(--rust-wash); }
+.font-list img { max-width: 100%; height: 48px; object-fit: contain; object-position: left; }
+.font-list span { display: block; }
+.font-list small { display: block; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 520px; }
+[data-light='dark'] .font-list img { filter: invert(0.9); }
+.art-list { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 12px; margin-top: 8px; }
+.art-list button, .art-list figure { display: grid; justify-items: center; gap: 4px; width: 100%; padding: 10px; margin: 0; border: 1px solid var(--hair); background: var(--card); text-align: center; }
+.art-list img { width: 110px; height: 110px; object-fit: contain; background: #e9e2d2; padding: 6px; }
+.art-list small { display: block; }
+</style>

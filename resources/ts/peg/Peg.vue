@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { refDebounced, useElementSize } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
 import ArrangeMenu from '../bench/ArrangeMenu.vue';
-import { called, moved } from '../bench/layers';
-import { useBench } from '../stores/bench';
-import type { Box, Layer } from '../types';
+import { useGauges } from '../stores/gauges';
+import { usePeg } from '../stores/peg';
+import { useSelection } from '../stores/selection';
+import { useSheet } from '../stores/sheet';
+import type { Box, FoundColour, Picked } from '../types';
 import GarmentDrawing from './GarmentDrawing.vue';
 import { cuts } from './garments';
 import Rulers from './Rulers.vue';
@@ -18,18 +21,22 @@ import { useSteps } from './useSteps';
 /** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
 const PROOFS = [30, 50, 75, 100];
 
-const bench = useBench();
+const sheetStore = useSheet();
+const selection = useSelection();
+const peg = usePeg();
+const gauges = useGauges();
 const svg = ref<SVGSVGElement | null>(null);
 const distance = ref<'garment' | 'area' | 'loupe'>('garment');
-const size = ref({ width: 600, height: 560 });
+const seen = useElementSize(svg, { width: 600, height: 560 });
+const size = computed(() => ({ width: Math.max(50, seen.width.value), height: Math.max(50, seen.height.value) }));
 const centre = ref<[number, number]>([7.5, 9]);
 const said = ref('');
 
 const sheet = computed(() => {
-    const s = bench.artwork?.sheet ?? { width: 4500, height: 5400, ppi: 300 };
+    const s = sheetStore.artwork?.sheet ?? { width: 4500, height: 5400, ppi: 300 };
     return { width: s.width / s.ppi, height: s.height / s.ppi, ppi: s.ppi };
 });
-const cut = computed(() => cuts[bench.artwork?.product ?? 'tee'] ?? cuts['tee']);
+const cut = computed(() => cuts[sheetStore.artwork?.product ?? 'tee'] ?? cuts['tee']);
 /** Garments are drawn larger when a print area would not fit on them. */
 const garmentScale = computed(() => (cut.value ? Math.max(1, sheet.value.width / (cut.value.body.width * 0.9), sheet.value.height / (cut.value.body.height * 0.96)) : 1));
 const garmentPlace = computed(() => `translate(${sheet.value.width / 2} ${-(cut.value?.top ?? 0) * garmentScale.value}) scale(${garmentScale.value})`);
@@ -59,11 +66,11 @@ const proofPpi = computed(() => {
     const wanted = distance.value === 'loupe' ? 0 : (size.value.height * dpr) / view.value.height;
     return PROOFS.find((ppi) => ppi >= wanted - 2) ?? 100;
 });
-const revision = computed(() => bench.job?.revision ?? null);
+const revision = computed(() => sheetStore.job?.revision ?? null);
 const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, proofPpi.value))));
 const steps = useSteps(proof.late, revision, proofPpi);
 /** Only of what the current revision holds: a line just added is not in it yet. */
-const drawn = computed(() => (bench.layer && bench.measures.get(bench.layer.id)?.box ? bench.layer.id : null));
+const drawn = computed(() => (selection.layer && sheetStore.measures.get(selection.layer.id)?.box ? selection.layer.id : null));
 const piece = usePicture(computed(() => (revision.value === null || !drawn.value ? null : `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}`)));
 const without = usePicture(computed(() => (revision.value === null || !drawn.value ? null : proofUrl(revision.value, proofPpi.value, { without: drawn.value }))));
 
@@ -79,22 +86,17 @@ const lens = computed(() => {
     const bottom = Math.min(Math.round(height * ppi), Math.round((view.value.top + view.value.height) * ppi));
     return right > left && bottom > top ? { left, top, width: right - left, height: bottom - top } : null;
 });
-const settledLens = ref(lens.value);
-let lensTimer = 0;
-watch(lens, (now) => {
-    window.clearTimeout(lensTimer);
-    lensTimer = window.setTimeout(() => (settledLens.value = now), 120);
-});
+const settledLens = refDebounced(lens, 120);
 const close = usePicture(computed(() => (revision.value === null || !settledLens.value ? null : proofUrl(revision.value, sheet.value.ppi, { ...settledLens.value }))));
 
 const neighbours = computed<Neighbour[]>(() =>
-    (bench.artwork?.layers ?? []).flatMap((layer) => {
-        const box = bench.measures.get(layer.id)?.box;
-        return box && layer.on && layer.id !== bench.chosen ? [{ name: called(layer), box }] : [];
+    (sheetStore.artwork?.layers ?? []).flatMap((layer) => {
+        const box = sheetStore.measures.get(layer.id)?.box;
+        return box && layer.on && layer.id !== selection.chosen ? [{ name: sheetStore.called(layer.id), box }] : [];
     }),
 );
-const chosenBox = computed(() => (bench.layer?.on ? (bench.measures.get(bench.layer.id)?.box ?? null) : null));
-const alsoBoxes = computed(() => bench.selection.slice(1).flatMap((id) => bench.measures.get(id)?.box ?? []));
+const chosenBox = computed(() => (selection.layer?.on ? (sheetStore.measures.get(selection.layer.id)?.box ?? null) : null));
+const alsoBoxes = computed(() => selection.ids.slice(1).flatMap((id) => sheetStore.measures.get(id)?.box ?? []));
 const { drag, transform, says, begin, follow, drop, cancel } = useDrag(perPixel, neighbours, sheet);
 /** Between letting go and the new proof, the piece stays where it was put. */
 const dropped = ref<{ transform: string; piece: string | null; without: string | null } | null>(null);
@@ -104,21 +106,19 @@ watch(proof.shown, () => {
         cancel();
     }
 });
-watch(() => bench.trouble, () => (dropped.value = null));
+watch(() => sheetStore.trouble, () => (dropped.value = null));
 
 const base = computed(() => (drag.value && piece.shown.value ? (without.shown.value ?? proof.shown.value) : dropped.value ? dropped.value.without : proof.shown.value));
-const where = computed(() => bench.report?.findings.find((finding) => finding.key === bench.finding)?.where ?? []);
-
 const pen = usePen(sheet);
 /** What is taken away, or the mask alone, over the art. */
 const overlay = usePicture(computed(() => {
-    if (revision.value === null || bench.overlay === 'none') {
+    if (revision.value === null || peg.overlay === 'none') {
         return null;
     }
     if (!drawn.value) {
-        return bench.overlay === 'taken' ? `/api/revisions/${revision.value}/taken.png?ppi=${proofPpi.value}` : null;
+        return peg.overlay === 'taken' ? `/api/revisions/${revision.value}/taken.png?ppi=${proofPpi.value}` : null;
     }
-    return `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}&show=${bench.overlay}`;
+    return `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}&show=${peg.overlay}`;
 }));
 
 function at(event: PointerEvent): [number, number] {
@@ -133,10 +133,10 @@ async function pick(point: [number, number], among = false): Promise<void> {
     if (revision.value === null) {
         return;
     }
-    const answer = await api.get<{ layers: string[] }>(`revisions/${revision.value}/pick?x=${point[0]}&y=${point[1]}`);
+    const answer = await api.get<Picked>(`revisions/${revision.value}/pick?x=${point[0]}&y=${point[1]}`);
     // A second press on a piece reaches the one below it.
-    const index = answer.layers.indexOf(bench.chosen ?? '');
-    bench.choose(answer.layers[among || held?.moved || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null, among);
+    const index = answer.layers.indexOf(selection.chosen ?? '');
+    selection.choose(answer.layers[among || held?.moved || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null, among);
 }
 
 function inside(box: Box | null, [x, y]: [number, number]): boolean {
@@ -148,12 +148,12 @@ function press(event: PointerEvent): void {
         return;
     }
     const point = at(event);
-    if (bench.colourWanted && revision.value !== null) {
-        const give = bench.colourWanted;
-        void api.get<{ colour: string | null }>(`revisions/${revision.value}/colour?x=${point[0]}&y=${point[1]}`).then(({ colour }) => give(colour)).catch(() => give(null));
+    if (peg.colourWanted && revision.value !== null) {
+        const give = peg.colourWanted;
+        void api.get<FoundColour>(`revisions/${revision.value}/colour?x=${point[0]}&y=${point[1]}`).then(({ colour }) => give(colour)).catch(() => give(null));
         return;
     }
-    if (bench.pen) {
+    if (peg.pen) {
         svg.value?.setPointerCapture(event.pointerId);
         pen.press(point);
         return;
@@ -171,14 +171,14 @@ function press(event: PointerEvent): void {
 }
 
 function grasp(event: PointerEvent, hold: Hold): void {
-    if (bench.layer && chosenBox.value) {
+    if (selection.layer && chosenBox.value) {
         svg.value?.setPointerCapture(event.pointerId);
-        begin(hold, bench.layer, chosenBox.value, at(event));
+        begin(hold, selection.layer, chosenBox.value, at(event));
     }
 }
 
 function movePointer(event: PointerEvent): void {
-    if (bench.pen) {
+    if (peg.pen) {
         pen.move(at(event));
         return;
     }
@@ -199,8 +199,8 @@ function movePointer(event: PointerEvent): void {
         held.moved = true;
         const from = held.from;
         void (held.picked ?? Promise.resolve()).then(() => {
-            if (held?.moved && bench.layer && inside(chosenBox.value, from)) {
-                begin('move', bench.layer, chosenBox.value as Box, from);
+            if (held?.moved && selection.layer && inside(chosenBox.value, from)) {
+                begin('move', selection.layer, chosenBox.value as Box, from);
             }
         });
     }
@@ -234,10 +234,8 @@ function nudge(event: KeyboardEvent): void {
     event.preventDefault();
     if (distance.value === 'loupe') {
         centre.value = [centre.value[0] + way[0] * 5, centre.value[1] + way[1] * 5];
-    } else if (bench.layer) {
-        for (const id of bench.selection) {
-            void bench.changeLayer(id, (layer: Layer) => [moved(layer, way[0], way[1])]);
-        }
+    } else if (selection.layer) {
+        void sheetStore.operate({ op: 'move', ids: selection.ids, dx: way[0], dy: way[1] });
         said.value = `nudged ${step.toFixed(2)} in`;
     }
 }
@@ -247,19 +245,6 @@ function loupeHere(): void {
     centre.value = box ? [box.left + box.width / 2, box.top + box.height / 2] : [sheet.value.width / 2, sheet.value.height / 3];
     distance.value = 'loupe';
 }
-
-let watcher: ResizeObserver | null = null;
-onMounted(() => {
-    watcher = new ResizeObserver(([entry]) => {
-        if (entry) {
-            size.value = { width: Math.max(50, entry.contentRect.width), height: Math.max(50, entry.contentRect.height) };
-        }
-    });
-    if (svg.value) {
-        watcher.observe(svg.value);
-    }
-});
-onBeforeUnmount(() => watcher?.disconnect());
 </script>
 
 <template>
@@ -271,8 +256,8 @@ onBeforeUnmount(() => watcher?.disconnect());
                 <button type="button" :aria-pressed="distance === 'loupe'" @click="loupeHere">Loupe 1 : 1</button>
             </div>
             <span class="measure small" aria-live="polite">{{ says || said }}</span>
-            <span v-if="bench.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="bench.colourWanted?.(null)">not now</button></span>
-            <select class="token" aria-label="What the peg shows" :value="bench.overlay" @change="bench.overlay = ($event.target as HTMLSelectElement).value as 'none' | 'taken' | 'mask'">
+            <span v-if="peg.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="peg.colourWanted?.(null)">not now</button></span>
+            <select class="token" aria-label="What the peg shows" :value="peg.overlay" @change="peg.overlay = ($event.target as HTMLSelectElement).value as 'none' | 'taken' | 'mask'">
                 <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option>
             </select>
             <ArrangeMenu />
@@ -281,12 +266,12 @@ onBeforeUnmount(() => watcher?.disconnect());
         <PenBar />
         <p v-if="proof.late.value || close.late.value" class="small drawing" role="status">{{ steps.says.value }} <progress v-if="steps.done.value !== null" :value="steps.done.value" aria-label="How much is drawn"></progress></p>
         <svg
-            ref="svg" class="peg-view" :class="[distance, { picking: bench.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
-            :aria-label="bench.pen ? `${bench.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : bench.layer ? `${called(bench.layer)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
+            ref="svg" class="peg-view" :class="[distance, { picking: peg.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
+            :aria-label="peg.pen ? `${peg.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : selection.layer ? `${sheetStore.called(selection.layer.id)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
             @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge"
         >
-            <g :transform="garmentPlace"><GarmentDrawing :product="bench.artwork?.product ?? 'tee'" :side="bench.artwork?.side ?? 'front'" :colour="bench.garment?.colour ?? '#ddd'" /></g>
-            <rect v-if="distance !== 'garment'" :x="view.left" :y="view.top" :width="view.width" :height="view.height" :fill="bench.garment?.colour ?? '#ddd'" />
+            <g :transform="garmentPlace"><GarmentDrawing :product="sheetStore.artwork?.product ?? 'tee'" :side="sheetStore.artwork?.side ?? 'front'" :colour="peg.garment?.colour ?? '#ddd'" /></g>
+            <rect v-if="distance !== 'garment'" :x="view.left" :y="view.top" :width="view.width" :height="view.height" :fill="peg.garment?.colour ?? '#ddd'" />
             <Rulers v-if="distance !== 'loupe'" :width="sheet.width" :height="sheet.height" :size="distance === 'area' ? 0.42 : 0.62" :class="{ 'on-cloth': true }" />
             <rect class="area-edge" x="0" y="0" :width="sheet.width" :height="sheet.height" :stroke-width="hand" />
             <image v-if="base" :href="base" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" :class="{ faint: distance === 'loupe' && close.shown.value }" />
@@ -297,16 +282,16 @@ onBeforeUnmount(() => watcher?.disconnect());
                 :x="settledLens.left / sheet.ppi" :y="settledLens.top / sheet.ppi" :width="settledLens.width / sheet.ppi" :height="settledLens.height / sheet.ppi"
             />
             <image v-if="overlay.shown.value && distance !== 'loupe'" class="overlay" :href="overlay.shown.value" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" />
-            <g v-if="bench.pen" class="pen" aria-hidden="true">
-                <path v-if="pen.d.value" :d="pen.d.value" :stroke-width="bench.pen.closed ? hand * 2 : bench.pen.stroke.width" :class="{ closed: bench.pen.closed, restores: bench.pen.stroke.restores }" />
+            <g v-if="peg.pen" class="pen" aria-hidden="true">
+                <path v-if="pen.d.value" :d="pen.d.value" :stroke-width="peg.pen.closed ? hand * 2 : peg.pen.stroke.width" :class="{ closed: peg.pen.closed, restores: peg.pen.stroke.restores }" />
                 <path v-if="pen.cross.value" class="cross" :stroke-width="hand * 1.5" :d="`M${pen.cross.value[0] - hand * 9} ${pen.cross.value[1]}h${hand * 18}M${pen.cross.value[0]} ${pen.cross.value[1] - hand * 9}v${hand * 18}`" />
             </g>
-            <g v-for="(box, i) in where" :key="i"><rect class="where" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.5" /></g>
+            <g v-for="(box, i) in gauges.where" :key="i"><rect class="where" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.5" /></g>
             <g v-if="drag" class="guides" :stroke-width="hand">
                 <line v-for="(guide, i) in drag.guides" :key="i" :x1="guide.axis === 'x' ? guide.at : 0" :x2="guide.axis === 'x' ? guide.at : sheet.width" :y1="guide.axis === 'y' ? guide.at : 0" :y2="guide.axis === 'y' ? guide.at : sheet.height" />
             </g>
             <g v-if="distance !== 'loupe'"><rect v-for="box in alsoBoxes" :key="`${box.left},${box.top}`" class="hold-box" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 2} ${hand * 3}`" /></g>
-            <g v-if="chosenBox && distance !== 'loupe' && !bench.pen" class="hold" :transform="drag ? transform : undefined">
+            <g v-if="chosenBox && distance !== 'loupe' && !peg.pen" class="hold" :transform="drag ? transform : undefined">
                 <rect class="hold-box" :x="chosenBox.left" :y="chosenBox.top" :width="chosenBox.width" :height="chosenBox.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 5} ${hand * 4}`" />
                 <rect
                     v-for="corner in [[0, 0], [1, 0], [0, 1], [1, 1]]" :key="corner.join()" class="hold-corner" :class="corner[0] === corner[1] ? 'nwse' : 'nesw'"
@@ -318,3 +303,35 @@ onBeforeUnmount(() => watcher?.disconnect());
         </svg>
     </section>
 </template>
+
+<style>
+.peg { position: relative; display: flex; flex-direction: column; min-height: 0; }
+.peg-head { display: flex; align-items: center; gap: 12px; padding: 5px 10px; border-bottom: 1px solid var(--hair); min-height: 36px; }
+.distances { display: flex; white-space: nowrap; }
+.distances button { padding: 2px 10px; font-size: 12.5px; border: 1px solid var(--faded); margin-left: -1px; }
+.distances button[aria-pressed='true'] { background: var(--ink); color: var(--paper); }
+.drawing { position: absolute; left: 10px; bottom: 10px; z-index: 1; max-width: calc(100% - 20px); padding: 3px 8px; background: var(--card); border: 1px solid var(--hair); pointer-events: none; }
+.drawing progress { width: 90px; height: 8px; vertical-align: middle; accent-color: var(--rust); }
+.peg-view { width: 100%; flex: 1 1 0; min-height: 0; display: block; touch-action: none; user-select: none; cursor: default; }
+.peg-view.loupe { cursor: grab; }
+.peg-view:focus-visible { outline-offset: -3px; }
+.peg-view .cloth { stroke: color-mix(in srgb, var(--ink) 55%, transparent); stroke-width: 0.06; stroke-linejoin: round; }
+.peg-view .seams, .job-card .seams { fill: none; stroke: #8886; stroke-width: 0.07; stroke-dasharray: 0.22 0.16; }
+.peg-view .area-edge { fill: none; stroke: #8e8a82; stroke-dasharray: 0.1 0.1; }
+.peg-view .rulers { fill: #8e8a82; font-family: var(--measures); }
+.peg-view .rulers path { stroke: #8e8a82; stroke-width: 0.03; fill: none; }
+.peg-view .lens { image-rendering: pixelated; }
+.peg-view .faint { opacity: 0; }
+.where { fill: color-mix(in srgb, var(--rust) 28%, transparent); stroke: var(--rust); }
+.guides line { stroke: #e0563a; }
+.hold-box { fill: none; stroke: #e0563a; pointer-events: none; }
+.hold-corner, .hold-turn { fill: #fff; stroke: #9c3d1c; }
+.hold-corner.nwse { cursor: nwse-resize; }
+.hold-corner.nesw { cursor: nesw-resize; }
+.hold-turn { cursor: grab; }
+.peg-view.picking { cursor: crosshair; }
+.pen path { fill: none; stroke: #ff00c8; stroke-opacity: 0.55; stroke-linecap: round; stroke-linejoin: round; pointer-events: none; }
+.pen path.restores { stroke: #00a37a; }
+.pen path.closed, .pen path.cross { stroke-opacity: 1; }
+.overlay { pointer-events: none; }
+</style>

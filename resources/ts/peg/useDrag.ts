@@ -1,6 +1,5 @@
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
-import { moved, sized, turned } from '../bench/layers';
-import { useBench } from '../stores/bench';
+import { useSheet } from '../stores/sheet';
 import type { Box, Layer } from '../types';
 import { gap, snap, type Guide, type Neighbour } from './snapping';
 
@@ -20,9 +19,12 @@ interface Drag {
 
 const SNAP_PIXELS = 6;
 
+/** A hand is not finer than this. */
+const fine = (value: number): number => Math.round(value * 1e4) / 1e4;
+
 /**
- * Moves, sizes and turns the chosen piece with the pointer. The piece's own picture follows; the sheet is changed once,
- * when it is let go.
+ * Moves, sizes and turns the chosen piece with the pointer. The piece's own picture follows as a guess; when it is let go
+ * the core moves, sizes or turns it.
  */
 export function useDrag(
     inchesPerPixel: () => number,
@@ -37,7 +39,7 @@ export function useDrag(
     drop: () => boolean;
     cancel: () => void;
 } {
-    const bench = useBench();
+    const sheetStore = useSheet();
     const drag = ref<Drag | null>(null);
 
     const middle = (box: Box): [number, number] => [box.left + box.width / 2, box.top + box.height / 2];
@@ -100,10 +102,10 @@ export function useDrag(
             drag.value = null;
             return false;
         }
-        const [x, y] = middle(d.box);
-        void bench.changeLayer(d.id, (layer) => [
-            d.hold === 'move' ? moved(layer, d.dx, d.dy) : d.hold === 'size' ? sized(layer, d.by, x, y) : turned(layer, d.degrees, x, y),
-        ]);
+        const ids = [d.id];
+        void sheetStore.operate(
+            d.hold === 'move' ? { op: 'move', ids, dx: fine(d.dx), dy: fine(d.dy) } : d.hold === 'size' ? { op: 'scale', ids, by: d.by } : { op: 'turn', ids, degrees: fine(d.degrees) },
+        );
         return true;
     }
 

@@ -1,5 +1,5 @@
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
-import { useBench } from '../stores/bench';
+import { usePeg } from '../stores/peg';
 import { thinned, toShares } from './pen';
 
 type Point = [number, number];
@@ -18,18 +18,18 @@ export function usePen(sheet: ComputedRef<{ width: number; height: number }>): {
     release: () => void;
     key: (event: KeyboardEvent) => boolean;
 } {
-    const bench = useBench();
+    const peg = usePeg();
     const line = ref<Point[]>([]);
     const cross = ref<Point | null>(null);
     let drawing = false;
 
     const d = computed(() => {
         const shown = cross.value && line.value.length && !drawing ? [...line.value, cross.value] : line.value;
-        return shown.length ? `M${shown.map((p) => p.join(' ')).join('L')}${bench.pen?.closed && shown.length > 2 ? 'Z' : shown.length === 1 ? 'h0.001' : ''}` : '';
+        return shown.length ? `M${shown.map((p) => p.join(' ')).join('L')}${peg.pen?.closed && shown.length > 2 ? 'Z' : shown.length === 1 ? 'h0.001' : ''}` : '';
     });
 
     function finish(): void {
-        const pen = bench.pen;
+        const { pen } = peg;
         const points = thinned(line.value, FINE);
         line.value = [];
         drawing = false;
@@ -59,7 +59,7 @@ export function usePen(sheet: ComputedRef<{ width: number; height: number }>): {
 
     /** Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the pen away. */
     function key(event: KeyboardEvent): boolean {
-        if (!bench.pen) {
+        if (!peg.pen) {
             return false;
         }
         const step = event.shiftKey ? STEP * 5 : STEP;
@@ -76,7 +76,7 @@ export function usePen(sheet: ComputedRef<{ width: number; height: number }>): {
         } else if (event.key === 'Escape') {
             line.value = [];
             cross.value = null;
-            bench.pen = null;
+            peg.pen = null;
         } else {
             return false;
         }

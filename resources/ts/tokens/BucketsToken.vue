@@ -1,30 +1,27 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
 import { api, said } from '../api';
 import { findLayer } from '../bench/layers';
-import { useBench } from '../stores/bench';
-import type { Swatch } from '../types';
+import { useSheet } from '../stores/sheet';
+import type { PictureColour } from '../types';
 
 /** The few colours of a picture, each with its share; those that are pressed are hidden. */
 const props = defineProps<{ value: string[]; layer: string; line: number }>();
 const emit = defineEmits<{ change: [hidden: string[]] }>();
-const bench = useBench();
-const buckets = ref<Swatch[]>([]);
-const wrong = ref('');
+const sheet = useSheet();
 
-watch(() => bench.job?.revision, async (revision) => {
-    // A line just added is not in what the server holds yet.
-    const held = bench.job && findLayer(bench.job.artwork, props.layer)?.effects[props.line];
-    if (revision === undefined || held?.kind !== 'clear-buckets') {
-        return;
-    }
-    try {
-        buckets.value = await api.get<Swatch[]>(`revisions/${revision}/layers/${props.layer}/buckets/${props.line}`);
-        wrong.value = '';
-    } catch (error) {
-        wrong.value = said(error);
-    }
-}, { immediate: true });
+/** A line just added is not in what the server holds yet. */
+const address = computed(() => {
+    const held = sheet.job && findLayer(sheet.job.artwork, props.layer)?.effects[props.line];
+    return held?.kind === 'clear-buckets' ? `revisions/${sheet.job?.revision}/layers/${props.layer}/buckets/${props.line}` : null;
+});
+const { data: buckets, error } = useQuery({
+    queryKey: ['buckets', address],
+    queryFn: () => api.get<PictureColour[]>(address.value ?? ''),
+    enabled: () => address.value !== null,
+    placeholderData: (before) => before,
+});
 
 function toggle(colour: string): void {
     emit('change', props.value.includes(colour) ? props.value.filter((one) => one !== colour) : [...props.value, colour]);
@@ -34,9 +31,17 @@ function toggle(colour: string): void {
 <template>
     <span class="buckets" role="group" aria-label="colours of the picture, press to hide">
         <button
-            v-for="bucket in buckets" :key="bucket.colour" type="button" class="bucket measure" :aria-pressed="value.includes(bucket.colour)" :style="{ '--bucket': bucket.colour }"
-            :aria-label="`${bucket.colour}, ${Math.round((bucket.share ?? 0) * 100)} %${value.includes(bucket.colour) ? ', hidden' : ''}`" @click="toggle(bucket.colour)"
-        ><i></i>{{ Math.round((bucket.share ?? 0) * 100) }} %</button>
-        <span v-if="wrong" class="small" role="alert">{{ wrong }}</span>
+            v-for="bucket in buckets ?? []" :key="bucket.colour" type="button" class="bucket measure" :aria-pressed="value.includes(bucket.colour)" :style="{ '--bucket': bucket.colour }"
+            :aria-label="`${bucket.colour}, ${Math.round(bucket.share * 100)} %${value.includes(bucket.colour) ? ', hidden' : ''}`" @click="toggle(bucket.colour)"
+        ><i></i>{{ Math.round(bucket.share * 100) }} %</button>
+        <span v-if="error" class="small" role="alert">{{ said(error) }}</span>
     </span>
 </template>
+
+<style>
+.buckets { display: inline-flex; flex-wrap: wrap; gap: 4px; vertical-align: middle; }
+.bucket { display: inline-flex; align-items: center; gap: 4px; min-height: 24px; border: 1px solid var(--hair); padding: 0 6px 0 0; font-size: 12px; }
+.bucket i { width: 20px; height: 22px; background: var(--bucket); }
+.bucket[aria-pressed=true] { text-decoration: line-through; border-color: var(--rust); }
+.bucket[aria-pressed=true] i { background: repeating-linear-gradient(45deg, var(--bucket) 0 4px, transparent 4px 8px); }
+</style>

@@ -1,21 +1,23 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { useBench } from '../stores/bench';
+import { usePeg } from '../stores/peg';
+import { useSheet } from '../stores/sheet';
 import { coloursOf } from '../bench/colours';
 
 /** A colour as # and digits, or the name of one of the job's own after an @. */
 const props = defineProps<{ value: string; label: string }>();
 const emit = defineEmits<{ change: [value: string] }>();
 
-const bench = useBench();
+const sheet = useSheet();
+const peg = usePeg();
 const open = ref(false);
 const named = computed(() => props.value.startsWith('@'));
 const shown = computed(() => (named.value ? props.value.slice(1) : props.value));
-const hex = computed(() => bench.hex(props.value));
+const hex = computed(() => sheet.hex(props.value));
 const picked = ref(hex.value);
 const typed = ref(shown.value);
 const wrong = ref(false);
-const inUse = computed(() => (bench.artwork ? coloursOf(bench.artwork) : []));
+const inUse = computed(() => (sheet.artwork ? coloursOf(sheet.artwork) : []));
 
 watch(shown, (value) => {
     typed.value = value;
@@ -43,7 +45,7 @@ function commit(): void {
         return;
     }
     const match = /^#?([0-9a-f]{6}|[0-9a-f]{3})$/i.exec(text);
-    const swatch = bench.artwork?.swatches.find((one) => one.name.toLowerCase() === text.replace(/^@/, '').toLowerCase());
+    const swatch = sheet.artwork?.swatches.find((one) => one.name.toLowerCase() === text.replace(/^@/, '').toLowerCase());
     wrong.value = !match && !swatch;
     if (swatch) {
         give(`@${swatch.name}`);
@@ -55,7 +57,7 @@ function commit(): void {
 }
 
 function take(colour: string): void {
-    picked.value = bench.hex(colour);
+    picked.value = sheet.hex(colour);
     open.value = false;
     give(colour);
 }
@@ -63,7 +65,7 @@ function take(colour: string): void {
 async function fromPeg(): Promise<void> {
     picked.value = hex.value;
     open.value = false;
-    const colour = await bench.pickColour();
+    const colour = await peg.pickColour();
     if (colour) {
         give(colour);
     }
@@ -77,10 +79,10 @@ async function fromPeg(): Promise<void> {
                 <button v-bind="opener" type="button" class="swatch" :style="{ background: hex }" :aria-label="`${label}: choose, now ${shown}`"></button>
             </template>
             <div class="colour-menu">
-                <template v-if="bench.artwork?.swatches.length">
+                <template v-if="sheet.artwork?.swatches.length">
                     <p class="small">Colours of the job</p>
                     <div class="swatch-row">
-                        <button v-for="swatch in bench.artwork.swatches" :key="swatch.name" type="button" class="swatch named" :style="{ background: swatch.colour }" :title="swatch.name" :aria-label="swatch.name" @click="take(`@${swatch.name}`)"></button>
+                        <button v-for="swatch in sheet.artwork.swatches" :key="swatch.name" type="button" class="swatch named" :style="{ background: swatch.colour }" :title="swatch.name" :aria-label="swatch.name" @click="take(`@${swatch.name}`)"></button>
                     </div>
                 </template>
                 <p class="small">Colours on this sheet</p>

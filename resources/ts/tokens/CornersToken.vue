@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { findLayer } from '../bench/layers';
-import { useBench } from '../stores/bench';
+import { useSheet } from '../stores/sheet';
 import type { EffectLine } from '../types';
 import { CORNERS, cornersOf, inTurn, placed, toLine, type Corner } from './corners';
 
@@ -10,7 +10,7 @@ const props = defineProps<{ effect: EffectLine; layer: string; line: number }>()
 const emit = defineEmits<{ change: [corners: Record<string, number>] }>();
 
 const STEP = 0.002;
-const bench = useBench();
+const sheet = useSheet();
 const open = ref(false);
 const corners = ref<Corner[]>([]);
 const held = ref(-1);
@@ -19,8 +19,8 @@ const picture = ref<HTMLImageElement | null>(null);
 
 /** A line just added is not in what the server holds yet. */
 const address = computed(() => {
-    const known = bench.job && findLayer(bench.job.artwork, props.layer)?.effects[props.line]?.kind === 'straighten';
-    return known ? `/api/revisions/${bench.job?.revision}/layers/${props.layer}/before/${props.line}.png` : null;
+    const known = sheet.job && findLayer(sheet.job.artwork, props.layer)?.effects[props.line]?.kind === 'straighten';
+    return known ? `/api/revisions/${sheet.job?.revision}/layers/${props.layer}/before/${props.line}.png` : null;
 });
 const fits = computed(() => inTurn(corners.value));
 const said = computed(() => {
@@ -106,3 +106,22 @@ function straighten(): void {
         </section>
     </v-dialog>
 </template>
+
+<style>
+.corners-room { position: relative; padding: 26px; margin: 8px 0; background: repeating-conic-gradient(var(--card) 0 25%, var(--paper) 0 50%) 0 0 / 16px 16px; display: grid; place-items: center; overflow: hidden; }
+.corners-picture { position: relative; max-width: 100%; touch-action: none; }
+.corners-picture img { display: block; max-width: 100%; max-height: 420px; user-select: none; }
+.corners-picture svg { position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; pointer-events: none; }
+.corners-picture polygon { fill: color-mix(in srgb, var(--rust) 12%, transparent); stroke: var(--rust); stroke-width: 2; vector-effect: non-scaling-stroke; }
+.corners-picture polygon.wrong { stroke: var(--bad); stroke-dasharray: 6 4; }
+.corner-mark { position: absolute; width: 26px; height: 26px; margin: -13px 0 0 -13px; border: 2px solid var(--rust); border-radius: 50%; background: color-mix(in srgb, var(--card) 75%, transparent); font-size: 12px; font-weight: 600; line-height: 1; touch-action: none; cursor: grab; }
+.corner-mark.held { background: var(--rust-wash); }
+.corner-close { position: absolute; right: 6px; top: calc(50% - 66px); width: 132px; height: 132px; border: 2px solid var(--rust); background-color: var(--card); background-repeat: no-repeat; image-rendering: pixelated; pointer-events: none; }
+.corner-close.left { right: auto; left: 6px; }
+.corner-close::before, .corner-close::after { content: ''; position: absolute; background: var(--rust); opacity: 0.7; }
+.corner-close::before { left: 64px; top: 0; width: 1px; height: 128px; }
+.corner-close::after { top: 64px; left: 0; height: 1px; width: 128px; }
+.dialog-ends { display: flex; gap: 8px; margin-top: 10px; }
+/* What is said never moves the picture under a mark that is being dragged. */
+.corners-says { min-height: 24px; }
+</style>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { useCatalogue } from '../stores/catalogue';
+import { useShop } from '../server/queries';
 import ShelfFinder from './ShelfFinder.vue';
 
 const props = defineProps<{ value: string; sample: string; optional?: boolean }>();
 const emit = defineEmits<{ change: [file: string] }>();
 
-const shop = useCatalogue();
+const shop = useShop();
 const open = ref(false);
 const current = computed(() => (props.value === '' ? "the text's own font" : (shop.asset(props.value)?.title ?? props.value)));
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { useCatalogue } from '../stores/catalogue';
-import type { Asset } from '../types';
+import { useFavour, useShop } from '../server/queries';
+import type { AssetCard } from '../types';
 import { finds, genresOf, licencesOf } from './finding';
 
 /** The shelf's fonts or pictures to choose from. Only the rows in sight are drawn, however long the shelf. */
@@ -9,7 +9,8 @@ const props = defineProps<{ kind: 'font' | 'art'; value: string; title: string; 
 const emit = defineEmits<{ choose: [file: string] }>();
 const open = defineModel<boolean>({ required: true });
 
-const shop = useCatalogue();
+const shop = useShop();
+const { mutate: favour } = useFavour();
 const wanted = ref('');
 const genre = ref('');
 const licence = ref('');
@@ -33,8 +34,8 @@ function take(file: string): void {
     }
 }
 
-const preview = (asset: Asset): string => `/api/assets/${asset.id}/preview.png${props.kind === 'font' ? `?text=${encodeURIComponent(sample.value)}` : ''}`;
-const facts = (asset: Asset): string => (asset.kind === 'font' ? [asset.genre, asset.cut && asset.cut !== 'fill' ? `${asset.cut} cut` : '', asset.licence.name] : [asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px`, asset.licence.name]).filter(Boolean).join(' · ');
+const preview = (asset: AssetCard): string => `/api/assets/${asset.id}/preview.png${props.kind === 'font' ? `?text=${encodeURIComponent(sample.value)}` : ''}`;
+const facts = (asset: AssetCard): string => (asset.kind === 'font' ? [asset.genre, asset.cut && asset.cut !== 'fill' ? `${asset.cut} cut` : '', asset.licence.name] : [asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px`, asset.licence.name]).filter(Boolean).join(' · ');
 </script>
 
 <template>
@@ -57,7 +58,7 @@ const facts = (asset: Asset): string => (asset.kind === 'font' ? [asset.genre, a
                             <img :key="preview(item)" :src="preview(item)" :alt="kind === 'font' ? `${sample} in ${item.title}` : ''" :width="kind === 'font' ? 440 : 56" :height="kind === 'font' ? 64 : 56" />
                             <span>{{ item.title }} <small>{{ facts(item) }}</small></span>
                         </button>
-                        <button type="button" class="star" :aria-pressed="item.favourite" :aria-label="`${item.title}: favourite`" :title="item.favourite ? 'No longer a favourite' : 'Keep as a favourite'" @click="shop.favour(item, !item.favourite)">{{ item.favourite ? '★' : '☆' }}</button>
+                        <button type="button" class="star" :aria-pressed="item.favourite" :aria-label="`${item.title}: favourite`" :title="item.favourite ? 'No longer a favourite' : 'Keep as a favourite'" @click="favour({ id: item.id, favourite: !item.favourite })">{{ item.favourite ? '★' : '☆' }}</button>
                     </div>
                 </template>
             </v-virtual-scroll>
@@ -65,3 +66,16 @@ const facts = (asset: Asset): string => (asset.kind === 'font' ? [asset.genre, a
         </section>
     </v-dialog>
 </template>
+
+<style>
+.finder-dialog { min-height: 540px; }
+.finder-filters { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; margin-bottom: 6px; }
+.finder-filters .field { width: auto; flex: 1 1 130px; }
+.finder-row { display: flex; align-items: center; border-bottom: 1px solid var(--hair); }
+.finder-choose { flex: 1; display: flex; align-items: center; gap: 12px; text-align: left; padding: 4px; min-width: 0; }
+.finder-choose:hover, .finder-choose[aria-current] { background: var(--rust-wash); }
+.finder-choose img { object-fit: contain; object-position: left; max-width: 70%; height: auto; }
+.finder-row.art img { object-position: center; }
+.finder-choose small { display: block; }
+.star { width: 32px; height: 32px; font-size: 18px; color: var(--rust); }
+</style>

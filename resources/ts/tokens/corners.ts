@@ -1,3 +1,5 @@
+import { valueOf, type EffectLine } from '../types';
+
 export type Corner = [number, number];
 
 export const CORNERS = ['top left', 'top right', 'bottom right', 'bottom left'];
@@ -7,8 +9,8 @@ const LEAST = -0.5;
 const MOST = 1.5;
 
 /** The corners of a line that straightens, each as shares of the picture: x1, y1 to x4, y4. */
-export function cornersOf(line: Record<string, unknown>): Corner[] {
-    return CORNERS.map((_, i) => [Number(line[`x${i + 1}`]), Number(line[`y${i + 1}`])]);
+export function cornersOf(line: EffectLine): Corner[] {
+    return CORNERS.map((_, i) => [Number(valueOf(line, `x${i + 1}`)), Number(valueOf(line, `y${i + 1}`))]);
 }
 
 export function toLine(corners: Corner[]): Record<string, number> {

@@ -1,4 +1,4 @@
-import type { Asset } from '../types';
+import type { AssetCard } from '../types';
 
 export interface Wanted {
     wanted: string;
@@ -8,7 +8,7 @@ export interface Wanted {
 }
 
 /** The pieces that hold every word that was typed, and every filter; favourites come first. */
-export function finds(assets: Asset[], { wanted, genre, licence, favourites }: Wanted): Asset[] {
+export function finds(assets: AssetCard[], { wanted, genre, licence, favourites }: Wanted): AssetCard[] {
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     return assets
         .filter((asset) => {
@@ -20,5 +20,5 @@ export function finds(assets: Asset[], { wanted, genre, licence, favourites }: W
 
 const each = (names: string[]): string[] => [...new Set(names.filter(Boolean))].sort();
 
-export const genresOf = (assets: Asset[]): string[] => each(assets.map((asset) => asset.genre));
-export const licencesOf = (assets: Asset[]): string[] => each(assets.map((asset) => asset.licence.name));
+export const genresOf = (assets: AssetCard[]): string[] => each(assets.map((asset) => asset.genre));
+export const licencesOf = (assets: AssetCard[]): string[] => each(assets.map((asset) => asset.licence.name));

@@ -1,4 +1,4 @@
-import type { EffectLine, Parameter } from '../types';
+import { valueOf, type EffectLine, type Parameter } from '../types';
 
 /**
  * How an effect reads on the build sheet: words between its parameters, each named in braces. A new effect of the core
@@ -19,7 +19,7 @@ const bent = (noun: string, verb: string, also: string[], rest = ''): Wording =>
     verb,
     also: ['bend', 'warp', ...also],
     labels: { by: `${noun} told by`, bend: noun, rise: `${noun} in inches`, waves: 'waves' },
-    hides: (line) => (line['by'] === 'inches' ? ['bend'] : ['rise']),
+    hides: (line) => (valueOf(line, 'by') === 'inches' ? ['bend'] : ['rise']),
 });
 
 const pattern = { scale: 'scale', x: 'shift across', y: 'shift down', each: 'whole or letter by letter' };
@@ -58,12 +58,12 @@ export const effectWords: Record<string, Wording> = {
     only: {
         sentence: 'From here on, fill only {part} {number}', verb: 'Fill only a part', also: ['halves', 'half', 'split', 'second letter', 'second word', 'one letter', 'frame'],
         labels: { part: 'part', number: 'number of the letter, word or line' },
-        hides: (line) => (String(line['part']).startsWith('one-') ? [] : ['number']),
+        hides: (line) => (String(valueOf(line, 'part')).startsWith('one-') ? [] : ['number']),
     },
     hatch: {
         sentence: 'Hatch every {spacing} with lines of {width} at {angle}, {inset} in from the edge, as {as} {colour}', verb: 'Hatch or etch', also: ['lines', 'etched', 'engraved', 'inset', 'cut'],
         labels: { spacing: 'line spacing', width: 'line thickness', angle: 'line angle', inset: 'inset', as: 'hatch as', colour: 'hatch colour' },
-        hides: (line) => (line['as'] === 'cut' ? ['colour'] : []),
+        hides: (line) => (valueOf(line, 'as') === 'cut' ? ['colour'] : []),
     },
     embolden: { sentence: 'Embolden by {by}', verb: 'Embolden', also: ['bold', 'weight', 'thicken', 'thin'], labels: { by: 'emboldening' } },
     outline: {
@@ -72,7 +72,7 @@ export const effectWords: Record<string, Wording> = {
         also: ['ring', 'stroke', 'border', 'sticker', 'inline'],
         labels: { width: 'outline width', colour: 'outline colour', side: 'outline side', join: 'corners', mitreLimit: 'mitre limit' },
         // A limit on mitred points means nothing while corners are not mitred.
-        hides: (line) => [...(line['side'] === 'inside' ? ['join', 'mitreLimit'] : []), ...(line['join'] === 'mitre' ? [] : ['mitreLimit'])],
+        hides: (line) => [...(valueOf(line, 'side') === 'inside' ? ['join', 'mitreLimit'] : []), ...(valueOf(line, 'join') === 'mitre' ? [] : ['mitreLimit'])],
     },
     gap: { sentence: 'Leave a gap of {width} {side}', verb: 'Leave a gap between rings', also: ['ring', 'offset', 'space'], labels: { width: 'gap width', side: 'gap side' } },
     hollow: { sentence: 'Hollow, with a line of {width} in {colour}', verb: 'Make it hollow', also: ['outline only', 'empty', 'stroke'], labels: { width: 'line width', colour: 'line colour' } },

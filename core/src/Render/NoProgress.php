@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+/** For drawings that nobody watches. */
+final class NoProgress implements Progress
+{
+    public function layer(int $number, int $of, string $name): void {}
+
+    public function line(int $number, int $of, string $kind): void {}
+}

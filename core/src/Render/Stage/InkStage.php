@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render\Stage;
+
+use TallCrow\Artwork\ArtSource;
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Taking;
+use TallCrow\Asset\Shelf;
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inks;
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Outline;
+use TallCrow\Geometry\Path;
+use TallCrow\Mask\BrushMask;
+use TallCrow\Mask\Mask;
+use TallCrow\Mask\Stroke;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\Laid;
+use TallCrow\Render\ArtPainter;
+use TallCrow\Render\BrushPainter;
+use TallCrow\Render\Frame;
+use TallCrow\Render\InkPainter;
+use TallCrow\Render\PatternPainter;
+use TallCrow\Render\Piece;
+use TallCrow\Render\Placer;
+use TallCrow\Render\Placing;
+use TallCrow\Render\Resampler;
+use TallCrow\Render\Retoucher;
+use TallCrow\Render\Scene;
+use TallCrow\Type\Letter;
+
+/** The ink of a layer: words and shapes filled and ringed, pictures placed, groups composed and bent. */
+final readonly class InkStage implements Stage
+{
+    /** From this ppi on, a bent group is not drawn finer than it is shown. */
+    private const PRINT = 120.0;
+
+    public function __construct(
+        private Shelf $shelf,
+        private Placer $placer,
+        private Retoucher $retoucher,
+        private PatternPainter $patterns,
+        private Outlines $outlines,
+    ) {}
+
+    public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
+    {
+        $inking = $this->placer->inking($layer);
+        $placing = $this->placer->place($layer);
+        if ($placing !== null && $placing->letters !== []) {
+            return new Piece((new InkPainter($this->patterns, $placing->letters, $window))->paint($inking), $window);
+        }
+        $piece = $layer->children() === [] ? $this->art($layer, $window, $scene) : $this->group($layer, $window, $scene);
+        if ($piece === null || ($inking->fills === [] && $inking->inlines === [] && $inking->isBare())) {
+            return $piece;
+        }
+        $outline = $this->outline($layer, $inking, $scene);
+        $own = $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height);
+
+        return $outline === null
+            ? $piece
+            : new Piece((new InkPainter($this->patterns, [Letter::figure($outline)], $window, $own))->paint($inking), $window);
+    }
+
+    /** What a picture or a group is inked by: its own outline where its edge matters, and else the box about it. */
+    private function outline(Layer $layer, Inking $inking, Scene $scene): ?Path
+    {
+        if ($inking->isBare() && $inking->inlines === []) {
+            $box = $this->placer->reach($layer->withEffects(self::uninked($layer)));
+
+            return $box === null ? null : Outline::rectangle($box->width(), $box->height())->transformed(Affine::shift($box->centreX(), $box->centreY()));
+        }
+        $path = $this->outlines->traced($layer->withOpacity(1.0)->withEffects(self::uninked($layer))->withMasks([])->withDistress([]), $scene);
+
+        return $path === null || $path->isEmpty() ? null : $path;
+    }
+
+    /** @return list<EffectLine> */
+    private static function uninked(Layer $layer): array
+    {
+        return array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), Inks::class, true)));
+    }
+
+    private function group(Layer $layer, Frame $window, Scene $scene): ?Piece
+    {
+        $box = $this->placer->around($layer);
+        if ($box === null) {
+            return null;
+        }
+        $compose = fn (Frame $frame): Image => $scene->compose($layer->children(), $layer->liveDistress(), $frame, $box->left, $box->top);
+        $bend = $this->placer->bend($layer, $box);
+        if ($bend === null) {
+            return new Piece($compose($window), $window);
+        }
+        $finer = $window->ppi < self::PRINT ? 2 : 1;
+        $flat = Frame::about($box->grown(0.02), $window->ppi * $finer);
+        if ($flat === null) {
+            return null;
+        }
+        $wide = new Frame($window->ppi * $finer, $window->left * $finer, $window->top * $finer, $window->width * $finer, $window->height * $finer);
+        $back = function (float $x, float $y) use ($bend, $flat): array {
+            [$fromX, $fromY] = ($bend->back)($x, $y);
+
+            return [$fromX * $flat->ppi - $flat->left, $fromY * $flat->ppi - $flat->top];
+        };
+
+        return new Piece(Resampler::bent($compose($flat)->settled(), $back, $wide)->shrunkInk($finer), $window);
+    }
+
+    private function art(Layer $layer, Frame $window, Scene $scene): ?Piece
+    {
+        $placing = $this->placer->place($layer);
+        $art = $layer->picture();
+        if ($placing === null || $art === null) {
+            return null;
+        }
+        $own = $window->within($placing->box()->grown(2 / $window->ppi));
+
+        if ($own === null) {
+            return null;
+        }
+        $picture = $this->shelf->picture($art->file);
+        $pixels = $this->retoucher->retouched($layer, $art, $placing->width, $scene->progress());
+        $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels), $own);
+
+        return $pixels === null ? $piece : $this->restored($layer, $art, $piece, $placing);
+    }
+
+    /** Brings back what a brush restores of a picture that something was cleared from. */
+    private function restored(Layer $layer, ArtSource $art, Piece $piece, Placing $placing): Piece
+    {
+        $strokes = array_merge([], ...array_map(fn (Mask $mask): array => $mask instanceof BrushMask ? $mask->strokes : [], $layer->liveMasks()));
+        if (array_filter($strokes, fn (Stroke $stroke): bool => $stroke->restores) === []) {
+            return $piece;
+        }
+        $box = Box::centred(0, 0, $placing->width, $placing->height);
+        $back = BrushPainter::over(Image::empty($piece->frame->width, $piece->frame->height, 1), $strokes, $box, $placing->toSheet, $piece->frame);
+        // As it was before anything was cleared, but cropped and straightened as it is.
+        $kept = Taking::uncleared($layer);
+        $whole = ArtPainter::paint($this->shelf->picture($art->file), $placing, $piece->frame, $this->retoucher->retouched($kept, $art, $placing->width));
+
+        return $piece->with(Image::stacked($piece->frame->width, $piece->frame->height, [Laid::over($piece->image, 0, 0), Laid::over($whole->masked($back), 0, 0)]));
+    }
+}

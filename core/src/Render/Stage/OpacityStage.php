@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render\Stage;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Piece;
+use TallCrow\Render\Scene;
+
+/** Prints a layer weaker. */
+final readonly class OpacityStage implements Stage
+{
+    public function __construct(private Stage $before) {}
+
+    public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
+    {
+        $piece = $this->before->paint($layer, $window, $scene);
+
+        return $piece === null || $layer->opacity >= 1 ? $piece : $piece->with($piece->image->withAlpha($piece->image->alpha()->scaledBy($layer->opacity)));
+    }
+}

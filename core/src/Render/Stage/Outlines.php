@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render\Stage;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\Looks;
+use TallCrow\Geometry\Path;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Pictures;
+use TallCrow\Render\Placer;
+use TallCrow\Render\Scene;
+use TallCrow\Render\Silhouettes;
+
+/** The outline of a layer's ink on the sheet, in inches: its own where it has one, traced from its picture elsewhere. */
+final readonly class Outlines
+{
+    public function __construct(
+        private Placer $placer,
+        private Pictures $pictures,
+        private LayerKeys $keys,
+    ) {}
+
+    /**
+     * The outline of all of a layer's ink, on the sheet in inches. Words and figures that nothing has cut into give
+     * their own; all else is traced.
+     */
+    public function shape(Layer $layer, Scene $scene): ?Path
+    {
+        $plain = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === [] && $this->placer->inking($layer)->isBare()
+            && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks) === [];
+        $path = $this->placer->place($layer)?->path;
+
+        return $plain && $path !== null ? $path : $this->traced($layer->withOpacity(1), $scene);
+    }
+
+    /** Traced from the alpha of all its ink at print resolution. */
+    public function traced(Layer $layer, Scene $scene): ?Path
+    {
+        $box = $this->placer->reach($layer);
+        $frame = $box === null ? null : Frame::about($box->grown(0.02), Silhouettes::PPI);
+        if ($frame === null) {
+            return null;
+        }
+        $json = $this->pictures->text('trace '.$this->keys->of($layer, $scene), function () use ($layer, $frame, $scene): string {
+            $piece = $scene->draw($layer, $frame);
+
+            return json_encode($piece === null ? [] : Silhouettes::trace($piece)->segments, JSON_THROW_ON_ERROR);
+        });
+
+        /** @var list<array{'M', float, float}|array{'L', float, float}|array{'C', float, float, float, float, float, float}|array{'Z'}> $segments */
+        $segments = json_decode($json, true);
+
+        return new Path($segments);
+    }
+}

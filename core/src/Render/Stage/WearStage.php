@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render\Stage;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Mask\Mask;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Piece;
+use TallCrow\Render\Placer;
+use TallCrow\Render\Scene;
+use TallCrow\Render\WearPainter;
+use TallCrow\Render\WornInk;
+
+/** Takes away what a layer's own wear takes. A group's is taken when its layers are composed. */
+final readonly class WearStage implements Stage
+{
+    public function __construct(
+        private Stage $before,
+        private Placer $placer,
+        private WearPainter $wear,
+        private LayerKeys $keys,
+    ) {}
+
+    public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
+    {
+        $piece = $this->before->paint($layer, $window, $scene);
+
+        return $piece === null || $layer->children() !== [] ? $piece : $this->worn($layer, $piece, $scene);
+    }
+
+    private function worn(Layer $layer, Piece $piece, Scene $scene): Piece
+    {
+        $box = $layer->liveDistress() === [] ? null : $this->placer->box($layer);
+        if ($box === null) {
+            return $piece;
+        }
+        // Weighed as it lies about 0, so that moving the piece leaves its wear as it is.
+        $bare = $layer->withOpacity(1.0)->withDistress([]);
+        // What is clipped to another piece stays where that is.
+        $clipped = array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask->clipsTo() !== null) !== [];
+        $bare = $clipped ? $bare : $bare->moved(-$box->centreX(), -$box->centreY());
+        foreach ($layer->liveDistress() as $wear) {
+            $coarse = function (float $ppi) use ($bare, $scene): ?Piece {
+                $reach = $this->placer->reach($bare);
+                $frame = $reach === null ? null : Frame::about($reach, $ppi);
+                $all = $frame === null ? null : $scene->draw($bare, $frame);
+
+                return $all?->with($all->image->alpha()->settled());
+            };
+            $image = $piece->image->settled();
+            $ink = new WornInk(md5($this->keys->of($bare, $scene)), $coarse, $box, $image->alpha(), $clipped ? null : 0.0, $clipped ? null : 0.0);
+            $piece = $piece->with($image->masked($this->wear->taken($wear, $piece->frame, $ink, $box->centreX(), $box->centreY())->inverted()));
+        }
+
+        return $piece;
+    }
+}

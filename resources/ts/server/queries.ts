@@ -1,0 +1,102 @@
+import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed, reactive, toValue, type MaybeRefOrGetter, type UnwrapNestedRefs } from 'vue';
+import { api } from '../api';
+import type { Area, AssetCard, Catalogue, EffectKind, ExportCard, JobCard, PictureColour, Report } from '../types';
+
+/** What the server holds, read once and kept until a change makes it old. */
+export const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: 30_000 } } });
+
+const LIVE = ['queued', 'running', 'cancelling'];
+
+export const isLive = (one: ExportCard): boolean => LIVE.includes(one.state);
+
+/** Everything that can stand on a line. */
+export function useCatalogue() {
+    return useQuery({ queryKey: ['catalogue'], queryFn: () => api.get<Catalogue>('catalogue'), staleTime: Infinity });
+}
+
+export function useAssets() {
+    return useQuery({ queryKey: ['assets'], queryFn: () => api.get<AssetCard[]>('assets') });
+}
+
+export function useAreas() {
+    return useQuery({ queryKey: ['areas'], queryFn: () => api.get<Area[]>('areas') });
+}
+
+export function useJobs() {
+    return useQuery({ queryKey: ['jobs'], queryFn: () => api.get<JobCard[]>('jobs'), staleTime: 0 });
+}
+
+/** The exports of a job, asked for again while one of them is at work. */
+export function useExports(job: MaybeRefOrGetter<number | undefined>) {
+    return useQuery({
+        queryKey: ['exports', job],
+        queryFn: () => api.get<ExportCard[]>(`jobs/${toValue(job)}/exports`),
+        enabled: () => toValue(job) !== undefined,
+        staleTime: 0,
+        refetchInterval: (query) => (query.state.error ? 3000 : query.state.data?.some(isLive) ? 400 : false),
+    });
+}
+
+/** What preflight measures of a revision; that of the one before is shown until it has come. */
+export function useReport(revision: MaybeRefOrGetter<number | undefined>) {
+    return useQuery({
+        queryKey: ['report', revision],
+        queryFn: ({ signal }) => api.get<Report>(`revisions/${toValue(revision)}/preflight`, signal),
+        enabled: () => toValue(revision) !== undefined,
+        staleTime: Infinity,
+        placeholderData: keepPreviousData,
+    });
+}
+
+/** The few colours that stand for a picture of the shelf. */
+export function usePalette(asset: MaybeRefOrGetter<string>) {
+    return useQuery({
+        queryKey: ['palette', asset],
+        queryFn: () => api.get<PictureColour[]>(`assets/${toValue(asset)}/palette?count=8`),
+        enabled: () => toValue(asset) !== '',
+        staleTime: Infinity,
+    });
+}
+
+export interface Shop {
+    catalogue: Catalogue | undefined;
+    assets: AssetCard[];
+    effect: (kind: string) => EffectKind | undefined;
+    asset: (file: string) => AssetCard | undefined;
+}
+
+/** The catalogue and the shelf together, as lines need them. */
+export function useShop(): UnwrapNestedRefs<Shop> {
+    const { data: catalogue } = useCatalogue();
+    const { data: held } = useAssets();
+    const assets = computed(() => held.value ?? []);
+    return reactive({
+        catalogue,
+        assets,
+        effect: (kind: string) => catalogue.value?.effects.find((effect) => effect.kind === kind),
+        asset: (file: string) => assets.value.find((asset) => asset.file === file),
+    });
+}
+
+/** Keeps a piece among the favourites: shown at once, put back when it could not be kept. */
+export function useFavour() {
+    const client = useQueryClient();
+    const set = (id: number, favourite: boolean): void => {
+        client.setQueryData<AssetCard[]>(['assets'], (held) => held?.map((one) => (one.id === id ? { ...one, favourite } : one)));
+    };
+    return useMutation({
+        mutationFn: ({ id, favourite }: { id: number; favourite: boolean }) => api.put<AssetCard>(`assets/${id}/favourite`, { favourite }),
+        onMutate: ({ id, favourite }) => set(id, favourite),
+        onError: (_, { id, favourite }) => set(id, !favourite),
+    });
+}
+
+/** A change on the server after which some of what is kept is old. */
+export function useChange<Asked, Answer>(change: (asked: Asked) => Promise<Answer>, ...old: string[]) {
+    const client = useQueryClient();
+    return useMutation({
+        mutationFn: change,
+        onSuccess: () => Promise.all(old.map((key) => client.invalidateQueries({ queryKey: [key] }))),
+    });
+}

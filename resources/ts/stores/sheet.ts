@@ -1,0 +1,215 @@
+import { useTimeoutFn } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { api, Refused, said } from '../api';
+import { joined } from '../bench/joining';
+import { replaceLayer } from '../bench/layers';
+import type { Artwork, BenchJob, Layer, Measure, Operation } from '../types';
+import { allRead, reading } from './reading';
+import { useSelection } from './selection';
+
+type Change = (artwork: Artwork) => Artwork;
+
+/** Something that waits to be sent: a value set here, an operation of the core, or a step back or forth. */
+type Task =
+    | { kind: 'change'; by: Change }
+    | { kind: 'operate'; operations: Operation[] }
+    | { kind: 'step'; action: 'undo' | 'redo' };
+
+/** Milliseconds after which a lost connection is tried again, longer each time. */
+const AGAIN = [1000, 2000, 4000, 8000, 15_000];
+
+/**
+ * The job on the bench and its saving. Tasks are sent one after another, each on the version that the one before left.
+ * What is shown is what the server holds with the values set since; operations show when the core has answered. What
+ * another tab saved meanwhile is never overwritten unasked.
+ */
+export const useSheet = defineStore('sheet', () => {
+    const job = shallowRef<BenchJob | null>(null);
+    const artwork = shallowRef<Artwork | null>(null);
+    const tasks = shallowRef<Task[]>([]);
+    const sending = ref(false);
+    const trouble = ref<string | null>(null);
+    const stale = ref<string | null>(null);
+    let tries = 0;
+    let running: Promise<void> | null = null;
+
+    const saving = computed(() => sending.value || reading.value > 0);
+    const saved = computed(() => !saving.value && tasks.value.length === 0 && !stale.value);
+    const measures = computed(() => new Map<string, Measure>((job.value?.measures ?? []).map((measure) => [measure.id, measure])));
+    const again = useTimeoutFn(() => void settle(), () => AGAIN[Math.min(tries, AGAIN.length - 1)] ?? 0, { immediate: false });
+
+    /** What the server holds, with all values set since. */
+    function show(): void {
+        const held = job.value?.artwork ?? null;
+        artwork.value = held && tasks.value.reduce((sheet, task) => (task.kind === 'change' ? task.by(sheet) : sheet), held);
+    }
+
+    function take(answer: BenchJob): void {
+        job.value = answer;
+        trouble.value = null;
+        tries = 0;
+        show();
+        useSelection().settle(answer.chosen);
+    }
+
+    async function open(id: number): Promise<void> {
+        if (job.value?.id !== id) {
+            job.value = artwork.value = null;
+            useSelection().choose(null);
+        }
+        tasks.value = [];
+        stale.value = trouble.value = null;
+        take(await api.get<BenchJob>(`jobs/${id}`));
+    }
+
+    function queue(task: Task): Promise<void> {
+        tasks.value = [...tasks.value, task];
+        return settle();
+    }
+
+    /** Shows a value that was set, and saves it in its turn. */
+    function change(by: Change): Promise<void> {
+        if (!artwork.value) {
+            return Promise.resolve();
+        }
+        artwork.value = by(artwork.value);
+        return queue({ kind: 'change', by });
+    }
+
+    function changeLayer(id: string, by: (layer: Layer) => Layer): Promise<void> {
+        return change((sheet) => replaceLayer(sheet, id, (layer) => [by(layer)]));
+    }
+
+    /** Has the core carry out operations; those that only wait are added to, so that held keys do not pile up. */
+    function operate(...operations: Operation[]): Promise<void> {
+        const last = tasks.value[tasks.value.length - 1];
+        if (last?.kind === 'operate' && tasks.value.length > 1) {
+            tasks.value = [...tasks.value.slice(0, -1), { kind: 'operate', operations: joined(last.operations, operations) }];
+            return settle();
+        }
+        return queue({ kind: 'operate', operations });
+    }
+
+    function settle(): Promise<void> {
+        running ??= send().finally(() => {
+            running = null;
+        });
+        return running;
+    }
+
+    /** As many of the first tasks as go in one request, and their answer. */
+    async function first(held: BenchJob): Promise<{ sent: number; answer: BenchJob }> {
+        const [task] = tasks.value;
+        const version = held.version;
+        if (task?.kind === 'operate') {
+            return { sent: 1, answer: await api.post<BenchJob>(`jobs/${held.id}/operations`, { version, operations: task.operations }) };
+        }
+        if (task?.kind === 'step') {
+            return { sent: 1, answer: await api.post<BenchJob>(`jobs/${held.id}/${task.action}`, { version }) };
+        }
+        let sheet = held.artwork;
+        let sent = 0;
+        for (const one of tasks.value) {
+            if (one.kind !== 'change') {
+                break;
+            }
+            sheet = one.by(sheet);
+            sent++;
+        }
+        return { sent, answer: await api.put<BenchJob>(`jobs/${held.id}/artwork`, { version, artwork: sheet }) };
+    }
+
+    async function send(): Promise<void> {
+        sending.value = true;
+        again.stop();
+        try {
+            while (tasks.value.length > 0 && job.value && !stale.value) {
+                const held = job.value;
+                const { sent, answer } = await first(held);
+                if (job.value !== held) {
+                    return;
+                }
+                tasks.value = tasks.value.slice(sent);
+                take(answer);
+            }
+        } catch (error) {
+            refused(error);
+        } finally {
+            sending.value = false;
+        }
+    }
+
+    function refused(error: unknown): void {
+        if (error instanceof Refused && error.status === 409) {
+            stale.value = error.message;
+            return;
+        }
+        trouble.value = said(error);
+        if (error instanceof Refused && error.status === 422) {
+            // The core refused it: what was saved stands, and what was set after it is tried on that.
+            const [task] = tasks.value;
+            const rest = tasks.value.findIndex((one) => one.kind !== 'change');
+            tasks.value = task?.kind === 'change' ? (rest < 0 ? [] : tasks.value.slice(rest)) : tasks.value.slice(1);
+            show();
+        } else {
+            tries++;
+            again.start();
+        }
+    }
+
+    async function step(action: 'undo' | 'redo'): Promise<void> {
+        await allRead();
+        if (!stale.value) {
+            await queue({ kind: 'step', action });
+        }
+    }
+
+    /** The newer sheet of the other tab takes the place of what is here. */
+    async function loadNewer(): Promise<void> {
+        if (job.value) {
+            await open(job.value.id);
+        }
+    }
+
+    /** What is here is saved as a further step on top of the other tab's, which stays among the revisions. */
+    async function keepMine(): Promise<void> {
+        if (!job.value || !artwork.value) {
+            return;
+        }
+        const mine = artwork.value;
+        job.value = await api.get<BenchJob>(`jobs/${job.value.id}`);
+        stale.value = null;
+        tasks.value = [{ kind: 'change', by: () => mine }];
+        show();
+        await settle();
+    }
+
+    /** Sends a palette to be taken in, once all before it is saved. */
+    async function loadSwatches(file: File): Promise<void> {
+        await settle();
+        if (!job.value) {
+            return;
+        }
+        const form = new FormData();
+        form.set('version', String(job.value.version));
+        form.set('file', file);
+        take(await api.upload<BenchJob>(`jobs/${job.value.id}/swatches`, form));
+    }
+
+    /** A colour as the screen needs it, whether it stands for itself or is named. */
+    function hex(colour: string): string {
+        return colour.startsWith('@') ? (artwork.value?.swatches.find((swatch) => swatch.name === colour.slice(1))?.colour ?? '#000000') : colour;
+    }
+
+    /** What a layer is called where there is room for a few words: the core says. */
+    function called(id: string): string {
+        return measures.value.get(id)?.called ?? id;
+    }
+
+    return {
+        job, artwork, measures, saving, saved, trouble, stale, open, change, changeLayer, operate, retry: settle, loadNewer, keepMine, loadSwatches, hex, called,
+        undo: () => step('undo'),
+        redo: () => step('redo'),
+    };
+});
