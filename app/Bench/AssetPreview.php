@@ -13,6 +13,7 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Geometry\Affine;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Placing;
 use TallCrow\Render\Shapes;
@@ -50,10 +51,10 @@ final class AssetPreview
             [$width, $height] = [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
             $placing = Placing::picture(new Placement($width / 2, $height / 2, $width, $height, 0, Flip::None), $picture->aspect());
 
-            return SvgPainter::drawing($picture->markup(), $placing, new Frame(1, 0, 0, $width, $height))->png();
+            return ImageFile::png(SvgPainter::drawing($picture->markup(), $placing, new Frame(1, 0, 0, $width, $height)));
         }
 
-        return $picture->pixels()->resized(min(1.0, $scale))->png();
+        return ImageFile::png($picture->pixels()->resized(min(1.0, $scale)));
     }
 
     private function words(Shelf $shelf, Asset $asset, string $words): string
@@ -67,12 +68,12 @@ final class AssetPreview
         }
         $path = Letter::together($letters);
         if ($path->isEmpty()) {
-            return Image::empty($width, $height)->png();
+            return ImageFile::png(Image::empty($width, $height));
         }
         $box = $path->bounds();
         $scale = min(($width - 8) / $box->width(), ($height - 12) / $box->height(), 48.0);
         $placed = $path->transformed(Affine::shift(-$box->left, -$box->centreY())->then(Affine::scale($scale, $scale))->then(Affine::shift(4, $height / 2)));
 
-        return Shapes::ink($placed, Srgb::hex('#1f1d1a'), new Frame(1, 0, 0, $width, $height))->png();
+        return ImageFile::png(Shapes::ink($placed, Srgb::hex('#1f1d1a'), new Frame(1, 0, 0, $width, $height)));
     }
 }

@@ -10,6 +10,7 @@ use TallCrow\Artwork\Role;
 use TallCrow\Artwork\Taking;
 use TallCrow\Colour\Srgb;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Piece;
@@ -56,7 +57,7 @@ final readonly class Proof
         $artwork = $layer === null ? $this->artwork : $this->artwork->withLayer($without, $layer->withOn(false));
 
         try {
-            return $this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null, $this->steps)->png($this->compression);
+            return ImageFile::png($this->studio->renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null, $this->steps), $this->compression);
         } finally {
             $this->steps->done();
         }
@@ -72,10 +73,10 @@ final readonly class Proof
             return null;
         }
         $ink = $layer->role->takesAway()
-            ? Image::flat(Srgb::hex('#b5482a'), $piece->image->alpha()->scaledBy(0.6))
+            ? Image::flat(Srgb::hex('#b5482a'), $piece->image->alpha()->linearByte(0.6))
             : $piece->image;
 
-        return $ink->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->png($this->compression);
+        return ImageFile::png($ink->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height), $this->compression);
     }
 
     /**
@@ -100,7 +101,7 @@ final readonly class Proof
             [$whole, $left] = [self::over($all, $frame), $now === null ? Image::empty($frame->width, $frame->height, 1) : self::over($now, $frame)];
         }
 
-        return Image::flat(Srgb::hex(self::LOUD), $whole->times($left->inverted()))->png($this->compression);
+        return ImageFile::png(Image::flat(Srgb::hex(self::LOUD), $whole->times($left->inverted())), $this->compression);
     }
 
     /** The masks of a layer alone: white where it is seen. */
@@ -112,9 +113,9 @@ final readonly class Proof
         if ($mask === null) {
             return null;
         }
-        $shade = $mask->scaledBy(1.0);
+        $shade = $mask->linearByte(1.0);
 
-        return $shade->withBand($shade)->withBand($shade)->asColours()->withBand(Image::empty($frame->width, $frame->height, 1)->scaledBy(1.0, 235))->png($this->compression);
+        return ImageFile::png($shade->withBand($shade)->withBand($shade)->asColours()->withBand(Image::empty($frame->width, $frame->height, 1)->linearByte(1.0, 235)), $this->compression);
     }
 
     private static function over(Piece $piece, Frame $frame): Image

@@ -12,8 +12,9 @@ const MAY_USE = [
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Edit' => ['Compose', 'Render', 'Artwork', 'Texture', 'Mask', 'Effect', 'Colour', 'Measure', 'Raster'],
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
+    'Pack' => ['Artwork', 'Raster'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
-    'Cli' => ['Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
+    'Cli' => ['Pack', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];
 
 /** @return array<string, list<string>> namespaces that the files of a folder name, by file */

@@ -14,6 +14,7 @@ use App\Http\Answers\PictureColour;
 use App\Models\Revision;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use TallCrow\Raster\ImageFile;
 
 /** Pictures of a revision: the sheet at any ppi or a part of it, one layer alone, and what lies under a point. */
 final class ProofController
@@ -64,7 +65,7 @@ final class ProofController
     {
         $pixels = Studio::of($revision->job->shop)->before($revision->read(), $layer, $line) ?? abort(404, 'This line is gone, or it has no picture of pixels.');
 
-        return self::png($pixels->resized(min(1.0, self::SCREEN / max($pixels->width(), $pixels->height())))->png(1));
+        return self::png(ImageFile::png($pixels->resized(min(1.0, self::SCREEN / max($pixels->width(), $pixels->height()))), 1));
     }
 
     public function pick(Request $request, Revision $revision): Picked

@@ -58,13 +58,18 @@ final class FolderShelf implements Shelf
         return (string) file_get_contents($path);
     }
 
-    private function path(string $name): string
+    public function has(string $name): bool
     {
-        $path = $this->folder.'/'.$name;
-        if (basename($name) !== $name || str_starts_with($name, '.') || ! is_file($path)) {
-            throw AssetUnusable::missing($name);
-        }
+        return basename($name) === $name && ! str_starts_with($name, '.') && is_file($this->folder.'/'.$name);
+    }
 
-        return $path;
+    /**
+     * Where a file lies.
+     *
+     * @throws AssetUnusable
+     */
+    public function path(string $name): string
+    {
+        return $this->has($name) ? $this->folder.'/'.$name : throw AssetUnusable::missing($name);
     }
 }

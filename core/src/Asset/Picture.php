@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Asset;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 
 /** A piece of art: raster pixels, or a cleaned SVG drawing. */
@@ -43,8 +44,8 @@ final readonly class Picture
     public function pixels(): Image
     {
         return $this->isVector()
-            ? Image::svg($this->content)->asInk()
-            : Image::load($this->type, $this->content)->autorotated()->asInk();
+            ? ImageFile::drawing($this->content)->asInk()
+            : ImageFile::read($this->type, $this->content)->autorotated()->asInk();
     }
 
     /** The drawing's own markup, an svg element with a viewBox. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Asset;
 
-use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Raster\RasterFailed;
 
@@ -35,7 +35,7 @@ final class PictureReader
             return self::drawing((string) file_get_contents($path));
         }
         try {
-            $image = Image::load($type, $path);
+            $image = ImageFile::read($type, $path);
             [$width, $height] = [$image->width(), $image->height()];
             if ($width > self::MOST_SIDE || $height > self::MOST_SIDE || $width * $height > self::MOST_PIXELS) {
                 throw PictureRefused::pixels($width, $height, self::MOST_SIDE);
@@ -60,7 +60,7 @@ final class PictureReader
     {
         $picture = self::open($path);
         try {
-            $picture->isVector() ? $picture->pixels()->mean() : Image::load($picture->type, $path, strict: true)->mean();
+            $picture->isVector() ? $picture->pixels()->mean() : ImageFile::read($picture->type, $path, strict: true)->mean();
         } catch (RasterFailed $failed) {
             throw PictureRefused::broken($failed->getMessage());
         }

@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Cli;
 
 use TallCrow\Artwork\Artwork;
-use TallCrow\Artwork\ArtworkInvalid;
-use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Schema\ArtworkSchema;
-use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Colour\Srgb;
 use TallCrow\Export\PngFile;
@@ -18,6 +15,9 @@ use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\Resolution;
+use TallCrow\Pack\JobPack;
+use TallCrow\Pack\PackedFile;
+use TallCrow\Pack\Terms;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
@@ -25,7 +25,7 @@ use TallCrow\Raster\PictureType;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Renderer;
 
-/** The command line: render, preflight, inspect. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
+/** The command line: render, preflight, pack, unpack, inspect. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
 final class Crow
 {
     public const FINE = 0;
@@ -34,13 +34,19 @@ final class Crow
 
     public const UNUSABLE = 2;
 
+    /** Pixels of the longer side of the preview in a job file. */
+    private const PREVIEW = 640;
+
     private const HELP = <<<'TEXT'
-        bin/crow render ARTWORK.json --out FILE.png [--ppi N] [--region X,Y,W,H]
-        bin/crow preflight ARTWORK.json [--json]
+        bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
+        bin/crow preflight JOB [--shelf FOLDER ...] [--json]
+        bin/crow pack ARTWORK.json --out FILE.crow [--shelf FOLDER ...]
+        bin/crow unpack FILE.crow --out FOLDER
         bin/crow schema --out FILE.json
         bin/crow inspect FILE.png [--width 10in] [--on "#1d2b1f"] [--rule strict-300|accept-200] [--json]
 
-        Fonts and pictures are found beside the artwork. A region is in pixels of the picture at its ppi.
+        A job is an artwork (.json) or a whole job in one file (.crow). Fonts and pictures are found beside the artwork,
+        or in the folders of --shelf, the first that has them. A region is in pixels of the picture at its ppi.
         Exit codes: 0 fine, 1 checks failed, 2 unusable input.
         TEXT;
 
@@ -52,7 +58,7 @@ final class Crow
     public static function run(array $words, mixed $out, mixed $error): int
     {
         try {
-            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule'], ['json', 'help']);
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf'], ['json', 'help']);
             if ($arguments->flag('help') || $arguments->command === '') {
                 fwrite($out, self::HELP."\n");
 
@@ -62,6 +68,8 @@ final class Crow
             return match ($arguments->command) {
                 'render' => self::render($arguments, $out),
                 'preflight' => self::preflight($arguments, $out),
+                'pack' => self::pack($arguments, $out),
+                'unpack' => self::unpack($arguments, $out),
                 'schema' => self::schema($arguments, $out),
                 'inspect' => self::inspect($arguments, $out),
                 default => throw UnusableCall::command($arguments->command),
@@ -76,7 +84,7 @@ final class Crow
     /** @param  resource  $out */
     private static function render(Arguments $arguments, mixed $out): int
     {
-        [$artwork, $shelf] = self::artwork($arguments);
+        [$artwork, $shelf] = OpenedJob::from($arguments);
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
         $ppi = Ppi::of((float) ($arguments->option('ppi') ?? $artwork->sheet->ppi->value));
         $frame = Frame::sheet($artwork->sheet, $ppi->value);
@@ -97,9 +105,41 @@ final class Crow
     /** @param  resource  $out */
     private static function preflight(Arguments $arguments, mixed $out): int
     {
-        [$artwork, $shelf] = self::artwork($arguments);
+        [$artwork, $shelf] = OpenedJob::from($arguments);
 
         return self::told(Preflight::artwork($artwork, new Renderer($shelf), $shelf), $arguments->flag('json'), [], $out);
+    }
+
+    /** @param  resource  $out */
+    private static function pack(Arguments $arguments, mixed $out): int
+    {
+        [$artwork, $shelf] = OpenedJob::from($arguments);
+        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.crow');
+        $terms = ShelfTerms::of($arguments->options('shelf'));
+        $files = array_map(fn (string $name): PackedFile => new PackedFile($name, $shelf->path($name), $terms[$name] ?? new Terms), $artwork->files());
+        $ppi = min($artwork->sheet->ppi->value, self::PREVIEW * $artwork->sheet->ppi->value / max($artwork->sheet->width, $artwork->sheet->height));
+        JobPack::write($artwork, $files, (new Renderer($shelf))->picture($artwork, Frame::sheet($artwork->sheet, $ppi)), $target);
+        fprintf($out, "%s: %s with %d files, %d bytes\n", $target, $artwork->title, count($files), filesize($target));
+
+        return self::FINE;
+    }
+
+    /** @param  resource  $out */
+    private static function unpack(Arguments $arguments, mixed $out): int
+    {
+        $file = $arguments->operand('a job file');
+        $folder = $arguments->option('out') ?? throw UnusableCall::missing('--out FOLDER');
+        if (! is_dir($folder) && ! @mkdir($folder, 0o755, true)) {
+            throw UnusableCall::unwritable($folder);
+        }
+        if ((glob($folder.'/*') ?: []) !== []) {
+            throw UnusableCall::notEmpty($folder);
+        }
+        [$artwork, $files] = JobPack::unpack($file, $folder);
+        ShelfTerms::write($folder, $files);
+        fprintf($out, "%s: %s with %d files\n", $folder, $artwork->title, count($files));
+
+        return self::FINE;
     }
 
     /**
@@ -171,20 +211,5 @@ final class Crow
         }
 
         return $report->verdict() === Verdict::Fail ? self::FAILED : self::FINE;
-    }
-
-    /** @return array{Artwork, FolderShelf} */
-    private static function artwork(Arguments $arguments): array
-    {
-        $file = $arguments->operand('an artwork');
-        $json = is_file($file) ? file_get_contents($file) : false;
-        if ($json === false) {
-            throw UnusableCall::file($file);
-        }
-        try {
-            return [ArtworkReader::json($json), new FolderShelf(dirname($file))];
-        } catch (ArtworkInvalid $invalid) {
-            throw UnusableCall::artwork($file, $invalid);
-        }
     }
 }

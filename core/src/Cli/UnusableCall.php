@@ -33,6 +33,16 @@ final class UnusableCall extends \InvalidArgumentException
         return new self(sprintf('"%s" is no file that can be read.', $file));
     }
 
+    public static function folder(string $folder): self
+    {
+        return new self(sprintf('"%s" is no folder.', $folder));
+    }
+
+    public static function notEmpty(string $folder): self
+    {
+        return new self(sprintf('The folder "%s" is not empty. Choose another, so that nothing in it is written over.', $folder));
+    }
+
     public static function unwritable(string $file): self
     {
         return new self(sprintf('"%s" could not be written. Is its folder there, may you write in it, and is there room?', $file));

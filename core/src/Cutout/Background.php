@@ -7,7 +7,10 @@ namespace TallCrow\Cutout;
 use TallCrow\Colour\Palette;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 
 /** Takes the background from a picture: each method answers the same picture with less alpha, its colours as they were. */
 final class Background
@@ -37,7 +40,7 @@ final class Background
         if (! $islands) {
             // A rim of background about the picture joins all parts of it that touch the edge.
             $wide = $like->inverted()->embed(1, 1, $ink->width() + 2, $ink->height() + 2)->inverted();
-            $like = $wide->floodedFromCorner(128.0)->crop(1, 1, $ink->width(), $ink->height())->isEqual(128.0);
+            $like = Morphology::flooded($wide, 128.0)->crop(1, 1, $ink->width(), $ink->height())->isEqual(128.0);
         }
 
         return self::cleared($ink, $like->settled(), $difference, $tolerance);
@@ -65,7 +68,7 @@ final class Background
             return $ink;
         }
         $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 0 : 255, range(0, 255));
-        $kept = ColourKeys::of($ink)->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets))->looked($table);
+        $kept = Lookup::bytes(ColourKeys::of($ink)->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table);
 
         return $ink->masked($kept);
     }
@@ -101,8 +104,8 @@ final class Background
     /** The cleared part goes; next to it ink is as opaque as its colour is unlike what went. */
     private static function cleared(Image $ink, Image $gone, Image $difference, float $tolerance): Image
     {
-        $near = $gone->blurred(0.9)->isMore(6.0);
-        $soft = $difference->scaledBy(255 / (self::SOFT * ColourKeys::PER_UNIT), -$tolerance * 255 / self::SOFT);
+        $near = Blur::gaussian($gone, 0.9)->isMore(6.0);
+        $soft = $difference->linearByte(255 / (self::SOFT * ColourKeys::PER_UNIT), -$tolerance * 255 / self::SOFT);
         $kept = $gone->chosen(Image::empty($ink->width(), $ink->height(), 1), $near->chosen($soft, Image::empty($ink->width(), $ink->height(), 1)->inverted()));
 
         return $ink->masked($kept);

@@ -6,7 +6,10 @@ namespace TallCrow\Cutout;
 
 use TallCrow\Colour\Lab;
 use TallCrow\Colour\Srgb;
+use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /**
  * A picture's colours in 65,536 steps, so that a sum over all of its pixels is done once for each colour that it has:
@@ -25,9 +28,9 @@ final readonly class ColourKeys
 
     public static function of(Image $ink): self
     {
-        $keys = $ink->keyed()->settled();
+        $keys = ColourBands::keyed($ink)->settled();
 
-        return new self($keys, array_keys(array_filter($keys->counts())));
+        return new self($keys, array_keys(array_filter(Histogram::ofShorts($keys))));
     }
 
     /**
@@ -68,6 +71,6 @@ final readonly class ColourKeys
             $table[$key] = chr($value($colour->toLab()));
         }
 
-        return $this->keys->lookedUp($table);
+        return Lookup::shortsToBytes($this->keys, $table);
     }
 }

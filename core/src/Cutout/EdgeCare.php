@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
+use TallCrow\Raster\Blur;
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 
 /** What is done to the edge of a picture that was freed from its background. Lengths are pixels of the picture. */
 final class EdgeCare
@@ -23,7 +27,7 @@ final class EdgeCare
         $sigma = max(1.0, abs($by));
         $cut = 0.5 * (1 + self::errorFunction($by / $sigma / M_SQRT2));
         $slope = exp(-($by / $sigma) ** 2 / 2) / ($sigma * sqrt(2 * M_PI));
-        $moved = $ink->alpha()->blurred($sigma, 0.01)->scaledBy(1 / $slope, -255 * $cut / $slope + 127.5);
+        $moved = Blur::gaussian($ink->alpha(), $sigma, 0.01)->linearByte(1 / $slope, -255 * $cut / $slope + 127.5);
 
         return $by > 0 ? $ink->withAlpha($moved->lesser($ink->alpha())) : $ink->withAlpha($moved->lighter($ink->alpha()));
     }
@@ -37,10 +41,10 @@ final class EdgeCare
         $inner = self::choked($ink, $width)->alpha()->isMore(200.0)->settled();
         $sigma = max(1.0, $width);
         // Colours of the inner part carried outwards: blurred, and divided by how much of it is near.
-        $weight = $inner->stretched(1 / 255)->blurred($sigma);
+        $weight = Blur::gaussian($inner->linear(1 / 255), $sigma);
         $known = $weight->isMore(0.002)->settled();
-        $safe = $weight->stretched(1, 1e-6);
-        $carried = $ink->band(0, 3)->multiplied($inner->stretched(1 / 255))->blurred($sigma)->divided($safe)->scaledBy(1.0);
+        $safe = $weight->linear(1, 1e-6);
+        $carried = Blur::gaussian($ink->band(0, 3)->multiplied($inner->linear(1 / 255)), $sigma)->divided($safe)->linearByte(1.0);
         $colours = $inner->either($known->inverted())->chosen($ink->band(0, 3), $carried)->asColours();
 
         return $colours->withBand($ink->alpha());
@@ -52,27 +56,27 @@ final class EdgeCare
     public static function tidied(Image $ink, float $specks, float $pinholes): Image
     {
         $solid = $ink->alpha()->isMore(127.0)->settled();
-        [$regions, $count] = $solid->regions();
+        [$regions, $count] = Morphology::regions($solid);
         if ($count > self::MOST_REGIONS) {
             // So much dust that not every grain can be numbered: the finest goes first.
-            $solid = $solid->blurred(1.0)->isMore(127.0)->settled();
-            [$regions, $count] = $solid->regions();
+            $solid = Blur::gaussian($solid, 1.0)->isMore(127.0)->settled();
+            [$regions, $count] = Morphology::regions($solid);
         }
         if ($count > self::MOST_REGIONS) {
             return $ink;
         }
         $numbers = $regions->asNumbers()->settled();
-        $sizes = $numbers->counts();
+        $sizes = Histogram::ofShorts($numbers);
         $small = fn (float $side): string => implode('', array_map(fn (int $many): string => chr($many > 0 && $many < $side * $side ? 255 : 0), array_pad($sizes, 65536, 0)));
         $alpha = $ink->alpha();
         if ($specks > 0) {
-            $speck = $numbers->lookedUp($small($specks))->both($solid)->settled();
+            $speck = Lookup::shortsToBytes($numbers, $small($specks))->both($solid)->settled();
             // The soft rim about a speck goes with it, where no other ink is near.
-            $about = $speck->blurred(1.2)->isMore(2.0)->both($solid->both($speck->inverted())->blurred(1.2)->isMore(2.0)->inverted());
+            $about = Blur::gaussian($speck, 1.2)->isMore(2.0)->both(Blur::gaussian($solid->both($speck->inverted()), 1.2)->isMore(2.0)->inverted());
             $alpha = $speck->either($about)->chosen(Image::empty($ink->width(), $ink->height(), 1), $alpha);
         }
         if ($pinholes > 0) {
-            $alpha = $numbers->lookedUp($small($pinholes))->both($solid->inverted())->chosen(Image::empty($ink->width(), $ink->height(), 1)->inverted(), $alpha);
+            $alpha = Lookup::shortsToBytes($numbers, $small($pinholes))->both($solid->inverted())->chosen(Image::empty($ink->width(), $ink->height(), 1)->inverted(), $alpha);
         }
 
         return $ink->withAlpha($alpha);

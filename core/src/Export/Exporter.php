@@ -8,7 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\Shelf;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Preflight;
-use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
@@ -35,7 +35,7 @@ final class Exporter
             PrintPng::write($picture, $path, $artwork->sheet->ppi, $artwork->title);
 
             $progress->stage(ExportStage::Check);
-            $printed = Image::load(PictureType::Png, $path)->asInk()->settled();
+            $printed = ImageFile::read(PictureType::Png, $path)->asInk()->settled();
             $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $printed);
 
             return new Exported($frame->width, $frame->height, $artwork->sheet->ppi, (int) filesize($path), (string) hash_file('sha256', $path), $report);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace TallCrow\Export;
 
 use TallCrow\Measure\Ppi;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 
 /** Writes the file that a print house takes: 8-bit RGBA, not interlaced, its density and colour space declared. */
 final class PrintPng
@@ -25,7 +27,7 @@ final class PrintPng
     {
         $aside = sprintf('%s.%d.part', $path, getmypid());
         try {
-            $picture->cleared()->writePng($aside.'.png', $compression);
+            ImageFile::writePng(Composition::withoutHiddenColour($picture), $aside.'.png', $compression);
             PngFile::withChunks($aside.'.png', $aside, [
                 PngChunk::srgb(),
                 PngChunk::density($ppi->perMetre()),

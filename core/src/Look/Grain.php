@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Look;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Noise;
 
 /** Seeded grain over a piece that stays where it is on the sheet. */
 final class Grain
@@ -19,6 +21,6 @@ final class Grain
      */
     public static function over(Image $ink, float $sigma, float $ppi, int $seed, array $at): Image
     {
-        return Image::grain(self::SIDE, max(0.4, $sigma), $seed)->toMask()->equalised()->settled()->tiled(-$at[0], -$at[1], $ink->width(), $ink->height());
+        return Lookup::equalised(Lookup::fullRange(Noise::grain(self::SIDE, max(0.4, $sigma), $seed)))->settled()->tiled(-$at[0], -$at[1], $ink->width(), $ink->height());
     }
 }

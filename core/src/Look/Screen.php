@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Look;
 
+use TallCrow\Raster\Grating;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /**
  * A halftone screen: a height over each cell of the turned grid, and ink wherever the strength asked for passes the share
@@ -34,12 +36,11 @@ final readonly class Screen
         [$across, $down] = $this->dots->weights();
         // Heights from −2 to 2 as 0 to LEVELS − 1, then as the share of the cell that stands lower.
         $rank = $this->ranks();
-        $shares = Image::screen($strength->width(), $strength->height(), $at, $this->lpi / $ppi, $this->angle, $across, $down)
-            ->scaledTo16((self::LEVELS - 1) / 4, (self::LEVELS - 1) / 2)
-            ->lookedUp16($rank);
+        $shares = Lookup::shorts(Grating::crossed($strength->width(), $strength->height(), $at, $this->lpi / $ppi, $this->angle, $across, $down)
+            ->linearShort((self::LEVELS - 1) / 4, (self::LEVELS - 1) / 2), $rank);
 
         // Ink where strength + share reaches the whole; full and empty strengths leave no dots.
-        return $strength->stretched(257.0)->plus($shares)->isMore(65535.0 - 0.5)->both($strength->isMore(0.5));
+        return $strength->linear(257.0)->plus($shares)->isMore(65535.0 - 0.5)->both($strength->isMore(0.5));
     }
 
     /** The share of the cell that stands lower than each height, 0 to 65,535. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Look;
 
 use TallCrow\Colour\Srgb;
+use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 
@@ -30,7 +32,7 @@ final class Separation
             $laid[] = Laid::over(Image::flat($inks[$i], $screen->cut($strength->times($alpha), $ppi, $at))->settled(), 0, 0);
         }
 
-        return Image::stacked($picture->width(), $picture->height(), $laid);
+        return Composition::stacked($picture->width(), $picture->height(), $laid);
     }
 
     /**
@@ -40,14 +42,14 @@ final class Separation
     private static function strengths(Image $picture, array $inks): array
     {
         if (count($inks) === 1) {
-            $light = $picture->onCloth(Srgb::of(128, 128, 128))->luminance();
+            $light = ColourBands::luminance(Composition::onCloth($picture, Srgb::of(128, 128, 128)));
 
             return [$inks[0]->luminance() > 0.35 ? $light : $light->inverted()];
         }
         // Nearness falls with the squared distance, so that a place of an ink's own colour is that ink alone.
-        $near = array_map(fn (Srgb $ink): Image => $picture->distanceTo($ink)->stretched(1, 40)->raised(-2.0)->settled(), $inks);
+        $near = array_map(fn (Srgb $ink): Image => ColourBands::distanceTo($picture, $ink)->linear(1, 40)->raised(-2.0)->settled(), $inks);
         $sum = array_reduce(array_slice($near, 1), fn (Image $all, Image $one): Image => $all->plus($one), $near[0])->settled();
 
-        return array_map(fn (Image $one): Image => $one->divided($sum)->toBytesRange()->settled(), $near);
+        return array_map(fn (Image $one): Image => $one->divided($sum)->unitToByte()->settled(), $near);
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Noise;
 
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Noise;
 
 /** Fields of noise that papers and wear grow from: one 8-bit band, SIDE pixels square, that meets itself at the edges. */
 final class Field
@@ -20,18 +23,18 @@ final class Field
     {
         $side = intdiv(self::SIDE, 2);
         $cell = intdiv($cell, 2);
-        $sum = Image::noise($side, $side, $cell, $seed);
+        $sum = Noise::gradient($side, $side, $cell, $seed);
         for ($i = 1; $i < $octaves; $i++) {
-            $sum = $sum->plus(Image::noise($side, $side, $cell >> $i, $seed + $i * 97)->stretched(0.5 ** $i));
+            $sum = $sum->plus(Noise::gradient($side, $side, $cell >> $i, $seed + $i * 97)->linear(0.5 ** $i));
         }
 
-        return self::grown($sum->toMask());
+        return self::grown(Lookup::fullRange($sum));
     }
 
     /** Blobs of about four sigma, evenly spread over all levels. */
     public static function grain(int $seed, float $sigma): Image
     {
-        return Image::grain(self::SIDE, $sigma, $seed)->toMask()->equalised();
+        return Lookup::equalised(Lookup::fullRange(Noise::grain(self::SIDE, $sigma, $seed)));
     }
 
     /** Threads of so many pixels each way, every level as common as any other. */
@@ -40,7 +43,7 @@ final class Field
         [$columns, $rows] = [intdiv(self::SIDE, $across), intdiv(self::SIDE, $down)];
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
 
-        return Image::raw($random->getBytes(max(1, $columns * $rows)), $columns, $rows, 1)->stretchedOut($across, $down)->settled();
+        return Image::raw($random->getBytes(max(1, $columns * $rows)), $columns, $rows, 1)->zoomed($across, $down)->settled();
     }
 
     /** From half the tile's size to all of it, smoothly and without a seam. */
@@ -48,7 +51,7 @@ final class Field
     {
         $margin = 8;
 
-        return $half->tiled($margin, $margin, $half->width() + 2 * $margin, $half->height() + 2 * $margin)
-            ->doubled()->blurred(1)->crop(2 * $margin, 2 * $margin, self::SIDE, self::SIDE)->settled();
+        return Blur::gaussian($half->tiled($margin, $margin, $half->width() + 2 * $margin, $half->height() + 2 * $margin)
+            ->zoomed(2), 1)->crop(2 * $margin, 2 * $margin, self::SIDE, self::SIDE)->settled();
     }
 }

@@ -6,6 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Soft clouds from one colour to the next. */
 final class Clouds implements Paper
@@ -17,6 +18,6 @@ final class Clouds implements Paper
 
     public static function tile(int $seed, Colours $colours): Image
     {
-        return Field::clouds($seed, 800, 6)->tinted($colours->atLeast(2));
+        return Lookup::tinted(Field::clouds($seed, 800, 6), $colours->atLeast(2));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Paper;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 
 /**
  * Papers that are drawn: marks on a ground, painted as an SVG page of the tile's size.
@@ -17,7 +18,7 @@ final class Drawing
     {
         $side = Paper::TILE;
 
-        return Image::svg("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$side\" height=\"$side\"><rect width=\"$side\" height=\"$side\" fill=\"$ground\"/>$marks</svg>")->band(0, 3)->settled();
+        return ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$side\" height=\"$side\"><rect width=\"$side\" height=\"$side\" fill=\"$ground\"/>$marks</svg>")->band(0, 3)->settled();
     }
 
     /** Marks of one unit, again and again across the tile. */

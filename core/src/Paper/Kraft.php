@@ -6,6 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Brown board with fibres and flecks in it. */
 final class Kraft implements Paper
@@ -18,10 +19,10 @@ final class Kraft implements Paper
     public static function tile(int $seed, Colours $colours): Image
     {
         [$board, $fleck] = [$colours->at(0), $colours->at(2)];
-        $mottle = Field::clouds($seed, 600, 5)->scaledBy(0.35, 80);
-        $fibres = Field::threads($seed + 3, 60, 2)->looked(array_map(fn (int $v): int => $v > 240 ? 150 : 0, range(0, 255)));
-        $flecks = Field::grain($seed + 4, 1.3)->looked(array_map(fn (int $v): int => $v > 250 ? 200 : 0, range(0, 255)));
+        $mottle = Field::clouds($seed, 600, 5)->linearByte(0.35, 80);
+        $fibres = Lookup::bytes(Field::threads($seed + 3, 60, 2), array_map(fn (int $v): int => $v > 240 ? 150 : 0, range(0, 255)));
+        $flecks = Lookup::bytes(Field::grain($seed + 4, 1.3), array_map(fn (int $v): int => $v > 250 ? 200 : 0, range(0, 255)));
 
-        return $mottle->lighter($fibres->lighter($flecks))->tinted([$board->mixed($colours->at(1), 0.5), $board, $board->mixed($fleck, 0.25), $board->mixed($fleck, 0.6), $fleck]);
+        return Lookup::tinted($mottle->lighter($fibres->lighter($flecks)), [$board->mixed($colours->at(1), 0.5), $board, $board->mixed($fleck, 0.25), $board->mixed($fleck, 0.6), $fleck]);
     }
 }

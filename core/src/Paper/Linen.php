@@ -6,6 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Threads over and under one another, thicker here and thinner there. */
 final class Linen implements Paper
@@ -20,6 +21,6 @@ final class Linen implements Paper
         $warp = Field::threads($seed, 2, 2400);
         $weft = Field::threads($seed + 1, 2400, 2);
 
-        return $warp->scaledBy(0.5)->plus($weft->scaledBy(0.5))->scaledBy(1)->tinted([$colours->at(0)->mixed($colours->at(1), 0.25), $colours->at(0), $colours->at(0)->mixed($colours->at(1), 0.5), $colours->at(1)]);
+        return Lookup::tinted($warp->linearByte(0.5)->plus($weft->linearByte(0.5))->linearByte(1), [$colours->at(0)->mixed($colours->at(1), 0.25), $colours->at(0), $colours->at(0)->mixed($colours->at(1), 0.5), $colours->at(1)]);
     }
 }

@@ -6,6 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Veins of ink that run along the levels of a flowing field. */
 final class Marbling implements Paper
@@ -19,6 +20,6 @@ final class Marbling implements Paper
     {
         $all = $colours->atLeast(2);
 
-        return Field::clouds($seed, 800, 3)->equalised()->tinted(array_merge(...array_fill(0, 6, [...$all, ...array_reverse($all)])));
+        return Lookup::tinted(Lookup::equalised(Field::clouds($seed, 800, 3)), array_merge(...array_fill(0, 6, [...$all, ...array_reverse($all)])));
     }
 }

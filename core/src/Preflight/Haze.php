@@ -8,6 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Edit\HardenMasks;
 use TallCrow\Edit\SetOpacity;
 use TallCrow\Mask\Mask;
+use TallCrow\Raster\Morphology;
 
 /**
  * Half-transparent ink beyond the smooth rim that every edge has. On dark cloth white is laid under it, and it prints
@@ -30,7 +31,7 @@ final class Haze implements MendsOnSheet
     public function picture(PictureSubject $subject): array
     {
         $alpha = $subject->picture->alpha();
-        $haze = $alpha->leastNear()->isMore(self::CLEAR)->both($alpha->largestNear()->isLess(self::FULL))->settled();
+        $haze = Morphology::eroded($alpha)->isMore(self::CLEAR)->both(Morphology::dilated($alpha)->isLess(self::FULL))->settled();
         $ink = $alpha->isMore(self::CLEAR)->area();
         $share = $ink > 0 ? $haze->area() / $ink : 0.0;
         $verdict = Verdict::atMost($share, self::WARN, self::FAIL);

@@ -30,7 +30,7 @@ final class VanishingInk implements MendsOnSheet
     public function picture(PictureSubject $subject): array
     {
         $every = max(1, (int) round($subject->ppi / self::GRID));
-        $sampled = $subject->picture->sampled($every);
+        $sampled = $subject->picture->subsampled($every);
         $width = $sampled->width();
         $pixels = $counts = [];
         foreach ((array) unpack('V*', $sampled->toBytes()) as $i => $pixel) {

@@ -10,6 +10,7 @@ use TallCrow\Artwork\Role;
 use TallCrow\Edit\Shield;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Morphology;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
 use TallCrow\Texture\Wear;
@@ -117,6 +118,6 @@ final class WornWords implements ChecksSheet
 
     private static function opened(Image $ink, int $side): Image
     {
-        return $ink->leastNear($side)->largestNear($side);
+        return Morphology::dilated(Morphology::eroded($ink, $side), $side);
     }
 }

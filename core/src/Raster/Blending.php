@@ -24,13 +24,13 @@ final class Blending
             ->plus(self::mix($b, $s, $mode)->multiplied($both))
             ->plus($b->multiplied($ab->minus($both)));
 
-        return $ink->divided($alpha->stretched(1, self::TINY))->toBytesRange()->asColours()->withBand($alpha->toBytesRange());
+        return $ink->divided($alpha->linear(1, self::TINY))->unitToByte()->asColours()->withBand($alpha->unitToByte());
     }
 
     /** @return array{Image, Image} */
     private static function apart(Image $ink): array
     {
-        return [$ink->band(0, 3)->stretched(1 / 255), $ink->alpha()->stretched(1 / 255)];
+        return [$ink->band(0, 3)->linear(1 / 255), $ink->alpha()->linear(1 / 255)];
     }
 
     private static function mix(Image $b, Image $s, BlendMode $mode): Image
@@ -43,11 +43,11 @@ final class Blending
             BlendMode::Darken => $b->lesser($s),
             BlendMode::Lighten => $b->lighter($s),
             BlendMode::ColourDodge => self::dodge($b, $s),
-            BlendMode::ColourBurn => self::dodge($b->stretched(-1, 1), $s->stretched(-1, 1))->stretched(-1, 1),
+            BlendMode::ColourBurn => self::dodge($b->linear(-1, 1), $s->linear(-1, 1))->linear(-1, 1),
             BlendMode::HardLight => self::hardLight($b, $s),
             BlendMode::SoftLight => self::softLight($b, $s),
             BlendMode::Difference => $b->lighter($s)->minus($b->lesser($s)),
-            BlendMode::Exclusion => $b->plus($s)->minus($b->multiplied($s)->stretched(2)),
+            BlendMode::Exclusion => $b->plus($s)->minus($b->multiplied($s)->linear(2)),
             BlendMode::Hue => self::setLuminosity(self::setSaturation($s, self::saturation($b)), self::luminosity($b)),
             BlendMode::Saturation => self::setLuminosity(self::setSaturation($b, self::saturation($s)), self::luminosity($b)),
             BlendMode::Colour => self::setLuminosity($s, self::luminosity($b)),
@@ -62,22 +62,22 @@ final class Blending
 
     private static function hardLight(Image $b, Image $s): Image
     {
-        return $s->isMore(0.5)->chosen(self::screen($b, $s->stretched(2, -1)), $b->multiplied($s->stretched(2)));
+        return $s->isMore(0.5)->chosen(self::screen($b, $s->linear(2, -1)), $b->multiplied($s->linear(2)));
     }
 
     private static function dodge(Image $b, Image $s): Image
     {
-        $one = $b->stretched(0, 1);
-        $bright = $b->divided($s->stretched(-1, 1 + self::TINY))->lesser($one);
+        $one = $b->linear(0, 1);
+        $bright = $b->divided($s->linear(-1, 1 + self::TINY))->lesser($one);
 
-        return $b->isMore(0.0)->chosen($s->isMore(1 - self::TINY)->chosen($one, $bright), $b->stretched(0));
+        return $b->isMore(0.0)->chosen($s->isMore(1 - self::TINY)->chosen($one, $bright), $b->linear(0));
     }
 
     private static function softLight(Image $b, Image $s): Image
     {
-        $curve = $b->isMore(0.25)->chosen($b->raised(0.5), $b->stretched(16, -12)->multiplied($b)->stretched(1, 4)->multiplied($b));
-        $twice = $s->stretched(2, -1);
-        $dark = $b->plus($twice->multiplied($b)->multiplied($b->stretched(-1, 1)));
+        $curve = $b->isMore(0.25)->chosen($b->raised(0.5), $b->linear(16, -12)->multiplied($b)->linear(1, 4)->multiplied($b));
+        $twice = $s->linear(2, -1);
+        $dark = $b->plus($twice->multiplied($b)->multiplied($b->linear(-1, 1)));
         $light = $b->plus($twice->multiplied($curve->minus($b)));
 
         return $s->isMore(0.5)->chosen($light, $dark);
@@ -85,7 +85,7 @@ final class Blending
 
     private static function luminosity(Image $c): Image
     {
-        return $c->band(0)->stretched(0.3)->plus($c->band(1)->stretched(0.59))->plus($c->band(2)->stretched(0.11));
+        return $c->band(0)->linear(0.3)->plus($c->band(1)->linear(0.59))->plus($c->band(2)->linear(0.11));
     }
 
     private static function most(Image $c): Image
@@ -107,9 +107,9 @@ final class Blending
     {
         $least = self::least($c);
         $spread = self::most($c)->minus($least);
-        $set = $c->minus($least)->multiplied($saturation)->divided($spread->stretched(1, self::TINY));
+        $set = $c->minus($least)->multiplied($saturation)->divided($spread->linear(1, self::TINY));
 
-        return $spread->isMore(self::TINY)->chosen($set, $c->stretched(0));
+        return $spread->isMore(self::TINY)->chosen($set, $c->linear(0));
     }
 
     private static function setLuminosity(Image $c, Image $luminosity): Image
@@ -117,10 +117,10 @@ final class Blending
         $moved = $c->plus($luminosity->minus(self::luminosity($c)));
         $l = self::luminosity($moved);
         $least = self::least($moved);
-        $fromBelow = $l->plus($moved->minus($l)->multiplied($l)->divided($l->minus($least)->stretched(1, self::TINY)));
+        $fromBelow = $l->plus($moved->minus($l)->multiplied($l)->divided($l->minus($least)->linear(1, self::TINY)));
         $clipped = $least->isLess(0.0)->chosen($fromBelow, $moved);
         $most = self::most($moved);
-        $fromAbove = $l->plus($clipped->minus($l)->multiplied($l->stretched(-1, 1))->divided($most->minus($l)->stretched(1, self::TINY)));
+        $fromAbove = $l->plus($clipped->minus($l)->multiplied($l->linear(-1, 1))->divided($most->minus($l)->linear(1, self::TINY)));
 
         return $most->isMore(1.0)->chosen($fromAbove, $clipped);
     }

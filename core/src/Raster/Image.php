@@ -13,12 +13,7 @@ use FFI\CData;
  */
 final class Image
 {
-    use ImageArithmetic;
-    use ImageLevels;
-    use ImageMaking;
-
-    /** VipsKernel: a tent, which never overshoots. */
-    private const LINEAR = 1;
+    use Arithmetic;
 
     private function __construct(private readonly CData $handle) {}
 
@@ -68,12 +63,12 @@ final class Image
 
     public function band(int $index, int $count = 1): self
     {
-        return $this->made('extract_band', [$index], ['n' => $count]);
+        return $this->operation('extract_band', [$index], ['n' => $count]);
     }
 
     public function withBand(self $band): self
     {
-        return self::wrap(Vips::image('bandjoin', [Boxed::images([$this, $band])]));
+        return self::of(Vips::image('bandjoin', [Boxed::images([$this, $band])]));
     }
 
     /** The same colours under another alpha. */
@@ -84,13 +79,13 @@ final class Image
 
     public function crop(int $left, int $top, int $width, int $height): self
     {
-        return $this->made('extract_area', [$left, $top, $width, $height]);
+        return $this->operation('extract_area', [$left, $top, $width, $height]);
     }
 
     /** Lays the picture at a place of an empty sheet. */
     public function embed(int $left, int $top, int $width, int $height): self
     {
-        return $this->made('embed', [$left, $top, $width, $height]);
+        return $this->operation('embed', [$left, $top, $width, $height]);
     }
 
     /** Repeats the picture to fill a sheet, its first corner shifted to the given place. */
@@ -103,13 +98,13 @@ final class Image
         $across = (int) ceil(($width - $left) / $this->width());
         $down = (int) ceil(($height - $top) / $this->height());
 
-        return $this->made('replicate', [$across, $down])->crop(-$left, -$top, $width, $height);
+        return $this->operation('replicate', [$across, $down])->crop(-$left, -$top, $width, $height);
     }
 
     /** Puts a part back over the picture at a place. */
     public function insert(self $part, int $left, int $top): self
     {
-        return self::wrap(Vips::image('insert', [$this->handle, $part], [$left, $top]));
+        return self::of(Vips::image('insert', [$this->handle, $part], [$left, $top]));
     }
 
     /** Shrinks or enlarges with a filter that keeps tone; alpha is weighed in. */
@@ -119,32 +114,20 @@ final class Image
         $options = ['vscale' => $down ?? $across, 'gap' => 0.0];
 
         return $this->bands() === 4
-            ? $this->premultiplied()->made('resize', [$across], $options)->unpremultiplied()
-            : $this->made('resize', [$across], $options);
+            ? $this->premultiplied()->operation('resize', [$across], $options)->unpremultiplied()
+            : $this->operation('resize', [$across], $options);
     }
 
-    /** Each pixel becomes four. */
-    public function doubled(): self
+    /** Each pixel becomes a rectangle of as many. */
+    public function zoomed(int $across, ?int $down = null): self
     {
-        return $this->zoomed(2);
-    }
-
-    /** Each pixel becomes a rectangle. */
-    public function stretchedOut(int $across, int $down): self
-    {
-        return $this->made('zoom', [$across, $down]);
-    }
-
-    /** Each pixel becomes a square of as many a side. */
-    public function zoomed(int $by): self
-    {
-        return $by <= 1 ? $this : $this->made('zoom', [$by, $by]);
+        return $across <= 1 && ($down ?? $across) <= 1 ? $this : $this->operation('zoom', [$across, $down ?? $across]);
     }
 
     /** The mean of whole blocks of pixels; the picture's sides need not divide. */
     public function shrunk(int $by): self
     {
-        return $by <= 1 ? $this : $this->made('shrink', [(float) $by, (float) $by]);
+        return $by <= 1 ? $this : $this->operation('shrink', [(float) $by, (float) $by]);
     }
 
     /** Ink shrunk by whole blocks, colours weighed by how much of them there is. */
@@ -154,17 +137,17 @@ final class Image
     }
 
     /** Shrunk by any factor so that the mean stays what it was. */
-    public function averaged(float $by): self
+    public function shrunkBy(float $by): self
     {
         return abs($by - round($by)) < 1e-9
             ? $this->shrunk((int) round($by))
-            : $this->made('resize', [1 / $by], ['kernel' => self::LINEAR, 'gap' => 0.0]);
+            : $this->operation('resize', [1 / $by], ['kernel' => ResizeKernel::Linear, 'gap' => 0.0]);
     }
 
     /** Every so-manieth pixel each way, as it is. */
-    public function sampled(int $every): self
+    public function subsampled(int $every): self
     {
-        return $every <= 1 ? $this : $this->made('subsample', [$every, $every]);
+        return $every <= 1 ? $this : $this->operation('subsample', [$every, $every]);
     }
 
     /**
@@ -176,7 +159,7 @@ final class Image
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
         try {
-            return $this->premultiplied()->made('affine', [Boxed::doubles($matrix)], [
+            return $this->premultiplied()->operation('affine', [Boxed::doubles($matrix)], [
                 'interpolate' => $interpolate,
                 'odx' => $shiftX,
                 'ody' => $shiftY,
@@ -203,7 +186,7 @@ final class Image
         [$x, $y] = [$this->width() / 2 - $half, $this->height() / 2 - $half];
 
         try {
-            return $this->made('affine', [Boxed::doubles([$cos, -$sin, $sin, $cos])], [
+            return $this->operation('affine', [Boxed::doubles([$cos, -$sin, $sin, $cos])], [
                 'interpolate' => $interpolate,
                 'odx' => ($width - 1) / 2 - ($x * $cos - $y * $sin),
                 'ody' => ($height - 1) / 2 - ($x * $sin + $y * $cos),
@@ -215,11 +198,11 @@ final class Image
     }
 
     /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel. */
-    public function spread(int $step, int $width, int $height): self
+    public function interpolated(int $step, int $width, int $height): self
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bilinear');
         try {
-            return $this->made('affine', [Boxed::doubles([(float) $step, 0.0, 0.0, (float) $step])], [
+            return $this->operation('affine', [Boxed::doubles([(float) $step, 0.0, 0.0, (float) $step])], [
                 'interpolate' => $interpolate,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
@@ -237,37 +220,28 @@ final class Image
             // An edge of clear pixels, so that what lies beyond is clear and not the last row drawn out.
             $wide = $this->premultiplied()->embed(2, 2, $this->width() + 4, $this->height() + 4);
 
-            return $wide->made('mapim', [$map->stretched(1, 2)], ['interpolate' => $interpolate])->unpremultiplied();
+            return $wide->operation('mapim', [$map->linear(1, 2)], ['interpolate' => $interpolate])->unpremultiplied();
         } finally {
             Vips::run('g_object_unref', $interpolate);
         }
     }
 
-    /**
-     * @param  float  $sigma  in pixels
-     * @param  float  $tail  where the bell is cut off, as a share of its height
-     */
-    public function blurred(float $sigma, float $tail = 0.2): self
-    {
-        return $sigma < 0.2 ? $this : $this->made('gaussblur', [$sigma], ['min-ampl' => $tail]);
-    }
-
     public function autorotated(): self
     {
-        return $this->made('autorot');
+        return $this->operation('autorot');
     }
 
     /** 8-bit sRGB with alpha, whatever came in. */
     public function asInk(): self
     {
-        $image = $this->made('colourspace', [22]);
+        $image = $this->operation('colourspace', [Interpretation::Srgb]);
         if ($image->bands() < 4) {
-            $image = $image->made('bandjoin_const', [Boxed::doubles([255.0])]);
+            $image = $image->operation('bandjoin_const', [Boxed::doubles([255.0])]);
         } elseif ($image->bands() > 4) {
             $image = $image->band(0, 4);
         }
 
-        return $image->made('cast', [0]);
+        return $image->operation('cast', [BandFormat::Byte]);
     }
 
     /** Computes all pixels now and keeps them in memory. */
@@ -278,7 +252,7 @@ final class Image
             throw RasterFailed::during('copy', Vips::complaint());
         }
 
-        return self::wrap($copy);
+        return self::of($copy);
     }
 
     /** The raw samples, row by row, bands interleaved. */
@@ -296,18 +270,79 @@ final class Image
         return $bytes;
     }
 
-    private static function wrap(CData $handle): self
+    /** @param  string  $bytes rows of interleaved 8-bit samples */
+    public static function raw(string $bytes, int $width, int $height, int $bands): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, $height, $bands, BandFormat::Byte->value);
+        assert($handle instanceof \FFI\CData);
+        $image = self::of($handle);
+
+        return $bands >= 3 ? $image->operation('copy', [], ['interpretation' => Interpretation::Srgb]) : $image;
+    }
+
+    /**
+     * Rows of interleaved 8-bit samples where another library holds them: settle what is made of them while it does.
+     *
+     * @internal
+     */
+    public static function memory(CData $data, int $width, int $height, int $bands): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory', $data, $width * $height * $bands, $width, $height, $bands, BandFormat::Byte->value);
+        assert($handle instanceof \FFI\CData);
+
+        return self::of($handle)->operation('copy', [], ['interpretation' => Interpretation::Srgb]);
+    }
+
+    /** @param  string  $bytes  rows of interleaved samples in 32-bit floating point, lowest byte first */
+    public static function floats(string $bytes, int $width, int $height, int $bands): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, $height, $bands, BandFormat::Float->value);
+        assert($handle instanceof \FFI\CData);
+
+        return self::of($handle);
+    }
+
+    /** @param  string  $bytes  one row of 16-bit samples, lowest byte first */
+    public static function shorts(string $bytes, int $width): self
+    {
+        $handle = Vips::run('vips_image_new_from_memory_copy', $bytes, strlen($bytes), $width, 1, 1, BandFormat::Short->value);
+        assert($handle instanceof \FFI\CData);
+
+        return self::of($handle);
+    }
+
+    public static function empty(int $width, int $height, int $bands = 4): self
+    {
+        $image = self::of(Vips::image('black', [], [$width, $height], ['bands' => $bands]));
+
+        return $bands >= 3 ? $image->operation('copy', [], ['interpretation' => Interpretation::Srgb]) : $image;
+    }
+
+    /** One colour all over, under the given alpha. */
+    public static function flat(\TallCrow\Colour\Srgb $colour, self $alpha): self
+    {
+        return self::raw(chr($colour->red).chr($colour->green).chr($colour->blue), 1, 1, 3)
+            ->zoomed($alpha->width(), $alpha->height())
+            ->withBand($alpha);
+    }
+
+    /** @internal  what the library made */
+    public static function of(CData $handle): self
     {
         return new self($handle);
     }
 
     /**
-     * @param  list<mixed>  $after
+     * An operation of the library on this image.
+     *
+     * @internal
+     *
+     * @param  list<mixed>  $after  what it takes besides, in order
      * @param  array<string, mixed>  $options
      */
-    private function made(string $operation, array $after = [], array $options = []): self
+    public function operation(string $operation, array $after = [], array $options = []): self
     {
-        return self::wrap(Vips::image($operation, [$this->handle], $after, $options));
+        return self::of(Vips::image($operation, [$this->handle], $after, $options));
     }
 
     private static function int(mixed $value): int

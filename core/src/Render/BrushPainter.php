@@ -8,6 +8,7 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Mask\Stroke;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Image;
 
@@ -63,6 +64,6 @@ final class BrushPainter
             $canvas->brushed($line, $stroke->width * (1 + $stroke->hardness) / 2);
         }
 
-        return new Piece($canvas->mask()->softened($stroke->width * (1 - $stroke->hardness) * self::SOFT * $frame->ppi)->settled(), $window);
+        return new Piece(Blur::wide($canvas->mask(), $stroke->width * (1 - $stroke->hardness) * self::SOFT * $frame->ppi)->settled(), $window);
     }
 }

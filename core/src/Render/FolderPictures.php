@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 
 /**
  * Keeps pictures as files in one folder, shared by all processes. Files are written aside and renamed, mapped when
@@ -55,13 +56,13 @@ final readonly class FolderPictures implements Pictures
             }
             [$left, $top, $width, $height] = array_map(intval(...), explode(',', $place));
             if (is_file($base.'.v')) {
-                return new Piece(Image::mapped($base.'.v'), new Frame($frame->ppi, $left, $top, $width, $height));
+                return new Piece(ImageFile::mapped($base.'.v'), new Frame($frame->ppi, $left, $top, $width, $height));
             }
         }
         $piece = $make();
         if ($piece !== null) {
             $this->write($base.'.v', $piece->image);
-            $piece = $piece->with(Image::mapped($base.'.v'));
+            $piece = $piece->with(ImageFile::mapped($base.'.v'));
         }
         $at = $piece?->frame;
         self::put($base.'.at', $at === null ? self::NOTHING : "$at->left,$at->top,$at->width,$at->height");
@@ -82,7 +83,7 @@ final readonly class FolderPictures implements Pictures
 
         $this->used($file);
 
-        return Image::mapped($file);
+        return ImageFile::mapped($file);
     }
 
     public function text(string $key, callable $make): string
@@ -154,7 +155,7 @@ final readonly class FolderPictures implements Pictures
     private function write(string $file, Image $image): void
     {
         $aside = sprintf('%s.%d.v', $file, getmypid());
-        $image->writeMapped($aside);
+        ImageFile::writeMapped($image, $aside);
         rename($aside, $file);
         if (random_int(1, 200) === 1) {
             $this->tidy();

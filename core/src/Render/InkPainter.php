@@ -13,6 +13,7 @@ use TallCrow\Effect\Inking\PatternPaint;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\Inking\Solid;
 use TallCrow\Geometry\Box;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 use TallCrow\Type\Letter;
@@ -62,7 +63,7 @@ final class InkPainter
         }
         $this->flush();
 
-        return Image::stacked($this->frame->width, $this->frame->height, $this->laid);
+        return Composition::stacked($this->frame->width, $this->frame->height, $this->laid);
     }
 
     private function behind(Inking $inking): void

@@ -7,6 +7,7 @@ namespace TallCrow\Render;
 use TallCrow\Artwork\Layer;
 use TallCrow\Raster\Blending;
 use TallCrow\Raster\BlendMode;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 
@@ -53,14 +54,14 @@ final class Layering
 
     public function picture(): Image
     {
-        return Image::stacked($this->frame->width, $this->frame->height, array_column($this->waiting, 1));
+        return Composition::stacked($this->frame->width, $this->frame->height, array_column($this->waiting, 1));
     }
 
     private function without(Laid $laid, Piece $gap): Laid
     {
         [$left, $top] = [$this->frame->left + $laid->left, $this->frame->top + $laid->top];
 
-        return Laid::over(Image::stacked($laid->image->width(), $laid->image->height(), [
+        return Laid::over(Composition::stacked($laid->image->width(), $laid->image->height(), [
             Laid::over($laid->image, 0, 0),
             Laid::takingOut($gap->image, $gap->frame->left - $left, $gap->frame->top - $top),
         ]), $laid->left, $laid->top);

@@ -19,6 +19,9 @@ use TallCrow\Mask\Joining;
 use TallCrow\Mask\Mask;
 use TallCrow\Mask\PictureMask;
 use TallCrow\Mask\ShapeMask;
+use TallCrow\Raster\Blur;
+use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 
 /** Draws masks as one band, 255 where the layer is seen. */
@@ -88,7 +91,7 @@ final class MaskPainter
         $margin = (int) ceil($sigma * 3.5);
         $wide = new Frame($frame->ppi, $frame->left - $margin, $frame->top - $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin);
 
-        return Shapes::mask($path, 0, Join::Round, $wide)->softened($sigma)->crop($margin, $margin, $frame->width, $frame->height);
+        return Blur::wide(Shapes::mask($path, 0, Join::Round, $wide), $sigma)->crop($margin, $margin, $frame->width, $frame->height);
     }
 
     /** The picture is laid over the box, on black: what it does not cover is dark. */
@@ -98,7 +101,7 @@ final class MaskPainter
         $flat = Placing::picture(new Placement(0, 0, $box->width(), $box->height(), 0, Flip::None), $picture->aspect());
         $placing = $flat->lyingBy(Affine::shift($box->centreX(), $box->centreY())->then($toSheet));
 
-        return ArtPainter::paint($picture, $placing, $frame)->onCloth(Srgb::of(0, 0, 0))->luminance();
+        return ColourBands::luminance(Composition::onCloth(ArtPainter::paint($picture, $placing, $frame), Srgb::of(0, 0, 0)));
     }
 
     private static function open(Frame $frame): Image

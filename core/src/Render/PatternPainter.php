@@ -61,7 +61,7 @@ final readonly class PatternPainter
             return $tile->resized($side / $tile->width());
         }
 
-        return $tile->averaged($tile->width() / $side);
+        return $tile->shrunkBy($tile->width() / $side);
     }
 
     /** At a scale of 1 it just covers the box; smaller, it is laid again beside itself. */

@@ -36,7 +36,7 @@ final class Resampler
                 array_push($points, is_nan($x) ? self::NOWHERE : $x - 0.5, is_nan($y) ? self::NOWHERE : $y - 0.5);
             }
         }
-        $map = Image::samples(pack('g*', ...$points), $across, $down, 2)->spread($step, $window->width, $window->height);
+        $map = Image::floats(pack('g*', ...$points), $across, $down, 2)->interpolated($step, $window->width, $window->height);
 
         return $source->drawnFrom($map)->settled();
     }

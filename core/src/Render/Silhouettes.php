@@ -7,6 +7,7 @@ namespace TallCrow\Render;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 
 /**
  * Outlines of ink that has none of its own (pictures, drawings, groups, masked pieces), traced by potrace from the
@@ -43,7 +44,7 @@ final class Silhouettes
     {
         $bitmap = (string) tempnam(sys_get_temp_dir(), 'crow');
         try {
-            $alpha->writeBitmap($bitmap);
+            ImageFile::writeBitmap($alpha, $bitmap);
             $process = proc_open(
                 ['potrace', '--backend', 'svg', '--flat', '--turdsize', '2', '--alphamax', '1', '--unit', '10', '--output', '-', $bitmap],
                 [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 
 /** Paints drawings, crisp at any size. */
 final class SvgPainter
@@ -27,7 +28,7 @@ final class SvgPainter
     /** Markup in inches on the sheet, as a window shows it. */
     private static function page(Frame $frame, string $body): Image
     {
-        return Image::svg(sprintf(
+        return ImageFile::drawing(sprintf(
             '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="%d" height="%d"><g transform="%s">%s</g></svg>',
             $frame->width, $frame->height, $frame->fromInches()->toSvg(), $body,
         ))->asInk();

@@ -7,7 +7,12 @@ namespace TallCrow\Render;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Mask\Stroke;
+use TallCrow\Raster\Blur;
+use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Composition;
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 use TallCrow\Texture\Catalogue;
 use TallCrow\Texture\Texture;
 use TallCrow\Texture\Wear;
@@ -61,7 +66,7 @@ final readonly class WearPainter
             $finer = max(1, (int) ceil(self::PRINT / $frame->ppi - 0.01));
             $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->zoomed($finer)->settled();
 
-            return $this->chippable($wear, $frame->finer($finer), $alpha, $x, $y)->looked($table)->shrunk($finer)->settled();
+            return Lookup::bytes($this->chippable($wear, $frame->finer($finer), $alpha, $x, $y), $table)->shrunk($finer)->settled();
         }
         $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
@@ -80,7 +85,7 @@ final readonly class WearPainter
             $edges = $this->followsEdges($wear);
             $piece = ($ink->coarse)($edges ? WornInk::EDGES_PPI : WornInk::PPI);
             if ($piece === null || $piece->image->range()[1] <= 0) {
-                return json_encode(WearTile::cut($this->field($wear)->histogram(), $amount), JSON_THROW_ON_ERROR);
+                return json_encode(WearTile::cut(Histogram::of($this->field($wear)), $amount), JSON_THROW_ON_ERROR);
             }
             if (! $edges) {
                 return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y), $amount), JSON_THROW_ON_ERROR);
@@ -88,7 +93,7 @@ final readonly class WearPainter
             $finer = WornInk::FINER;
             $alpha = $piece->image->zoomed($finer)->settled();
 
-            return json_encode(WearTile::cut($alpha->summedBy($this->chippable($wear, $piece->frame->finer($finer), $alpha, $x, $y)), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut(Histogram::summedBy($alpha, $this->chippable($wear, $piece->frame->finer($finer), $alpha, $x, $y)), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);
@@ -111,7 +116,7 @@ final readonly class WearPainter
                 sprintf('look %s %.3f %d', $this->name($wear), $ink->frame->ppi, $look),
                 fn (): Image => WearTile::glimpsed($this->field($wear), $wear, $ink->frame->ppi, $look),
             );
-            foreach ($ink->image->summedBy($this->laid($tile, $wear, $ink->frame, $x, $y, mixed: false)) as $level => $sum) {
+            foreach (Histogram::summedBy($ink->image, $this->laid($tile, $wear, $ink->frame, $x, $y, mixed: false)) as $level => $sum) {
                 $sums[$level] += $sum;
             }
         }
@@ -125,15 +130,15 @@ final readonly class WearPainter
         $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
             $whole = WearTile::sized($this->field($wear), $wear);
 
-            return $whole->averaged($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
+            return $whole->shrunkBy($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
         });
         $sigma = max(0.3, self::CHIP * $wear->scale * $frame->ppi);
         // Beyond the window is no ink: its rim is an edge, too.
         $margin = (int) ceil($sigma * 3);
-        $near = $alpha->embed($margin, $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin)->softened($sigma)
-            ->crop($margin, $margin, $frame->width, $frame->height)->scaledBy(-2.0, 510)->settled();
+        $near = Blur::wide($alpha->embed($margin, $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin), $sigma)
+            ->crop($margin, $margin, $frame->width, $frame->height)->linearByte(-2.0, 510)->settled();
 
-        return $this->laid($field, $wear, $frame, $x, $y)->scaledBy(0.45)->plus($near->scaledBy(0.55))->scaledBy(1)->settled();
+        return $this->laid($field, $wear, $frame, $x, $y)->linearByte(0.45)->plus($near->linearByte(0.55))->linearByte(1)->settled();
     }
 
     private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image
@@ -157,7 +162,7 @@ final readonly class WearPainter
     {
         return $this->pictures->image('field '.$this->origin($wear), function () use ($wear): Image {
             if ($wear->texture === Catalogue::PICTURE) {
-                $pixels = $this->shelf->picture($wear->file)->pixels()->onCloth(Srgb::of(0, 0, 0))->luminance();
+                $pixels = ColourBands::luminance(Composition::onCloth($this->shelf->picture($wear->file)->pixels(), Srgb::of(0, 0, 0)));
 
                 return $pixels->resized(Texture::TILE / $pixels->width());
             }

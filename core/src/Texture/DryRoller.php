@@ -6,6 +6,7 @@ namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Ink from a roller that ran dry: long streaks one way, where the ground was high. */
 final class DryRoller implements Texture
@@ -22,9 +23,9 @@ final class DryRoller implements Texture
 
     public static function field(int $seed): Image
     {
-        $streaks = Field::threads($seed, 2400, 4)->scaledBy(0.33)->plus(Field::threads($seed + 9, 120, 3)->scaledBy(0.22));
-        $high = Field::clouds($seed + 2, 400, 4)->scaledBy(0.3);
+        $streaks = Field::threads($seed, 2400, 4)->linearByte(0.33)->plus(Field::threads($seed + 9, 120, 3)->linearByte(0.22));
+        $high = Field::clouds($seed + 2, 400, 4)->linearByte(0.3);
 
-        return $streaks->plus($high)->plus(Field::grain($seed + 1, 1.2)->scaledBy(0.15))->scaledBy(1)->equalised()->settled();
+        return Lookup::equalised($streaks->plus($high)->plus(Field::grain($seed + 1, 1.2)->linearByte(0.15))->linearByte(1))->settled();
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
+use TallCrow\Raster\Grating;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** The weave of the cloth coming through the ink, 60 threads to the inch, more in some places. */
 final class FabricWeave implements Texture
@@ -22,9 +24,9 @@ final class FabricWeave implements Texture
 
     public static function field(int $seed): Image
     {
-        $weave = Image::waves(self::TILE, 480)->scaledBy(0.45);
-        $uneven = Field::threads($seed, 3, 2400)->scaledBy(0.15)->plus(Field::threads($seed + 1, 2400, 3)->scaledBy(0.15));
+        $weave = Grating::hills(self::TILE, 480)->linearByte(0.45);
+        $uneven = Field::threads($seed, 3, 2400)->linearByte(0.15)->plus(Field::threads($seed + 1, 2400, 3)->linearByte(0.15));
 
-        return $weave->plus($uneven)->plus(Field::clouds($seed + 2, 480, 4)->scaledBy(0.25))->scaledBy(1)->equalised()->settled();
+        return Lookup::equalised($weave->plus($uneven)->plus(Field::clouds($seed + 2, 480, 4)->linearByte(0.25))->linearByte(1))->settled();
     }
 }

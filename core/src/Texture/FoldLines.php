@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 
 /** A sheet that lay folded in the drawer: creases both ways, broken and frayed. */
 final class FoldLines implements Texture
@@ -33,9 +35,9 @@ final class FoldLines implements Texture
                 }
             }
         }
-        $creases = Image::svg("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$side\" height=\"$side\"><rect width=\"$side\" height=\"$side\"/>$lines</svg>")->band(0)->blurred(3);
+        $creases = Blur::gaussian(ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$side\" height=\"$side\"><rect width=\"$side\" height=\"$side\"/>$lines</svg>")->band(0), 3);
         $fray = Field::clouds($seed, 150, 4);
 
-        return $creases->scaledBy(0.62)->plus($fray->scaledBy(0.26))->plus(Field::grain($seed, 1.0)->scaledBy(0.12))->scaledBy(1)->settled();
+        return $creases->linearByte(0.62)->plus($fray->linearByte(0.26))->plus(Field::grain($seed, 1.0)->linearByte(0.12))->linearByte(1)->settled();
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
+use TallCrow\Raster\Grating;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Wear in round dots, larger where more has gone, 25 to the inch. */
 final class HalftoneWear implements Texture
@@ -23,8 +25,8 @@ final class HalftoneWear implements Texture
     public static function field(int $seed): Image
     {
         // 200 dots across the tile of 8 inches.
-        $dots = Image::waves(self::TILE, 200)->scaledBy(0.5);
+        $dots = Grating::hills(self::TILE, 200)->linearByte(0.5);
 
-        return $dots->plus(Field::clouds($seed, 800, 4)->scaledBy(0.5))->scaledBy(1)->equalised()->settled();
+        return Lookup::equalised($dots->plus(Field::clouds($seed, 800, 4)->linearByte(0.5))->linearByte(1))->settled();
     }
 }

@@ -6,6 +6,7 @@ namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** The wear of a copy of a copy: dust, streaks of the drum, and toner that thins in patches. */
 final class Photocopy implements Texture
@@ -22,10 +23,10 @@ final class Photocopy implements Texture
 
     public static function field(int $seed): Image
     {
-        $dust = Field::grain($seed, 0.9)->scaledBy(0.45);
-        $streaks = Field::threads($seed + 3, 2, 2400)->scaledBy(0.2);
-        $patches = Field::clouds($seed + 5, 600, 5)->scaledBy(0.35);
+        $dust = Field::grain($seed, 0.9)->linearByte(0.45);
+        $streaks = Field::threads($seed + 3, 2, 2400)->linearByte(0.2);
+        $patches = Field::clouds($seed + 5, 600, 5)->linearByte(0.35);
 
-        return $dust->plus($streaks)->plus($patches)->scaledBy(1)->equalised()->settled();
+        return Lookup::equalised($dust->plus($streaks)->plus($patches)->linearByte(1))->settled();
     }
 }

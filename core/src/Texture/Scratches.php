@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Noise;
 
 /** Thin tapered scratches that run mostly one way, over a faint grain that gives way last. */
 final class Scratches implements Texture
@@ -30,8 +33,8 @@ final class Scratches implements Texture
             $paths .= self::scratch($random, $level);
         }
         $size = self::TILE;
-        $drawn = Image::svg("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$size\" height=\"$size\"><rect width=\"$size\" height=\"$size\"/>$paths</svg>")->band(0);
-        $grain = Image::grain($size, 1.6, $seed)->toMask()->scaledBy(58 / 255);
+        $drawn = ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$size\" height=\"$size\"><rect width=\"$size\" height=\"$size\"/>$paths</svg>")->band(0);
+        $grain = Lookup::fullRange(Noise::grain($size, 1.6, $seed))->linearByte(58 / 255);
 
         return $drawn->lighter($grain)->settled();
     }

@@ -6,6 +6,7 @@ namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Rings where water stood and dried: strongest at the edge of a stain, fading inwards. */
 final class WaterStain implements Texture
@@ -22,12 +23,12 @@ final class WaterStain implements Texture
 
     public static function field(int $seed): Image
     {
-        $stains = Field::clouds($seed, 1200, 5)->looked(array_map(function (int $v): int {
+        $stains = Lookup::bytes(Field::clouds($seed, 1200, 5), array_map(function (int $v): int {
             $in = $v - 140;
 
             return (int) ($in < 0 ? max(0, 40 + $in * 2) : max(60, 255 - $in * 4));
         }, range(0, 255)));
 
-        return $stains->scaledBy(0.75)->plus(Field::grain($seed, 1.2)->scaledBy(0.25))->scaledBy(1)->settled();
+        return $stains->linearByte(0.75)->plus(Field::grain($seed, 1.2)->linearByte(0.25))->linearByte(1)->settled();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /**
  * Turns a texture's field into the tile of ink that is taken, at any ppi. The cut is always made at print resolution
@@ -32,10 +33,10 @@ final class WearTile
      */
     public static function make(Image $field, Wear $wear, array $table, float $ppi): Image
     {
-        $worn = self::sized($field, $wear)->looked($table);
+        $worn = Lookup::bytes(self::sized($field, $wear), $table);
         $side = max(1, (int) round($worn->width() * $ppi / Texture::PPI));
 
-        return $worn->averaged($worn->width() / $side);
+        return $worn->shrunkBy($worn->width() / $side);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Layer;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Tests\Fixtures;
 
 /** @param  array<string, mixed>  $repeat */
@@ -28,10 +29,10 @@ function apartBy(Image $one, Image $other): float
 function turnedOver(Image $image, string $way): Image
 {
     $folder = Fixtures::temporary('over');
-    $image->writePng("$folder/a.png", 1);
+    ImageFile::writePng($image, "$folder/a.png", 1);
     Fixtures::run(['convert', "$folder/a.png", $way, '-depth', '8', "png32:$folder/b.png"]);
 
-    return Image::load(TallCrow\Raster\PictureType::Png, "$folder/b.png")->asInk()->settled();
+    return ImageFile::read(TallCrow\Raster\PictureType::Png, "$folder/b.png")->asInk()->settled();
 }
 
 it('mirrors so that the picture is its own mirror image', function (string $kind, array $ways): void {

@@ -8,7 +8,9 @@ use TallCrow\Cutout\Background;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\EdgeCare;
 use TallCrow\Cutout\Straighten;
+use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Render\Tracing;
 use TallCrow\Tests\Fixtures;
@@ -19,7 +21,7 @@ function drawn(array $draw, string $size = '400x300'): Image
     $file = Fixtures::temporary('cut').'/p.png';
     Fixtures::run(['convert', '-size', $size, ...$draw, '-depth', '8', "png32:$file"]);
 
-    return Image::load(PictureType::Png, $file)->asInk()->settled();
+    return ImageFile::read(PictureType::Png, $file)->asInk()->settled();
 }
 
 /** A red disc with a hole of paper in it, on paper that is nearly white. */
@@ -89,7 +91,7 @@ it('takes the background\'s colour out of a fringe', function (): void {
     $disc = drawn(['xc:#f6f3ec', '-fill', '#3a1408', '-draw', 'circle 200,150 200,50', '-blur', '0x1.2']);
     $cut = Background::fromEdge($disc, 6, false)->settled();
     $clean = EdgeCare::withoutFringe($cut, 4)->settled();
-    $lightest = fn (Image $image): float => $image->luminance()->times($image->alpha()->isMore(100.0))->range()[1];
+    $lightest = fn (Image $image): float => ColourBands::luminance($image)->times($image->alpha()->isMore(100.0))->range()[1];
     expect($lightest($cut))->toBeGreaterThan(60.0)->and($lightest($clean))->toBeLessThan(45.0)
         ->and($clean->alpha()->toBytes())->toBe($cut->alpha()->toBytes());
 });
@@ -108,12 +110,12 @@ it('straightens a crooked picture by its corners as ImageMagick does', function 
     $folder = Fixtures::temporary('crooked');
     Fixtures::run(['convert', '-size', '200x160', 'pattern:checkerboard', '-scale', '200%', '-depth', '8', "png32:$folder/flat.png"]);
     $corners = [[40.0, 30.0], [350.0, 10.0], [380.0, 290.0], [20.0, 250.0]];
-    $ours = Straighten::corners($corners)->applied(Image::load(PictureType::Png, "$folder/flat.png")->asInk()->settled());
+    $ours = Straighten::corners($corners)->applied(ImageFile::read(PictureType::Png, "$folder/flat.png")->asInk()->settled());
     [$w, $h] = [$ours->width(), $ours->height()];
     $map = implode(' ', array_map(fn (array $c, array $to): string => implode(',', [...$c, ...$to]), $corners, [[0, 0], [$w, 0], [$w, $h], [0, $h]]));
     Fixtures::run(['convert', "$folder/flat.png", '-virtual-pixel', 'transparent', '-define', "distort:viewport={$w}x{$h}+0+0", '-distort', 'Perspective', $map, '-depth', '8', "png32:$folder/theirs.png"]);
-    $theirs = Image::load(PictureType::Png, "$folder/theirs.png")->asInk()->settled();
-    [$a, $b] = [$ours->crop(4, 4, $w - 8, $h - 8)->luminance()->settled(), $theirs->crop(4, 4, $w - 8, $h - 8)->luminance()->settled()];
+    $theirs = ImageFile::read(PictureType::Png, "$folder/theirs.png")->asInk()->settled();
+    [$a, $b] = [ColourBands::luminance($ours->crop(4, 4, $w - 8, $h - 8))->settled(), ColourBands::luminance($theirs->crop(4, 4, $w - 8, $h - 8))->settled()];
     expect(abs($a->mean() - $b->mean()))->toBeLessThan(1.0);
     $differ = 0;
     [$p, $q] = [$a->toBytes(), $b->toBytes()];
@@ -142,6 +144,6 @@ it('traces few colours to outlines that cover what they were traced from', funct
     $picture = drawn(['xc:none', '-fill', '#b04a2c', '-draw', 'rectangle 50,50 249,249', '-fill', '#1d2740', '-draw', 'circle 150,150 150,90']);
     $svg = Tracing::svg($picture, 2);
     expect(substr_count($svg, '<path'))->toBe(2)->and($svg)->toContain('viewBox="0 0 400 300"');
-    $drawing = Image::svg(str_replace('<svg ', '<svg width="400" height="300" ', $svg))->asInk();
+    $drawing = ImageFile::drawing(str_replace('<svg ', '<svg width="400" height="300" ', $svg))->asInk();
     expect($drawing->alpha()->area())->toEqualWithDelta(200 * 200, 120)->and(Fixtures::pixel($drawing, 150, 150))->toEqualWithDelta([29, 39, 64, 255], 6)->and(Fixtures::pixel($drawing, 60, 60))->toEqualWithDelta([176, 74, 44, 255], 6);
 });

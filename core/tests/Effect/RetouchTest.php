@@ -5,7 +5,9 @@ declare(strict_types=1);
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Catalogue;
 use TallCrow\Effect\Retouches;
+use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
 
@@ -21,17 +23,17 @@ function retouched(Image $ink, string $kind, array $values, float $perInch = 300
 
 function painted_pool(): Image
 {
-    return Image::load(PictureType::Png, Fixtures::assets().'/rock-pool.png')->asInk()->resized(0.2)->settled();
+    return ImageFile::read(PictureType::Png, Fixtures::assets().'/rock-pool.png')->asInk()->resized(0.2)->settled();
 }
 
 /** The same picture through ImageMagick. @param  list<string>  $how */
 function by_magick(Image $ink, array $how): Image
 {
     $folder = Fixtures::temporary('magick');
-    $ink->writePng("$folder/in.png", 1);
+    ImageFile::writePng($ink, "$folder/in.png", 1);
     Fixtures::run(['convert', "$folder/in.png", '-channel', 'RGB', ...$how, '+channel', '-depth', '8', "PNG32:$folder/out.png"]);
 
-    return Image::load(PictureType::Png, "$folder/out.png")->asInk()->settled();
+    return ImageFile::read(PictureType::Png, "$folder/out.png")->asInk()->settled();
 }
 
 /** @return array{int, float} the largest difference of two pictures in levels, and the share of samples off by more than one */
@@ -57,7 +59,7 @@ it('changes tone as ImageMagick does by the same sum', function (string $kind, a
 ]);
 
 it('leaves the alpha when it changes tone', function (string $kind, array $values): void {
-    $faint = painted_pool()->masked(Image::flat(Srgb::of(0, 0, 0), painted_pool()->luminance())->alpha())->settled();
+    $faint = painted_pool()->masked(Image::flat(Srgb::of(0, 0, 0), ColourBands::luminance(painted_pool()))->alpha())->settled();
     expect(retouched($faint, $kind, $values)->alpha()->toBytes())->toBe($faint->alpha()->toBytes());
 })->with([['levels', ['black' => 0.2]], ['tone', ['brightness' => 0.3]], ['saturation', ['by' => 1]]]);
 

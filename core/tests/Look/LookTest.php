@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 use TallCrow\Look\Dots;
 use TallCrow\Look\Screen;
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
 
 // Tone is held when the inked share of the screen is the strength that was asked for.
 it('holds the tone within two in a hundred, whatever the dots', function (Dots $dots, int $level): void {
-    $strength = Image::empty(1200, 1200, 1)->scaledBy(1, $level)->settled();
+    $strength = Image::empty(1200, 1200, 1)->linearByte(1, $level)->settled();
     $cut = (new Screen(35, 33, $dots))->cut($strength, 300, [17, 90]);
-    expect($cut->mean() / 255)->toEqualWithDelta($level / 255, 0.02)->and(array_sum($cut->histogram()) - $cut->histogram()[0] - $cut->histogram()[255])->toBe(0);
+    expect($cut->mean() / 255)->toEqualWithDelta($level / 255, 0.02)->and(array_sum(Histogram::of($cut)) - Histogram::of($cut)[0] - Histogram::of($cut)[255])->toBe(0);
 })->with(Dots::cases())->with([8, 26, 77, 128, 200, 245]);
 
 it('leaves full ink full and none none', function (): void {
@@ -21,15 +22,15 @@ it('leaves full ink full and none none', function (): void {
 });
 
 it('has as many lines to the inch as asked', function (float $lpi): void {
-    $cut = (new Screen($lpi, 90, Dots::Line))->cut(Image::empty(1200, 4, 1)->scaledBy(1, 128)->settled(), 300, [0, 0]);
+    $cut = (new Screen($lpi, 90, Dots::Line))->cut(Image::empty(1200, 4, 1)->linearByte(1, 128)->settled(), 300, [0, 0]);
     $row = $cut->crop(0, 1, 1200, 1)->toBytes();
     expect(preg_match_all('/\x00\xff/', $row))->toEqualWithDelta($lpi * 4, 1);
 })->with([20.0, 45.0]);
 
 it('stays in place on the sheet, so that a part is cut as the whole is', function (): void {
     $screen = new Screen(30, 20, Dots::Ellipse);
-    $all = $screen->cut(Image::empty(600, 600, 1)->scaledBy(1, 100)->settled(), 300, [0, 0]);
-    $part = $screen->cut(Image::empty(200, 150, 1)->scaledBy(1, 100)->settled(), 300, [250, 310]);
+    $all = $screen->cut(Image::empty(600, 600, 1)->linearByte(1, 100)->settled(), 300, [0, 0]);
+    $part = $screen->cut(Image::empty(200, 150, 1)->linearByte(1, 100)->settled(), 300, [250, 310]);
     expect($part->toBytes())->toBe($all->crop(250, 310, 200, 150)->toBytes());
 });
 
@@ -43,7 +44,7 @@ it('turns a feather into solid dots of the same strength', function (): void {
     $mask = ['masks' => [['kind' => 'ellipse', 'width' => 0.7, 'height' => 0.7, 'feather' => 0.8]]];
     $soft = looked([], $mask);
     $dots = looked([['kind' => 'halftone', 'lpi' => 40]], $mask);
-    $levels = $dots->alpha()->histogram();
+    $levels = Histogram::of($dots->alpha());
     expect($dots->alpha()->area() / $soft->alpha()->area())->toEqualWithDelta(1.0, 0.02)
         ->and(array_sum($levels) - $levels[0] - $levels[255])->toBe(0);
     // Ring by ring, too: where the feather is half gone the dots take half.

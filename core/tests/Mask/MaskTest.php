@@ -5,6 +5,7 @@ declare(strict_types=1);
 use TallCrow\Mask\Stroke;
 use TallCrow\Mask\Symmetry;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
 
@@ -28,9 +29,9 @@ function stroke_of(array $points, array $more = []): array
 function apart_from_magick(Image $ours, array $draw): float
 {
     $folder = Fixtures::temporary('mask');
-    $ours->writePng("$folder/ours.png", 1);
+    ImageFile::writePng($ours, "$folder/ours.png", 1);
     Fixtures::run(['convert', '-size', '900x1200', 'xc:none', ...$draw, '-depth', '8', "png32:$folder/theirs.png"]);
-    $theirs = Image::load(PictureType::Png, "$folder/theirs.png")->asInk()->settled();
+    $theirs = ImageFile::read(PictureType::Png, "$folder/theirs.png")->asInk()->settled();
     [$a, $b] = [$ours->alpha()->toBytes(), $theirs->alpha()->toBytes()];
     $far = 0;
     for ($i = 0, $n = strlen($a); $i < $n; $i++) {
@@ -51,9 +52,9 @@ it('shows a plate through figures as ImageMagick draws them', function (array $m
 it('multiplies masks as ImageMagick multiplies them', function (): void {
     $folder = Fixtures::temporary('masks');
     $soft = fn (float $x): array => ['kind' => 'ellipse', 'x' => $x, 'width' => 0.7, 'height' => 0.7, 'feather' => 0.4];
-    plate([$soft(0.35)])->alpha()->writePng("$folder/a.png");
-    plate([$soft(0.65)])->alpha()->writePng("$folder/b.png");
-    plate([$soft(0.35), $soft(0.65)])->alpha()->writePng("$folder/both.png");
+    ImageFile::writePng(plate([$soft(0.35)])->alpha(), "$folder/a.png");
+    ImageFile::writePng(plate([$soft(0.65)])->alpha(), "$folder/b.png");
+    ImageFile::writePng(plate([$soft(0.35), $soft(0.65)])->alpha(), "$folder/both.png");
     Fixtures::run(['convert', "$folder/a.png", "$folder/b.png", '-compose', 'Multiply', '-composite', '-depth', '8', "gray:$folder/theirs.gray"]);
     Fixtures::run(['convert', "$folder/both.png", '-depth', '8', "gray:$folder/ours.gray"]);
     [$a, $b] = [(string) file_get_contents("$folder/ours.gray"), (string) file_get_contents("$folder/theirs.gray")];

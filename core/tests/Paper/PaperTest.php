@@ -16,7 +16,7 @@ function tile(string $kind, int $seed = 3): Image
 /** Mean step from one column of pixels to the next, about a place. */
 function step(Image $tile, int $x): float
 {
-    $pair = $tile->tiled(-$x, 0, 2, 600)->band(0)->stretched(1)->settled();
+    $pair = $tile->tiled(-$x, 0, 2, 600)->band(0)->linear(1)->settled();
     [$one, $other] = [$pair->crop(0, 0, 1, 600)->toBytes(), $pair->crop(1, 0, 1, 600)->toBytes()];
     [$a, $b] = [array_values((array) unpack('g*', $one)), array_values((array) unpack('g*', $other))];
 

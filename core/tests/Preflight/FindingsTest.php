@@ -16,6 +16,7 @@ use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Tests\Fixtures;
 
 it('judges by two limits, either way up', function (): void {
@@ -53,7 +54,7 @@ it('says where in half-inch squares, the fullest first', function (): void {
 it('checks a finished picture without knowing its artwork', function (): void {
     $folder = Fixtures::temporary('finished');
     Fixtures::run(['convert', '-size', '900x1200', 'xc:none', '-fill', '#3d4a57', '-draw', 'rectangle 100,100 500,500', '-fill', '#f3ead7', '-draw', 'rectangle 100,600 500,1000', "PNG32:$folder/p.png"]);
-    $picture = Image::load(TallCrow\Raster\PictureType::Png, "$folder/p.png")->asInk()->settled();
+    $picture = ImageFile::read(TallCrow\Raster\PictureType::Png, "$folder/p.png")->asInk()->settled();
     $report = Preflight::picture($picture, 300.0, [new Garment('Slate', Srgb::hex('#3d4a57'))], HouseRule::Strict300);
     expect(array_map(fn (Finding $f): string => $f->key, $report->findings))->toBe(['sheet', 'edge', 'background', 'haze', 'vanish:Slate'])
         ->and((float) $report->finding('vanish:Slate')?->figure)->toEqualWithDelta(50.0, 0.5)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Raster\Blending;
 use TallCrow\Raster\BlendMode;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 use TallCrow\Tests\Fixtures;
@@ -76,9 +77,9 @@ function colours(int $seed, bool $opaque = false): string
 function over(string $below, string $above, BlendMode $mode): string
 {
     [$below, $above] = [Image::raw($below, 24, 24, 4), Image::raw($above, 24, 24, 4)];
-    $over = $mode === BlendMode::Normal ? Image::stacked(24, 24, [Laid::over($below, 0, 0), Laid::over($above, 0, 0)]) : Blending::over($below, $above, $mode);
+    $over = $mode === BlendMode::Normal ? Composition::stacked(24, 24, [Laid::over($below, 0, 0), Laid::over($above, 0, 0)]) : Blending::over($below, $above, $mode);
 
-    return $over->cleared()->toBytes();
+    return Composition::withoutHiddenColour($over)->toBytes();
 }
 
 it('blends as the W3C formulas say', function (BlendMode $mode): void {

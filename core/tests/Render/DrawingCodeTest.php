@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Render\DrawingCode;
 use TallCrow\Render\FolderPictures;
@@ -37,7 +38,7 @@ function proof_by(string $core, string $kept, array $layers): Image
         $renderer->picture($artwork, TallCrow\Render\Frame::sheet($artwork->sheet, 60))->writePng($argv[4]);');
     Fixtures::run(['php', "$folder/draw.php", "$folder/sheet.json", Fixtures::assets(), $kept, "$folder/proof.png"]);
 
-    return Image::load(PictureType::Png, "$folder/proof.png")->settled();
+    return ImageFile::read(PictureType::Png, "$folder/proof.png")->settled();
 }
 
 it('draws a proof anew when any part that made it is changed', function (string $file, string $from, string $to, array $layer): void {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
 
@@ -16,7 +16,7 @@ function square(string $id, float $x, float $y, string $colour, array $more = []
 function piece_file(array $piece): string
 {
     $path = Fixtures::temporary('piece').'/p.png';
-    Fixtures::render(Fixtures::artwork([$piece]))->writePng($path, 1);
+    ImageFile::writePng(Fixtures::render(Fixtures::artwork([$piece])), $path, 1);
 
     return $path;
 }
@@ -27,7 +27,7 @@ it('blends a piece with all that lies below, where they meet and where only one 
     $ours = Fixtures::render(Fixtures::artwork([$red, $blue, ['blend' => $blend] + $sky]));
     $out = Fixtures::temporary('blend').'/o.png';
     Fixtures::run(['convert', piece_file($red), piece_file($blue), '-compose', 'Over', '-composite', piece_file($sky), '-compose', $magick, '-composite', '-depth', '8', "PNG32:$out"]);
-    $theirs = Image::load(PictureType::Png, $out)->asInk();
+    $theirs = ImageFile::read(PictureType::Png, $out)->asInk();
     $off = array_filter(array_map(fn (string $a, string $b): int => abs(ord($a) - ord($b)), str_split($ours->toBytes()), str_split($theirs->toBytes())), fn (int $by): bool => $by > 1);
     expect(count($off) / (900 * 1200 * 4))->toBeLessThan(0.001)
         ->and(Fixtures::pixel($ours, 240, 420))->not->toBe(Fixtures::pixel(Fixtures::render(Fixtures::artwork([$red, $blue, $sky])), 240, 420));

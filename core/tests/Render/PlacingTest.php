@@ -6,6 +6,7 @@ use TallCrow\Artwork\Sheet;
 use TallCrow\Geometry\Box;
 use TallCrow\Measure\Ppi;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Measures;
 use TallCrow\Render\Piece;
@@ -80,7 +81,7 @@ it('reads what potrace writes', function (): void {
 });
 
 it('traces an outline to half a pixel', function (): void {
-    $disc = Image::svg('<svg xmlns="http://www.w3.org/2000/svg" width="400" height="400"><circle cx="200" cy="200" r="150"/></svg>')->asInk();
+    $disc = ImageFile::drawing('<svg xmlns="http://www.w3.org/2000/svg" width="400" height="400"><circle cx="200" cy="200" r="150"/></svg>')->asInk();
     $box = Silhouettes::trace(new Piece($disc, new Frame(300, 600, 900, 400, 400)))->bounds();
     foreach (['left' => 650, 'right' => 950, 'top' => 950, 'bottom' => 1250] as $side => $pixels) {
         expect($box->$side * 300)->toEqualWithDelta($pixels, 0.6);

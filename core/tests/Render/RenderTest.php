@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\Morphology;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
@@ -18,7 +20,7 @@ use TallCrow\Tests\Fixtures;
 function apart(Image $print, Image $proof): array
 {
     $folder = Fixtures::temporary('proof');
-    $print->writePng("$folder/print.png", 1);
+    ImageFile::writePng($print, "$folder/print.png", 1);
     Fixtures::run(['convert', "$folder/print.png", '-scale', '20%', '-depth', '8', "rgba:$folder/print.rgba"]);
     $one = array_values((array) unpack('C*', (string) file_get_contents("$folder/print.rgba")));
     $other = array_values((array) unpack('C*', $proof->toBytes()));
@@ -92,8 +94,8 @@ it('leaves a uniform gap about a knockout, as crisp as ink', function (array $ho
     $knocked = Fixtures::render(Fixtures::artwork([$plate, ['role' => ['kind' => 'knockout', 'gap' => 0.1]] + $hole]));
     $figure = Fixtures::render(Fixtures::artwork([array_diff_key($hole, ['role' => 1])]));
     $folder = Fixtures::temporary('gap');
-    $knocked->alpha()->isMore(127.0)->writePng("$folder/left.png");
-    $figure->alpha()->isMore(127.0)->writePng("$folder/figure.png");
+    ImageFile::writePng($knocked->alpha()->isMore(127.0), "$folder/left.png");
+    ImageFile::writePng($figure->alpha()->isMore(127.0), "$folder/figure.png");
     // ImageMagick's exact distance transform, from the figure outwards; of the plate's own rim only what lies inward counts.
     Fixtures::run(['convert', "$folder/figure.png", '-negate', '-depth', '16', '-morphology', 'Distance', 'Euclidean:7', "gray:$folder/far.gray"]);
     $far = array_values((array) unpack('v*', (string) file_get_contents("$folder/far.gray")));
@@ -111,7 +113,7 @@ it('leaves a uniform gap about a knockout, as crisp as ink', function (array $ho
     expect($nearest)->toBeGreaterThan(30 - $tolerance)->and($widest)->toBeLessThan(30 + $tolerance);
 
     // No ink at all in the hole, and none half taken beyond one pixel of its rim.
-    $soft = $knocked->alpha()->leastNear()->isMore(2.0)->both($knocked->alpha()->largestNear()->isLess(253.0));
+    $soft = Morphology::eroded($knocked->alpha())->isMore(2.0)->both(Morphology::dilated($knocked->alpha())->isLess(253.0));
     expect($soft->area())->toBe(0.0);
 })->with([
     'words' => [fn () => Fixtures::words('w', 'BELL', 2.2), 2.0],

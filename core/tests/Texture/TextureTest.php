@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Texture\Catalogue;
 use TallCrow\Texture\Texture;
@@ -24,7 +25,7 @@ function wear(string $texture, float $amount, float $scale = 1.0, bool $inverted
 
 function worn_tile(Image $field, Wear $wear, float $ppi): Image
 {
-    return WearTile::make($field, $wear, WearTile::cut(WearTile::sized($field, $wear)->histogram(), $wear->amount), $ppi);
+    return WearTile::make($field, $wear, WearTile::cut(Histogram::of(WearTile::sized($field, $wear)), $wear->amount), $ppi);
 }
 
 /** Mean step from one column to the next: across the seam it must be as inside. */

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use TallCrow\Geometry\Path;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Type\Alignment;
 use TallCrow\Type\Font;
@@ -41,7 +42,7 @@ it('gives the outlines that hb-view draws', function (string $name): void {
     $sample = str_ends_with($name, '-hebrew') ? 'עפיפון' : 'Hamburg 27, (No. 8)!?';
     $file = Fixtures::temporary('view').'/page.png';
     Fixtures::run(['hb-view', '--output-format=png', '--font-size=500', '--margin=450', "--output-file=$file", Fixtures::unpackedFont($name), $sample]);
-    $ink = TallCrow\Raster\Image::load(TallCrow\Raster\PictureType::Png, $file)->band(0)->isLess(128.0)->settled();
+    $ink = ImageFile::read(TallCrow\Raster\PictureType::Png, $file)->band(0)->isLess(128.0)->settled();
     [, , $width, $height] = $ink->inkBox() ?? [0, 0, 0, 0];
 
     $letters = Typesetter::set($sample, font($name), new Setting(Alignment::Left, 1));

@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 
 /** Soft as from an airbrush: the edge fades over a breadth. It leaves half-transparent ink, which a halftone makes solid again. */
@@ -36,6 +37,6 @@ final readonly class Airbrushed implements Looks
 
     public function look(Image $ink, float $ppi, array $at): Image
     {
-        return $ink->spreadOut($this->softness * $ppi)->withAlpha($ink->alpha()->softened($this->softness * $ppi / 4));
+        return Blur::coloursExtended($ink, $this->softness * $ppi)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $ppi / 4));
     }
 }

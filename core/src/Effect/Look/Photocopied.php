@@ -9,7 +9,10 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
+use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** A copy of a copy: lightness and contrast first, then all or nothing, with the grain of toner. What is light is left as cloth. */
 final readonly class Photocopied implements Looks
@@ -40,16 +43,16 @@ final readonly class Photocopied implements Looks
 
     public function look(Image $ink, float $ppi, array $at): Image
     {
-        $light = $ink->onCloth(Srgb::of(255, 255, 255))->luminance();
-        $toned = $light->looked(array_map(
+        $light = ColourBands::luminance(Composition::onCloth($ink, Srgb::of(255, 255, 255)));
+        $toned = Lookup::bytes($light, array_map(
             fn (int $v): int => (int) round(255 * min(1.0, max(0.0, ($v / 255 - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness))),
             range(0, 255),
         ));
         if ($this->grain > 0) {
-            $grain = Grain::over($ink, 0.006 * $ppi, $ppi, $this->seed, $at)->scaledBy($this->grain * 0.7, -$this->grain * 0.35 * 255 + 127.5);
-            $toned = $toned->stretched(1)->plus($grain->stretched(1, -127.5))->scaledBy(1);
+            $grain = Grain::over($ink, 0.006 * $ppi, $ppi, $this->seed, $at)->linearByte($this->grain * 0.7, -$this->grain * 0.35 * 255 + 127.5);
+            $toned = $toned->linear(1)->plus($grain->linear(1, -127.5))->linearByte(1);
         }
-        $dark = $toned->inverted()->scaledBy(6.0, -255 * (6.0 * (1 - $this->threshold) - 0.5));
+        $dark = $toned->inverted()->linearByte(6.0, -255 * (6.0 * (1 - $this->threshold) - 0.5));
 
         return Image::flat($this->colour, $dark->times($ink->alpha()->isMore(127.0)));
     }

@@ -12,6 +12,7 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** The colours of the piece brought down to a few, grouped in Lab. */
 final readonly class Posterised implements Looks
@@ -46,6 +47,6 @@ final readonly class Posterised implements Looks
         }
         $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets);
 
-        return ColourKeys::of($ink)->nearest($colours)->indexed($colours)->withBand($ink->alpha());
+        return Lookup::indexed(ColourKeys::of($ink)->nearest($colours), $colours)->withBand($ink->alpha());
     }
 }

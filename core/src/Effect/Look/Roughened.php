@@ -8,6 +8,7 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 
 /** Edges made uneven: blurred, rippled by a field, and made sharp again. */
@@ -40,9 +41,9 @@ final readonly class Roughened implements Looks
         $sigma = max(0.5, $this->by * $ppi);
         $ripple = Grain::over($ink, $this->size * $ppi / 4, $ppi, $this->seed, $at);
         // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
-        $soft = $ink->alpha()->blurred($sigma)->stretched(1)->plus($ripple->stretched(0.68, -0.68 * 127.5))->settled();
+        $soft = Blur::gaussian($ink->alpha(), $sigma)->linear(1)->plus($ripple->linear(0.68, -0.68 * 127.5))->settled();
         $slope = $sigma * sqrt(2 * M_PI);
 
-        return $ink->spreadOut($sigma * 3)->withAlpha($soft->scaledBy($slope, -127.5 * $slope + 127.5));
+        return Blur::coloursExtended($ink, $sigma * 3)->withAlpha($soft->linearByte($slope, -127.5 * $slope + 127.5));
     }
 }

@@ -8,6 +8,7 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 
 /** As from a rubber stamp: ink that is thin in places and gathers along the edges. */
@@ -39,8 +40,8 @@ final readonly class Stamped implements Looks
     {
         $field = Grain::over($ink, $this->size * $ppi / 4, $ppi, $this->seed, $at);
         // Inside, far from any edge, ink is missing first.
-        $inside = $ink->alpha()->blurred(max(0.5, 0.03 * $ppi))->scaledBy(2.0, -255);
-        $thin = $field->scaledBy(8.0, -255 * 8.0 * (1 - $this->amount) + 127.5)->times($inside);
+        $inside = Blur::gaussian($ink->alpha(), max(0.5, 0.03 * $ppi))->linearByte(2.0, -255);
+        $thin = $field->linearByte(8.0, -255 * 8.0 * (1 - $this->amount) + 127.5)->times($inside);
 
         return $ink->masked($thin->inverted());
     }

@@ -8,6 +8,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** What is as dark as black becomes black, as light as white white; the middle is lightened above 1 and darkened below. */
 final readonly class Levels implements Retouches
@@ -38,6 +39,6 @@ final readonly class Levels implements Retouches
     {
         $span = max(0.01, $this->white - $this->black);
 
-        return $ink->toned(fn (float $v): float => min(1.0, max(0.0, ($v - $this->black) / $span)) ** (1 / $this->middle));
+        return Lookup::toned($ink, fn (float $v): float => min(1.0, max(0.0, ($v - $this->black) / $span)) ** (1 / $this->middle));
     }
 }

@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Retouch;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
+use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
 /** Colours fuller or greyer, about their own lightness (Rec. ITU-R BT.709); -1 leaves grey. */
@@ -36,6 +37,6 @@ final readonly class Saturation implements Retouches
 
     public function retouch(Image $ink, float $perInch): Image
     {
-        return $ink->saturated(1 + $this->by);
+        return ColourBands::saturated($ink, 1 + $this->by);
     }
 }

@@ -8,6 +8,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** Lighter or darker all over, and more or less apart from the middle grey. */
 final readonly class Tone implements Retouches
@@ -36,6 +37,6 @@ final readonly class Tone implements Retouches
 
     public function retouch(Image $ink, float $perInch): Image
     {
-        return $ink->toned(fn (float $v): float => ($v - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness);
+        return Lookup::toned($ink, fn (float $v): float => ($v - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness);
     }
 }

@@ -18,6 +18,7 @@ use TallCrow\Geometry\Path;
 use TallCrow\Mask\BrushMask;
 use TallCrow\Mask\Mask;
 use TallCrow\Mask\Stroke;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 use TallCrow\Render\ArtPainter;
@@ -143,6 +144,6 @@ final readonly class InkStage implements Stage
         $kept = Taking::uncleared($layer);
         $whole = ArtPainter::paint($this->shelf->picture($art->file), $placing, $piece->frame, $this->retoucher->retouched($kept, $art, $placing->width));
 
-        return $piece->with(Image::stacked($piece->frame->width, $piece->frame->height, [Laid::over($piece->image, 0, 0), Laid::over($whole->masked($back), 0, 0)]));
+        return $piece->with(Composition::stacked($piece->frame->width, $piece->frame->height, [Laid::over($piece->image, 0, 0), Laid::over($whole->masked($back), 0, 0)]));
     }
 }

@@ -18,6 +18,6 @@ final readonly class OpacityStage implements Stage
     {
         $piece = $this->before->paint($layer, $window, $scene);
 
-        return $piece === null || $layer->opacity >= 1 ? $piece : $piece->with($piece->image->withAlpha($piece->image->alpha()->scaledBy($layer->opacity)));
+        return $piece === null || $layer->opacity >= 1 ? $piece : $piece->with($piece->image->withAlpha($piece->image->alpha()->linearByte($layer->opacity)));
     }
 }

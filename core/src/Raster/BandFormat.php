@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+/**
+ * VipsBandFormat: what a sample is.
+ *
+ * @internal
+ */
+enum BandFormat: int
+{
+    case Byte = 0;
+    case Short = 2;
+    case Int = 4;
+    case Float = 6;
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+use TallCrow\Colour\Srgb;
+
+/** Colours of a picture: their luminance, distances and saturation. */
+final class ColourBands
+{
+    /**
+     * Colours as one 16-bit number: five bits of red, six of green, five of blue.
+     */
+    public static function keyed(Image $image): Image
+    {
+        return $image->band(0, 3)
+            ->operation('boolean_const', [BooleanOperation::ShiftRight, Boxed::doubles([3.0, 2.0, 3.0])])
+            ->operation('cast', [BandFormat::Short])
+            ->operation('boolean_const', [BooleanOperation::ShiftLeft, Boxed::doubles([11.0, 5.0, 0.0])])
+            ->operation('bandbool', [BooleanOperation::Or]);
+    }
+
+    /** Squared distance of each colour from another, in sRGB: one floating point band. */
+    public static function distanceTo(Image $image, Srgb $colour): Image
+    {
+        $weights = Image::of(Vips::matrix([[1.0, 1.0, 1.0]]));
+        $off = $image->band(0, 3)->operation('linear', [Boxed::doubles([1.0, 1.0, 1.0]), Boxed::doubles([-(float) $colour->red, -(float) $colour->green, -(float) $colour->blue])]);
+
+        return $off->multiplied($off)->operation('recomb', [$weights]);
+    }
+
+    /** Colours as far from their own grey as a factor says; alpha stays. */
+    public static function saturated(Image $image, float $by): Image
+    {
+        [$r, $g, $b] = [0.2126 * (1 - $by), 0.7152 * (1 - $by), 0.0722 * (1 - $by)];
+        $matrix = Image::of(Vips::matrix([[$r + $by, $g, $b], [$r, $g + $by, $b], [$r, $g, $b + $by]]));
+
+        return $image->band(0, 3)->operation('recomb', [$matrix])->linearByte(1.0)->asColours()->withBand($image->alpha());
+    }
+
+    /** Lightness of three bands of sRGB as one: the weights of Rec. ITU-R BT.709 on the samples as they stand. */
+    public static function luminance(Image $image): Image
+    {
+        $weights = Image::of(Vips::matrix([[0.2126, 0.7152, 0.0722]]));
+
+        return $image->band(0, 3)->operation('recomb', [$weights])->linearByte(1.0);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+/** How often values are there. */
+final class Histogram
+{
+    /**
+     * How many pixels hold each value of an 8-bit band.
+     *
+     * @return list<int> 256 counts
+     */
+    public static function of(Image $image): array
+    {
+        $bytes = $image->operation('hist_find')->operation('cast', [BandFormat::Int])->toBytes();
+
+        /** @var list<int> $counts */
+        $counts = array_values((array) unpack('V*', $bytes));
+
+        return array_pad($counts, 256, 0);
+    }
+
+    /**
+     * How many pixels hold each value of a 16-bit band; what comes after the last that does is left out.
+     *
+     * @return list<int>
+     */
+    public static function ofShorts(Image $image): array
+    {
+        /** @var list<int> $counts */
+        $counts = array_values((array) unpack('V*', $image->operation('hist_find')->operation('cast', [BandFormat::Int])->toBytes()));
+
+        return $counts;
+    }
+
+    /**
+     * Sums of the samples, by what another picture has at the same place.
+     *
+     * @param  Image  $by  one 8-bit band
+     * @return list<float> 256 sums
+     */
+    public static function summedBy(Image $image, Image $by): array
+    {
+        $sums = Image::of(Vips::image('hist_find_indexed', [$image, $by]))->operation('cast', [BandFormat::Float]);
+        /** @var list<float> $found */
+        $found = array_values((array) unpack('g*', $sums->toBytes()));
+
+        return array_pad($found, 256, 0.0);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+/** Pictures in files and from markup. */
+final class ImageFile
+{
+    /**
+     * Opens a file with the one reader that its type asks for, and no other.
+     *
+     * @throws RasterFailed
+     */
+    public static function read(PictureType $type, string $path, bool $strict = false): Image
+    {
+        // An HDR or animated relative of these never gets here: PictureType knows four kinds.
+        $options = $strict ? ['fail-on' => FailOn::Truncated] : [];
+
+        return Image::of(Vips::image($type->value.'load', [$path], [], $options));
+    }
+
+    /** Opens a file that writeMapped() wrote. */
+    public static function mapped(string $path): Image
+    {
+        return Image::of(Vips::image('vipsload', [$path]));
+    }
+
+    /** Paints an SVG whose own width and height are its size in pixels. */
+    public static function drawing(string $svg): Image
+    {
+        return Image::of(Vips::image('svgload_buffer', [Boxed::bytes($svg)], [], ['unlimited' => true]));
+    }
+
+    /** @param  int  $compression 0 to 9 */
+    public static function writePng(Image $image, string $path, int $compression = 6): void
+    {
+        Vips::operate('pngsave', [$image, $path], ['compression' => $compression, 'interlace' => false, 'strip' => true]);
+    }
+
+    public static function png(Image $image, int $compression = 1): string
+    {
+        return self::buffer($image, 'pngsave_buffer', ['compression' => $compression, 'strip' => true]);
+    }
+
+    /** The library's own uncompressed file, which is mapped and not read when opened. */
+    public static function writeMapped(Image $image, string $path): void
+    {
+        Vips::operate('vipssave', [$image, $path]);
+    }
+
+    /** A bilevel picture for tracing: ink where the mask is half or more. */
+    public static function writeBitmap(Image $image, string $path): void
+    {
+        Vips::operate('ppmsave', [$image->inverted(), $path], ['bitdepth' => 1]);
+    }
+
+    /** @param  array<string, mixed>  $options */
+    private static function buffer(Image $image, string $operation, array $options): string
+    {
+        $out = Vips::library()->new('void *');
+        assert($out instanceof \FFI\CData);
+        Vips::operate($operation, [$image, \FFI::addr($out)], $options);
+        $size = Vips::library()->new('size_t');
+        assert($size instanceof \FFI\CData);
+        $data = Vips::run('vips_blob_get', $out, \FFI::addr($size));
+        assert($data instanceof \FFI\CData);
+        $bytes = \FFI::string($data, $size->cdata);
+        Vips::run('vips_area_unref', Vips::library()->cast('VipsArea *', $out));
+
+        return $bytes;
+    }
+}

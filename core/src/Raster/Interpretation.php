@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+/**
+ * VipsInterpretation: what the bands stand for.
+ *
+ * @internal
+ */
+enum Interpretation: int
+{
+    case None = 0;
+    case Srgb = 22;
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Raster;
+
+use TallCrow\Colour\Srgb;
+
+/** Levels by tables: every sample of one value becomes the same other one. */
+final class Lookup
+{
+    /**
+     * Maps each 8-bit value by a table of 256.
+     *
+     * @param  list<int>  $table
+     */
+    public static function bytes(Image $image, array $table): Image
+    {
+        $lut = Image::raw(implode('', array_map(chr(...), $table)), 256, 1, 1);
+
+        return $image->operation('maplut', [$lut]);
+    }
+
+    /** Maps each 16-bit value by a table of 65,536 bytes. */
+    public static function shortsToBytes(Image $image, string $table): Image
+    {
+        return $image->operation('maplut', [Image::raw($table, 65536, 1, 1)]);
+    }
+
+    /** Maps each 16-bit value by a table of 65,536 16-bit values, lowest byte first. */
+    public static function shorts(Image $image, string $table): Image
+    {
+        return $image->operation('maplut', [Image::shorts($table, 65536)]);
+    }
+
+    /**
+     * Levels of an 8-bit band as colours: the given ones evenly apart, running into one another or in steps.
+     *
+     * @param  non-empty-list<Srgb>  $colours
+     */
+    public static function tinted(Image $image, array $colours, bool $stepped = false): Image
+    {
+        $last = count($colours) - 1;
+        $bytes = '';
+        for ($level = 0; $level < 256; $level++) {
+            $at = $stepped ? min($last, (int) floor($level * ($last + 1) / 256)) : $level / 255 * $last;
+            $from = (int) floor($at);
+            $colour = $colours[$from]->mixed($colours[min($last, $from + 1)], $at - $from);
+            $bytes .= chr($colour->red).chr($colour->green).chr($colour->blue);
+        }
+
+        return $image->operation('maplut', [Image::raw($bytes, 256, 1, 3)])->asColours();
+    }
+
+    /**
+     * The colour of each number: three bands.
+     *
+     * @param  list<Srgb>  $colours
+     */
+    public static function indexed(Image $image, array $colours): Image
+    {
+        $bytes = '';
+        for ($i = 0; $i < 256; $i++) {
+            $colour = $colours[min($i, count($colours) - 1)] ?? Srgb::of(0, 0, 0);
+            $bytes .= chr($colour->red).chr($colour->green).chr($colour->blue);
+        }
+
+        return $image->operation('maplut', [Image::raw($bytes, 256, 1, 3)])->asColours();
+    }
+
+    /**
+     * Each colour sample by one curve, 0 to 1; alpha stays.
+     *
+     * @param  \Closure(float): float  $curve
+     */
+    public static function toned(Image $image, \Closure $curve): Image
+    {
+        $table = array_map(fn (int $level): int => (int) round(255 * min(1.0, max(0.0, $curve($level / 255)))), range(0, 255));
+
+        return self::bytes($image->band(0, 3), $table)->asColours()->withBand($image->alpha());
+    }
+
+    /** Spread over 0 to 255 so that every value is as common as any other. */
+    public static function equalised(Image $image): Image
+    {
+        return $image->settled()->operation('hist_equal');
+    }
+
+    /** Floating point to 8 bits, its whole range spread out. */
+    public static function fullRange(Image $image): Image
+    {
+        $settled = $image->settled();
+        [$least, $most] = $settled->range();
+
+        return $settled->linearByte(255 / max(1e-9, $most - $least), -$least * 255 / max(1e-9, $most - $least));
+    }
+}
