@@ -97,5 +97,7 @@ setup() {
     [ -f resources/ts/generated/api.ts ] || rm -f "$STAMPS/types"
     once types docs/api.schema.json bin/types.mjs package-lock.json -- types_of_the_api || fail "the types of the interface could not be made."
     once interface resources/ts vite.config.ts package-lock.json -- build_interface || fail "the interface could not be built."
+    [ -f demo/shelf/licences.json ] || rm -f "$STAMPS/shelf"
+    once shelf demo/assets.json demo/art demo/DemoAssets.php package-lock.json -- php demo/gather.php || fail "the demo's fonts and art could not be put together."
     environment || fail "the environment file .env could not be written."
 }

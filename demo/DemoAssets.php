@@ -26,11 +26,16 @@ final class DemoAssets
         /** @var array{fonts: list<array{package: string, genre: string, subset?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string}>} $list */
         $list = self::json(__DIR__.'/assets.json');
 
-        return [
+        $gathered = [
             ...array_map(fn (array $font): array => self::font($font, $folder), $list['fonts']),
             ...array_map(fn (array $art): array => self::clipart($art, $folder), $list['clipart']),
             ...array_map(fn (array $art): array => self::own($art, $folder), $list['own']),
         ];
+        // As the command line reads them.
+        $licences = array_map(fn (array $licence): array => ['licence' => $licence['name'], 'author' => $licence['author'], 'url' => $licence['url']], array_column($gathered, 'licence', 'file'));
+        file_put_contents("$folder/licences.json", json_encode($licences, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
+
+        return $gathered;
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\JobController;
+use App\Http\Controllers\JobFileController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\OperationController;
 use App\Http\Controllers\PreflightController;
@@ -30,7 +31,9 @@ Route::get('lengths', LengthController::class);
 
 Route::get('jobs', [JobController::class, 'index']);
 Route::post('jobs', [JobController::class, 'store']);
+Route::post('jobs/open', [JobFileController::class, 'open']);
 Route::get('jobs/{job}', [JobController::class, 'show']);
+Route::get('jobs/{job}/file', [JobFileController::class, 'download']);
 Route::delete('jobs/{job}', [JobController::class, 'destroy']);
 Route::put('jobs/{job}/brief', BriefController::class);
 Route::put('jobs/{job}/artwork', [ArtworkController::class, 'save']);

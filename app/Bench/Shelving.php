@@ -104,6 +104,13 @@ final class Shelving
         return $shop->assets()->create($from->columns() + $cut + $facts + ['file' => $file, 'bytes' => (int) filesize($target)])->refresh();
     }
 
+    /** Takes a piece off the shelf again that was put there just now. */
+    public function remove(Shop $shop, Asset $asset): void
+    {
+        File::delete($shop->folder('assets').'/'.$asset->file);
+        $asset->delete();
+    }
+
     /** Of a drawing only its cleaned markup is kept; pixels are kept as they came. */
     private function kept(Picture $picture): ?string
     {

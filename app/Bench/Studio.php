@@ -7,7 +7,6 @@ namespace App\Bench;
 use App\Models\Shop;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\FolderShelf;
-use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Palette;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
@@ -22,7 +21,7 @@ final readonly class Studio
     private const PALETTE_SIDE = 160;
 
     private function __construct(
-        public Shelf $shelf,
+        public FolderShelf $shelf,
         public Renderer $renderer,
         public FolderPictures $pictures,
     ) {}

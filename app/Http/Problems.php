@@ -17,6 +17,7 @@ use TallCrow\Compose\ArrangeRefused;
 use TallCrow\Edit\EditRefused;
 use TallCrow\Measure\UnreadableLength;
 use TallCrow\Measure\UnusableMeasure;
+use TallCrow\Pack\JobPackRefused;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
@@ -27,7 +28,7 @@ final class Problems
     /** @var list<class-string<\Throwable>> */
     private const SAID = [
         AssetUnusable::class, PictureRefused::class, FontRefused::class, MissingGlyphs::class,
-        UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class,
+        JobPackRefused::class, UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class,
     ];
 
     public static function register(Exceptions $exceptions): void

@@ -11,6 +11,7 @@ use App\Models\Shop;
 use Demo\DemoAssets;
 use Illuminate\Database\Seeder;
 use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Measure\PrintArea;
 
 /** The demo shop. Run again it changes nothing. */
 final class DatabaseSeeder extends Seeder
@@ -21,7 +22,7 @@ final class DatabaseSeeder extends Seeder
             return;
         }
         $shop = Shop::query()->create(['name' => 'Lantern & Rook']);
-        $folder = storage_path('framework/demo-assets');
+        $folder = base_path('demo/shelf');
         foreach (DemoAssets::gather($folder) as $asset) {
             $shelving->put($shop, $folder.'/'.$asset['file'], $asset['file'], new Provenance(
                 $asset['licence']['name'], $asset['licence']['author'], $asset['licence']['url'], $asset['genre'], $asset['title'],
@@ -29,19 +30,8 @@ final class DatabaseSeeder extends Seeder
         }
         foreach (glob(base_path('demo/artworks/*.json')) ?: [] as $file) {
             $artwork = ArtworkReader::json((string) file_get_contents($file));
-            $briefs->start($shop, $this->areaOf($artwork->sheet->width, $artwork->sheet->height) ?? $artwork->sheet->area(), $artwork);
+            $briefs->start($shop, PrintArea::like($artwork->sheet->area()), $artwork);
         }
         $shop->areas()->create(['name' => 'Quarry Road Press, hoodie back', 'width' => 4200, 'height' => 4800, 'ppi' => 300]);
-    }
-
-    private function areaOf(int $width, int $height): ?\TallCrow\Measure\PrintArea
-    {
-        foreach (\TallCrow\Measure\PrintArea::presets() as $area) {
-            if ($area->width === $width && $area->height === $height) {
-                return $area;
-            }
-        }
-
-        return null;
     }
 }

@@ -42,6 +42,18 @@ final readonly class PrintArea
         return $this->height / $this->ppi->value;
     }
 
+    /** The usual area of this size, by its name; the area itself where none is. */
+    public static function like(self $area): self
+    {
+        foreach (self::presets() as $preset) {
+            if ($preset->width === $area->width && $preset->height === $area->height && $preset->ppi->value === $area->ppi->value) {
+                return $preset;
+            }
+        }
+
+        return $area;
+    }
+
     /**
      * The sizes in common use (common practice, no published source), under plain names.
      *

@@ -23,7 +23,8 @@ final class DrawingCode
 
     /**
      * Reading every file takes some 6 ms; looking whether one changed takes 1. So the digest is kept in a file whose name
-     * follows from the files' sizes and times.
+     * follows from the files' sizes and times. Times are whole seconds: files changed within the last two are read anew,
+     * for they may change again and keep size and time.
      *
      * @param  string  $folder  where the digest may be kept
      * @param  string  $root  the folder of the core's source
@@ -36,13 +37,17 @@ final class DrawingCode
     private static function found(string $folder, string $root): string
     {
         $files = self::files($root);
-        $stats = array_map(fn (string $file): string => $file.':'.filesize($file).':'.filemtime($file), $files);
+        $times = array_map(fn (string $file): int => (int) filectime($file), $files);
+        $stats = array_map(fn (string $file, int $time): string => $file.':'.filesize($file).':'.$time, $files, $times);
         $kept = $folder.'/code-'.hash('xxh128', implode(' ', [...$stats, ...self::engines()]));
         $digest = is_file($kept) ? (string) file_get_contents($kept) : '';
         if (strlen($digest) === 32) {
             return $digest;
         }
         $digest = self::digest($files, $root);
+        if (max([0, ...$times]) > time() - 2) {
+            return $digest;
+        }
         // Where it cannot be kept, it is read anew each time.
         @file_put_contents($kept.'.'.getmypid(), $digest) && @rename($kept.'.'.getmypid(), $kept);
 

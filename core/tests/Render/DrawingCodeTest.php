@@ -35,7 +35,7 @@ function proof_by(string $core, string $kept, array $layers): Image
         spl_autoload_register(function (string $class) { if (str_starts_with($class, "TallCrow\\\\")) { require '.var_export($core, true).'."/".str_replace("\\\\", "/", substr($class, 9)).".php"; } });
         $artwork = TallCrow\Artwork\ArtworkReader::json(file_get_contents($argv[1]));
         $renderer = new TallCrow\Render\Renderer(new TallCrow\Asset\FolderShelf($argv[2]), new TallCrow\Render\FolderPictures($argv[3]));
-        $renderer->picture($artwork, TallCrow\Render\Frame::sheet($artwork->sheet, 60))->writePng($argv[4]);');
+        TallCrow\Raster\ImageFile::writePng($renderer->picture($artwork, TallCrow\Render\Frame::sheet($artwork->sheet, 60)), $argv[4]);');
     Fixtures::run(['php', "$folder/draw.php", "$folder/sheet.json", Fixtures::assets(), $kept, "$folder/proof.png"]);
 
     return ImageFile::read(PictureType::Png, "$folder/proof.png")->settled();
@@ -54,7 +54,7 @@ it('draws a proof anew when any part that made it is changed', function (string 
     'a warp' => ['Effect/Warp/Arch.php', '$half = $box->width() / 2;', '$half = $box->width() / 3;', fn () => Fixtures::words('w', 'KITE SOCIETY OF QUARRY ROAD AND THE TIDE POOLS', 2.5, ['effects' => [1 => ['kind' => 'arch']]])],
     'a mask' => ['Mask/MaskShape.php', 'Outline::ellipse(', 'Outline::rectangle(', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['masks' => [['kind' => 'ellipse']]])],
     'a look' => ['Effect/Look/Stamped.php', '0.03 * $ppi', '0.08 * $ppi', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['effects' => [1 => ['kind' => 'stamped']]])],
-    'the painter' => ['Render/Stage/OpacityStage.php', 'scaledBy($layer->opacity)', 'scaledBy($layer->opacity / 2)', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['opacity' => 0.8])],
+    'the painter' => ['Render/Stage/OpacityStage.php', 'linearByte($layer->opacity)', 'linearByte($layer->opacity / 2)', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['opacity' => 0.8])],
 ]);
 
 it('changes its fingerprint with every file of the drawing parts, and with no other', function (): void {

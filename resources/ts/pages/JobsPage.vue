@@ -5,6 +5,7 @@ import { cuts } from '../peg/garments';
 import { useChange, useJobs } from '../server/queries';
 import type { JobCard } from '../types';
 import { ago } from '../words/lines';
+import OpenJob from './OpenJob.vue';
 
 const { data: jobs, error, refetch } = useJobs();
 const { mutate: throwAway, error: lost } = useChange((job: JobCard) => api.remove(`jobs/${job.id}`), 'jobs');
@@ -27,7 +28,7 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
 
 <template>
     <main class="page">
-        <header class="page-head"><h1>Jobs</h1><router-link class="plain-button" to="/new">New job</router-link></header>
+        <header class="page-head"><h1>Jobs</h1><OpenJob /><router-link class="plain-button strong" to="/new">New job</router-link></header>
         <p v-if="error" role="alert">{{ said(error) }} <button type="button" class="token" @click="refetch()">Try again</button></p>
         <p v-if="lost" role="alert">{{ said(lost) }}</p>
         <p v-if="!jobs && !error" role="status">Looking up the jobs …</p>

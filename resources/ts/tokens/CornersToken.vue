@@ -121,7 +121,6 @@ function straighten(): void {
 .corner-close::before, .corner-close::after { content: ''; position: absolute; background: var(--rust); opacity: 0.7; }
 .corner-close::before { left: 64px; top: 0; width: 1px; height: 128px; }
 .corner-close::after { top: 64px; left: 0; height: 1px; width: 128px; }
-.dialog-ends { display: flex; gap: 8px; margin-top: 10px; }
 /* What is said never moves the picture under a mark that is being dragged. */
 .corners-says { min-height: 24px; }
 </style>

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\PrintJob;
+use App\Models\Shop;
+use Illuminate\Support\Facades\File;
+use TallCrow\Measure\PrintArea;
+use TallCrow\Pack\FileNames;
+use TallCrow\Pack\JobPack;
+use TallCrow\Pack\JobPackRefused;
+use TallCrow\Pack\PackedFile;
+use TallCrow\Pack\Terms;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
+
+/** Whole jobs in one file: out of a shop, and into one. */
+final readonly class JobFiles
+{
+    /** Pixels of the longer side of the preview. */
+    private const PREVIEW = 640;
+
+    public function __construct(
+        private Briefs $briefs,
+        private Shelving $shelving,
+    ) {}
+
+    /** Writes a job with its fonts, pictures and their licences to a file of the shop's scratch folder, and answers where. */
+    public function write(PrintJob $job): string
+    {
+        $artwork = $job->head?->read() ?? abort(404);
+        $studio = Studio::of($job->shop);
+        $held = $job->shop->assets()->whereIn('file', $artwork->files())->get()->keyBy('file');
+        $files = [];
+        foreach ($artwork->files() as $name) {
+            $asset = $held->get($name);
+            $files[] = new PackedFile($name, $studio->shelf->path($name), new Terms($asset->licence_name ?? '', $asset->licence_author ?? '', $asset->licence_url ?? ''));
+        }
+        $sheet = $artwork->sheet;
+        $preview = $studio->renderer->picture($artwork, Frame::sheet($sheet, $sheet->ppi->value * self::PREVIEW / max($sheet->width, $sheet->height)), fn (LayerTrouble $trouble): null => null);
+        $path = $job->shop->folder('scratch').'/job-'.$job->id.'-'.bin2hex(random_bytes(6)).'.crow';
+        JobPack::write($artwork, $files, $preview, $path);
+
+        return $path;
+    }
+
+    /**
+     * Opens a job file as a new job. Its files go on the shelf under their licences; one that is there already serves
+     * again, and one whose name another file has gets a name of its own.
+     *
+     * @throws JobPackRefused|\TallCrow\Artwork\ArtworkInvalid|\TallCrow\Asset\AssetUnusable|\TallCrow\Asset\PictureRefused|\TallCrow\Type\FontRefused
+     */
+    public function open(Shop $shop, string $path): PrintJob
+    {
+        $folder = $shop->folder('unpacking').'/'.bin2hex(random_bytes(8));
+        File::ensureDirectoryExists($folder, 0o700);
+        $put = [];
+        try {
+            [$artwork, $files] = JobPack::unpack($path, $folder);
+            $names = [];
+            foreach ($files as $file) {
+                $held = $this->held($shop, $file);
+                if ($held === null) {
+                    $put[] = $asset = $this->shelving->put($shop, $file->path, $file->name, new Provenance($file->terms->licence, $file->terms->author, $file->terms->url));
+                    $held = $asset->file;
+                }
+                if ($held !== $file->name) {
+                    $names[$file->name] = $held;
+                }
+            }
+            $artwork = FileNames::changed($artwork, $names);
+
+            return $this->briefs->start($shop, PrintArea::like($artwork->sheet->area()), $artwork);
+        } catch (\Throwable $refused) {
+            foreach ($put as $asset) {
+                $this->shelving->remove($shop, $asset);
+            }
+            throw $refused;
+        } finally {
+            File::deleteDirectory($folder);
+        }
+    }
+
+    /** The name by which the shop has the very same file. */
+    private function held(Shop $shop, PackedFile $file): ?string
+    {
+        $hash = hash_file('sha256', $file->path);
+        foreach ($shop->assets()->where('bytes', filesize($file->path))->orderByRaw('file = ? desc', [$file->name])->get() as $asset) {
+            if (hash_file('sha256', $shop->folder('assets').'/'.$asset->file) === $hash) {
+                return $asset->file;
+            }
+        }
+
+        return null;
+    }
+}
