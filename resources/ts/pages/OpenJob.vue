@@ -55,4 +55,5 @@ function submit(): void {
 .open-job { display: grid; gap: 12px; }
 .open-job label { display: grid; gap: 2px; font-weight: 600; }
 .open-job .check { display: block; font-weight: 400; }
+.open-job input[type='file'], .open-job input::file-selector-button { font: inherit; font-weight: 400; }
 </style>
