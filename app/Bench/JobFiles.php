@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\Asset;
 use App\Models\PrintJob;
 use App\Models\Shop;
 use Illuminate\Support\Facades\File;
+use TallCrow\Asset\AssetUnusable;
+use TallCrow\Asset\PictureRefused;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Pack\FileNames;
 use TallCrow\Pack\JobPack;
@@ -15,6 +18,7 @@ use TallCrow\Pack\PackedFile;
 use TallCrow\Pack\Terms;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Type\FontRefused;
 
 /** Whole jobs in one file: out of a shop, and into one. */
 final readonly class JobFiles
@@ -50,7 +54,7 @@ final readonly class JobFiles
      * Opens a job file as a new job. Its files go on the shelf under their licences; one that is there already serves
      * again, and one whose name another file has gets a name of its own.
      *
-     * @throws JobPackRefused|\TallCrow\Artwork\ArtworkInvalid|\TallCrow\Asset\AssetUnusable|\TallCrow\Asset\PictureRefused|\TallCrow\Type\FontRefused
+     * @throws JobPackRefused|\TallCrow\Artwork\ArtworkInvalid
      */
     public function open(Shop $shop, string $path): PrintJob
     {
@@ -63,7 +67,7 @@ final readonly class JobFiles
             foreach ($files as $file) {
                 $held = $this->held($shop, $file);
                 if ($held === null) {
-                    $put[] = $asset = $this->shelving->put($shop, $file->path, $file->name, new Provenance($file->terms->licence, $file->terms->author, $file->terms->url));
+                    $put[] = $asset = $this->put($shop, $file);
                     $held = $asset->file;
                 }
                 if ($held !== $file->name) {
@@ -80,6 +84,15 @@ final readonly class JobFiles
             throw $refused;
         } finally {
             File::deleteDirectory($folder);
+        }
+    }
+
+    private function put(Shop $shop, PackedFile $file): Asset
+    {
+        try {
+            return $this->shelving->put($shop, $file->path, $file->name, new Provenance($file->terms->licence, $file->terms->author, $file->terms->url));
+        } catch (AssetUnusable|PictureRefused|FontRefused $refused) {
+            throw JobPackRefused::file($file->name, $refused);
         }
     }
 

@@ -38,7 +38,7 @@ final class JobPack
     {
         $aside = sprintf('%s.%d.part', $path, getmypid());
         $zip = new ZipArchive;
-        if (@$zip->open($aside, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
+        if (! is_writable(dirname($path)) || @$zip->open($aside, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw JobPackRefused::unwritable($path);
         }
         $zip->addFromString(self::MANIFEST, self::json([

@@ -27,6 +27,11 @@ final class JobPackRefused extends \RuntimeException
         return new self(sprintf('This job file cannot be opened: "%s" in it %s.', mb_strimwidth(mb_scrub($name), 0, 80, '…'), $reason));
     }
 
+    public static function file(string $name, \Throwable $reason): self
+    {
+        return new self(sprintf('This job file cannot be opened, because of "%s" in it. %s', $name, $reason->getMessage()), previous: $reason);
+    }
+
     public static function tooLarge(int $most): self
     {
         return new self(sprintf('This job file cannot be opened: unpacked it would hold more than %d MB.', intdiv($most, 1_000_000)));
