@@ -58,7 +58,7 @@ it('refuses what cannot be carried out and says what to do', function (array $as
     'stale' => [['operations' => [['op' => 'flip', 'way' => 'down', 'ids' => ['a']]], 'version' => 99], 409, ''],
 ]);
 
-it('keeps named colours, and takes and gives them as a GIMP palette', function (): void {
+it('keeps named colours, and takes and gives them as a .gpl palette', function (): void {
     $job = $this->job([Fixtures::shape('a', 'rectangle', 1)]);
     $gpl = "GIMP Palette\nName: Kites\nColumns: 2\n# a note\n243 234 215\tBone\n176  74  44\tRust\n";
     $answer = $this->post("/api/jobs/{$job->id}/swatches", ['version' => $job->version, 'file' => UploadedFile::fake()->createWithContent('kites.gpl', $gpl)])->assertOk();

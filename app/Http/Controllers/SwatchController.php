@@ -10,18 +10,18 @@ use App\Http\Answers\BenchJob;
 use App\Http\Requests\PaletteUpload;
 use App\Models\PrintJob;
 use Illuminate\Http\Response;
-use TallCrow\Colour\GimpPalette;
+use TallCrow\Colour\GplPalette;
 use TallCrow\Colour\Swatch;
 use TallCrow\Edit\Swatches;
 
-/** A job's named colours, in and out as a GIMP palette. */
+/** A job's named colours, in and out as a .gpl palette. */
 final class SwatchController
 {
     public function download(PrintJob $job): Response
     {
         $artwork = $job->load('head')->head?->read() ?? abort(404);
 
-        return response(GimpPalette::write($artwork->title, $artwork->swatches), 200, [
+        return response(GplPalette::write($artwork->title, $artwork->swatches), 200, [
             'Content-Type' => 'text/plain; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="swatches.gpl"',
         ]);
@@ -32,7 +32,7 @@ final class SwatchController
     {
         $artwork = $job->load('head')->head?->read() ?? abort(404);
         $byName = [];
-        foreach ([...$artwork->swatches, ...GimpPalette::read($request->palette())] as $swatch) {
+        foreach ([...$artwork->swatches, ...GplPalette::read($request->palette())] as $swatch) {
             $byName[$swatch->name] = $swatch;
         }
         abort_if(count($byName) > Swatches::MOST, 422, sprintf('A job holds %d named colours at most; with this palette there would be %d.', Swatches::MOST, count($byName)));

@@ -8,7 +8,7 @@ final class PaletteRefused extends \DomainException
 {
     public static function first(): self
     {
-        return new self('This is not a GIMP palette: its first line must be "GIMP Palette".');
+        return new self('This is not a .gpl palette: its first line must be "GIMP Palette".');
     }
 
     public static function line(int $number, string $line): self

@@ -76,3 +76,14 @@ it('reads and writes hex colours', function (): void {
 it('refuses what is no colour', function (string $text): void {
     Srgb::hex($text);
 })->with(['', 'red', '#12345', '#gggggg', 'url(x)'])->throws(UnreadableColour::class, 'Write it as # and six digits');
+
+it('holds channels of 0 to 255', function (int $red, int $green, int $blue): void {
+    expect(fn () => Srgb::of($red, $green, $blue))->toThrow(UnreadableColour::class);
+})->with([[-1, 0, 0], [0, -1, 0], [0, 0, -1], [256, 0, 0], [0, 256, 0], [0, 0, 256]]);
+
+it('mixes colours channel by channel', function (float $share, string $made): void {
+    expect(Srgb::of(0, 0, 0)->toHex())->toBe('#000000')->and(Srgb::of(255, 255, 255)->toHex())->toBe('#ffffff')
+        ->and(Srgb::of(10, 100, 200)->mixed(Srgb::of(20, 60, 201), $share)->toHex())->toBe($made);
+})->with([
+    'none' => [0.0, '#0a64c8'], 'all' => [1.0, '#143cc9'], 'a quarter, rounded' => [0.25, '#0d5ac8'], 'nearly half' => [0.46, '#0f52c8'], 'more than all' => [3.0, '#143cc9'], 'less than none' => [-1.0, '#0a64c8'],
+]);

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use TallCrow\Colour\GimpPalette;
+use TallCrow\Colour\GplPalette;
 use TallCrow\Colour\Palette;
 use TallCrow\Colour\PaletteRefused;
 use TallCrow\Colour\Srgb;
@@ -42,19 +42,57 @@ it('answers no more colours than there are, and the same each time', function ()
     expect(Palette::of($many, 12))->toEqual(Palette::of($many, 12))->toHaveCount(12);
 });
 
-it('reads a GIMP palette and writes it as it was', function (): void {
+it('takes no stray pixel for a colour of the picture', function (): void {
+    $found = fn (array $of, int $count): array => array_map(fn (Swatch $s): string => $s->colour->toHex(), Palette::of(pixels_of($of), $count));
+    // One green pixel lies further off than the second grey, which has many.
+    expect($found(['#404040' => 900, '#f0f0f0' => 700, '#00ff00' => 1], 2)[1])->toBe('#f0f0f0')
+        // Eight are enough, and more than that count no more.
+        ->and($found(['#404040' => 900, '#f0f0f0' => 700, '#00ff00' => 8], 2)[1])->toBe('#00ff00');
+});
+
+it('answers the mean of each group, and each pixel in the group whose colour it is nearest', function (): void {
+    expect(Palette::of(pixels_of(['#0a0a0a' => 1, '#0b0b0b' => 3]), 1)[0]->colour->toHex())->toBe('#0b0b0b')
+        ->and(Palette::of(pixels_of(['#0a0a0a' => 3, '#0b0b0b' => 1]), 1)[0]->colour->toHex())->toBe('#0a0a0a');
+    mt_srand(5);
+    $bytes = '';
+    foreach ([[60, 60, 60, 500], [120, 70, 50, 900], [200, 180, 90, 1100], [70, 130, 160, 1500], [220, 220, 215, 2000]] as [$r, $g, $b, $many]) {
+        for ($i = 0; $i < $many; $i++) {
+            $bytes .= chr($r + mt_rand(-30, 30)).chr($g + mt_rand(-30, 30)).chr($b + mt_rand(-30, 30));
+        }
+    }
+    $palette = Palette::of($bytes, 5);
+    $labs = array_map(fn (Swatch $s): array => array_values((array) $s->colour->toLab()), $palette);
+    $sums = array_fill(0, 5, [0, 0, 0, 0]);
+    foreach (str_split($bytes, 3) as $pixel) {
+        $rgb = array_map(ord(...), str_split($pixel));
+        $lab = array_values((array) Srgb::of(...$rgb)->toLab());
+        $far = array_map(fn (array $to): float => array_sum(array_map(fn (float $a, float $b): float => ($a - $b) ** 2, $lab, $to)), $labs);
+        $to = array_keys($far, min($far))[0];
+        $sums[$to] = array_map(fn (int|float $a, int $b): int => (int) $a + $b, $sums[$to], [...$rgb, 1]);
+    }
+    // k-means has settled: the groups that its colours make are the groups that it made, but for what twelve rounds and steps of colour leave.
+    foreach ($palette as $i => $swatch) {
+        [$r, $g, $b, $many] = $sums[$i];
+        expect($swatch->share)->toEqualWithDelta($many / 6000, 0.02)->and($swatch->colour->red)->toEqualWithDelta($r / $many, 5)
+            ->and($swatch->colour->green)->toEqualWithDelta($g / $many, 5)->and($swatch->colour->blue)->toEqualWithDelta($b / $many, 5);
+    }
+    expect(array_sum(array_column($palette, 'share')))->toEqualWithDelta(1.0, 1e-9)->and($palette[0]->share)->toBeGreaterThanOrEqual($palette[4]->share);
+});
+
+it('reads a .gpl palette and writes it as it was', function (): void {
     $text = "GIMP Palette\nName: Rock pool\nColumns: 8\n#\n 23  64  74\tDeep water\n243 234 215\tFoam\n";
-    $swatches = GimpPalette::read($text);
+    $swatches = GplPalette::read($text);
     expect(array_map(fn (Swatch $s): string => $s->name.' '.$s->colour->toHex(), $swatches))->toBe(['Deep water #17404a', 'Foam #f3ead7'])
-        ->and(GimpPalette::write('Rock pool', $swatches))->toBe($text);
-    $loose = GimpPalette::read("\u{feff}GIMP Palette\r\n# note\r\n1 2 3\r\n 255\t0  0  Untitled\r\n\r\n");
+        ->and(GplPalette::write('Rock pool', $swatches))->toBe($text);
+    expect(GplPalette::read("GIMP Palette\n# a note\n1 2 3 first\n# another\n4 5 6 second\n"))->toHaveCount(2);
+    $loose = GplPalette::read("\u{feff}GIMP Palette\r\n# note\r\n1 2 3\r\n 255\t0  0  Untitled\r\n\r\n");
     expect(array_map(fn (Swatch $s): string => $s->name, $loose))->toBe(['#010203', '#ff0000'])
-        ->and(GimpPalette::read("GIMP Palette\n1 2 3 caf\xe9\n")[0]->name)->toBe('café');
+        ->and(GplPalette::read("GIMP Palette\n1 2 3 caf\xe9\n")[0]->name)->toBe('café');
 });
 
 it('says what is wrong with a palette, and where', function (string $text, string $says): void {
-    expect(fn () => GimpPalette::read($text))->toThrow(PaletteRefused::class, $says);
+    expect(fn () => GplPalette::read($text))->toThrow(PaletteRefused::class, $says);
 })->with([
-    ['', 'first line'], ["JASC-PAL\n", 'first line'], ["GIMP Palette\n\n1 2\n", 'Line 3'], ["GIMP Palette\n1 2 999 x\n", 'Line 2'],
+    ['', 'first line'], ["Palette\n", 'first line'], ["GIMP Palette\n\n1 2\n", 'Line 3'], ["GIMP Palette\n1 2 999 x\n", 'Line 2'],
     ["GIMP Palette\n".str_repeat("1 2 3 x\n", 300), 'more than 256'],
 ]);

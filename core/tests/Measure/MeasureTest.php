@@ -95,3 +95,41 @@ it('refits a design by one factor about the middle', function (): void {
 it('refuses areas that cannot be made', function (int $width, int $height): void {
     PrintArea::pixels('', $width, $height, Ppi::of(300));
 })->with([[0, 10], [10, -1], [20000, 10]])->throws(UnusableMeasure::class);
+
+it('takes the least and the most, and nothing beyond', function (): void {
+    expect(Ppi::of(1)->value)->toBe(1.0)->and(Ppi::of(2400)->value)->toBe(2400.0)->and(fn () => Ppi::of(2400.5))->toThrow(UnusableMeasure::class)->and(fn () => Ppi::of(0.9))->toThrow(UnusableMeasure::class);
+    $ppi = Ppi::of(300);
+    expect(PrintArea::pixels('', 1, 1, $ppi)->width)->toBe(1)->and(PrintArea::pixels('', 12000, 12000, $ppi)->height)->toBe(12000);
+    foreach ([[0, 5], [5, 0], [12001, 5], [5, 12001]] as [$width, $height]) {
+        expect(fn () => PrintArea::pixels('', $width, $height, $ppi))->toThrow(UnusableMeasure::class);
+    }
+    expect(Resolution::effective(1, Length::inches(1)))->toBe(1.0);
+});
+
+it('rounds an area in inches to whole pixels', function (): void {
+    $area = PrintArea::inches('', 8.499, 11.0012, Ppi::of(300));
+    expect([$area->width, $area->height])->toBe([2550, 3300])->and($area->widthInches())->toBe(8.5)->and($area->heightInches())->toBe(11.0);
+    expect(PrintArea::inches('', 1.0049, 1.0009, Ppi::of(100))->width)->toBe(100)->and(PrintArea::inches('', 1.0051, 1.0051, Ppi::of(100))->height)->toBe(101);
+});
+
+it('knows a usual area again by its size', function (): void {
+    $like = fn (int $width, int $height, float $ppi): string => PrintArea::like(PrintArea::pixels('mine', $width, $height, Ppi::of($ppi)))->name;
+    expect($like(4500, 5400, 300))->toBe('Marketplace shirt, 15 × 18 in')->and($like(3600, 3600, 300))->toBe('Square chest, 12 × 12 in')
+        ->and($like(4500, 5401, 300))->toBe('mine')->and($like(4501, 5400, 300))->toBe('mine')->and($like(4500, 5400, 200))->toBe('mine');
+});
+
+it('moves a design to another area about its middle', function (): void {
+    // 15 × 18 in to 12 × 16: the factor is 12 ÷ 15, for 16 ÷ 18 is larger; 18 · 0.8 = 14.4 leaves 0.8 above and below.
+    $shirt = PrintArea::inches('', 15, 18, Ppi::of(300));
+    $fit = Refit::contain($shirt, PrintArea::inches('', 12, 16, Ppi::of(300)));
+    expect($fit->scale)->toEqualWithDelta(0.8, 1e-12)->and($fit->x(15))->toEqualWithDelta(12.0, 1e-9)->and($fit->y(0))->toEqualWithDelta(0.8, 1e-9)->and($fit->y(18))->toEqualWithDelta(15.2, 1e-9);
+    // 12 × 3 in is bound by its height.
+    $low = Refit::contain($shirt, PrintArea::inches('', 12, 3, Ppi::of(300)));
+    expect($low->scale)->toEqualWithDelta(3 / 18, 1e-12)->and($low->x(0))->toEqualWithDelta((12 - 15 / 6) / 2, 1e-9);
+    $same = Refit::sameSize($shirt, PrintArea::inches('', 12, 20, Ppi::of(300)));
+    expect([$same->scale, $same->x(3), $same->y(3)])->toBe([1.0, 1.5, 4.0]);
+});
+
+it('says the house\'s rule', function (): void {
+    expect(HouseRule::Strict300->says())->toBe('strict 300')->and(HouseRule::Accept200->says())->toBe('accept 200');
+});

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Colour;
 
-/** Palettes in GIMP's text format (.gpl): a first line "GIMP Palette", then a line of red, green, blue and a name for each. */
-final class GimpPalette
+/** Palettes in the .gpl text format: the first line "GIMP Palette" that the format asks for, then a line of red, green, blue and a name for each. */
+final class GplPalette
 {
     private const FIRST = 'GIMP Palette';
 
