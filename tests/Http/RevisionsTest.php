@@ -28,6 +28,16 @@ it('saves a sheet, and steps back and forth over what was saved', function (): v
     expect($branch['canRedo'])->toBeFalse()->and($job->revisions()->count())->toBe(4);
 });
 
+it('steps forward into the branch that was left last', function (): void {
+    $job = $this->job();
+    $save = fn (int $version, string $shape): array => $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => $version, 'artwork' => sheet_with($job, [Fixtures::shape('one', $shape, 1)])])->assertOk()->json();
+    $save(1, 'ellipse');
+    $this->postJson("/api/jobs/{$job->id}/undo", ['version' => 2])->assertOk();
+    $star = $save(3, 'star');
+    $this->postJson("/api/jobs/{$job->id}/undo", ['version' => 4])->assertOk();
+    expect($this->postJson("/api/jobs/{$job->id}/redo", ['version' => 5])->json('revision'))->toBe($star['revision']);
+});
+
 it('makes no step of a save that changes nothing', function (): void {
     $job = $this->job([Fixtures::shape('one', 'ellipse', 1)]);
     $answer = $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => $job->head->read()->toArray()])->assertOk()->json();

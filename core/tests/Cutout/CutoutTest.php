@@ -6,6 +6,7 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 use TallCrow\Cutout\Background;
 use TallCrow\Cutout\ColourKeys;
+use TallCrow\Cutout\CornersCross;
 use TallCrow\Cutout\EdgeCare;
 use TallCrow\Cutout\Straighten;
 use TallCrow\Raster\ColourBands;
@@ -146,4 +147,100 @@ it('traces few colours to outlines that cover what they were traced from', funct
     expect(substr_count($svg, '<path'))->toBe(2)->and($svg)->toContain('viewBox="0 0 400 300"');
     $drawing = ImageFile::drawing(str_replace('<svg ', '<svg width="400" height="300" ', $svg))->asInk();
     expect($drawing->alpha()->area())->toEqualWithDelta(200 * 200, 120)->and(Fixtures::pixel($drawing, 150, 150))->toEqualWithDelta([29, 39, 64, 255], 6)->and(Fixtures::pixel($drawing, 60, 60))->toEqualWithDelta([176, 74, 44, 255], 6);
+});
+
+it('tells each pixel the nearest of some colours, and how far that is', function (): void {
+    $picture = drawn(['-seed', '9', 'xc:', '+noise', 'Random'], '40x30');
+    $targets = array_map(Srgb::hex(...), ['#8a6f4d', '#204060', '#d0d8e0', '#30a040']);
+    $nearest = ColourKeys::of($picture)->nearest($targets)->toBytes();
+    $far = ColourKeys::of($picture)->difference($targets)->toBytes();
+    foreach (str_split($picture->toBytes(), 4) as $i => $pixel) {
+        $lab = Srgb::of(...array_map(ord(...), str_split(substr($pixel, 0, 3))))->toLab();
+        $to = array_map(fn (Srgb $target): float => hypot($lab->l - $target->toLab()->l, $lab->a - $target->toLab()->a) ** 2 + ($lab->b - $target->toLab()->b) ** 2, $targets);
+        // Colours come in steps, so one that lies between two targets may fall to either.
+        expect(sqrt($to[ord($nearest[$i])]))->toBeLessThan(sqrt(min($to)) + 8);
+        $off = min(array_map(fn (Srgb $target): float => $lab->difference($target->toLab()), $targets));
+        expect(ord($far[$i]) / ColourKeys::PER_UNIT)->toEqualWithDelta(min(63.75, $off), 4.0);
+    }
+});
+
+it('takes for background what has a good part of the rim, and not what only touches it', function (): void {
+    // Blue reaches the rim along 60 of 1400 pixels, green along 300.
+    $picture = drawn(['xc:#f6f3ec', '-fill', '#1d2740', '-draw', 'rectangle 100,0 159,80', '-fill', '#2f7a4a', '-draw', 'rectangle 340,0 399,239']);
+    $cut = Background::fromEdge($picture, 8, false)->settled();
+    expect(Fixtures::pixel($cut, 10, 10)[3])->toBe(0)->and(Fixtures::pixel($cut, 130, 40)[3])->toBe(255)->and(Fixtures::pixel($cut, 370, 100)[3])->toBe(0);
+    // Where only scraps of colours lie along the rim, they are background all the same.
+    $clear = $picture->withAlpha(Image::empty(400, 300, 1)->insert(Image::empty(200, 100, 1)->inverted(), 100, 100))->settled();
+    expect(Background::fromEdge($clear, 8, false))->toBe($clear);
+});
+
+it('leaves the rim of ink as strong as its colour is unlike the background', function (): void {
+    [$paper, $ink] = [Srgb::hex('#ffffff'), Srgb::hex('#202020')];
+    $tolerance = 6.0;
+    $seen = 0;
+    foreach ([0.1, 0.14, 0.18, 0.22, 0.3, 0.6] as $share) {
+        $between = $paper->mixed($ink, $share);
+        $cut = Background::ofColour(drawn(['xc:white', '-fill', $between->toHex(), '-draw', 'rectangle 200,0 200,299', '-fill', '#202020', '-draw', 'rectangle 201,0 399,299']), $paper, $tolerance)->settled();
+        $off = $between->toLab()->difference($paper->toLab());
+        $seen += $off > $tolerance && $off < $tolerance + 8 ? 1 : 0;
+        expect(Fixtures::pixel($cut, 200, 150)[3])->toEqualWithDelta(max(0, min(255, ($off - $tolerance) / 8 * 255)), 45)
+            ->and(Fixtures::pixel($cut, 100, 150)[3])->toBe(0)->and(Fixtures::pixel($cut, 300, 150)[3])->toBe(255);
+    }
+    expect($seen)->toBeGreaterThan(1);
+});
+
+it('takes each corner of a crooked picture to its corner, and its diagonals to where they cross', function (): void {
+    $corners = [[40.0, 30.0], [350.0, 10.0], [380.0, 290.0], [20.0, 250.0]];
+    $map = Straighten::corners($corners);
+    [$w, $h] = [$map->width, $map->height];
+    foreach ([[0, 0], [$w, 0], [$w, $h], [0, $h]] as $i => [$x, $y]) {
+        expect($map->back($x, $y))->toEqualWithDelta($corners[$i], 1e-9);
+    }
+    // A projection keeps lines: the middle of the flat picture lies where the diagonals of the crooked one cross.
+    [[$x0, $y0], [$x1, $y1], [$x2, $y2], [$x3, $y3]] = $corners;
+    $t = (($x1 - $x0) * ($y3 - $y1) - ($y1 - $y0) * ($x3 - $x1)) / (($x2 - $x0) * ($y3 - $y1) - ($y2 - $y0) * ($x3 - $x1));
+    expect($map->back($w / 2, $h / 2))->toEqualWithDelta([$x0 + $t * ($x2 - $x0), $y0 + $t * ($y2 - $y0)], 1e-9);
+    // As large as the longer sides, whichever they are.
+    foreach ([[[0, 0], [100, 0], [90, 60], [0, 50]], [[0, 0], [90, 0], [100, 50], [0, 60]], [[10, 0], [90, 0], [100, 50], [0, 50]]] as $other) {
+        $turned = Straighten::corners($other);
+        $side = fn (int $a, int $b): float => hypot($other[$a][0] - $other[$b][0], $other[$a][1] - $other[$b][1]);
+        expect([$turned->width, $turned->height])->toBe([(int) round(max($side(0, 1), $side(3, 2))), (int) round(max($side(0, 3), $side(1, 2)))]);
+    }
+});
+
+it('leaves a picture as it is whose corners are its own', function (int $width, int $height): void {
+    $picture = drawn(['-seed', '3', 'xc:', '+noise', 'Random', '-blur', '0x1'], "{$width}x$height");
+    $same = Straighten::corners([[0, 0], [$width, 0], [$width, $height], [0, $height]])->applied($picture);
+    expect([$same->width(), $same->height()])->toBe([$width, $height]);
+    [$a, $b] = [$picture->crop(2, 2, $width - 4, $height - 4)->toBytes(), $same->crop(2, 2, $width - 4, $height - 4)->toBytes()];
+    $off = 0;
+    for ($i = 0, $n = strlen($a); $i < $n; $i++) {
+        $off = max($off, abs(ord($a[$i]) - ord($b[$i])));
+    }
+    expect($off)->toBeLessThanOrEqual(2);
+})->with([[64, 48], [65, 47], [100, 33]]);
+
+it('refuses corners that cross or turn inwards', function (array $corners): void {
+    expect(fn () => Straighten::corners($corners))->toThrow(CornersCross::class);
+})->with([
+    'two changed about' => [[[0, 0], [100, 100], [100, 0], [0, 100]]], 'round the wrong way' => [[[0, 0], [0, 100], [100, 100], [100, 0]]],
+    'first inwards' => [[[60, 60], [100, 0], [100, 100], [0, 100]]], 'second inwards' => [[[0, 0], [40, 60], [100, 100], [0, 100]]],
+    'third inwards' => [[[0, 0], [100, 0], [40, 40], [0, 100]]], 'last inwards' => [[[0, 0], [100, 0], [100, 100], [60, 40]]],
+    'three in line' => [[[0, 0], [50, 0], [100, 0], [0, 100]]],
+]);
+
+it('leaves an edge alone that is to move by nothing', function (): void {
+    $square = drawn(['xc:none', '-fill', '#b04a2c', '-draw', 'rectangle 100,50 299,249']);
+    expect(EdgeCare::choked($square, 0.04))->toBe($square)->and(EdgeCare::choked($square, -0.04))->toBe($square)->and(EdgeCare::withoutFringe($square, 0.2))->toBe($square)
+        ->and(EdgeCare::choked($square, 0.06))->not->toBe($square);
+    // Moving never adds ink inwards nor takes it outwards.
+    expect(EdgeCare::choked($square, 2)->alpha()->minus($square->alpha())->range()[1])->toBeLessThanOrEqual(0.0)
+        ->and($square->alpha()->minus(EdgeCare::choked($square, -2)->alpha())->range()[1])->toBeLessThanOrEqual(0.0);
+});
+
+it('counts a speck as small by the square of its width', function (): void {
+    $speck = fn (int $side): Image => drawn(['xc:none', '-fill', '#1f1d1a', '-draw', sprintf('rectangle 20,20 %d,%d', 19 + $side, 19 + $side)]);
+    expect(EdgeCare::tidied($speck(9), 10, 0)->alpha()->area())->toEqualWithDelta(0.0, 0.5)
+        ->and(EdgeCare::tidied($speck(10), 10, 0)->alpha()->area())->toEqualWithDelta(100.0, 0.5)
+        ->and(EdgeCare::tidied($speck(9), 0, 10)->alpha()->area())->toEqualWithDelta(81.0, 0.5);
 });

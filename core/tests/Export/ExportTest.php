@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use TallCrow\Colour\Srgb;
 use TallCrow\Export\Exporter;
 use TallCrow\Export\ExportProgress;
 use TallCrow\Export\ExportStage;
@@ -11,6 +12,7 @@ use TallCrow\Export\PngFile;
 use TallCrow\Export\PrintPng;
 use TallCrow\Measure\Ppi;
 use TallCrow\Preflight\Verdict;
+use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
 
 /** Notes the stages, and ends the export at one of them if told to. */
@@ -93,3 +95,14 @@ it('names files for the design', function (string $title, string $file): void {
 })->with([
     ['Quarry Road kite day', 'quarry-road-kite-day.png'], ['Café / Night: "№ 9"', 'cafe-night-no-9.png'], ['../../etc/passwd', 'etc-passwd.png'], ['鳥', 'design.png'],
 ]);
+
+it('leaves nothing under what is clear', function (): void {
+    $path = Fixtures::temporary('export').'/clear.png';
+    // Rust everywhere, but seen on the left half alone.
+    $alpha = Image::empty(40, 20, 1)->insert(Image::empty(20, 20, 1)->inverted(), 0, 0);
+    PrintPng::write(Image::flat(Srgb::of(176, 74, 44), $alpha)->settled(), $path, Ppi::of(300), '');
+    // ImageMagick reads the colours as they stand in the file.
+    $raw = Fixtures::run(['convert', $path, '-depth', '8', 'rgba:-']);
+    expect(strlen($raw))->toBe(3200)->and(array_unique(array_map(fn (string $row): string => substr($row, 0, 80), str_split($raw, 160))))->toBe([str_repeat("\xb0\x4a\x2c\xff", 20)])
+        ->and(array_unique(array_map(fn (string $row): string => substr($row, 80), str_split($raw, 160))))->toBe([str_repeat("\0", 80)]);
+});

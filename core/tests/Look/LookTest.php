@@ -99,3 +99,13 @@ it('is soft over the breadth of an airbrush, stamped in places, and posterised t
     }
     expect(count($colours))->toBe(4);
 });
+
+it('stamps thinly inside and keeps the ink along the edges', function (): void {
+    $stamped = looked([['kind' => 'stamped', 'amount' => 0.5]])->alpha();
+    // The plate goes from (150, 300) to (749, 899); a rim of 3 px is a hundredth of an inch.
+    $share = fn (int $x, int $y, int $w, int $h): float => $stamped->crop($x, $y, $w, $h)->mean() / 255;
+    expect($share(151, 400, 3, 400))->toBeGreaterThan(0.75)->and($share(250, 301, 400, 3))->toBeGreaterThan(0.75)->and($share(745, 400, 3, 400))->toBeGreaterThan(0.75)
+        ->and($share(250, 400, 400, 400))->toEqualWithDelta(0.5, 0.06)
+        // A tenth of an inch in, the edge no longer counts.
+        ->and($share(180, 400, 20, 400))->toBeLessThan(0.6)->and($share(700, 400, 20, 400))->toBeLessThan(0.6);
+});

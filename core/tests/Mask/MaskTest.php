@@ -105,6 +105,14 @@ it('clips to the ink of another layer, wherever that stands and whether it print
     expect(plate([['kind' => 'clip', 'layer' => 'gone']])->alpha()->area())->toEqualWithDelta(360000, 2);
 })->with([true, false]);
 
+it('clips to the ink of a layer that takes ink away as to that of any other', function (string $role): void {
+    $star = ['role' => ['kind' => 'knockout', 'gap' => 0.2, 'sets' => $role === 'set in its gap']] + Fixtures::shape('star', 'ellipse', 1, '#0000ff');
+    // The plate lies below, so that the layer which it is clipped to takes nothing from it.
+    $plate = ['masks' => [['kind' => 'clip', 'layer' => 'star']]] + Fixtures::shape('plate', 'rectangle', 2, '#ff0000');
+    $clear = Fixtures::render(Fixtures::artwork([['on' => false] + $star, $plate]));
+    expect($clear->alpha()->area() / 90000)->toEqualWithDelta(M_PI / 4, 0.005)->and(Fixtures::pixel($clear, 450, 600))->toBe([255, 0, 0, 255]);
+})->with(['takes ink', 'set in its gap']);
+
 it('does not go round in circles when two layers clip each other', function (): void {
     $artwork = Fixtures::artwork([
         ['masks' => [['kind' => 'clip', 'layer' => 'b']]] + Fixtures::shape('a', 'rectangle', 1, '#ff0000', ['placement' => ['x' => 1.2]]),

@@ -10,6 +10,7 @@ use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Group;
+use TallCrow\Preflight\Haze;
 use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\PictureSubject;
 use TallCrow\Preflight\Preflight;
@@ -17,6 +18,7 @@ use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
+use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 it('judges by two limits, either way up', function (): void {
@@ -83,3 +85,24 @@ it('counts colours that lie just this side and just beyond the limit', function 
     };
     expect($lost($at(8.5)))->toBe(100.0)->and($lost($at(11.5)))->toBe(0.0);
 });
+
+it('holds the share of haze against half and three in a hundred', function (int $side, int $level, Verdict $verdict): void {
+    // A block of weaker ink in a plate of 1000 × 1000: its outermost pixels touch full ink and do not count.
+    $alpha = Image::empty(1000, 1000, 1)->inverted()->insert(Image::empty($side + 2, $side + 2, 1)->linearByte(1, $level), 300, 300);
+    $plate = Image::flat(Srgb::of(20, 30, 40), $alpha)->settled();
+    $area = PrintArea::pixels('plate', 1000, 1000, Ppi::of(300));
+    $finding = (new Haze)->picture(new PictureSubject($plate, 300, [], HouseRule::Strict300, $area))[0];
+    expect($finding->verdict)->toBe($verdict);
+})->with([
+    'just under half' => [69, 128, Verdict::Pass], 'just over half' => [72, 128, Verdict::Warn], 'just under three' => [172, 128, Verdict::Warn], 'just over three' => [175, 128, Verdict::Fail],
+    'nearly clear' => [300, 8, Verdict::Pass], 'a little above clear' => [300, 10, Verdict::Fail], 'nearly full' => [300, 247, Verdict::Pass], 'a little below full' => [300, 245, Verdict::Fail],
+]);
+
+it('finds what is off by more than is not seen and less than is meant', function (float $off, bool $found): void {
+    $sheet = Fixtures::artwork([Fixtures::shape('one', 'rectangle', 1), Fixtures::shape('two', 'ellipse', 0.4, more: ['placement' => ['x' => 1.5 + $off, 'y' => 3.4]])]);
+    $keys = array_map(fn (Finding $f): string => $f->key, Preflight::artwork($sheet, new Renderer(Fixtures::shelf()), Fixtures::shelf())->findings);
+    expect(in_array('line:two', $keys, true))->toBe($found);
+})->with([
+    'not seen' => [0.005, false], 'just seen' => [0.0075, true], 'most that is chance' => [0.088, true], 'least that is meant' => [0.095, false],
+    'not seen, to the left' => [-0.005, false], 'just seen, to the left' => [-0.0075, true], 'meant, to the left' => [-0.095, false],
+]);

@@ -11,6 +11,7 @@ use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 use TallCrow\Type\Setting;
+use TallCrow\Type\Stand;
 use TallCrow\Type\Typesetter;
 
 function font(string $name = 'alfa-slab-one'): Font
@@ -88,3 +89,11 @@ it('refuses what FreeType refuses, with its reason', function (string $bytes, st
     'nothing' => ['', 'FreeType says'],
     'half a font' => [fn () => substr((string) file_get_contents(Fixtures::assets().'/rye.woff2'), 0, 4000), 'FreeType says'],
 ]);
+
+it('keeps a larger letter in line at its foot, its head or its middle', function (): void {
+    // A capital that reaches from 0.7 em above the baseline to the baseline, half as large again.
+    [$top, $by] = [-0.7, 1.5];
+    $larger = fn (Stand $stand): array => [$top * $by + $stand->shift($top, $by), $stand->shift($top, $by)];
+    expect($larger(Stand::Baseline))->toEqualWithDelta([-1.05, 0.0], 1e-9)->and($larger(Stand::Top))->toEqualWithDelta([-0.7, 0.35], 1e-9)
+        ->and(array_sum($larger(Stand::Middle)) / 2)->toEqualWithDelta(-0.35, 1e-9);
+});
