@@ -244,3 +244,15 @@ it('counts a speck as small by the square of its width', function (): void {
         ->and(EdgeCare::tidied($speck(10), 10, 0)->alpha()->area())->toEqualWithDelta(100.0, 0.5)
         ->and(EdgeCare::tidied($speck(9), 0, 10)->alpha()->area())->toEqualWithDelta(81.0, 0.5);
 });
+
+it('straightens a placed picture by the corners that its line states', function (): void {
+    $folder = Fixtures::temporary('straighten');
+    // A rust quadrilateral that fills its corners; straightened, it fills the piece.
+    Fixtures::run(['convert', '-size', '400x400', 'xc:white', '-fill', '#b04a2c', '-draw', 'polygon 40,80 360,40 380,340 20,380', "PNG32:$folder/crooked.png"]);
+    $corners = ['x1' => 0.1, 'y1' => 0.2, 'x2' => 0.9, 'y2' => 0.1, 'x3' => 0.95, 'y3' => 0.85, 'x4' => 0.05, 'y4' => 0.95];
+    $piece = Fixtures::render(Fixtures::artwork([['id' => 'c', 'source' => ['kind' => 'art', 'file' => 'crooked.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => [['kind' => 'straighten'] + $corners]]]), 300, $folder);
+    [$left, $top, $width, $height] = $piece->alpha()->isMore(127.0)->inkBox() ?? [0, 0, 0, 0];
+    foreach ([[10, 10], [$width - 10, 10], [10, $height - 10], [$width - 10, $height - 10], [intdiv($width, 2), intdiv($height, 2)]] as [$x, $y]) {
+        expect(Fixtures::pixel($piece, $left + $x, $top + $y))->toEqualWithDelta([176, 74, 44, 255], 3);
+    }
+});

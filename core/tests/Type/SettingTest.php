@@ -123,3 +123,28 @@ it('sets 10,000 letters in time that grows no faster than they do', function ():
     $letters = Typesetter::set(implode("\n", array_fill(0, 100, str_repeat('kites ', 16).'kite')), slab(), plainSetting());
     expect(count($letters))->toBe(100 * 84);
 });
+
+/** The box of a line of words as it prints, in pixels. @param  list<array<string, mixed>>  $effects */
+function printed_box(string $text, array $effects): array
+{
+    $words = Fixtures::words('w', $text, 2, ['effects' => [['kind' => 'fill', 'colour' => '#000000'], ...$effects]]);
+    $words['placement'] = ['x' => 1.5, 'y' => 2, 'width' => null, 'height' => 0.5];
+
+    return Fixtures::render(Fixtures::artwork([$words]))->alpha()->isMore(127.0)->inkBox() ?? [0, 0, 0, 0];
+}
+
+it('carries the lines of a sheet into the setting', function (): void {
+    // Told in thousandths of an em: a pair set closer makes the word narrower, and one that is not there changes nothing.
+    $plain = printed_box('AVAV', [])[2];
+    expect(printed_box('AVAV', [['kind' => 'kerning', 'pair' => 'AV', 'by' => -200]])[2])->toBeLessThan($plain - 20)
+        ->and(printed_box('AVAV', [['kind' => 'kerning', 'pair' => 'TO', 'by' => -200]])[2])->toBe($plain);
+    // Kerning by the font itself, switched off by its feature's tag.
+    expect(printed_box('AVAV', [['kind' => 'feature', 'tag' => 'kern', 'value' => 0]])[2])->not->toBe($plain);
+    // Two lines of unlike length come out as wide as one another.
+    $fit = Fixtures::words('w', "I\nKITES", 2, ['effects' => [['kind' => 'fill', 'colour' => '#000000'], ['kind' => 'fit-lines', 'gap' => 0.1]]]);
+    $ink = Fixtures::render(Fixtures::artwork([$fit]))->alpha()->isMore(127.0)->settled();
+    [$left, $top, $width, $height] = $ink->inkBox() ?? [0, 0, 0, 0];
+    $upper = $ink->crop($left, $top, $width, intdiv($height, 2))->inkBox() ?? [0, 0, 0, 0];
+    $lower = $ink->crop($left, $top + $height - 100, $width, 100)->inkBox() ?? [0, 0, 0, 0];
+    expect($upper[2])->toEqualWithDelta($width, 1)->and($lower[2])->toEqualWithDelta($width, 1)->and($width)->toEqualWithDelta(600, 1);
+});
