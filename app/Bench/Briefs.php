@@ -6,7 +6,6 @@ namespace App\Bench;
 
 use App\Models\PrintJob;
 use App\Models\Shop;
-use Illuminate\Support\Facades\DB;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Brief;
 use TallCrow\Artwork\Sheet;
@@ -20,7 +19,7 @@ final readonly class Briefs
 
     public function start(Shop $shop, PrintArea $area, Artwork $artwork): PrintJob
     {
-        return DB::transaction(function () use ($shop, $area, $artwork): PrintJob {
+        return Saving::once(function () use ($shop, $area, $artwork): PrintJob {
             $job = $shop->jobs()->create(['title' => $artwork->title, 'version' => 0] + self::columns($area))->refresh();
 
             return $this->revisions->save($job->load('head'), $job->version, $artwork);
@@ -34,7 +33,7 @@ final readonly class Briefs
      */
     public function rebrief(PrintJob $job, int $version, string $title, Brief $brief, PrintArea $area, bool $refit): PrintJob
     {
-        return DB::transaction(function () use ($job, $version, $title, $brief, $area, $refit): PrintJob {
+        return Saving::once(function () use ($job, $version, $title, $brief, $area, $refit): PrintJob {
             $artwork = $job->head?->read()->withBrief($title, $brief) ?? Artwork::blank($title, $brief, Sheet::of($area));
             if ($refit) {
                 $artwork = $artwork->refitted($area);

@@ -6,7 +6,6 @@ namespace App\Bench;
 
 use App\Models\PrintJob;
 use App\Models\Revision;
-use Illuminate\Support\Facades\DB;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
@@ -74,7 +73,7 @@ final class Revisions
     /** @param  \Closure(PrintJob): void  $work */
     private function change(PrintJob $job, int $version, \Closure $work): PrintJob
     {
-        return DB::transaction(function () use ($job, $version, $work): PrintJob {
+        return Saving::once(function () use ($job, $version, $work): PrintJob {
             $fresh = PrintJob::query()->with('head')->findOrFail($job->id);
             if ($fresh->version !== $version) {
                 throw StaleVersion::of($fresh->version);

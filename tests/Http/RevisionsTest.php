@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Bench\Saving;
 use App\Models\PrintJob;
+use Illuminate\Support\Facades\DB;
 use TallCrow\Tests\Fixtures;
 
 /** The sheet of a job with other layers. */
@@ -77,4 +79,32 @@ it('tells on its line what cannot be drawn', function (): void {
     $bench = $this->getJson("/api/jobs/{$job->id}")->json('measures');
     expect($bench[0]['trouble'])->toContain('has no ж')->and($bench[1]['trouble'])->toBeNull();
     $this->get("/api/revisions/{$job->head_id}/proof.png")->assertOk();
+});
+
+it('begins a save again when another process wrote in between', function (): void {
+    $file = Fixtures::temporary('database').'/shop.sqlite';
+    touch($file);
+    config(['database.connections.shared' => ['database' => $file] + config('database.connections.sqlite')]);
+    $old = DB::getDefaultConnection();
+    DB::setDefaultConnection('shared');
+    try {
+        DB::statement('create table kites (id integer, flown integer)');
+        DB::statement('insert into kites values (1, 0)');
+        $other = new PDO("sqlite:$file");
+        $tries = 0;
+        $read = Saving::once(function () use ($other, &$tries): int {
+            $flown = (int) DB::scalar('select flown from kites');
+            // The other process writes after this one has read.
+            if (++$tries === 1) {
+                $other->exec('update kites set flown = 5');
+            }
+            DB::update('update kites set flown = ?', [$flown + 1]);
+
+            return $flown;
+        });
+        expect($tries)->toBe(2)->and($read)->toBe(5)->and((int) DB::scalar('select flown from kites'))->toBe(6);
+    } finally {
+        DB::setDefaultConnection($old);
+        DB::purge('shared');
+    }
 });

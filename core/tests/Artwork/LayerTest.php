@@ -8,6 +8,7 @@ use TallCrow\Artwork\Fault;
 use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
 use TallCrow\Tests\Fixtures;
+use TallCrow\Texture\Catalogue;
 
 /** @param  array<string, mixed>  $layer */
 function read_layer(array $layer): Layer
@@ -46,7 +47,7 @@ it('says of each kind of value what it must be', function (array $change, string
     [['effects' => [['colour' => 7]]], 'layers[0].effects[0].colour: must be a colour such as "#1d2b1f"'],
     [['effects' => 'fill'], 'layers[0].effects: must be a list'],
     [['masks' => [['kind' => 'cloud']]], 'layers[0].masks[0].kind: must be one of rectangle, ellipse, polygon, star, freehand, brush, clip, picture'],
-    [['distress' => [['texture' => 'moss']]], 'layers[0].distress[0].texture: must be one of speckle, scratches, cracks, photocopy, dry-roller, fold-lines, chipped-edges, halftone-wear, fabric-weave, water-stain, picture'],
+    [['distress' => [['texture' => 'moss']]], fn () => 'layers[0].distress[0].texture: must be one of '.implode(', ', array_keys(Catalogue::classes())).', picture'],
     [['distress' => [['texture' => 'speckle', 'shielded' => [3]]]], 'layers[0].distress[0].shielded[0]: must be text'],
     [['role' => ['kind' => 'knockout', 'gap' => 5]], 'layers[0].role.gap: is 5; it must be 0 to 2'],
     [['role' => ['kind' => 'ink', 'gap' => 0.1]], 'layers[0].role.gap: is not known here; known are kind'],

@@ -30,7 +30,7 @@ function counts(one: ExportCard): string {
 
 <template>
     <main class="page">
-        <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">Download the whole job</a><button type="button" class="plain-button strong" :disabled="running" @click="start()">Export the print file</button></header>
+        <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</a><button type="button" class="plain-button strong" :disabled="running" @click="start()">Export the print file</button></header>
         <p class="small">8-bit PNG with a transparent ground, sRGB, {{ sheet.artwork?.sheet.width }} × {{ sheet.artwork?.sheet.height }} px at {{ sheet.artwork?.sheet.ppi }} ppi.</p>
         <p v-if="sheet.artwork && sheet.artwork.method !== 'dtg'" class="note">A heat press burns: keep to the temperature, time and pressure that the makers of the press and of the transfer give, use its guards and gloves, air the room, and keep to your local rules. Their instructions go before anything said here.</p>
         <p v-if="blocked.length" class="note">{{ blocked.length }} {{ blocked.length === 1 ? 'gauge does' : 'gauges do' }} not hold: {{ blocked.map((finding) => finding.word).join(', ') }}. You can export all the same; a print house may send it back.</p>
