@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, saved, test } from './bench';
@@ -71,3 +71,32 @@ for (const light of ['light', 'dark']) {
         }
     });
 }
+
+test('a whole job goes out in one file and comes in as a new job, and a broken file is told', async ({ page, quiet }) => {
+    quiet.allow.push(/422/);
+    await page.goto('/');
+    await page.getByRole('link', { name: /Moth night lantern/ }).first().click();
+    await page.getByRole('link', { name: 'Send' }).click();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'The whole job as a file' }).click({ delay: 70 })]);
+    expect(download.suggestedFilename()).toBe('moth-night-lantern-burst.crow');
+    const file = await download.path();
+    const broken = join(mkdtempSync(join(tmpdir(), 'crow-')), 'broken.crow');
+    writeFileSync(broken, readFileSync(file).subarray(0, 5000));
+
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Open a job file' }).click({ delay: 70 });
+    await page.getByLabel('Job file (.crow)').setInputFiles(broken);
+    await page.getByRole('button', { name: 'Open it as a new job' }).click({ delay: 70 });
+    await expect(page.getByRole('alert')).toContainText('Confirm that you hold the right');
+    await page.getByRole('checkbox').check();
+    await page.getByRole('button', { name: 'Open it as a new job' }).click({ delay: 70 });
+    await expect(page.getByRole('alert')).toContainText('broken, or no zip');
+
+    await page.getByLabel('Job file (.crow)').setInputFiles(file);
+    await page.getByRole('button', { name: 'Open it as a new job' }).click({ delay: 70 });
+    await expect(page.getByRole('heading', { name: 'Build sheet' })).toBeVisible();
+    await expect(page.locator('.top-job')).toContainText('Moth night lantern, burst');
+    await expect(page.locator('[data-layer]')).toHaveCount(4);
+    await page.goto('/');
+    await expect(page.getByRole('link', { name: /Moth night lantern/ })).toHaveCount(2);
+});

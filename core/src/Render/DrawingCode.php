@@ -37,15 +37,21 @@ final class DrawingCode
     private static function found(string $folder, string $root): string
     {
         $files = self::files($root);
-        $times = array_map(fn (string $file): int => (int) filectime($file), $files);
-        $stats = array_map(fn (string $file, int $time): string => $file.':'.filesize($file).':'.$time, $files, $times);
-        $kept = $folder.'/code-'.hash('xxh128', implode(' ', [...$stats, ...self::engines()]));
+        $engines = self::engines();
+        $stats = implode(' ', $engines);
+        $newest = 0;
+        foreach ($files as $file) {
+            $time = (int) filectime($file);
+            $newest = max($newest, $time);
+            $stats .= " $file:".filesize($file).":$time";
+        }
+        $kept = $folder.'/code-'.hash('xxh128', $stats);
         $digest = is_file($kept) ? (string) file_get_contents($kept) : '';
         if (strlen($digest) === 32) {
             return $digest;
         }
-        $digest = self::digest($files, $root);
-        if (max([0, ...$times]) > time() - 2) {
+        $digest = self::digest($files, $root, $engines);
+        if ($newest > time() - 2) {
             return $digest;
         }
         // Where it cannot be kept, it is read anew each time.
@@ -54,15 +60,18 @@ final class DrawingCode
         return $digest;
     }
 
-    /** @param  list<string>  $files */
-    private static function digest(array $files, string $root): string
+    /**
+     * @param  list<string>  $files
+     * @param  list<string>  $engines
+     */
+    private static function digest(array $files, string $root, array $engines): string
     {
         $hash = hash_init('xxh128');
         foreach ($files as $file) {
             hash_update($hash, substr($file, strlen($root)).' ');
             hash_update_file($hash, $file);
         }
-        hash_update($hash, implode(' ', self::engines()));
+        hash_update($hash, implode(' ', $engines));
 
         return hash_final($hash);
     }
@@ -85,7 +94,9 @@ final class DrawingCode
     /** @return list<string> the libraries by the names of their files, which carry their versions, and programs by size */
     private static function engines(): array
     {
-        $names = array_map(fn (string $name): string => basename((string) realpath((glob("/usr/lib/*/$name") ?: [''])[0])), self::LIBRARIES);
+        // All of them lie where libvips does.
+        $place = dirname((glob('/usr/lib/*/'.self::LIBRARIES[0]) ?: [''])[0]);
+        $names = array_map(fn (string $name): string => basename((string) realpath((glob("$place/$name") ?: [''])[0])), self::LIBRARIES);
 
         return [...$names, ...array_map(fn (string $program): string => $program.':'.(is_file($program) ? filesize($program) : 0), self::PROGRAMS)];
     }
