@@ -8,6 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Asset\FolderShelf;
+use TallCrow\Cli\Crow;
 use TallCrow\Edit\Operation;
 use TallCrow\Edit\Operations;
 use TallCrow\Effect\Catalogue;
@@ -140,6 +141,18 @@ final class Fixtures
         self::run(['woff2_decompress', "$folder/font.woff2"]);
 
         return "$folder/font.ttf";
+    }
+
+    /** Runs the command line within this process. @return array{int, string, string} exit code, output, errors */
+    public static function crow(string ...$words): array
+    {
+        [$out, $error] = [fopen('php://memory', 'w+'), fopen('php://memory', 'w+')];
+        assert($out !== false && $error !== false);
+        $code = Crow::run(array_values($words), $out, $error);
+        rewind($out);
+        rewind($error);
+
+        return [$code, (string) stream_get_contents($out), (string) stream_get_contents($error)];
     }
 
     /** Runs a reference tool. @param  list<string>  $command */

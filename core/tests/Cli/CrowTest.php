@@ -5,46 +5,35 @@ declare(strict_types=1);
 use TallCrow\Cli\Crow;
 use TallCrow\Tests\Fixtures;
 
-/** @return array{int, string, string} exit code, output, errors */
-function crow(string ...$words): array
-{
-    [$out, $error] = [fopen('php://memory', 'w+'), fopen('php://memory', 'w+')];
-    $code = Crow::run(array_values($words), $out, $error);
-    rewind($out);
-    rewind($error);
-
-    return [$code, (string) stream_get_contents($out), (string) stream_get_contents($error)];
-}
-
 it('renders at any ppi and any region, with assets found beside the artwork', function (): void {
     $out = Fixtures::temporary('crow').'/out.png';
-    expect(crow('render', Fixtures::assets().'/rangers-badge.json', '--out', $out, '--ppi', '50')[0])->toBe(Crow::FINE)
+    expect(Fixtures::crow('render', Fixtures::assets().'/rangers-badge.json', '--out', $out, '--ppi', '50')[0])->toBe(Crow::FINE)
         ->and(array_slice((array) getimagesize($out), 0, 2))->toBe([600, 600]);
-    [$code, $said] = crow('render', Fixtures::assets().'/rangers-badge.json', "--out=$out", '--region=1500,1200,320,200');
+    [$code, $said] = Fixtures::crow('render', Fixtures::assets().'/rangers-badge.json', "--out=$out", '--region=1500,1200,320,200');
     expect($code)->toBe(Crow::FINE)->and($said)->toContain('320 × 200 px, 300 ppi')->and(array_slice((array) getimagesize($out), 0, 2))->toBe([320, 200]);
 });
 
 it('answers preflight in words and in JSON, and with its exit code', function (): void {
-    [$code, $json] = crow('preflight', Fixtures::assets().'/rangers-badge.json', '--json');
+    [$code, $json] = Fixtures::crow('preflight', Fixtures::assets().'/rangers-badge.json', '--json');
     $report = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
     expect($code)->toBe(Crow::FINE)->and($report['verdict'])->toBe('warn')->and(array_column($report['findings'], 'key'))->toContain('sheet', 'edge', 'haze', 'vanish:White', 'ppi:pool');
-    [$code, $words] = crow('preflight', Fixtures::assets().'/kite-day.json');
+    [$code, $words] = Fixtures::crow('preflight', Fixtures::assets().'/kite-day.json');
     expect($code)->toBe(Crow::FAILED)->and($words)->toContain('fail On Oat')->toContain('pass Edges');
 });
 
 it('inspects any PNG, also one that was made elsewhere', function (): void {
     $file = Fixtures::temporary('crow').'/other.png';
     Fixtures::run(['convert', '-size', '1200x900', 'xc:white', '-fill', '#1d2b1f', '-draw', 'circle 600,450 600,100', '-units', 'PixelsPerInch', '-density', '72', $file]);
-    [$code, $json] = crow('inspect', $file, '--width', '10in', '--on', '#1d2b1f', '--rule', 'accept-200', '--json');
+    [$code, $json] = Fixtures::crow('inspect', $file, '--width', '10in', '--on', '#1d2b1f', '--rule', 'accept-200', '--json');
     $report = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
     $verdicts = array_column($report['findings'], 'verdict', 'key');
     expect($code)->toBe(Crow::FAILED)->and($report['effective_ppi'])->toEqual(120)->and($report['stated_ppi'])->toEqualWithDelta(72, 0.02)
         ->and($verdicts['sheet'])->toBe('fail')->and($verdicts['background'])->toBe('fail')->and($verdicts['edge'])->toBe('fail')->and($verdicts['vanish:#1d2b1f'])->toBe('fail');
-    expect(crow('inspect', $file, '--width', '3in')[1])->toContain('effective ppi: 400');
+    expect(Fixtures::crow('inspect', $file, '--width', '3in')[1])->toContain('effective ppi: 400');
 });
 
 it('answers unusable input with 2 and one line', function (array $words, string $says): void {
-    [$code, , $error] = crow(...array_map(fn (string $w): string => str_replace('{demo}', Fixtures::assets(), $w), $words));
+    [$code, , $error] = Fixtures::crow(...array_map(fn (string $w): string => str_replace('{demo}', Fixtures::assets(), $w), $words));
     expect($code)->toBe(Crow::UNUSABLE)->and($error)->toStartWith('crow: ')->toContain($says)->and(substr_count($error, "\n"))->toBe(1);
 })->with([
     [['polish'], 'is no command'], [['render'], 'Missing: an artwork'], [['render', '/nowhere.json', '--out', 'x.png'], 'no file that can be read'],
@@ -56,7 +45,7 @@ it('answers unusable input with 2 and one line', function (array $words, string 
 ]);
 
 it('helps when asked', function (): void {
-    expect(crow('--help'))->toMatchArray([0 => Crow::FINE, 2 => ''])->and(crow()[1])->toContain('bin/crow inspect');
+    expect(Fixtures::crow('--help'))->toMatchArray([0 => Crow::FINE, 2 => ''])->and(Fixtures::crow()[1])->toContain('bin/crow inspect');
 });
 
 it('runs from the shell', function (): void {

@@ -17,18 +17,18 @@ function lone_sheet(): string
 it('packs a job, and draws from the file, from its folder and from shelves alike', function (): void {
     $work = Fixtures::temporary('work');
     $sheet = lone_sheet();
-    [$code, $said] = crow('pack', $sheet, '--shelf', $work, '--shelf', Fixtures::assets(), '--out', "$work/badge.crow");
+    [$code, $said] = Fixtures::crow('pack', $sheet, '--shelf', $work, '--shelf', Fixtures::assets(), '--out', "$work/badge.crow");
     expect($code)->toBe(Crow::FINE)->and($said)->toContain(sprintf('with %d files', count(Fixtures::demo('rangers-badge')->files())));
-    expect(crow('unpack', "$work/badge.crow", '--out', "$work/badge")[0])->toBe(Crow::FINE);
+    expect(Fixtures::crow('unpack', "$work/badge.crow", '--out', "$work/badge")[0])->toBe(Crow::FINE);
     $ways = [[$sheet, '--shelf', Fixtures::assets()], ["$work/badge.crow"], ["$work/badge/artwork.json"]];
     foreach ($ways as $i => $way) {
-        expect(crow('render', ...$way, ...['--out', "$work/$i.png", '--ppi', '40'])[0])->toBe(Crow::FINE);
+        expect(Fixtures::crow('render', ...$way, ...['--out', "$work/$i.png", '--ppi', '40'])[0])->toBe(Crow::FINE);
     }
     // ImageMagick says how many pixels differ.
     foreach (['1', '2'] as $other) {
         expect(Fixtures::run(['convert', "$work/0.png", "$work/$other.png", '-metric', 'AE', '-compare', '-format', '%[distortion]', 'info:']))->toBe('0');
     }
-    expect(crow('preflight', "$work/badge.crow")[1])->toContain('warn');
+    expect(Fixtures::crow('preflight', "$work/badge.crow")[1])->toContain('warn');
 });
 
 it('carries the licences that stand beside the files', function (): void {
@@ -36,13 +36,13 @@ it('carries the licences that stand beside the files', function (): void {
     $name = Fixtures::demo('rangers-badge')->files()[0];
     copy(Fixtures::assets()."/$name", "$work/$name");
     file_put_contents("$work/licences.json", json_encode([$name => ['licence' => 'OFL-1.1', 'author' => 'Quarry Road type']]));
-    crow('pack', lone_sheet(), '--shelf', $work, '--shelf', Fixtures::assets(), '--out', "$work/badge.crow");
-    crow('unpack', "$work/badge.crow", '--out', "$work/badge");
+    Fixtures::crow('pack', lone_sheet(), '--shelf', $work, '--shelf', Fixtures::assets(), '--out', "$work/badge.crow");
+    Fixtures::crow('unpack', "$work/badge.crow", '--out', "$work/badge");
     expect(json_decode((string) file_get_contents("$work/badge/licences.json"), true)[$name])->toBe(['licence' => 'OFL-1.1', 'author' => 'Quarry Road type', 'url' => '']);
 });
 
 it('says what is wrong with a job file, a shelf or a folder', function (Closure $words, string $says): void {
-    [$code, , $error] = crow(...$words(Fixtures::temporary('work')));
+    [$code, , $error] = Fixtures::crow(...$words(Fixtures::temporary('work')));
     expect($code)->toBe(Crow::UNUSABLE)->and($error)->toContain($says);
 })->with([
     'a shelf that is not there' => [fn (string $work): array => ['render', lone_sheet(), '--shelf', "$work/none", '--out', "$work/a.png"], 'none'],

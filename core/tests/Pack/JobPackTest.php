@@ -27,7 +27,7 @@ function packed_badge(): string
 }
 
 /** A job file with some of its entries changed or taken away, or with others put in. */
-function spoiled(array $entries, ?callable $manifest = null, ?callable $after = null): string
+function spoiled_pack(array $entries, ?callable $manifest = null, ?callable $after = null): string
 {
     $path = packed_badge();
     $zip = new ZipArchive;
@@ -83,28 +83,28 @@ it('refuses a hostile or broken file, says why, and puts nothing outside the fol
 
         return $path;
     }, 'no zip'],
-    'no manifest' => [fn (): string => spoiled(['manifest.json' => null]), 'no manifest.json'],
-    'a manifest that is no JSON' => [fn (): string => spoiled(['manifest.json' => '{']), 'no manifest.json'],
-    'another format' => [fn (): string => spoiled([], fn (array $m): array => ['format' => 'tallcrow.job/9'] + $m), 'not of the format'],
-    'no list of files' => [fn (): string => spoiled([], fn (array $m): array => ['files' => 'all'] + $m), 'no list of files'],
-    'a path that climbs' => [fn (): string => spoiled(['files/../../kite.png' => 'x'], fn (array $m): array => ['files' => [['name' => '../../kite.png', 'sha256' => hash('sha256', 'x')]]] + $m), 'no plain name'],
-    'a path from the root' => [fn (): string => spoiled([], fn (array $m): array => ['files' => [['name' => '/tmp/kite.png', 'sha256' => hash('sha256', 'x')]]] + $m), 'no plain name'],
-    'a file that would be the sheet' => [fn (): string => spoiled([], fn (array $m): array => ['files' => [['name' => 'artwork.json', 'sha256' => hash('sha256', 'x')]]] + $m), 'no plain name'],
-    'one name twice, but for capitals' => [fn (): string => spoiled([], fn (array $m): array => ['files' => [...$m['files'], ['name' => strtoupper($m['files'][0]['name'])] + $m['files'][0]]] + $m), 'twice'],
-    'no hash' => [fn (): string => spoiled([], fn (array $m): array => ['files' => [['name' => 'kite.png', 'sha256' => 'none']]] + $m), 'no SHA-256'],
-    'a file changed on the way' => [fn (): string => spoiled(['files/'.Fixtures::demo('rangers-badge')->files()[0] => 'changed']), 'damaged or changed'],
-    'a file missing' => [fn (): string => spoiled(['files/'.Fixtures::demo('rangers-badge')->files()[0] => null]), 'is missing'],
-    'a file that the sheet names and the manifest does not' => [fn (): string => spoiled([], fn (array $m): array => ['files' => []] + $m), 'which is not in it'],
-    'a password' => [fn (): string => spoiled([], null, fn (ZipArchive $zip) => $zip->setEncryptionName('artwork.json', ZipArchive::EM_AES_256, 'kite')), 'password'],
-    'too many entries' => [fn (): string => spoiled(array_fill_keys(array_map(fn (int $i): string => "more/$i", range(1, 300)), 'x')), 'more than 300 files'],
-    'a sheet that unpacks to more than any sheet' => [fn (): string => spoiled(['artwork.json' => str_repeat(' ', 4_000_001)]), 'more than 4 MB'],
-    'a bomb' => [fn (): string => spoiled(['more/1' => str_repeat("\0", 210_000_000), 'more/2' => str_repeat("\0", 210_000_000)]), 'more than 400 MB'],
+    'no manifest' => [fn (): string => spoiled_pack(['manifest.json' => null]), 'no manifest.json'],
+    'a manifest that is no JSON' => [fn (): string => spoiled_pack(['manifest.json' => '{']), 'no manifest.json'],
+    'another format' => [fn (): string => spoiled_pack([], fn (array $m): array => ['format' => 'tallcrow.job/9'] + $m), 'not of the format'],
+    'no list of files' => [fn (): string => spoiled_pack([], fn (array $m): array => ['files' => 'all'] + $m), 'no list of files'],
+    'a path that climbs' => [fn (): string => spoiled_pack(['files/../../kite.png' => 'x'], fn (array $m): array => ['files' => [['name' => '../../kite.png', 'sha256' => hash('sha256', 'x')]]] + $m), 'no plain name'],
+    'a path from the root' => [fn (): string => spoiled_pack([], fn (array $m): array => ['files' => [['name' => '/tmp/kite.png', 'sha256' => hash('sha256', 'x')]]] + $m), 'no plain name'],
+    'a file that would be the sheet' => [fn (): string => spoiled_pack([], fn (array $m): array => ['files' => [['name' => 'artwork.json', 'sha256' => hash('sha256', 'x')]]] + $m), 'no plain name'],
+    'one name twice, but for capitals' => [fn (): string => spoiled_pack([], fn (array $m): array => ['files' => [...$m['files'], ['name' => strtoupper($m['files'][0]['name'])] + $m['files'][0]]] + $m), 'twice'],
+    'no hash' => [fn (): string => spoiled_pack([], fn (array $m): array => ['files' => [['name' => 'kite.png', 'sha256' => 'none']]] + $m), 'no SHA-256'],
+    'a file changed on the way' => [fn (): string => spoiled_pack(['files/'.Fixtures::demo('rangers-badge')->files()[0] => 'changed']), 'damaged or changed'],
+    'a file missing' => [fn (): string => spoiled_pack(['files/'.Fixtures::demo('rangers-badge')->files()[0] => null]), 'is missing'],
+    'a file that the sheet names and the manifest does not' => [fn (): string => spoiled_pack([], fn (array $m): array => ['files' => []] + $m), 'which is not in it'],
+    'a password' => [fn (): string => spoiled_pack([], null, fn (ZipArchive $zip) => $zip->setEncryptionName('artwork.json', ZipArchive::EM_AES_256, 'kite')), 'password'],
+    'too many entries' => [fn (): string => spoiled_pack(array_fill_keys(array_map(fn (int $i): string => "more/$i", range(1, 300)), 'x')), 'more than 300 files'],
+    'a sheet that unpacks to more than any sheet' => [fn (): string => spoiled_pack(['artwork.json' => str_repeat(' ', 4_000_001)]), 'more than 4 MB'],
+    'a bomb' => [fn (): string => spoiled_pack(['more/1' => str_repeat("\0", 210_000_000), 'more/2' => str_repeat("\0", 210_000_000)]), 'more than 400 MB'],
 ]);
 
 it('stops unpacking where the size is, whatever the zip says of itself', function (): void {
     $name = Fixtures::demo('rangers-badge')->files()[0];
     $bytes = str_repeat("\0", 61_000_000);
-    $path = spoiled(["files/$name" => $bytes], fn (array $m): array => ['files' => array_map(fn (array $file): array => $file['name'] === $name ? ['sha256' => hash('sha256', $bytes)] + $file : $file, $m['files'])] + $m);
+    $path = spoiled_pack(["files/$name" => $bytes], fn (array $m): array => ['files' => array_map(fn (array $file): array => $file['name'] === $name ? ['sha256' => hash('sha256', $bytes)] + $file : $file, $m['files'])] + $m);
     // The length before packing, four bytes of each header, is set to 100.
     $zip = (string) file_get_contents($path);
     file_put_contents($path, str_replace(pack('V', strlen($bytes)), pack('V', 100), $zip));
