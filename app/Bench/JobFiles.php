@@ -23,9 +23,6 @@ use TallCrow\Type\FontRefused;
 /** Whole jobs in one file: out of a shop, and into one. */
 final readonly class JobFiles
 {
-    /** Pixels of the longer side of the preview. */
-    private const PREVIEW = 640;
-
     public function __construct(
         private Briefs $briefs,
         private Shelving $shelving,
@@ -42,8 +39,7 @@ final readonly class JobFiles
             $asset = $held->get($name);
             $files[] = new PackedFile($name, $studio->shelf->path($name), new Terms($asset->licence_name ?? '', $asset->licence_author ?? '', $asset->licence_url ?? ''));
         }
-        $sheet = $artwork->sheet;
-        $preview = $studio->renderer->picture($artwork, Frame::sheet($sheet, $sheet->ppi->value * self::PREVIEW / max($sheet->width, $sheet->height)), fn (LayerTrouble $trouble): null => null);
+        $preview = $studio->renderer->picture($artwork, Frame::sheet($artwork->sheet, JobPack::previewPpi($artwork->sheet)), fn (LayerTrouble $trouble): null => null);
         $path = $job->shop->folder('scratch').'/job-'.$job->id.'-'.bin2hex(random_bytes(6)).'.crow';
         JobPack::write($artwork, $files, $preview, $path);
 

@@ -34,9 +34,6 @@ final class Crow
 
     public const UNUSABLE = 2;
 
-    /** Pixels of the longer side of the preview in a job file. */
-    private const PREVIEW = 640;
-
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
         bin/crow preflight JOB [--shelf FOLDER ...] [--json]
@@ -117,8 +114,7 @@ final class Crow
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.crow');
         $terms = ShelfTerms::of($arguments->options('shelf'));
         $files = array_map(fn (string $name): PackedFile => new PackedFile($name, $shelf->path($name), $terms[$name] ?? new Terms), $artwork->files());
-        $ppi = min($artwork->sheet->ppi->value, self::PREVIEW * $artwork->sheet->ppi->value / max($artwork->sheet->width, $artwork->sheet->height));
-        JobPack::write($artwork, $files, (new Renderer($shelf))->picture($artwork, Frame::sheet($artwork->sheet, $ppi)), $target);
+        JobPack::write($artwork, $files, (new Renderer($shelf))->picture($artwork, Frame::sheet($artwork->sheet, JobPack::previewPpi($artwork->sheet))), $target);
         fprintf($out, "%s: %s with %d files, %d bytes\n", $target, $artwork->title, count($files), filesize($target));
 
         return self::FINE;

@@ -6,6 +6,7 @@ namespace TallCrow\Pack;
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\Sheet;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use ZipArchive;
@@ -25,6 +26,9 @@ final class JobPack
     public const PREVIEW = 'preview.png';
 
     public const FILES = 'files/';
+
+    /** Pixels of the preview's longer side, at most. */
+    private const PREVIEW_SIDE = 640;
 
     /**
      * Written aside and renamed, so that a file of this name is always whole.
@@ -55,6 +59,12 @@ final class JobPack
             @unlink($aside);
             throw JobPackRefused::unwritable($path);
         }
+    }
+
+    /** The pixels per inch at which the whole sheet makes a preview. */
+    public static function previewPpi(Sheet $sheet): float
+    {
+        return $sheet->ppi->value * min(1.0, self::PREVIEW_SIDE / max($sheet->width, $sheet->height));
     }
 
     /**
