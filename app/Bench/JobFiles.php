@@ -85,8 +85,10 @@ final readonly class JobFiles
 
     private function put(Shop $shop, PackedFile $file): Asset
     {
+        // No licence is made up: the shelf says that none was stated.
+        $licence = $file->terms->licence === '' ? 'not stated' : $file->terms->licence;
         try {
-            return $this->shelving->put($shop, $file->path, $file->name, new Provenance($file->terms->licence, $file->terms->author, $file->terms->url));
+            return $this->shelving->put($shop, $file->path, $file->name, new Provenance($licence, $file->terms->author, $file->terms->url));
         } catch (AssetUnusable|PictureRefused|FontRefused $refused) {
             throw JobPackRefused::file($file->name, $refused);
         }
@@ -97,7 +99,8 @@ final readonly class JobFiles
     {
         $hash = hash_file('sha256', $file->path);
         foreach ($shop->assets()->where('bytes', filesize($file->path))->orderByRaw('file = ? desc', [$file->name])->get() as $asset) {
-            if (hash_file('sha256', $shop->folder('assets').'/'.$asset->file) === $hash) {
+            $path = $shop->folder('assets').'/'.$asset->file;
+            if (is_file($path) && hash_file('sha256', $path) === $hash) {
                 return $asset->file;
             }
         }
