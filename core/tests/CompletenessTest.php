@@ -79,3 +79,21 @@ it('has no page of docs that the README does not name', function (): void {
         expect($readme)->toContain(substr($file, strlen(dirname(__DIR__, 2)) + 1));
     }
 });
+
+it('names in docs/words.md only what is in the code', function (): void {
+    $root = dirname(__DIR__, 2);
+    $known = [];
+    foreach (['core/src', 'app', 'resources/ts'] as $folder) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("$root/$folder", FilesystemIterator::SKIP_DOTS), RecursiveIteratorIterator::SELF_FIRST) as $file) {
+            assert($file instanceof SplFileInfo);
+            $known[$file->isDir() ? $file->getBasename().'/' : pathinfo($file->getBasename(), PATHINFO_FILENAME)] = true;
+        }
+    }
+    preg_match_all('/^\|[^|]*\|[^|]*\|([^|]*)\|/m', page('words.md'), $cells);
+    preg_match_all('/`([^`]+)`/', implode(' ', array_slice($cells[1], 2)), $names);
+    foreach ($names[1] as $name) {
+        // A method is named by its brackets; a folder by its slash, in the folder that it lies in or alone.
+        $last = preg_replace('#^.*?([^/]+/?)$#', '$1', $name);
+        expect(str_ends_with($name, '()') || isset($known[$last]))->toBeTrue("\"$name\" is nowhere in the code");
+    }
+});
