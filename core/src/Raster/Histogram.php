@@ -14,12 +14,7 @@ final class Histogram
      */
     public static function of(Image $image): array
     {
-        $bytes = $image->operation('hist_find')->operation('cast', [BandFormat::Int])->toBytes();
-
-        /** @var list<int> $counts */
-        $counts = array_values((array) unpack('V*', $bytes));
-
-        return array_pad($counts, 256, 0);
+        return array_pad(self::ofShorts($image), 256, 0);
     }
 
     /**
