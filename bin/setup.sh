@@ -9,6 +9,7 @@ export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
 PACKAGES=(
     php8.2-cli php8.2-common php8.2-sqlite3 php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php8.2-intl unzip
     libvips42 libcairo2 libfreetype6 libharfbuzz0b libfribidi0 potrace
+    nginx-light php8.2-fpm
     chromium imagemagick pngcheck libharfbuzz-bin woff2
 )
 
@@ -70,9 +71,31 @@ types_of_the_api() {
     node bin/types.mjs
 }
 
+common_passwords() {
+    node bin/passwords.mjs
+}
+
 build_interface() {
     echo "Building the interface"
     npx vite build --logLevel error
+}
+
+# Where the database, uploads and exports lie: CROW_DATA, or within the checkout. Everything that is started reads it from here.
+data_folder() {
+    DATA=${CROW_DATA:-}
+    if [ -n "$DATA" ]; then
+        mkdir -p "$DATA/storage" "$DATA/views" "$DATA/private/sessions" "$DATA/private/cache" || fail "the folder $DATA cannot be made."
+        DATA=$(cd "$DATA" && pwd)
+        STAMPS=$DATA/stamps
+        export DB_DATABASE=${DB_DATABASE:-$DATA/database.sqlite} CROW_STORAGE=$DATA/storage/shops CROW_PRIVATE=$DATA/private CROW_LOGS=$DATA
+        export APP_CONFIG_CACHE=$DATA/config.php APP_ROUTES_CACHE=$DATA/routes.php APP_EVENTS_CACHE=$DATA/events.php VIEW_COMPILED_PATH=$DATA/views
+    fi
+    mkdir -p storage/logs storage/framework/sessions storage/framework/views storage/framework/cache
+    LOGS=${DATA:-$ROOT/storage/logs}
+    RUN=${DATA:-$ROOT/storage/framework}/run
+    # The name of a socket has room for 107 characters.
+    [ ${#RUN} -lt 90 ] || RUN=/tmp/tall-crow-$(id -u)-$(sha256sum <<<"$RUN" | cut -c1-12)
+    DATABASE=${DB_DATABASE:-$ROOT/database/database.sqlite}
 }
 
 environment() {
@@ -96,6 +119,8 @@ setup() {
     once npm package.json package-lock.json -- npm_packages || fail "npm packages could not be installed."
     [ -f resources/ts/generated/api.ts ] || rm -f "$STAMPS/types"
     once types docs/api.schema.json bin/types.mjs package-lock.json -- types_of_the_api || fail "the types of the interface could not be made."
+    [ -f storage/framework/common-passwords.txt ] || rm -f "$STAMPS/passwords"
+    once passwords bin/passwords.mjs package-lock.json -- common_passwords || fail "the list of common passwords could not be made."
     once interface resources/ts vite.config.ts package-lock.json -- build_interface || fail "the interface could not be built."
     [ -f demo/shelf/licences.json ] || rm -f "$STAMPS/shelf"
     once shelf demo/assets.json demo/art demo/DemoAssets.php package-lock.json -- php demo/gather.php || fail "the demo's fonts and art could not be put together."

@@ -6,6 +6,15 @@ return [
     // Uploads, exports and kept pictures lie here, one folder to a shop.
     'storage' => env('CROW_STORAGE', storage_path('app/shops')),
 
+    // What one print file may take before it is stopped from outside.
+    'limits' => [
+        'print_seconds' => (int) env('CROW_PRINT_SECONDS', 180),
+        'memory_mb' => (int) env('CROW_MEMORY_MB', 6000),
+    ],
+
+    // Passwords that are tried first, one to a line (bin/passwords.mjs writes it); without the file only their length is asked for.
+    'common_passwords' => storage_path('framework/common-passwords.txt'),
+
     // Names under which a browser may ask; anything else is another site's page reaching in.
     'hosts' => array_filter(explode(',', (string) env('CROW_HOSTS', '127.0.0.1,localhost,[::1]'))),
 ];

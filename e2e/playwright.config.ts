@@ -1,10 +1,13 @@
 import { defineConfig } from '@playwright/test';
 
+// The server is the application as it is shipped: nginx, two pools of PHP, cached routes and configuration, a second shop in the database.
+
 const port = 8399;
 
 export default defineConfig({
     testDir: '.',
     testMatch: '**/*.spec.ts',
+    globalSetup: './enter.ts',
     outputDir: '../test-results',
     workers: 1,
     fullyParallel: false,
@@ -13,6 +16,7 @@ export default defineConfig({
     reporter: [['list']],
     use: {
         baseURL: `http://127.0.0.1:${port}`,
+        storageState: 'e2e/.server/signed-in.json',
         viewport: { width: 1280, height: 800 },
         // Traces cost a quarter of the time: TRACE=1 keeps those of tests that fail.
         trace: process.env.TRACE === '1' ? 'retain-on-failure' : 'off',
@@ -23,7 +27,7 @@ export default defineConfig({
         },
     },
     webServer: {
-        command: `rm -rf e2e/.server && CROW_DATA=e2e/.server WORKERS=3 exec bin/demo ${port}`,
+        command: `rm -rf e2e/.server && CROW_DATA=e2e/.server exec bin/demo ${port}`,
         cwd: '..',
         url: `http://127.0.0.1:${port}/up`,
         timeout: 300_000,

@@ -2,70 +2,90 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AreaController;
 use App\Http\Controllers\ArtworkController;
 use App\Http\Controllers\AssetController;
 use App\Http\Controllers\AssetPreviewController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\CommentController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\OperationController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
 use App\Http\Controllers\SwatchController;
-use App\Models\PrintJob;
-use App\Models\Shop;
 use Illuminate\Support\Facades\Route;
 
-// Whatever is named in an address is looked up in the asking seller's shop alone.
-Route::bind('job', fn (string $id): PrintJob => app(Shop::class)->jobs()->findOrFail($id));
-foreach (['revision' => App\Models\Revision::class, 'export' => App\Models\Export::class, 'asset' => App\Models\Asset::class, 'area' => App\Models\SellersArea::class] as $name => $class) {
-    Route::bind($name, fn (string $id) => $class::query()->where('shop_id', app(Shop::class)->id)->findOrFail($id));
-}
+// Every route here is for people who are signed in, and sees their own shop's rows alone; bootstrap/app.php and
+// App\Http\Middleware\Permitted say how. A name that begins with `owner.` is for owners, `anyone.` also for viewers.
 
-Route::get('catalogue', CatalogueController::class);
-Route::get('lengths', LengthController::class);
+Route::get('catalogue', CatalogueController::class)->name('catalogue');
+Route::get('lengths', LengthController::class)->name('lengths');
 
-Route::get('jobs', [JobController::class, 'index']);
-Route::post('jobs', [JobController::class, 'store']);
-Route::post('jobs/open', [JobFileController::class, 'open']);
-Route::get('jobs/{job}', [JobController::class, 'show']);
-Route::get('jobs/{job}/file', [JobFileController::class, 'download']);
-Route::delete('jobs/{job}', [JobController::class, 'destroy']);
-Route::put('jobs/{job}/brief', BriefController::class);
-Route::put('jobs/{job}/artwork', [ArtworkController::class, 'save']);
-Route::post('jobs/{job}/undo', [ArtworkController::class, 'undo']);
-Route::post('jobs/{job}/redo', [ArtworkController::class, 'redo']);
-Route::post('jobs/{job}/operations', OperationController::class);
-Route::get('jobs/{job}/swatches.gpl', [SwatchController::class, 'download']);
-Route::post('jobs/{job}/swatches', [SwatchController::class, 'upload']);
-Route::get('jobs/{job}/exports', [ExportController::class, 'index']);
-Route::post('jobs/{job}/exports', [ExportController::class, 'store']);
+Route::get('jobs', [JobController::class, 'index'])->name('jobs.list');
+Route::post('jobs', [JobController::class, 'store'])->name('jobs.start');
+Route::post('jobs/open', [JobFileController::class, 'open'])->name('jobs.open-file')->middleware('throttle:uploads');
+Route::get('jobs/{job}', [JobController::class, 'show'])->name('jobs.show');
+Route::get('jobs/{job}/file', [JobFileController::class, 'download'])->name('jobs.file');
+Route::delete('jobs/{job}', [JobController::class, 'destroy'])->name('jobs.throw-away');
+Route::put('jobs/{job}/brief', BriefController::class)->name('jobs.change-brief');
+Route::put('jobs/{job}/artwork', [ArtworkController::class, 'save'])->name('sheet.save');
+Route::post('jobs/{job}/undo', [ArtworkController::class, 'undo'])->name('sheet.step-back');
+Route::post('jobs/{job}/redo', [ArtworkController::class, 'redo'])->name('sheet.step-forward');
+Route::post('jobs/{job}/operations', OperationController::class)->name('sheet.change');
+Route::get('jobs/{job}/swatches.gpl', [SwatchController::class, 'download'])->name('swatches.file');
+Route::post('jobs/{job}/swatches', [SwatchController::class, 'upload'])->name('swatches.upload')->middleware('throttle:uploads');
+Route::get('jobs/{job}/exports', [ExportController::class, 'index'])->name('exports.list');
+Route::post('jobs/{job}/exports', [ExportController::class, 'store'])->name('exports.begin')->middleware('throttle:exports');
 
-Route::get('revisions/{revision}/proof.png', [ProofController::class, 'sheet']);
-Route::get('revisions/{revision}/steps', [ProofController::class, 'steps']);
-Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
-Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
-Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
-Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
-Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
-Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
-Route::get('revisions/{revision}/preflight', PreflightController::class);
+Route::middleware('throttle:drawings')->group(function (): void {
+    Route::get('revisions/{revision}/proof.png', [ProofController::class, 'sheet']);
+    Route::get('revisions/{revision}/steps', [ProofController::class, 'steps']);
+    Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
+    Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
+    Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
+    Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
+    Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
+    Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
+    Route::get('revisions/{revision}/preflight', PreflightController::class);
+    Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
+    Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
+});
 
-Route::get('exports/{export}', [ExportController::class, 'show']);
-Route::delete('exports/{export}', [ExportController::class, 'cancel']);
-Route::get('exports/{export}/file', [ExportController::class, 'file']);
+Route::get('exports/{export}', [ExportController::class, 'show'])->name('exports.show');
+Route::delete('exports/{export}', [ExportController::class, 'cancel'])->name('exports.cancel');
+Route::get('exports/{export}/file', [ExportController::class, 'file'])->name('exports.file');
 
-Route::get('assets', [AssetController::class, 'index']);
-Route::post('assets', [AssetController::class, 'store']);
-Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
-Route::put('assets/{asset}/favourite', [AssetController::class, 'favour']);
-Route::post('assets/{asset}/trace', [AssetController::class, 'trace']);
-Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
+Route::get('assets', [AssetController::class, 'index'])->name('shelf.list');
+Route::post('assets', [AssetController::class, 'store'])->name('shelf.upload')->middleware('throttle:uploads');
+Route::put('assets/{asset}/favourite', [AssetController::class, 'favour'])->name('shelf.favour');
+Route::post('assets/{asset}/trace', [AssetController::class, 'trace'])->name('shelf.trace')->middleware('throttle:drawings');
 
-Route::get('areas', [AreaController::class, 'index']);
-Route::post('areas', [AreaController::class, 'store']);
-Route::delete('areas/{area}', [AreaController::class, 'destroy']);
+Route::get('areas', [AreaController::class, 'index'])->name('areas.list');
+Route::post('areas', [AreaController::class, 'store'])->name('areas.add');
+Route::delete('areas/{area}', [AreaController::class, 'destroy'])->name('areas.take-out');
+
+Route::get('jobs/{job}/comments', [CommentController::class, 'index'])->name('comments.list');
+Route::post('jobs/{job}/comments', [CommentController::class, 'store'])->name('anyone.comments.add');
+
+Route::get('me', [AccountController::class, 'show'])->name('account.show');
+Route::put('me/password', [AccountController::class, 'password'])->name('account.password.change')->middleware('throttle:doors');
+Route::post('me/codes', [AccountController::class, 'prepareCodes'])->name('account.codes.prepare')->middleware('throttle:doors');
+Route::put('me/codes', [AccountController::class, 'startCodes'])->name('account.codes.switch-on')->middleware('throttle:doors');
+Route::delete('me/codes', [AccountController::class, 'stopCodes'])->name('account.codes.switch-off')->middleware('throttle:doors');
+Route::post('me/sign-out-everywhere', [AccountController::class, 'signOutEverywhere'])->name('account.sign-out-everywhere');
+Route::get('me/tokens', [AccountController::class, 'tokens'])->name('account.tokens.list');
+Route::post('me/tokens', [AccountController::class, 'makeToken'])->name('account.tokens.make');
+Route::delete('me/tokens/{token}', [AccountController::class, 'dropToken'])->name('account.tokens.take-back')->whereNumber('token');
+
+Route::get('people', [PeopleController::class, 'index'])->name('owner.people.list');
+Route::post('people/invitations', [PeopleController::class, 'invite'])->name('owner.people.invite');
+Route::put('people/{person}', [PeopleController::class, 'update'])->name('owner.people.change-role');
+Route::post('people/{person}/reset', [PeopleController::class, 'reset'])->name('owner.people.give-reset-code');
+Route::delete('people/{person}', [PeopleController::class, 'destroy'])->name('owner.people.take-out');
+Route::get('journal', [PeopleController::class, 'journal'])->name('owner.journal');

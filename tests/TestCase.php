@@ -9,7 +9,10 @@ use App\Bench\Provenance;
 use App\Bench\Shelving;
 use App\Http\Answers\Answer;
 use App\Models\PrintJob;
+use App\Models\Role;
 use App\Models\Shop;
+use App\Models\User;
+use App\People\Accounts;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\File;
@@ -24,19 +27,30 @@ abstract class TestCase extends BaseTestCase
 
     protected Shop $shop;
 
+    protected User $user;
+
     protected function setUp(): void
     {
         parent::setUp();
         // Tests run beside one another, each in a place of its own.
         config(['crow.storage' => sys_get_temp_dir().'/tall-crow-testing-'.getmypid().'/shops']);
         $this->shop = Shop::query()->create(['name' => 'Lantern & Rook']);
-        $this->withHeader('Sec-Fetch-Site', 'same-origin')->withServerVariables(['HTTP_HOST' => '127.0.0.1', 'SERVER_NAME' => '127.0.0.1']);
+        $this->user = app(Accounts::class)->add($this->shop, Role::Owner, 'Wren', 'wren', null);
+        $this->signIn($this->user)->withServerVariables(['HTTP_HOST' => '127.0.0.1', 'SERVER_NAME' => '127.0.0.1']);
     }
 
     protected function tearDown(): void
     {
         File::deleteDirectory(dirname((string) config('crow.storage')));
         parent::tearDown();
+    }
+
+    /** As a browser that is signed in and has loaded a page: with a session and its token against forged requests. */
+    protected function signIn(User $user): static
+    {
+        auth()->forgetGuards();
+
+        return $this->actingAs($user, 'web')->withSession(['_token' => 'of-the-page', 'era' => $user->session_era])->withHeader('X-CSRF-TOKEN', 'of-the-page');
     }
 
     /** Whatever is asked, the answer has the form that the API's description gives it. */

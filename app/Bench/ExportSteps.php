@@ -6,46 +6,61 @@ namespace App\Bench;
 
 use App\Models\Export;
 use App\Models\ExportState;
-use TallCrow\Export\ExportProgress;
 use TallCrow\Export\ExportStage;
 
-/** Writes down how far an export is, and ends it when its seller asked for that. */
-final readonly class ExportSteps implements ExportProgress
+/** Writes down how far an export is, that it is alive, and hears whether its seller still wants it. */
+final class ExportSteps
 {
     /** Shares of the whole, as measured on full sheets of a dozen layers. */
     private const LAYERS_TO = 50;
 
     private const WRITE_TO = 75;
 
-    public function __construct(private Export $export) {}
+    /** Seconds between two looks at what the seller wants. */
+    private const LOOK = 0.4;
 
-    public function layer(int $number, int $of, string $name): void
-    {
-        $this->step('layers', (int) (self::LAYERS_TO * $number / max(1, $of)));
-    }
+    /** Seconds between two signs of life. */
+    public const BEAT = 5.0;
 
-    public function line(int $number, int $of, string $kind): void
-    {
-        $this->step('layers', $this->export->progress);
-    }
+    private float $looked = 0.0;
 
-    public function stage(ExportStage $stage): void
-    {
-        $this->step($stage->value, match ($stage) {
-            ExportStage::Layers => 0,
-            ExportStage::Write => self::LAYERS_TO,
-            ExportStage::Check => self::WRITE_TO,
-        });
-    }
+    private float $beaten = 0.0;
 
-    private function step(string $stage, int $progress): void
+    public function __construct(private readonly Export $export) {}
+
+    /** @param  array<string, mixed>  $told  a line of `crow print` */
+    public function step(array $told): void
     {
-        $state = Export::query()->whereKey($this->export->id)->value('state');
-        if ($state === null || $state === ExportState::Cancelling) {
-            throw new ExportCancelled('The seller cancelled this export.');
+        if (is_int($told['layer'] ?? null) && is_int($told['of'] ?? null)) {
+            $this->write(ExportStage::Layers->value, (int) (self::LAYERS_TO * $told['layer'] / max(1, $told['of'])));
+        } elseif (is_string($told['stage'] ?? null)) {
+            $this->write($told['stage'], match (ExportStage::tryFrom($told['stage'])) {
+                ExportStage::Write => self::LAYERS_TO,
+                ExportStage::Check => self::WRITE_TO,
+                default => 0,
+            });
         }
+    }
+
+    public function isWanted(): bool
+    {
+        $now = microtime(true);
+        if ($now - $this->looked < self::LOOK) {
+            return true;
+        }
+        $this->looked = $now;
+        if ($now - $this->beaten > self::BEAT) {
+            $this->beaten = $now;
+            Export::query()->whereKey($this->export->id)->update(['beat_at' => now()]);
+        }
+
+        return Export::query()->whereKey($this->export->id)->value('state') === ExportState::Running;
+    }
+
+    private function write(string $stage, int $progress): void
+    {
         // Groups tell of their own layers too: the bar never goes back.
-        if ($progress >= $this->export->progress || $stage !== $this->export->stage) {
+        if ($progress > $this->export->progress || $stage !== $this->export->stage) {
             $this->export->update(['stage' => $stage, 'progress' => max($progress, $this->export->progress)]);
         }
     }

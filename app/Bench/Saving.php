@@ -6,14 +6,11 @@ namespace App\Bench;
 
 use Illuminate\Support\Facades\DB;
 
-/**
- * Reads and writes as one. A transaction that has read cannot write once another process has written meanwhile: the
- * database says that it is locked, and no waiting helps. It is then begun again, with what stands there now. (Asking for the
- * write lock at the beginning would spare that; PDO of PHP 8.2 cannot begin so.)
- */
+/** Reads and writes as one. The connection takes the write lock at its start and waits for it: see App\Database\WriteLockedSqlite. */
 final class Saving
 {
-    private const TRIES = 8;
+    /** Another engine than SQLite may break a tie between two transactions by ending one of them. */
+    private const TRIES = 5;
 
     /**
      * @template T

@@ -12,8 +12,10 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 use TallCrow\Cutout\Background;
 use TallCrow\Raster\Image;
+use TallCrow\Render\DrawingWatch;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Renderer;
+use TallCrow\Render\WatchedPictures;
 
 /** A shop's shelf and the renderer that draws from it, with its store of kept pictures. */
 final readonly class Studio
@@ -30,8 +32,9 @@ final readonly class Studio
     {
         $shelf = new FolderShelf($shop->folder('assets'));
         $pictures = new FolderPictures($shop->folder('pictures'));
+        $watched = new WatchedPictures($pictures, new DrawingWatch($shop->folder('watch')));
 
-        return new self($shelf, new Renderer($shelf, $pictures), $pictures);
+        return new self($shelf, new Renderer($shelf, $watched), $pictures);
     }
 
     /**

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Bench\StaleVersion;
+use App\People\SignInRefused;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Session\TokenMismatchException;
 use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\Fault;
 use TallCrow\Asset\AssetUnusable;
@@ -33,12 +36,17 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([ArtworkInvalid::class, StaleVersion::class, ...self::SAID]);
+        $exceptions->dontReport([ArtworkInvalid::class, StaleVersion::class, SignInRefused::class, ...self::SAID]);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(fn (ArtworkInvalid $e): JsonResponse => response()->json([
             'message' => 'The build sheet was not saved: '.$e->getMessage(),
             'faults' => array_map(fn (Fault $f): array => ['path' => $f->path, 'reason' => $f->reason], $e->faults),
         ], 422));
+        $exceptions->render(fn (SignInRefused $e): JsonResponse => response()->json(
+            ['message' => $e->getMessage(), 'code' => $e->codeWanted], $e->status, $e->wait > 0 ? ['Retry-After' => (string) $e->wait] : [],
+        ));
+        $exceptions->render(fn (AuthenticationException $e, Request $request): ?JsonResponse => $request->is('api/*') ? response()->json(['message' => 'Sign in first.'], 401) : null);
+        $exceptions->render(fn (TokenMismatchException $e): JsonResponse => response()->json(['message' => 'This change did not come from a page of this shop, or the page is too old. Load it again.'], 419));
         $exceptions->render(fn (StaleVersion $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'version' => $e->current], 409));
         $exceptions->render(fn (\Throwable $e): ?JsonResponse => in_array($e::class, self::SAID, true)
             ? response()->json(['message' => $e->getMessage()], 422)

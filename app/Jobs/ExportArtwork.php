@@ -4,26 +4,35 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Bench\ExportCancelled;
+use App\Bench\ExportClaim;
 use App\Bench\ExportSteps;
-use App\Bench\Studio;
+use App\Drawing\PrintProcess;
+use App\Drawing\PrintRefused;
+use App\Drawing\PrintStopped;
 use App\Models\Export;
 use App\Models\ExportState;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
-use TallCrow\Export\Exporter;
-use TallCrow\Export\PngBroken;
-use TallCrow\Render\LayerTrouble;
 
-/** Makes the print file. May be begun again after its worker died: the file is written aside, so a half one never shows. */
+/**
+ * Makes the print file. May be queued twice, and begun again after its worker died: whoever claims the export makes it, and the
+ * file is written aside, so a half one never shows.
+ */
 final class ExportArtwork implements ShouldQueue
 {
     use Queueable;
 
-    public int $tries = 5;
+    /** Seconds after which one that has to wait for another of its shop looks again. */
+    private const WAIT = 2;
 
-    public int $timeout = 600;
+    /** Without a bound: one that waits is put back each time. What fails is told by the export itself. */
+    public int $tries = 0;
+
+    public int $maxExceptions = 3;
+
+    public int $timeout = 0;
 
     public function __construct(private readonly int $export) {}
 
@@ -38,34 +47,42 @@ final class ExportArtwork implements ShouldQueue
 
             return;
         }
-        $export->update(['state' => ExportState::Running, 'stage' => 'layers', 'progress' => 0]);
+        // One at a time of each shop, so that no seller keeps the others waiting.
+        if (ExportClaim::shopIsBusy($export)) {
+            $this->release(self::WAIT);
+
+            return;
+        }
+        if (! ExportClaim::claim($export)) {
+            return;
+        }
+        $this->make($export->refresh());
+    }
+
+    private function make(Export $export): void
+    {
+        $steps = new ExportSteps($export);
         try {
-            $done = Exporter::export(
-                $export->revision->read(),
-                Studio::of($export->shop)->shelf,
-                $export->path(),
-                $export->scratch(),
-                new ExportSteps($export),
-                $export->job->area(),
-            );
-            $export->update(['figures' => $done->toArray()]);
+            $figures = (new PrintProcess($export))->run($steps->step(...), $steps->isWanted(...));
+            $export->update(['figures' => $figures]);
             $this->end($export, ExportState::Done, 'done', 100);
-        } catch (ExportCancelled) {
-            @unlink($export->path());
-            $this->end($export, ExportState::Cancelled, 'cancelled');
-        } catch (LayerTrouble|PngBroken $trouble) {
+        } catch (PrintStopped $stopped) {
+            File::delete($export->path());
+            $stopped->cancelled ? $this->end($export, ExportState::Cancelled, 'cancelled') : $this->failed($stopped);
+        } catch (PrintRefused $refused) {
             // Another try would meet the same trouble.
-            $this->fail($trouble);
+            $this->failed($refused);
+        } finally {
+            File::deleteDirectory($export->scratch());
         }
     }
 
     /** After the last try, or at once for what another try would not mend. */
     public function failed(?\Throwable $reason): void
     {
+        $said = $reason instanceof PrintStopped || $reason instanceof PrintRefused ? $reason->getMessage() : 'The export broke off. Try again; if it fails again, the log of the application says why.';
         Log::error('An export failed.', ['export' => $this->export, 'reason' => $reason === null ? 'ended from outside' : $reason::class]);
-        Export::query()->whereKey($this->export)->update([
-            'state' => ExportState::Failed, 'stage' => 'failed', 'trouble' => $reason?->getMessage() ?? 'The export was ended from outside.',
-        ]);
+        Export::query()->whereKey($this->export)->update(['state' => ExportState::Failed, 'stage' => 'failed', 'trouble' => $said]);
     }
 
     private function end(Export $export, ExportState $state, string $stage, int $progress = 0): void

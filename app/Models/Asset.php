@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -27,6 +29,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $licence_author
  * @property string $licence_url
  */
+#[ScopedBy(ShopScope::class)]
 final class Asset extends Model
 {
     protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'favourite', 'licence_name', 'licence_author', 'licence_url'];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -11,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property int $shop_id
  * @property int $print_job_id
+ * @property ?int $user_id  who made it
  * @property int $revision_id
  * @property ExportState $state
  * @property string $stage
@@ -18,16 +21,18 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $file
  * @property ?array<string, mixed> $figures
  * @property ?string $trouble
+ * @property ?\Illuminate\Support\Carbon $beat_at  the last sign of life of whoever makes it
  * @property Revision $revision
  * @property PrintJob $job
  * @property Shop $shop
  * @property \Illuminate\Support\Carbon $created_at
  */
+#[ScopedBy(ShopScope::class)]
 final class Export extends Model
 {
-    protected $fillable = ['shop_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble'];
+    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at'];
 
-    protected $casts = ['state' => ExportState::class, 'figures' => 'array'];
+    protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime'];
 
     /** @return BelongsTo<Revision, $this> */
     public function revision(): BelongsTo

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -27,6 +29,7 @@ use TallCrow\Measure\PrintArea;
  * @property ?Revision $head
  * @property \Illuminate\Support\Carbon $updated_at
  */
+#[ScopedBy(ShopScope::class)]
 final class PrintJob extends Model
 {
     protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version'];
@@ -53,6 +56,12 @@ final class PrintJob extends Model
     public function exports(): HasMany
     {
         return $this->hasMany(Export::class);
+    }
+
+    /** @return HasMany<Comment, $this> */
+    public function comments(): HasMany
+    {
+        return $this->hasMany(Comment::class);
     }
 
     public function area(): PrintArea

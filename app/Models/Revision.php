@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use TallCrow\Artwork\Artwork;
@@ -15,14 +17,16 @@ use TallCrow\Artwork\ArtworkReader;
  * @property int $id
  * @property int $shop_id
  * @property int $print_job_id
+ * @property ?int $user_id  who made it
  * @property ?int $parent_id
  * @property string $artwork
  * @property PrintJob $job
  * @property \Illuminate\Support\Carbon $created_at
  */
+#[ScopedBy(ShopScope::class)]
 final class Revision extends Model
 {
-    protected $fillable = ['shop_id', 'parent_id', 'artwork'];
+    protected $fillable = ['shop_id', 'user_id', 'parent_id', 'artwork'];
 
     /** @return BelongsTo<PrintJob, $this> */
     public function job(): BelongsTo

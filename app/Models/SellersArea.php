@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
@@ -18,6 +20,7 @@ use TallCrow\Measure\PrintArea;
  * @property int $height
  * @property float $ppi
  */
+#[ScopedBy(ShopScope::class)]
 final class SellersArea extends Model
 {
     protected $table = 'print_areas';

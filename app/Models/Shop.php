@@ -39,6 +39,12 @@ final class Shop extends Model
         return $this->hasMany(Export::class);
     }
 
+    /** @return HasMany<User, $this> */
+    public function users(): HasMany
+    {
+        return $this->hasMany(User::class);
+    }
+
     public function folder(string $name): string
     {
         $base = config('crow.storage');

@@ -4,22 +4,51 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\WriteLockedSqlite;
+use App\Models\Asset;
+use App\Models\Comment;
+use App\Models\Export;
+use App\Models\PrintJob;
+use App\Models\Revision;
+use App\Models\SellersArea;
 use App\Models\Shop;
+use App\Models\User;
+use App\Policies\ShopOwnedPolicy;
+use App\Tenancy\CurrentShop;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** What belongs to a shop. */
+    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, Comment::class, User::class];
+
+    /** Requests a minute of one person, or of one address where nobody is signed in. A page of jobs asks for some hundred pictures. */
+    private const LIMITS = ['doors' => 30, 'uploads' => 120, 'exports' => 60, 'drawings' => 1500];
+
     public function register(): void
     {
-        // The one place that says whose shop this is: with sign-in, it is the signed-in seller's.
-        $this->app->scoped(Shop::class, fn (): Shop => Shop::query()->firstOrFail());
+        Connection::resolverFor('sqlite', fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new WriteLockedSqlite($pdo, $database, $prefix, $config));
+        $this->app->scoped(CurrentShop::class, fn (): CurrentShop => $this->app->runningInConsole() ? CurrentShop::ofConsole() : CurrentShop::ofRequest());
+        $this->app->bind(Shop::class, fn (): Shop => $this->app->make(CurrentShop::class)->shop() ?? throw new AuthenticationException);
     }
 
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
         JsonResource::withoutWrapping();
+        foreach (self::OWNED as $class) {
+            Gate::policy($class, ShopOwnedPolicy::class);
+        }
+        foreach (self::LIMITS as $name => $limit) {
+            RateLimiter::for($name, fn (Request $request): Limit => Limit::perMinute($limit)->by("$name:".($request->user()->id ?? $request->ip())));
+        }
     }
 }

@@ -7,7 +7,9 @@ namespace Database\Seeders;
 use App\Bench\Briefs;
 use App\Bench\Provenance;
 use App\Bench\Shelving;
+use App\Models\Role;
 use App\Models\Shop;
+use App\People\Accounts;
 use Demo\DemoAssets;
 use Illuminate\Database\Seeder;
 use TallCrow\Artwork\ArtworkReader;
@@ -16,12 +18,14 @@ use TallCrow\Measure\PrintArea;
 /** The demo shop. Run again it changes nothing. */
 final class DatabaseSeeder extends Seeder
 {
-    public function run(Briefs $briefs, Shelving $shelving): void
+    public function run(Briefs $briefs, Shelving $shelving, Accounts $accounts): void
     {
         if (Shop::query()->exists()) {
             return;
         }
         $shop = Shop::query()->create(['name' => 'Lantern & Rook']);
+        // Without a password: the start's link alone opens the door, on this machine.
+        $accounts->add($shop, Role::Owner, 'Keeper of Lantern & Rook', 'keeper', null);
         $folder = base_path('demo/shelf');
         foreach (DemoAssets::gather($folder) as $asset) {
             $shelving->put($shop, $folder.'/'.$asset['file'], $asset['file'], new Provenance(

@@ -65,6 +65,7 @@ test('shows and reads shares, angles and numbers as sellers write them', async (
 test('asks the core for lengths and for nothing else', async () => {
     const asked: string[] = [];
     const before = globalThis.fetch;
+    globalThis.document ??= { cookie: '' } as Document;
     globalThis.fetch = (async (url: string) => {
         asked.push(url);
         return new Response(JSON.stringify({ inches: 9.448818 }), { status: 200 });

@@ -4,6 +4,8 @@ export class Refused extends Error {
         message: string,
         readonly status: number,
         readonly fields: Record<string, string[]> = {},
+        /** Whether a one-time code is wanted. */
+        readonly code = false,
     ) {
         super(message);
     }
@@ -15,16 +17,24 @@ async function answer<T>(response: Response): Promise<T> {
     }
     const body: unknown = await response.json().catch(() => null);
     if (!response.ok) {
-        const said = (body ?? {}) as { message?: string; errors?: Record<string, string[]> };
-        throw new Refused(said.message ?? `The server answered ${response.status}. Try again in a moment.`, response.status, said.errors ?? {});
+        const said = (body ?? {}) as { message?: string; errors?: Record<string, string[]>; code?: boolean };
+        if (response.status === 401) {
+            window.dispatchEvent(new Event('signed-out'));
+        }
+        throw new Refused(said.message ?? `The server answered ${response.status}. Try again in a moment.`, response.status, said.errors ?? {}, said.code ?? false);
     }
     return body as T;
+}
+
+/** The token against forged requests, which the server lays into a cookie beside the session's. */
+function token(): string {
+    return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
 }
 
 async function ask<T>(path: string, init: RequestInit = {}): Promise<T> {
     let response: Response;
     try {
-        response = await fetch(`/api/${path}`, { ...init, headers: { Accept: 'application/json', ...init.headers } });
+        response = await fetch(`/api/${path}`, { ...init, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token(), ...init.headers } });
     } catch (error) {
         if (error instanceof DOMException && error.name === 'AbortError') {
             throw error;
@@ -42,7 +52,7 @@ export const api = {
     get: <T>(path: string, signal?: AbortSignal): Promise<T> => ask<T>(path, signal ? { signal } : {}),
     post: <T>(path: string, body?: unknown): Promise<T> => send<T>('POST', path, body),
     put: <T>(path: string, body?: unknown): Promise<T> => send<T>('PUT', path, body),
-    remove: <T>(path: string): Promise<T> => send<T>('DELETE', path),
+    remove: <T>(path: string, body?: unknown): Promise<T> => send<T>('DELETE', path, body),
     upload: <T>(path: string, form: FormData): Promise<T> => ask<T>(path, { method: 'POST', body: form }),
 };
 

@@ -18,6 +18,13 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?
 
 const vuetify = createVuetify({
     components: { VApp, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear },
+    defaults: {
+        VTextField: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
+        VSelect: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
+        VTextarea: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', autoGrow: true, rows: 2 },
+        VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
+        VBtn: { variant: 'outlined', rounded: 'sm', class: 'plain' },
+    },
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
     theme: {
         cspNonce: nonce,

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { signedIn } from './people/me';
 import BriefPage from './pages/BriefPage.vue';
 import BuildPage from './pages/BuildPage.vue';
 import HousesPage from './pages/HousesPage.vue';
@@ -7,6 +8,10 @@ import JobsPage from './pages/JobsPage.vue';
 import NewJobPage from './pages/NewJobPage.vue';
 import SendPage from './pages/SendPage.vue';
 import ShelfPage from './pages/ShelfPage.vue';
+
+const AccountPage = () => import('./pages/AccountPage.vue');
+const DoorPage = () => import('./pages/DoorPage.vue');
+const PeoplePage = () => import('./pages/PeoplePage.vue');
 
 export const router = createRouter({
     history: createWebHistory(),
@@ -26,8 +31,27 @@ export const router = createRouter({
                 { path: 'send', component: SendPage, meta: { title: 'Send' } },
             ],
         },
+        { path: '/sign-in', component: DoorPage, props: { way: 'sign-in' }, meta: { title: 'Sign in', door: true } },
+        { path: '/enter/:pass', component: DoorPage, props: { way: 'enter' }, meta: { title: 'Enter', door: true } },
+        { path: '/join/:pass', component: DoorPage, props: { way: 'join' }, meta: { title: 'Join', door: true } },
+        { path: '/reset/:pass', component: DoorPage, props: { way: 'reset' }, meta: { title: 'New password', door: true } },
+        { path: '/account', component: AccountPage, meta: { title: 'Account' } },
+        { path: '/people', component: PeoplePage, meta: { title: 'People' } },
         { path: '/:rest(.*)*', redirect: '/' },
     ],
+});
+
+/** Where somebody who has to sign in first wanted to go. */
+function door(path: string): { path: string; query?: { to: string } } {
+    return path === '/' ? { path: '/sign-in' } : { path: '/sign-in', query: { to: path } };
+}
+
+router.beforeEach(async (to) => to.meta['door'] === true || (await signedIn()) || door(to.fullPath));
+
+window.addEventListener('signed-out', () => {
+    if (router.currentRoute.value.meta['door'] !== true) {
+        void router.push(door(router.currentRoute.value.fullPath));
+    }
 });
 
 router.afterEach((to) => {

@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Bench\ExportClaim;
+use App\Bench\Sweeper;
+use App\Drawing\PrintProcess;
+use App\Drawing\PrintStopped;
 use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
@@ -54,14 +58,89 @@ it('finishes an export that a worker left in the middle', function (): void {
     $job = $this->job([Fixtures::shape('s', 'star', 2)]);
     $id = $this->postJson("/api/jobs/{$job->id}/exports")->json('id');
     // As a killed worker leaves it: running, half way, pieces in its scratch folder.
-    Export::query()->whereKey($id)->update(['state' => ExportState::Running, 'stage' => 'layers', 'progress' => 30]);
+    Export::query()->whereKey($id)->update(['state' => ExportState::Running, 'stage' => 'layers', 'progress' => 30, 'beat_at' => now()->subMinute()]);
     file_put_contents($this->shop->folder("scratch/$id").'/left.v', 'half');
     (new ExportArtwork($id))->handle();
     expect(Export::query()->findOrFail($id)->state)->toBe(ExportState::Done)->and(is_dir($this->shop->folder('scratch')."/$id"))->toBeFalse();
 });
 
+it('is made by one worker, however often it was queued', function (): void {
+    Queue::fake();
+    $job = $this->job([Fixtures::shape('s', 'star', 2)]);
+    $id = $this->postJson("/api/jobs/{$job->id}/exports")->json('id');
+    $export = Export::query()->findOrFail($id);
+    expect(ExportClaim::claim($export))->toBeTrue()->and(ExportClaim::claim($export))->toBeFalse();
+    (new ExportArtwork($id))->handle();
+    expect(Export::query()->findOrFail($id)->state)->toBe(ExportState::Running);
+    $this->travel(30)->seconds();
+    (new ExportArtwork($id))->handle();
+    expect(Export::query()->findOrFail($id)->state)->toBe(ExportState::Done);
+});
+
+it('lets one shop have one export made at a time', function (): void {
+    Queue::fake();
+    $job = $this->job([Fixtures::shape('s', 'star', 2)]);
+    [$first, $second] = [$this->postJson("/api/jobs/{$job->id}/exports")->json('id'), $this->postJson("/api/jobs/{$job->id}/exports")->json('id')];
+    ExportClaim::claim(Export::query()->findOrFail($first));
+    expect(ExportClaim::shopIsBusy(Export::query()->findOrFail($second)))->toBeTrue();
+    $this->travel(30)->seconds();
+    expect(ExportClaim::shopIsBusy(Export::query()->findOrFail($second)))->toBeFalse();
+});
+
+it('queues again an export that lost its place', function (): void {
+    Queue::fake();
+    $job = $this->job([Fixtures::shape('s', 'star', 2)]);
+    $this->postJson("/api/jobs/{$job->id}/exports")->assertCreated();
+    expect(ExportClaim::findForgotten())->toBe(0);
+    $this->travel(61)->seconds();
+    expect(ExportClaim::findForgotten())->toBe(1)->and(ExportClaim::findForgotten())->toBe(0);
+    Queue::assertPushed(ExportArtwork::class, 2);
+});
+
+it('ends an export from outside: at its limit of time, and within two seconds when it is cancelled', function (): void {
+    Queue::fake();
+    $job = $this->job(array_map(fn (int $n): array => Fixtures::shape("s$n", 'star', 2, more: ['distress' => [['texture' => 'cracks', 'amount' => 0.3]]]), range(1, 4)));
+    $late = $this->postJson("/api/jobs/{$job->id}/exports")->json('id');
+    config(['crow.limits.print_seconds' => 0]);
+    (new ExportArtwork($late))->handle();
+    $ended = Export::query()->findOrFail($late);
+    expect($ended->state)->toBe(ExportState::Failed)->and($ended->trouble)->toContain('was stopped after 0 s')->and(is_dir($ended->scratch()))->toBeFalse();
+
+    config(['crow.limits.print_seconds' => 60]);
+    $export = Export::query()->findOrFail($this->postJson("/api/jobs/{$job->id}/exports")->json('id'));
+    ExportClaim::claim($export);
+    $began = microtime(true);
+    expect(fn () => (new PrintProcess($export->load(['revision', 'job', 'shop'])))->run(fn () => null, fn (): bool => microtime(true) - $began < 0.2))->toThrow(PrintStopped::class)
+        ->and(microtime(true) - $began)->toBeLessThan(2.0);
+});
+
+it('says of an export that took too much memory what it was drawing', function (): void {
+    $job = $this->job([Fixtures::shape('s', 'star', 2)]);
+    config(['crow.limits.memory_mb' => 150]);
+    $id = $this->postJson("/api/jobs/{$job->id}/exports")->assertCreated()->json('id');
+    expect($this->getJson("/api/exports/$id")->json('trouble'))->toContain('more memory');
+});
+
+it('sweeps what dead processes and deleted jobs left, and nothing else', function (): void {
+    $job = $this->job([Fixtures::shape('s', 'star', 2)]);
+    $id = $this->postJson("/api/jobs/{$job->id}/exports")->assertCreated()->json('id');
+    $left = [$this->shop->folder('exports').'/9999.png', $this->shop->folder('scratch/77').'/left.v', $this->shop->folder('pictures').'/p1.lock', $this->shop->folder('unpacking/a').'/x'];
+    foreach ($left as $file) {
+        file_put_contents($file, 'x');
+        touch($file, time() - 7200);
+        touch(dirname($file), time() - 7200);
+    }
+    $young = $this->shop->folder('scratch/78').'/busy.v';
+    file_put_contents($young, 'x');
+    touch(Export::query()->findOrFail($id)->path(), time() - 7200);
+    expect((new Sweeper)->folders())->toBe(4);
+    clearstatcache();
+    expect(array_filter($left, is_file(...)))->toBe([])->and(is_file($young))->toBeTrue()->and(is_file(Export::query()->findOrFail($id)->path()))->toBeTrue();
+});
+
 it('puts back what a dead worker had reserved', function (): void {
     DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 1, 'reserved_at' => time(), 'available_at' => time(), 'created_at' => time()]);
+    config(['queue.default' => 'database']);
     $this->artisan('crow:work', ['--only-recover' => true])->assertSuccessful();
     expect(DB::table('jobs')->value('reserved_at'))->toBeNull();
 });

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Models\Shop;
 use TallCrow\Tests\Fixtures;
 
 /** @return array<string, mixed> */
@@ -51,18 +50,6 @@ it('throws a job away with its revisions and exports', function (): void {
     $this->deleteJson("/api/jobs/{$job->id}")->assertNoContent();
     $this->getJson("/api/jobs/{$job->id}")->assertNotFound();
     $this->assertDatabaseCount('revisions', 0);
-});
-
-it('shows one shop nothing of another', function (): void {
-    $job = $this->job([Fixtures::shape('s', 'ellipse', 1)]);
-    $export = $this->postJson("/api/jobs/{$job->id}/exports")->json('id');
-    $this->shelve('moth.svg');
-    $asset = $this->shop->assets()->first();
-    app()->scoped(Shop::class, fn (): Shop => Shop::query()->firstOrCreate(['name' => 'Another shop']));
-    foreach (["jobs/{$job->id}", "revisions/{$job->head_id}/proof.png", "revisions/{$job->head_id}/preflight", "exports/$export", "exports/$export/file", "assets/{$asset->id}/preview.png"] as $path) {
-        $this->getJson("/api/$path")->assertNotFound();
-    }
-    $this->getJson('/api/jobs')->assertExactJson([]);
 });
 
 it('keeps the seller\'s own print areas', function (): void {

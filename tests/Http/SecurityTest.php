@@ -8,15 +8,22 @@ it('answers with a strict content security policy', function (): void {
     $this->get('/api/jobs')->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeaderMissing('X-Powered-By');
 });
 
-it('takes no change from another site', function (array $headers): void {
-    $this->flushHeaders()->withHeaders($headers)->postJson('/api/jobs', [])->assertForbidden();
+it('takes no change without the token of a page of its own, whatever the browser says of where it comes from', function (array $headers): void {
+    $this->flushHeaders()->withHeaders($headers)->postJson('/api/jobs', [])->assertStatus(419);
 })->with([
-    [['Sec-Fetch-Site' => 'cross-site']], [['Sec-Fetch-Site' => 'same-site', 'Origin' => 'http://127.0.0.1:9999']], [['Origin' => 'http://evil.test']], [['Origin' => 'null']],
+    'no header at all' => [[]], 'a token of another session' => [['X-CSRF-TOKEN' => 'of-another']],
+    [['Sec-Fetch-Site' => 'cross-site']], [['Origin' => 'http://evil.test']], [['Origin' => 'null']], [['Sec-Fetch-Site' => 'same-origin']],
 ]);
 
-it('takes changes from its own pages', function (array $headers): void {
-    $this->flushHeaders()->withHeaders($headers)->postJson('http://127.0.0.1/api/jobs', [])->assertUnprocessable();
-})->with([[['Sec-Fetch-Site' => 'same-origin']], [['Origin' => 'http://127.0.0.1']]]);
+it('takes changes from its own pages', function (): void {
+    $this->postJson('/api/jobs', [])->assertUnprocessable();
+});
+
+it('gives a page the cookie from which its script takes the token, and a session that no script reads', function (): void {
+    $cookies = collect($this->get('/')->assertOk()->headers->getCookies())->keyBy(fn ($cookie) => $cookie->getName());
+    expect($cookies['XSRF-TOKEN']->getSameSite())->toBe('lax')
+        ->and($cookies['tall-crow']->isHttpOnly())->toBeTrue()->and($cookies['tall-crow']->getSameSite())->toBe('lax');
+});
 
 it('answers under its own names alone', function (): void {
     $this->getJson('http://evil.test/api/jobs')->assertStatus(421);

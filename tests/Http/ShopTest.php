@@ -7,11 +7,12 @@ use App\Bench\Shelving;
 use App\Models\Asset;
 use App\Models\PrintJob;
 use App\Models\Shop;
+use App\People\Accounts;
 use Database\Seeders\DatabaseSeeder;
 
 it('seeds the demo shop once, with its licences', function (): void {
     Shop::query()->delete();
-    $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class));
+    $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class), app(Accounts::class));
     $seed();
     $shop = Shop::query()->firstOrFail();
     expect($shop->name)->toBe('Lantern & Rook')

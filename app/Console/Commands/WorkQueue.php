@@ -4,20 +4,41 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\Sweeper;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Queue;
 
-/** The queue worker, which first puts back what a worker that died had begun. */
+/** A queue worker, which first puts back what a worker that died had begun, and between jobs clears away what others left. */
 final class WorkQueue extends Command
 {
     protected $signature = 'crow:work {--only-recover : Put unfinished exports back and end}';
 
     protected $description = 'Work on exports, first those that a worker left unfinished';
 
-    public function handle(): int
+    public function handle(Sweeper $sweeper): int
     {
-        // Whoever holds the lock is the only worker, so whatever is reserved was reserved by one that is gone.
+        $lock = config('queue.default') === 'database' ? $this->recover() : null;
+        if ($this->option('only-recover')) {
+            return self::SUCCESS;
+        }
+        Queue::looping(function () use ($sweeper): void {
+            $sweeper->due();
+        });
+        $ended = $this->callSilently('queue:work', ['--sleep' => '0.3', '--tries' => 0, '--timeout' => 0, '--max-jobs' => 500]);
+        is_resource($lock) && fclose($lock);
+
+        return $ended;
+    }
+
+    /**
+     * What is reserved while no worker holds the lock was reserved by one that is gone.
+     *
+     * @return resource|false
+     */
+    private function recover(): mixed
+    {
         $storage = config('crow.storage');
         assert(is_string($storage));
         File::ensureDirectoryExists(dirname($storage), 0o700);
@@ -26,10 +47,6 @@ final class WorkQueue extends Command
             DB::table('jobs')->whereNotNull('reserved_at')->update(['reserved_at' => null]);
         }
 
-        if ($this->option('only-recover')) {
-            return self::SUCCESS;
-        }
-
-        return $this->call('queue:work', ['--sleep' => '0.3', '--tries' => 5, '--timeout' => 600, '--max-jobs' => 500, '--quiet' => true]);
+        return $lock;
     }
 }

@@ -25,7 +25,7 @@ use TallCrow\Raster\PictureType;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Renderer;
 
-/** The command line: render, preflight, pack, unpack, inspect. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
+/** The command line: render, print, preflight, pack, unpack, inspect. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
 final class Crow
 {
     public const FINE = 0;
@@ -36,6 +36,7 @@ final class Crow
 
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
+        bin/crow print JOB --out FILE.png --scratch FOLDER [--area W,H,PPI,NAME] [--shelf FOLDER ...]
         bin/crow preflight JOB [--shelf FOLDER ...] [--json]
         bin/crow pack ARTWORK.json --out FILE.crow [--shelf FOLDER ...]
         bin/crow unpack FILE.crow --out FOLDER
@@ -55,7 +56,7 @@ final class Crow
     public static function run(array $words, mixed $out, mixed $error): int
     {
         try {
-            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf'], ['json', 'help']);
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area'], ['json', 'help']);
             if ($arguments->flag('help') || $arguments->command === '') {
                 fwrite($out, self::HELP."\n");
 
@@ -64,6 +65,7 @@ final class Crow
 
             return match ($arguments->command) {
                 'render' => self::render($arguments, $out),
+                'print' => PrintCommand::run($arguments, $out),
                 'preflight' => self::preflight($arguments, $out),
                 'pack' => self::pack($arguments, $out),
                 'unpack' => self::unpack($arguments, $out),

@@ -10,7 +10,7 @@ final class UnusableCall extends \InvalidArgumentException
 {
     public static function command(string $word): self
     {
-        return new self(sprintf('"%s" is no command. Known are render, preflight, inspect, pack, unpack and schema; --help tells more.', $word));
+        return new self(sprintf('"%s" is no command. Known are render, print, preflight, inspect, pack, unpack and schema; --help tells more.', $word));
     }
 
     public static function missing(string $what): self
@@ -51,6 +51,11 @@ final class UnusableCall extends \InvalidArgumentException
     public static function region(string $text, int $width, int $height): self
     {
         return new self(sprintf('The region "%s" is not X,Y,W,H within %d × %d pixels.', $text, $width, $height));
+    }
+
+    public static function area(string $text): self
+    {
+        return new self(sprintf('The area "%s" is not WIDTH,HEIGHT,PPI,NAME, as in 4500,5400,300,Tee front.', $text));
     }
 
     public static function rule(string $word): self

@@ -60,7 +60,7 @@ final readonly class LayerPainter
                 $frame,
                 fn (): ?Piece => $takes ? $this->knockout->paint($layer, $frame, $scene) : $this->draw($layer, $frame, $scene),
             );
-        } catch (AssetUnusable|MissingGlyphs|FontRefused $reason) {
+        } catch (AssetUnusable|MissingGlyphs|FontRefused|DrawingSetAside $reason) {
             throw LayerTrouble::of($layer, $reason);
         }
     }

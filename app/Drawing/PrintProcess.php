@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drawing;
+
+use App\Models\Export;
+use Symfony\Component\Process\Process;
+
+/**
+ * Makes a print file in a process of its own, with limits of time and memory that it cannot pass, and ends it within a fifth of a
+ * second when asked to. It ends with its parent too.
+ */
+final class PrintProcess
+{
+    private const LOOK = 100_000;
+
+    private string $unread = '';
+
+    private string $layer = '';
+
+    /** @var ?array<string, mixed> */
+    private ?array $figures = null;
+
+    public function __construct(private readonly Export $export) {}
+
+    /**
+     * @param  callable(array<string, mixed>): void  $step  told of each step
+     * @param  callable(): bool  $wanted  asked several times a second; when it says no, the process is ended
+     * @return array<string, mixed> figures of the finished file
+     *
+     * @throws PrintStopped|PrintRefused
+     */
+    public function run(callable $step, callable $wanted): array
+    {
+        $scratch = $this->export->scratch();
+        is_dir($scratch) || mkdir($scratch, 0o700, true);
+        $sheet = "$scratch/sheet.json";
+        file_put_contents($sheet, $this->export->revision->artwork) !== false || throw PrintStopped::noRoom();
+        $process = new Process([
+            'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
+            PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
+            '--shelf', $this->export->shop->folder('assets'), '--out', $this->export->path(), '--scratch', "$scratch/pictures",
+            '--area', $this->area(),
+        ], timeout: null);
+        $ends = microtime(true) + self::setting('print_seconds');
+        $process->start();
+        try {
+            while ($process->isRunning()) {
+                usleep(self::LOOK);
+                $this->hear($process->getIncrementalOutput(), $step);
+                if (! $wanted()) {
+                    throw PrintStopped::unwanted();
+                }
+                if (microtime(true) > $ends) {
+                    throw PrintStopped::tooLong(self::setting('print_seconds'), $this->layer);
+                }
+            }
+            $this->hear($process->getIncrementalOutput(), $step);
+        } finally {
+            $process->stop(0, SIGKILL);
+        }
+        if ($process->getExitCode() === 2) {
+            throw new PrintRefused((string) preg_replace('/^crow: /', '', trim($process->getErrorOutput())));
+        }
+
+        return $this->figures ?? throw PrintStopped::died($this->layer);
+    }
+
+    private function area(): string
+    {
+        $area = $this->export->job->area();
+
+        return "$area->width,$area->height,{$area->ppi->value},$area->name";
+    }
+
+    /** @param  callable(array<string, mixed>): void  $step */
+    private function hear(string $said, callable $step): void
+    {
+        $lines = explode("\n", $this->unread.$said);
+        $this->unread = (string) array_pop($lines);
+        foreach ($lines as $line) {
+            /** @var ?array<string, mixed> $told */
+            $told = json_decode($line, true);
+            if (is_array($told['done'] ?? null)) {
+                /** @var array<string, mixed> $figures */
+                $figures = $told['done'];
+                $this->figures = $figures;
+            } elseif ($told !== null) {
+                $this->layer = is_string($told['name'] ?? null) ? $told['name'] : $this->layer;
+                $step($told);
+            }
+        }
+    }
+
+    private static function setting(string $name): int
+    {
+        $value = config("crow.limits.$name");
+
+        return is_numeric($value) ? (int) $value : throw new \LogicException("config/crow.php has no limits.$name.");
+    }
+}

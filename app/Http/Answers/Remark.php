@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use App\Models\Comment;
+use App\Models\Verdict;
+
+/** What somebody said of a job, and of which of its saved states. */
+final readonly class Remark extends Answer
+{
+    public function __construct(
+        public int $id,
+        public string $who,
+        public Verdict $verdict,
+        public string $text,
+        public int $revision,
+        public string $at,
+    ) {}
+
+    public static function of(Comment $comment): self
+    {
+        return new self($comment->id, $comment->user->name ?? 'somebody who left', $comment->verdict, $comment->text, $comment->revision_id, $comment->created_at->toIso8601String());
+    }
+}

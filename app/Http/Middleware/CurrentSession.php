@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use App\People\Sessions;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A session that its owner ended from another place is ended here. */
+final readonly class CurrentSession
+{
+    public function __construct(private Sessions $sessions) {}
+
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user();
+        if ($user instanceof User && $request->bearerToken() === null && ! $this->sessions->isCurrent($request, $user)) {
+            $this->sessions->end($request);
+            abort(401, 'You were signed out. Sign in again.');
+        }
+
+        return $next($request);
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What a person may do in a shop. */
+enum Role: string
+{
+    case Owner = 'owner';
+    case Maker = 'maker';
+    case Viewer = 'viewer';
+
+    /** Whether sheets, shelf and houses may be changed. */
+    public function makes(): bool
+    {
+        return $this !== self::Viewer;
+    }
+}

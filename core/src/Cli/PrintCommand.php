@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cli;
+
+use TallCrow\Export\Exporter;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
+
+/**
+ * Makes a print file with its checks, and says how far it is: one JSON object to a line, `{"layer": 2, "of": 9, "name": "…"}`,
+ * `{"stage": "write"}`, at the end `{"done": {…figures}}`. For whoever runs it as a process of its own, to be ended at will.
+ */
+final class PrintCommand
+{
+    /** @param  resource  $out */
+    public static function run(Arguments $arguments, mixed $out): int
+    {
+        [$artwork, $shelf] = OpenedJob::from($arguments);
+        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
+        $scratch = $arguments->option('scratch') ?? throw UnusableCall::missing('--scratch FOLDER');
+        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')));
+        PrintedProgress::say($out, ['done' => $done->toArray()]);
+
+        return Crow::FINE;
+    }
+
+    private static function area(?string $text): ?PrintArea
+    {
+        if ($text === null) {
+            return null;
+        }
+        $parts = explode(',', $text, 4);
+        if (count($parts) !== 4 || ! is_numeric($parts[0]) || ! is_numeric($parts[1]) || ! is_numeric($parts[2])) {
+            throw UnusableCall::area($text);
+        }
+
+        return PrintArea::pixels($parts[3], (int) $parts[0], (int) $parts[1], Ppi::of((float) $parts[2]));
+    }
+}

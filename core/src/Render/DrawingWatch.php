@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+/**
+ * Remembers which drawings ended their process. Each process writes down what it is drawing; a process that was stopped from
+ * outside leaves its note behind, and the last drawing on it is counted. One that was stopped twice is not begun again.
+ */
+final class DrawingWatch
+{
+    /** Times after which a drawing is set aside. */
+    public const STRIKES = 2;
+
+    /** Seconds after which one that was set aside may be tried once more. */
+    private const FORGIVEN = 86_400;
+
+    private readonly string $note;
+
+    /** @var list<string> the drawings within one another that are at work */
+    private array $stack = [];
+
+    public function __construct(private readonly string $folder)
+    {
+        is_dir($folder) || @mkdir($folder, 0o700, true);
+        $this->note = sprintf('%s/busy-%s-%d-%s', $folder, gethostname(), getmypid(), self::since((int) getmypid()));
+        $this->collect();
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $draw
+     * @return T
+     *
+     * @throws DrawingSetAside
+     */
+    public function during(string $key, callable $draw): mixed
+    {
+        $name = sha1($key);
+        if ($this->strikes($name) >= self::STRIKES) {
+            throw DrawingSetAside::after(self::STRIKES);
+        }
+        $this->stack[] = $name;
+        @file_put_contents($this->note, $name);
+        try {
+            return $draw();
+        } finally {
+            array_pop($this->stack);
+            $this->stack === [] ? @unlink($this->note) : @file_put_contents($this->note, end($this->stack));
+        }
+    }
+
+    /** Counts what processes that are gone were drawing. */
+    private function collect(): void
+    {
+        foreach (glob($this->folder.'/busy-'.gethostname().'-*') ?: [] as $note) {
+            [$pid, $since] = array_slice(explode('-', basename($note)), -2);
+            if (self::since((int) $pid) === $since) {
+                continue;
+            }
+            $name = (string) @file_get_contents($note);
+            if (@unlink($note) && preg_match('/^[0-9a-f]{40}$/', $name) === 1) {
+                @file_put_contents("$this->folder/stopped-$name", '.', FILE_APPEND);
+            }
+        }
+    }
+
+    private function strikes(string $name): int
+    {
+        $file = "$this->folder/stopped-$name";
+        if (! is_file($file)) {
+            return 0;
+        }
+        if ((int) @filemtime($file) < time() - self::FORGIVEN) {
+            @unlink($file);
+
+            return 0;
+        }
+
+        return (int) @filesize($file);
+    }
+
+    /** When a process began, in the kernel's ticks: a number is given again to another process, but not at the same time. */
+    private static function since(int $process): string
+    {
+        $stat = is_dir("/proc/$process") ? @file_get_contents("/proc/$process/stat") : false;
+
+        return $stat === false ? 'gone' : (explode(' ', substr($stat, (int) strrpos($stat, ')') + 2))[19] ?? 'gone');
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Raster\Image;
+
+/** Kept pictures whose drawing is watched: what ended its process twice is not drawn again. */
+final readonly class WatchedPictures implements Pictures
+{
+    public function __construct(
+        private Pictures $pictures,
+        private DrawingWatch $watch,
+    ) {}
+
+    public function piece(string $key, Frame $frame, callable $make): ?Piece
+    {
+        return $this->pictures->piece($key, $frame, fn (): ?Piece => $this->watch->during($key.$frame->key(), $make));
+    }
+
+    public function image(string $key, callable $make): Image
+    {
+        return $this->pictures->image($key, fn (): Image => $this->watch->during($key, $make));
+    }
+
+    public function text(string $key, callable $make): string
+    {
+        return $this->pictures->text($key, fn (): string => $this->watch->during($key, $make));
+    }
+}

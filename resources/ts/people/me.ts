@@ -1,0 +1,44 @@
+import { computed, type ComputedRef } from 'vue';
+import { useQuery } from '@tanstack/vue-query';
+import { api, Refused } from '../api';
+import { queryClient } from '../server/queries';
+import type { Me } from '../types';
+
+const ME = ['me'];
+
+/** Whether somebody is signed in. A server that cannot be reached is no reason to send anybody to the door. */
+export async function signedIn(): Promise<boolean> {
+    try {
+        await queryClient.ensureQueryData({ queryKey: ME, queryFn: () => api.get<Me>('me') });
+        return true;
+    } catch (error) {
+        return !(error instanceof Refused && error.status === 401);
+    }
+}
+
+/** Nothing that one person read is shown to the next. */
+export function changeHands(me?: Me): void {
+    queryClient.removeQueries({ predicate: (query) => query.queryKey[0] !== ME[0] });
+    if (me) {
+        keep(me);
+    } else {
+        queryClient.removeQueries({ queryKey: ME });
+    }
+}
+
+/** The account as it is now. */
+export function keep(me: Me): void {
+    queryClient.setQueryData(ME, me);
+}
+
+export function useMe(): { me: ComputedRef<Me | undefined>; makes: ComputedRef<boolean> } {
+    const { data } = useQuery({ queryKey: ME, queryFn: () => api.get<Me>('me'), staleTime: Infinity, enabled: false });
+    return { me: computed(() => data.value), makes: computed(() => data.value?.role !== 'viewer') };
+}
+
+/** Each field's own error; what belongs to no field of the form is told above it. */
+export function faults(error: unknown, ...fields: string[]): { of: (field: string) => string[]; other: string } {
+    const named = error instanceof Refused ? error.fields : {};
+    const known = Object.keys(named).some((name) => fields.includes(name));
+    return { of: (field) => named[field] ?? [], other: error instanceof Error && !known ? error.message : '' };
+}
