@@ -1,4 +1,4 @@
-# Sourced by bin/demo: starts nginx, the two pools of PHP and the workers, keeps them running, and ends all of them together.
+# Sourced by bin/demo: starts nginx, the pools of PHP and the workers, keeps them running, and ends all of them together.
 
 PIDS=()
 NAMES=()
@@ -13,7 +13,7 @@ fill_in() {
     fi
     sed -e "s|@RUN@|$RUN|g; s|@LOGS@|$LOGS|g; s|@ROOT@|$ROOT|g; s|@HOST@|$HOST|g; s|@PORT@|$PORT|g" \
         -e "s|@USER@|$user|g; s|@TLS@|$tls|; s|@CERTIFICATE@|$certificate|" \
-        -e "s|@PAGES@|${PAGES:-8}|; s|@DRAWING@|${DRAWING:-4}|; s|@DRAWING_SECONDS@|${DRAWING_SECONDS:-40}|" \
+        -e "s|@PAGES@|${PAGES:-8}|; s|@DRAWING@|${DRAWING:-4}|; s|@CHECKING@|${CHECKING:-2}|; s|@DRAWING_SECONDS@|${DRAWING_SECONDS:-40}|" \
         "bin/server/$1" >"$RUN/$1"
 }
 
@@ -72,7 +72,7 @@ serve() {
     # No process may take more memory than this: a drawing that asks for more is ended alone.
     begin php-fpm bash -c "ulimit -v ${MEMORY_KB:-6000000}; exec $php_fpm ${root[*]} -y $RUN/php-fpm.conf"
     begin nginx /usr/sbin/nginx -p "$RUN" -e "$LOGS/nginx.log" -c "$RUN/nginx.conf"
-    for _ in $(seq "${WORKERS:-2}"); do begin worker php artisan crow:work; done
+    for _ in $(seq "${WORKERS:-2}"); do begin worker nice -n 15 php artisan crow:work; done
     for _ in $(seq 80); do
         port_in_use && [ -S "$RUN/pages.sock" ] && return
         kill -0 "${PIDS[0]}" "${PIDS[1]}" 2>/dev/null || break
@@ -89,7 +89,7 @@ watch() {
             kill -0 "${PIDS[$at]}" 2>/dev/null && continue
             case ${NAMES[$at]} in
                 worker)
-                    setsid php artisan crow:work >>"$LOGS/worker.log" 2>&1 &
+                    setsid nice -n 15 php artisan crow:work >>"$LOGS/worker.log" 2>&1 &
                     PIDS[at]=$!
                     echo "$! $(stat -c %Y "/proc/$!" 2>/dev/null)" >>"$RUN/started"
                     ;;

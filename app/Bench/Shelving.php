@@ -94,7 +94,7 @@ final class Shelving
             $kept = null;
         } else {
             $picture = PictureReader::check($path);
-            $facts = ['kind' => AssetKind::Art, 'type' => $picture->type->value, 'title' => $title, 'width' => $picture->width, 'height' => $picture->height];
+            $facts = ['kind' => AssetKind::Art, 'type' => $picture->type->value, 'title' => $title, 'width' => $picture->width, 'height' => $picture->height, 'left_out' => $picture->leftOut];
             $kept = $this->kept($picture);
         }
         $file = $this->free($shop, $stem, $facts['type']);

@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $pack  name of the pack that a font came with
  * @property string $cut  which layer of its face it is
  * @property list<string> $features
+ * @property list<string> $left_out  what the file had that is not printed
  * @property bool $favourite
  * @property string $licence_name
  * @property string $licence_author
@@ -32,7 +33,7 @@ use Illuminate\Database\Eloquent\Model;
 #[ScopedBy(ShopScope::class)]
 final class Asset extends Model
 {
-    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'favourite', 'licence_name', 'licence_author', 'licence_url'];
+    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url'];
 
-    protected $casts = ['kind' => AssetKind::class, 'features' => 'array', 'favourite' => 'boolean'];
+    protected $casts = ['kind' => AssetKind::class, 'features' => 'array', 'left_out' => 'array', 'favourite' => 'boolean'];
 }

@@ -104,12 +104,16 @@ async function saves(savers, count) {
 /** Sellers who open a job, nudge a layer, wait for its proof and its gauges, look at the list, and now and then export. */
 async function users(count, seconds) {
     const cards = await ask('jobs', 'GET', 'jobs');
+    // Sellers have had their sheets open before: what is kept of them is there.
+    for (const card of cards) {
+        await ask('first', 'GET', `revisions/${card.revision}/proof.png?ppi=60`);
+    }
     const ends = performance.now() + seconds * 1000;
     const seller = async (number) => {
         const from = await ask('job', 'GET', `jobs/${cards[number % cards.length].id}`);
         const [width, height] = [from.artwork.sheet.width, from.artwork.sheet.height];
         const started = await ask('start', 'POST', 'jobs', { title: `Seller ${number}`, product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', garments: from.artwork.garments, area: { name: 'Load', width, height, ppi: from.artwork.sheet.ppi } });
-        let job = await ask('save', 'PUT', `jobs/${started.id}/artwork`, { version: started.version, artwork: { ...from.artwork, title: `Seller ${number}` } });
+        let job = await ask('copy', 'PUT', `jobs/${started.id}/artwork`, { version: started.version, artwork: { ...from.artwork, title: `Seller ${number}` } });
         for (let turn = 1; job !== null && performance.now() < ends; turn++) {
             const layer = job.artwork.layers[turn % job.artwork.layers.length];
             job = (await ask('save', 'POST', `jobs/${job.id}/operations`, { version: job.version, operations: [{ op: 'move', ids: [layer.id], dx: 0.1, dy: 0.05 }] })) ?? job;

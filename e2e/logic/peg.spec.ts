@@ -65,7 +65,8 @@ test('shows and reads shares, angles and numbers as sellers write them', async (
 test('asks the core for lengths and for nothing else', async () => {
     const asked: string[] = [];
     const before = globalThis.fetch;
-    globalThis.document ??= { cookie: '' } as Document;
+    const page = globalThis.document;
+    globalThis.document = { cookie: '' } as Document;
     globalThis.fetch = (async (url: string) => {
         asked.push(url);
         return new Response(JSON.stringify({ inches: 9.448818 }), { status: 200 });
@@ -75,6 +76,7 @@ test('asks the core for lengths and for nothing else', async () => {
         await quantities.share.read('5 %', 300);
     } finally {
         globalThis.fetch = before;
+        globalThis.document = page;
     }
     expect(asked).toEqual(['/api/lengths?text=240+mm&ppi=300']);
 });

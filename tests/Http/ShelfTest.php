@@ -41,7 +41,7 @@ it('refuses hostile files with the reason, and keeps nothing of them', function 
 })->with([
     'a program' => ['kite.png', "\x7fELF\2\1\1", 'not a PNG, JPEG, WebP or SVG'],
     'php' => ['kite.php', '<?php system($_GET["x"]);', 'not a PNG, JPEG, WebP or SVG'],
-    'entities' => ['kite.svg', '<?xml version="1.0"?><!DOCTYPE svg [<!ENTITY a "b">]><svg viewBox="0 0 1 1">&a;</svg>', 'declares entities'],
+    'entities' => ['kite.svg', '<?xml version="1.0"?><!DOCTYPE svg [<!ENTITY a SYSTEM "file:///etc/passwd">]><svg viewBox="0 0 1 1">&a;</svg>', 'declares entities'],
     'a font too large to be used' => ['kite.otf', fn () => 'OTTO'.str_repeat("\0", 30_000_001), '"kite.otf" is larger than 30 MB'],
     'broken font' => ['kite.otf', "OTTO\0\1\0\0", 'FreeType says'],
     'cut short' => ['kite.png', fn () => substr((string) file_get_contents(Fixtures::assets().'/rock-pool.png'), 0, 9000), 'cannot be read to its end'],

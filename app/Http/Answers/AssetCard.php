@@ -10,7 +10,10 @@ use App\Models\AssetKind;
 /** A font or picture of the shelf. */
 final readonly class AssetCard extends Answer
 {
-    /** @param  list<string>  $features  OpenType features of a font */
+    /**
+     * @param  list<string>  $features  OpenType features of a font
+     * @param  list<string>  $leftOut  what the file had that is not printed
+     */
     public function __construct(
         public int $id,
         public AssetKind $kind,
@@ -24,6 +27,7 @@ final readonly class AssetCard extends Answer
         public string $pack,
         public string $cut,
         public array $features,
+        public array $leftOut,
         public bool $favourite,
         public Licence $licence,
     ) {}
@@ -32,7 +36,7 @@ final readonly class AssetCard extends Answer
     {
         return new self(
             $asset->id, $asset->kind, $asset->file, $asset->title, $asset->genre, $asset->type, $asset->bytes, $asset->width, $asset->height,
-            $asset->pack, $asset->cut, $asset->features, $asset->favourite, new Licence($asset->licence_name, $asset->licence_author, $asset->licence_url),
+            $asset->pack, $asset->cut, $asset->features, $asset->left_out, $asset->favourite, new Licence($asset->licence_name, $asset->licence_author, $asset->licence_url),
         );
     }
 }

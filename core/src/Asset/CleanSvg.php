@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Asset;
 
-/** A drawing with nothing in it but figures: the result of SvgCleaner. */
+/** A drawing with nothing in it but what is known: the result of SvgCleaner. */
 final readonly class CleanSvg
 {
+    /** @param  list<string>  $leftOut  what the file had beside, in words for the seller */
     public function __construct(
         public string $markup,
         public float $width,
         public float $height,
+        public array $leftOut = [],
     ) {}
 }

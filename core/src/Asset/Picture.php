@@ -6,6 +6,7 @@ namespace TallCrow\Asset;
 
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\IntoSrgb;
 use TallCrow\Raster\PictureType;
 
 /** A piece of art: raster pixels, or a cleaned SVG drawing. */
@@ -17,6 +18,8 @@ final readonly class Picture
         public float $width,
         public float $height,
         private string $content,
+        /** @var list<string> what a drawing's file had beside, in words for the seller */
+        public array $leftOut = [],
     ) {}
 
     /** @param  string  $path of a file already found to be of that type and within bounds */
@@ -25,9 +28,9 @@ final readonly class Picture
         return new self($type, $width, $height, $path);
     }
 
-    public static function drawing(float $width, float $height, string $svg): self
+    public static function drawing(CleanSvg $drawing): self
     {
-        return new self(PictureType::Svg, $width, $height, $svg);
+        return new self(PictureType::Svg, $drawing->width, $drawing->height, $drawing->markup, $drawing->leftOut);
     }
 
     public function isVector(): bool
@@ -45,7 +48,7 @@ final readonly class Picture
     {
         return $this->isVector()
             ? ImageFile::drawing($this->content)->asInk()
-            : ImageFile::read($this->type, $this->content)->autorotated()->asInk();
+            : IntoSrgb::of(ImageFile::read($this->type, $this->content), $this->type, $this->content)->autorotated()->asInk();
     }
 
     /** The drawing's own markup, an svg element with a viewBox. */

@@ -6,6 +6,7 @@ namespace TallCrow\Asset;
 
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
+use TallCrow\Raster\PngColours;
 use TallCrow\Raster\RasterFailed;
 
 /** Opens a picture as hostile until it is shown otherwise: type from content, size from its header before any pixel is read. */
@@ -43,6 +44,9 @@ final class PictureReader
             if ($image->pages() > 1) {
                 throw PictureRefused::animated($image->pages());
             }
+            if ($type === PictureType::Png) {
+                PngColours::read($path);
+            }
             $upright = $image->autorotated();
         } catch (RasterFailed $failed) {
             throw PictureRefused::broken($failed->getMessage());
@@ -71,8 +75,6 @@ final class PictureReader
     /** @throws PictureRefused */
     private static function drawing(string $svg): Picture
     {
-        $clean = SvgCleaner::clean($svg);
-
-        return Picture::drawing($clean->width, $clean->height, $clean->markup);
+        return Picture::drawing(SvgCleaner::clean($svg));
     }
 }

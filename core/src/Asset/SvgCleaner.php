@@ -4,69 +4,92 @@ declare(strict_types=1);
 
 namespace TallCrow\Asset;
 
-use DOMDocument;
 use DOMElement;
 
 /**
- * Keeps of an SVG only what is named here: figures, paint servers, clips and masks. Scripts, styles sheets, text (whose
- * fonts are not the seller's), pictures within the picture, links, animation and every reference out of the file go.
- * A document type is refused whole, since entities live there.
+ * Keeps of an SVG only what is named here: figures, paint servers, clips, masks, filters, and pictures that lie within it. Style sheets
+ * are laid on the elements that they name. Scripts, text (whose fonts are not the seller's), links, animation and every reference out
+ * of the file go, and what the seller would miss is told. What would cost too much to draw is refused.
  */
 final class SvgCleaner
 {
+    private const SVG = 'http://www.w3.org/2000/svg';
+
+    private const XLINK = 'http://www.w3.org/1999/xlink';
+
     private const ELEMENTS = [
-        'svg', 'g', 'defs', 'symbol', 'use', 'title', 'desc', 'path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon',
-        'linearGradient', 'radialGradient', 'stop', 'pattern', 'clipPath', 'mask', 'marker',
+        'svg', 'g', 'defs', 'symbol', 'use', 'title', 'desc', 'path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon', 'image', 'switch',
+        'linearGradient', 'radialGradient', 'stop', 'pattern', 'clipPath', 'mask', 'marker', 'filter', 'feBlend', 'feColorMatrix', 'feComponentTransfer',
+        'feComposite', 'feConvolveMatrix', 'feDiffuseLighting', 'feDisplacementMap', 'feDistantLight', 'feDropShadow', 'feFlood', 'feFuncA', 'feFuncB',
+        'feFuncG', 'feFuncR', 'feGaussianBlur', 'feMerge', 'feMergeNode', 'feMorphology', 'feOffset', 'fePointLight', 'feSpecularLighting', 'feSpotLight',
+        'feTile', 'feTurbulence',
     ];
 
     private const ATTRIBUTES = [
-        'id', 'viewBox', 'width', 'height', 'x', 'y', 'x1', 'y1', 'x2', 'y2', 'cx', 'cy', 'r', 'rx', 'ry', 'fx', 'fy', 'd', 'points',
+        'id', 'viewBox', 'width', 'height', 'x', 'y', 'x1', 'y1', 'x2', 'y2', 'cx', 'cy', 'r', 'rx', 'ry', 'fx', 'fy', 'fr', 'd', 'points',
         'transform', 'fill', 'fill-rule', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-linecap', 'stroke-linejoin',
         'stroke-miterlimit', 'stroke-dasharray', 'stroke-dashoffset', 'stroke-opacity', 'opacity', 'color', 'clip-path', 'clip-rule',
-        'mask', 'offset', 'stop-color', 'stop-opacity', 'gradientUnits', 'gradientTransform', 'spreadMethod', 'patternUnits',
-        'patternContentUnits', 'patternTransform', 'clipPathUnits', 'maskUnits', 'maskContentUnits', 'preserveAspectRatio', 'display',
-        'visibility', 'href', 'marker-start', 'marker-mid', 'marker-end', 'markerWidth', 'markerHeight', 'refX', 'refY', 'orient', 'paint-order',
+        'mask', 'mask-type', 'offset', 'stop-color', 'stop-opacity', 'gradientUnits', 'gradientTransform', 'spreadMethod', 'patternUnits',
+        'patternContentUnits', 'patternTransform', 'clipPathUnits', 'maskUnits', 'maskContentUnits', 'preserveAspectRatio', 'display', 'overflow',
+        'visibility', 'href', 'marker-start', 'marker-mid', 'marker-end', 'markerWidth', 'markerHeight', 'markerUnits', 'refX', 'refY', 'orient', 'paint-order',
+        'shape-rendering', 'vector-effect', 'filter', 'filterUnits', 'primitiveUnits', 'in', 'in2', 'result', 'mode', 'type', 'values', 'operator', 'k1', 'k2', 'k3', 'k4',
+        'order', 'kernelMatrix', 'divisor', 'bias', 'targetX', 'targetY', 'edgeMode', 'preserveAlpha', 'surfaceScale', 'diffuseConstant', 'scale',
+        'xChannelSelector', 'yChannelSelector', 'azimuth', 'elevation', 'dx', 'dy', 'stdDeviation', 'flood-color', 'flood-opacity', 'tableValues', 'slope',
+        'intercept', 'amplitude', 'exponent', 'radius', 'z', 'specularConstant', 'specularExponent', 'pointsAtX', 'pointsAtY', 'pointsAtZ', 'limitingConeAngle',
+        'baseFrequency', 'numOctaves', 'seed', 'stitchTiles', 'lighting-color', 'color-interpolation-filters',
+    ];
+
+    /** Kept as a style, since they are no attributes. */
+    private const STYLES = ['mix-blend-mode', 'isolation'];
+
+    /** What a seller would miss on the print, by the element that is left out. */
+    private const MISSED = [
+        'text' => 'words that are not outlines: turn them into paths in the drawing program', 'foreignObject' => 'a web page within the drawing',
+        'animate' => 'movement', 'animateTransform' => 'movement', 'animateMotion' => 'movement', 'set' => 'movement', 'feImage' => 'a filter that reads a picture',
+        'meshgradient' => 'a mesh gradient', 'hatch' => 'a hatch', 'video' => 'a film',
     ];
 
     private const MOST_NODES = 60_000;
 
     private const MOST_DEPTH = 60;
 
+    /** Of what multiplies work pixel by pixel. */
+    private const BOUNDS = ['numOctaves' => 8.0, 'order' => 9.0];
+
     private int $nodes = 0;
 
-    private int $uses = 0;
+    /** @var array<string, true> */
+    private array $leftOut = [];
 
-    /** @param  array<string, true>  $cloned */
-    private function __construct(private readonly array $cloned) {}
+    private function __construct(private readonly SvgStyles $styles) {}
 
     /** @throws PictureRefused */
     public static function clean(string $svg): CleanSvg
     {
-        if (preg_match('/<!(DOCTYPE|ENTITY)[^>]*(\[|ENTITY)/i', $svg) === 1) {
-            throw PictureRefused::drawing('it declares entities, which can hide anything. Save it again as plain SVG.');
-        }
-        $document = new DOMDocument;
-        $before = libxml_use_internal_errors(true);
-        $loaded = $document->loadXML($svg, LIBXML_NONET | LIBXML_NOCDATA);
-        $error = libxml_get_last_error();
-        libxml_clear_errors();
-        libxml_use_internal_errors($before);
-        $root = $document->documentElement;
-        if (! $loaded || $root === null || $root->localName !== 'svg') {
-            throw PictureRefused::drawing($error === false ? 'it has no svg element.' : sprintf('line %d: %s', $error->line, trim($error->message)));
-        }
+        $root = SvgSource::read($svg);
         [$width, $height] = self::size($root);
-        (new self(self::clonedIds($root)))->walk($root, 0);
+        $sheets = '';
+        foreach (iterator_to_array($root->getElementsByTagNameNS('*', 'style')) as $sheet) {
+            $sheets .= $sheet->textContent."\n";
+        }
+        $cleaner = new self(new SvgStyles($sheets));
+        if ($cleaner->styles->partly) {
+            $cleaner->leftOut['rules of its style sheet that choose by more than element, class and id'] = true;
+        }
+        $cleaner->walk($root, 0);
+        $cost = DrawingCost::of($root);
+        if ($cost > DrawingCost::MOST) {
+            throw PictureRefused::drawing('it would take too long to draw: masks or clones within one another, blurs, or lines that cross thousands of times. Simplify it, or save it as a PNG picture.');
+        }
         $root->removeAttribute('width');
         $root->removeAttribute('height');
         if (! $root->hasAttribute('viewBox')) {
             $root->setAttribute('viewBox', "0 0 $width $height");
         }
-
         $root->setAttribute('width', (string) $width);
         $root->setAttribute('height', (string) $height);
 
-        return new CleanSvg((string) $document->saveXML($root), $width, $height);
+        return new CleanSvg((string) $root->ownerDocument?->saveXML($root), $width, $height, array_keys($cleaner->leftOut));
     }
 
     private function walk(DOMElement $element, int $depth): void
@@ -74,71 +97,122 @@ final class SvgCleaner
         if (++$this->nodes > self::MOST_NODES || $depth > self::MOST_DEPTH) {
             throw PictureRefused::drawing('it has too many parts. Simplify it.');
         }
-        // A "use" of a "use" multiplies: a few lines can ask for millions of figures.
-        if ($element->localName === 'use' && ++$this->uses > 500) {
-            throw PictureRefused::drawing('it repeats parts of itself too often. Expand its clones and simplify it.');
-        }
-        self::styleToAttributes($element);
+        $this->styled($element);
         foreach (iterator_to_array($element->attributes) as $attribute) {
             $name = (string) $attribute->localName;
-            $harmless = in_array($name, self::ATTRIBUTES, true) && self::staysInside($name, (string) $attribute->nodeValue);
-            if (! $harmless) {
+            $value = (string) $attribute->nodeValue;
+            $known = in_array($name, self::ATTRIBUTES, true) && in_array($attribute->namespaceURI, [null, '', self::XLINK], true);
+            $kept = ($known && self::staysInside($element, $name, $value)) || ($name === 'style' && $attribute->namespaceURI === null);
+            if (! $kept || (isset(self::BOUNDS[$name]) && (float) $value > self::BOUNDS[$name])) {
                 $element->removeAttributeNode($attribute);
             }
         }
+        self::fadedFigure($element);
         foreach (iterator_to_array($element->childNodes) as $child) {
-            if ($child instanceof DOMElement && in_array($child->localName, self::ELEMENTS, true)
-                && in_array($child->namespaceURI, [null, '', 'http://www.w3.org/2000/svg'], true)
-                && ! ($child->localName === 'use' && $this->isCloned($child))) {
+            if (! $child instanceof DOMElement) {
+                $child->nodeType === XML_TEXT_NODE || $element->removeChild($child);
+            } elseif ($this->isKept($child)) {
                 $this->walk($child, $depth + 1);
-            } elseif ($child->nodeType !== XML_TEXT_NODE) {
+            } else {
                 $element->removeChild($child);
             }
         }
     }
 
-    /** A clone inside something that is itself cloned is where doubling starts. */
-    private function isCloned(DOMElement $use): bool
+    /** A link around figures is a group of them. */
+    private function isKept(DOMElement &$child): bool
     {
-        for ($up = $use->parentNode; $up instanceof DOMElement; $up = $up->parentNode) {
-            if (isset($this->cloned[$up->getAttribute('id')])) {
-                return true;
+        $name = (string) $child->localName;
+        if (! in_array($child->namespaceURI, [null, '', self::SVG], true)) {
+            return false;
+        }
+        if ($name === 'a') {
+            $child = self::asGroup($child);
+
+            return true;
+        }
+        if (! in_array($name, self::ELEMENTS, true)) {
+            if (isset(self::MISSED[$name]) && ($name !== 'text' || trim($child->textContent) !== '')) {
+                $this->leftOut[self::MISSED[$name]] = true;
             }
+
+            return false;
+        }
+        if ($name === 'image' && EmbeddedPicture::kept(self::link($child)) === null) {
+            $this->leftOut['a picture that lies outside the file, or is none that can be read'] = true;
+
+            return false;
         }
 
-        return false;
+        return true;
     }
 
-    /** @return array<string, true> ids that some "use" repeats */
-    private static function clonedIds(DOMElement $root): array
+    private static function asGroup(DOMElement $link): DOMElement
     {
-        $ids = [];
-        foreach ($root->getElementsByTagNameNS('*', 'use') as $use) {
-            foreach (iterator_to_array($use->attributes) as $attribute) {
-                if ($attribute->localName === 'href') {
-                    $ids[ltrim((string) $attribute->nodeValue, '#')] = true;
-                }
+        $group = $link->ownerDocument?->createElementNS(self::SVG, 'g') ?: throw PictureRefused::drawing('it cannot be read.');
+        foreach (iterator_to_array($link->attributes) as $attribute) {
+            if ($attribute->namespaceURI === null && $attribute->localName !== 'href') {
+                $group->setAttribute($attribute->nodeName, (string) $attribute->nodeValue);
             }
         }
+        while ($link->firstChild !== null) {
+            $group->appendChild($link->firstChild);
+        }
+        $link->parentNode?->replaceChild($group, $link);
 
-        return $ids;
+        return $group;
     }
 
-    /** Presentation written as style="fill:red" counts as attributes, and is checked like them. */
-    private static function styleToAttributes(DOMElement $element): void
+    /** Lays what style sheets and the element's own style declare on it as attributes, which are then checked like all others. */
+    private function styled(DOMElement $element): void
     {
-        foreach (explode(';', $element->getAttribute('style')) as $rule) {
-            [$name, $value] = array_map(trim(...), explode(':', $rule, 2) + ['', '']);
-            if ($name !== '' && in_array($name, self::ATTRIBUTES, true)) {
+        $declared = array_merge($this->styles->of($element), SvgStyles::declarations($element->getAttribute('style')));
+        $element->removeAttribute('style');
+        $style = '';
+        foreach ($declared as $name => $value) {
+            if (in_array($name, self::STYLES, true) && preg_match('/^[a-z-]+$/', $value) === 1) {
+                $style .= "$name:$value;";
+            } elseif (in_array($name, self::ATTRIBUTES, true)) {
                 $element->setAttribute($name, $value);
             }
         }
+        $style === '' || $element->setAttribute('style', $style);
     }
 
-    private static function staysInside(string $name, string $value): bool
+    /** A figure that is only filled fades by its fill: the same picture, without a sheet of pixels of its own. */
+    private static function fadedFigure(DOMElement $element): void
+    {
+        $opacity = $element->getAttribute('opacity');
+        if (! is_numeric($opacity) || ! in_array($element->localName, ['path', 'rect', 'circle', 'ellipse', 'polygon'], true) || self::inherited($element, 'stroke', 'none') !== 'none') {
+            return;
+        }
+        $fill = self::inherited($element, 'fill-opacity', '1');
+        if (is_numeric($fill) && ! str_starts_with(self::inherited($element, 'fill', 'black'), 'url')) {
+            $element->setAttribute('fill-opacity', (string) ((float) $fill * min(1.0, max(0.0, (float) $opacity))));
+            $element->removeAttribute('opacity');
+        }
+    }
+
+    private static function inherited(DOMElement $element, string $name, string $unless): string
+    {
+        for ($up = $element; $up instanceof DOMElement; $up = $up->parentNode) {
+            if ($up->hasAttribute($name) && $up->getAttribute($name) !== 'inherit') {
+                return $up->getAttribute($name);
+            }
+        }
+
+        return $unless;
+    }
+
+    private static function link(DOMElement $element): string
+    {
+        return $element->getAttribute('href') ?: $element->getAttributeNS(self::XLINK, 'href');
+    }
+
+    private static function staysInside(DOMElement $element, string $name, string $value): bool
     {
         if ($name === 'href') {
-            return preg_match('/^#[\w.-]+$/', $value) === 1;
+            return preg_match('/^#[\w.-]+$/', $value) === 1 || ($element->localName === 'image' && EmbeddedPicture::kept($value) !== null);
         }
 
         return preg_match('/url\s*\(\s*[\'"]?(?!#)/i', $value) !== 1

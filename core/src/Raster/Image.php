@@ -43,6 +43,26 @@ final class Image
         return self::int(Vips::run('vips_image_get_bands', $this->handle));
     }
 
+    /** @internal VipsInterpretation of the bands */
+    public function interpretation(): int
+    {
+        $number = Vips::run('vips_image_get_interpretation', $this->handle);
+
+        return is_int($number) ? $number : 0;
+    }
+
+    /** Whether a reader left a note of that name beside the pixels. */
+    public function has(string $note): bool
+    {
+        return Vips::run('vips_image_get_typeof', $this->handle, $note) !== 0;
+    }
+
+    /** Whether samples have 16 bits. */
+    public function isShort(): bool
+    {
+        return Vips::run('vips_image_get_format', $this->handle) === BandFormat::Short->value;
+    }
+
     /** How many pictures the file holds that this one came from. */
     public function pages(): int
     {

@@ -13,4 +13,5 @@ enum Interpretation: int
 {
     case None = 0;
     case Srgb = 22;
+    case ScRgb = 28;
 }

@@ -76,13 +76,14 @@ function upload(): void {
         <h2>Art <small class="measure">{{ art.length }}</small></h2>
         <ul class="art-list">
             <li v-for="asset in art" :key="asset.id">
-                <figure><img :src="`/api/assets/${asset.id}/preview.png`" alt="" loading="lazy" /><figcaption>{{ asset.title }}<small>{{ asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px` }} · {{ size(asset.bytes) }} · {{ asset.licence.name }}</small></figcaption></figure>
+                <figure><img :src="`/api/assets/${asset.id}/preview.png`" alt="" loading="lazy" /><figcaption>{{ asset.title }}<small>{{ asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px` }} · {{ size(asset.bytes) }} · {{ asset.licence.name }}</small><small v-if="asset.leftOut.length" class="left-out">not printed: {{ asset.leftOut.join('; ') }}</small></figcaption></figure>
             </li>
         </ul>
     </main>
 </template>
 
 <style>
+.left-out { color: var(--warn); }
 .font-list { display: grid; gap: 2px; margin-top: 8px; }
 .font-list.wide { grid-template-columns: 1fr 1fr; gap: 0 28px; }
 .font-list li { border-bottom: 1px solid var(--hair); padding: 4px 0; }
