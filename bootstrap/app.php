@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\AnswerOnce;
 use App\Http\Middleware\CloseShops;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\CurrentSession;
@@ -9,6 +10,7 @@ use App\Http\Middleware\EnterShop;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\Permitted;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SoundInput;
 use App\Http\Middleware\WriteJournal;
 use App\Http\Problems;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
@@ -32,10 +34,10 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->use([KnownHost::class, SecurityHeaders::class, CloseShops::class, ValidatePostSize::class]);
-        $session = [EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, CsrfToken::class];
+        $session = [SoundInput::class, EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, CsrfToken::class];
         $middleware->group('session', $session);
         // Rows are looked up only once it is known whose shop this is.
-        $middleware->group('api', [...$session, 'auth:sanctum', CurrentSession::class, EnterShop::class, SubstituteBindings::class, Permitted::class, WriteJournal::class]);
+        $middleware->group('api', [...$session, 'auth:sanctum', CurrentSession::class, EnterShop::class, SubstituteBindings::class, Permitted::class, AnswerOnce::class, WriteJournal::class]);
         $middleware->redirectGuestsTo(fn (): string => '/sign-in');
     })
     ->withExceptions(Problems::register(...))

@@ -17,6 +17,7 @@ final class Exports
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
         $export = $job->exports()->create([
             'shop_id' => $job->shop_id,
+            'user_id' => auth()->id(),
             'revision_id' => $head->id,
             'state' => ExportState::Queued,
             'stage' => 'waiting',

@@ -15,7 +15,7 @@ use TallCrow\Artwork\ArtworkInvalid;
 /** The jobs of a shop among one another. */
 final class Jobs
 {
-    /** @return list<JobCard> the newest first; a job whose sheet cannot be read is left out and noted in the log */
+    /** @return list<JobCard> the newest first; a job whose sheet cannot be read says so and is noted in the log */
     public function cards(Shop $shop): array
     {
         $cards = [];
@@ -28,6 +28,7 @@ final class Jobs
                     $cards[] = JobCard::of($job, $artwork, is_int($exports) ? $exports : 0);
                 }
             } catch (ArtworkInvalid $invalid) {
+                $cards[] = JobCard::unreadable($job);
                 Log::error('A saved sheet cannot be read.', ['job' => $job->id, 'revision' => $job->head_id, 'faults' => count($invalid->faults)]);
             }
         }

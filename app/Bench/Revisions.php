@@ -11,19 +11,22 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
 
 /** Saves, undoes and redoes. Each names the version it started from, and is refused when that is no longer current. */
-final class Revisions
+final readonly class Revisions
 {
+    public function __construct(private SaveKey $key) {}
+
     /** @throws StaleVersion|ArtworkInvalid */
     public function save(PrintJob $job, int $version, Artwork $artwork): PrintJob
     {
         $json = json_encode($artwork->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-        ArtworkReader::checkSize($json);
+        // What is kept can be read again: sheets too large, or clipped in a ring, are refused before.
+        ArtworkReader::json($json);
 
         return $this->change($job, $version, function (PrintJob $job) use ($json, $artwork): void {
             if ($job->head?->artwork === $json) {
                 return;
             }
-            $revision = $job->revisions()->create(['shop_id' => $job->shop_id, 'parent_id' => $job->head_id, 'artwork' => $json]);
+            $revision = $job->revisions()->create(['shop_id' => $job->shop_id, 'user_id' => auth()->id(), 'parent_id' => $job->head_id, 'artwork' => $json]);
             $this->moveTo($job, $revision, $artwork->title);
         });
     }
@@ -79,6 +82,7 @@ final class Revisions
                 throw StaleVersion::of($fresh->version);
             }
             $work($fresh);
+            $this->key->remember($fresh);
 
             return $fresh;
         });

@@ -44,6 +44,7 @@ final class Sweeper
     public function folders(): int
     {
         Pass::query()->where('expires_at', '<', now())->delete();
+        SaveKey::forgetOld();
         $gone = 0;
         foreach (Shop::query()->get() as $shop) {
             $gone += $this->exports($shop) + $this->scratch($shop) + $this->aside($shop);

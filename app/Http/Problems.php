@@ -6,11 +6,14 @@ namespace App\Http;
 
 use App\Bench\StaleVersion;
 use App\People\SignInRefused;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\Fault;
 use TallCrow\Asset\AssetUnusable;
@@ -46,6 +49,9 @@ final class Problems
             ['message' => $e->getMessage(), 'code' => $e->codeWanted], $e->status, $e->wait > 0 ? ['Retry-After' => (string) $e->wait] : [],
         ));
         $exceptions->render(fn (AuthenticationException $e, Request $request): ?JsonResponse => $request->is('api/*') ? response()->json(['message' => 'Sign in first.'], 401) : null);
+        $exceptions->render(fn (NotFoundHttpException $e, Request $request): ?JsonResponse => $request->is('api/*') && ($e->getPrevious() instanceof ModelNotFoundException || $e->getMessage() === '' || $e->getPrevious() instanceof AuthorizationException)
+            ? response()->json(['message' => 'There is no such thing in this shop.'], 404)
+            : null);
         $exceptions->render(fn (TokenMismatchException $e): JsonResponse => response()->json(['message' => 'This change did not come from a page of this shop, or the page is too old. Load it again.'], 419));
         $exceptions->render(fn (StaleVersion $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'version' => $e->current], 409));
         $exceptions->render(fn (\Throwable $e): ?JsonResponse => in_array($e::class, self::SAID, true)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Bench\SaveKey;
 use App\Database\WriteLockedSqlite;
 use App\Models\Asset;
 use App\Models\Comment;
@@ -37,6 +38,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Connection::resolverFor('sqlite', fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new WriteLockedSqlite($pdo, $database, $prefix, $config));
         $this->app->scoped(CurrentShop::class, fn (): CurrentShop => $this->app->runningInConsole() ? CurrentShop::ofConsole() : CurrentShop::ofRequest());
+        $this->app->scoped(SaveKey::class);
         $this->app->bind(Shop::class, fn (): Shop => $this->app->make(CurrentShop::class)->shop() ?? throw new AuthenticationException);
     }
 

@@ -44,14 +44,16 @@ async function ask<T>(path: string, init: RequestInit = {}): Promise<T> {
     return answer<T>(response);
 }
 
-function send<T>(method: string, path: string, body?: unknown): Promise<T> {
-    return ask<T>(path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body ?? {}) });
+function send<T>(method: string, path: string, body?: unknown, key?: string): Promise<T> {
+    return ask<T>(path, { method, headers: { 'Content-Type': 'application/json', ...(key ? { 'Idempotency-Key': key } : {}) }, body: JSON.stringify(body ?? {}) });
 }
 
 export const api = {
     get: <T>(path: string, signal?: AbortSignal): Promise<T> => ask<T>(path, signal ? { signal } : {}),
     post: <T>(path: string, body?: unknown): Promise<T> => send<T>('POST', path, body),
     put: <T>(path: string, body?: unknown): Promise<T> => send<T>('PUT', path, body),
+    /** A save, by a key that stays the same when it is tried again: it is carried out once. */
+    save: <T>(method: 'POST' | 'PUT', path: string, body: unknown, key: string): Promise<T> => send<T>(method, path, body, key),
     remove: <T>(path: string, body?: unknown): Promise<T> => send<T>('DELETE', path, body),
     upload: <T>(path: string, form: FormData): Promise<T> => ask<T>(path, { method: 'POST', body: form }),
 };

@@ -71,3 +71,13 @@ it('serves the catalogue that the lines are made from', function (): void {
     expect(array_column($catalogue['effects'], 'kind'))->toContain('arch', 'outline')->and(count($catalogue['textures']))->toBeGreaterThanOrEqual(10)
         ->and($catalogue['blends'])->toHaveCount(16)->and($catalogue['areas'][0])->toMatchArray(['width' => 4500, 'height' => 5400]);
 });
+
+it('lists a job whose sheet cannot be read beside the others, and lets it be thrown away', function (): void {
+    $broken = $this->job(title: 'Broken');
+    $this->job(title: 'Whole');
+    App\Models\Revision::query()->whereKey($broken->head_id)->update(['artwork' => '{"format":"tallcrow.artwork/2","layers":5']);
+    $cards = $this->getJson('/api/jobs')->assertOk()->json();
+    expect(array_column($cards, 'state', 'title'))->toEqual(['Broken' => 'unreadable', 'Whole' => 'empty']);
+    $this->deleteJson("/api/jobs/{$broken->id}")->assertNoContent();
+    expect($this->getJson('/api/jobs')->json('*.title'))->toBe(['Whole']);
+});

@@ -7,6 +7,7 @@ namespace App\Http\Answers;
 use App\Models\PrintJob;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Product;
+use TallCrow\Artwork\Sheet;
 use TallCrow\Artwork\Side;
 
 /** A job as it hangs among the others. */
@@ -25,6 +26,12 @@ final readonly class JobCard extends Answer
         public JobState $state,
         public string $updatedAt,
     ) {}
+
+    /** One whose sheet cannot be read: it can be thrown away, and tells a maintainer that it is there. */
+    public static function unreadable(PrintJob $job): self
+    {
+        return new self($job->id, $job->title, (int) $job->head_id, Product::Tee, Side::Front, SheetSize::of(Sheet::of($job->area())), [], 0, JobState::Unreadable, $job->updated_at->toIso8601String());
+    }
 
     /** @param  int  $exports  that are done */
     public static function of(PrintJob $job, Artwork $artwork, int $exports): self

@@ -10,4 +10,5 @@ enum JobState: string
     case Empty = 'empty';
     case Drafted = 'drafted';
     case Exported = 'exported';
+    case Unreadable = 'unreadable';
 }

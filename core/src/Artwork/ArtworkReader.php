@@ -60,6 +60,7 @@ final class ArtworkReader
         $artwork = self::artwork($root);
         self::uniqueIds($artwork, $root);
         self::shieldsKnown($artwork, $root);
+        self::clipsEnd($artwork, $root);
         $faults->settle();
 
         return $artwork;
@@ -158,6 +159,14 @@ final class ArtworkReader
             if ($times > 1) {
                 $root->fault(sprintf('the id "%s" is used %d times; each layer needs its own', $id, $times), 'layers');
             }
+        }
+    }
+
+    private static function clipsEnd(Artwork $artwork, Reading $root): void
+    {
+        $ring = ClipCycles::find($artwork);
+        if ($ring !== null) {
+            $root->fault(sprintf('clips the layer "%s" to "%s", which is made of it or clipped to it in turn: clip it to another', ...$ring), 'layers');
         }
     }
 

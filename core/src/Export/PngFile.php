@@ -42,19 +42,30 @@ final class PngFile
     public static function withChunks(string $from, string $to, array $add): void
     {
         $out = fopen($to, 'wb') ?: throw PngBroken::unwritable($to);
-        fwrite($out, self::SIGNATURE);
+        self::put($out, self::SIGNATURE, $to);
         foreach (self::walk($from) as [$type, $length, $file]) {
             if (! in_array($type, array_column($add, 'type'), true)) {
                 fseek($file, -8, SEEK_CUR);
-                stream_copy_to_stream($file, $out, $length + 12);
+                // A copy cut short is found here and not by the print house.
+                if (@stream_copy_to_stream($file, $out, $length + 12) !== $length + 12) {
+                    throw feof($file) ? PngBroken::short($from) : PngBroken::unwritable($to);
+                }
             }
             if ($type === 'IHDR') {
                 foreach ($add as $chunk) {
-                    fwrite($out, $chunk->bytes());
+                    self::put($out, $chunk->bytes(), $to);
                 }
             }
         }
         if (! fflush($out) || ! fclose($out)) {
+            throw PngBroken::unwritable($to);
+        }
+    }
+
+    /** @param  resource  $out */
+    private static function put(mixed $out, string $bytes, string $to): void
+    {
+        if (@fwrite($out, $bytes) !== strlen($bytes)) {
             throw PngBroken::unwritable($to);
         }
     }

@@ -34,7 +34,7 @@ final class PrintPng
                 ...($title === '' ? [] : [PngChunk::text('Title', $title)]),
                 PngChunk::text('Software', self::SOFTWARE),
             ]);
-            if (! rename($aside, $path)) {
+            if (! @rename($aside, $path)) {
                 throw PngBroken::unwritable($path);
             }
         } finally {

@@ -9,7 +9,7 @@ import OpenJob from './OpenJob.vue';
 
 const { data: jobs, error, refetch } = useJobs();
 const { mutate: throwAway, error: lost } = useChange((job: JobCard) => api.remove(`jobs/${job.id}`), 'jobs');
-const states = { empty: 'blank sheet', drafted: 'on the bench', exported: 'exported' };
+const states = { empty: 'blank sheet', drafted: 'on the bench', exported: 'exported', unreadable: 'cannot be read' };
 
 function remove(job: JobCard): void {
     if (window.confirm(`Throw away "${job.title}" with all its saved steps and exports?`)) {
@@ -35,7 +35,8 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
         <p v-else-if="jobs?.length === 0" class="empty">No jobs yet. Start one: choose what it is printed on and how large, and the bench opens with a blank sheet.</p>
         <ul v-else class="job-cards">
             <li v-for="job in jobs" :key="job.id" class="job-card">
-                <router-link :to="`/jobs/${job.id}/build`">
+                <p v-if="job.state === 'unreadable'" class="unreadable"><strong>{{ job.title }}</strong><br />Its saved sheet cannot be read. The application's log says why; whoever looks after it may be able to mend it.</p>
+                <router-link v-else :to="`/jobs/${job.id}/build`">
                     <svg :viewBox="frame(job).view" aria-hidden="true">
                         <g :transform="frame(job).place"><GarmentDrawing :product="job.product" :side="job.side" :colour="job.garments[0]?.colour ?? '#ddd'" /></g>
                         <image :href="proofUrl(job.revision, 20)" x="0" y="0" :width="frame(job).width" :height="frame(job).height" />
@@ -58,6 +59,7 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
 .job-card { background: var(--card); border: 1px solid var(--hair); padding: 12px; border-top: 3px dotted var(--hair); }
 .job-card a { text-decoration: none; display: grid; gap: 6px; }
 .job-card svg { width: 100%; height: 250px; }
+.unreadable { min-height: 250px; }
 .job-foot { display: flex; gap: 12px; align-items: baseline; }
 .job-foot .token { margin-left: auto; font-weight: 400; border-bottom-color: var(--hair); }
 .state { border: 1px solid var(--faded); padding: 0 6px; border-radius: 2px; color: var(--ink); }

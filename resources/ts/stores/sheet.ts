@@ -16,6 +16,16 @@ type Task =
     | { kind: 'operate'; operations: Operation[] }
     | { kind: 'step'; action: 'undo' | 'redo' };
 
+/** A request for the first tasks that wait. */
+interface Attempt {
+    key: string;
+    job: number;
+    sent: number;
+    method: 'POST' | 'PUT';
+    path: string;
+    body: unknown;
+}
+
 /** Milliseconds after which a lost connection is tried again, longer each time. */
 const AGAIN = [1000, 2000, 4000, 8000, 15_000];
 
@@ -32,6 +42,8 @@ export const useSheet = defineStore('sheet', () => {
     const trouble = ref<string | null>(null);
     const stale = ref<string | null>(null);
     let tries = 0;
+    // A request that was not answered is sent again as it was, under its key, whatever has been set since.
+    let attempt: Attempt | null = null;
     let running: Promise<void> | null = null;
 
     const saving = computed(() => sending.value || reading.value > 0);
@@ -59,6 +71,7 @@ export const useSheet = defineStore('sheet', () => {
             useSelection().choose(null);
         }
         tasks.value = [];
+        attempt = null;
         stale.value = trouble.value = null;
         take(await api.get<BenchJob>(`jobs/${id}`));
     }
@@ -98,15 +111,16 @@ export const useSheet = defineStore('sheet', () => {
         return running;
     }
 
-    /** As many of the first tasks as go in one request, and their answer. */
-    async function first(held: BenchJob): Promise<{ sent: number; answer: BenchJob }> {
+    /** As many of the first tasks as go in one request. */
+    function first(held: BenchJob): Attempt {
         const [task] = tasks.value;
         const version = held.version;
+        const key = crypto.randomUUID();
         if (task?.kind === 'operate') {
-            return { sent: 1, answer: await api.post<BenchJob>(`jobs/${held.id}/operations`, { version, operations: task.operations }) };
+            return { key, job: held.id, sent: 1, method: 'POST', path: 'operations', body: { version, operations: task.operations } };
         }
         if (task?.kind === 'step') {
-            return { sent: 1, answer: await api.post<BenchJob>(`jobs/${held.id}/${task.action}`, { version }) };
+            return { key, job: held.id, sent: 1, method: 'POST', path: task.action, body: { version } };
         }
         let sheet = held.artwork;
         let sent = 0;
@@ -117,7 +131,7 @@ export const useSheet = defineStore('sheet', () => {
             sheet = one.by(sheet);
             sent++;
         }
-        return { sent, answer: await api.put<BenchJob>(`jobs/${held.id}/artwork`, { version, artwork: sheet }) };
+        return { key, job: held.id, sent, method: 'PUT', path: 'artwork', body: { version, artwork: sheet } };
     }
 
     async function send(): Promise<void> {
@@ -126,12 +140,15 @@ export const useSheet = defineStore('sheet', () => {
         try {
             while (tasks.value.length > 0 && job.value && !stale.value) {
                 const held = job.value;
-                const { sent, answer } = await first(held);
+                const now = (attempt ??= first(held));
+                const answer = await api.save<BenchJob>(now.method, `jobs/${now.job}/${now.path}`, now.body, now.key);
                 if (job.value !== held) {
                     return;
                 }
-                tasks.value = tasks.value.slice(sent);
+                attempt = null;
+                tasks.value = tasks.value.slice(now.sent);
                 take(answer);
+                channel?.postMessage({ job: answer.id, version: answer.version });
             }
         } catch (error) {
             refused(error);
@@ -141,6 +158,9 @@ export const useSheet = defineStore('sheet', () => {
     }
 
     function refused(error: unknown): void {
+        if (error instanceof Refused && [409, 422].includes(error.status)) {
+            attempt = null;
+        }
         if (error instanceof Refused && error.status === 409) {
             stale.value = error.message;
             return;
@@ -180,6 +200,7 @@ export const useSheet = defineStore('sheet', () => {
         const mine = artwork.value;
         job.value = await api.get<BenchJob>(`jobs/${job.value.id}`);
         stale.value = null;
+        attempt = null;
         tasks.value = [{ kind: 'change', by: () => mine }];
         show();
         await settle();
@@ -206,6 +227,21 @@ export const useSheet = defineStore('sheet', () => {
     function called(id: string): string {
         return measures.value.get(id)?.called ?? id;
     }
+
+    // What another tab of this browser saved shows here at once, unless something waits here: then the version tells them apart.
+    const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('tall-crow-saves');
+    channel?.addEventListener('message', (event: MessageEvent<{ job: number; version: number }>) => {
+        if (event.data.job === job.value?.id && event.data.version > job.value.version && saved.value) {
+            void loadNewer();
+        }
+    });
+
+    // Nobody leaves with what is not saved unasked.
+    globalThis.addEventListener?.('beforeunload', (event: BeforeUnloadEvent) => {
+        if (job.value && !saved.value) {
+            event.preventDefault();
+        }
+    });
 
     return {
         job, artwork, measures, saving, saved, trouble, stale, open, change, changeLayer, operate, retry: settle, loadNewer, keepMine, loadSwatches, hex, called,

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What comes in is text in UTF-8 without null bytes, of a bounded length, and single values but where a list is asked for. */
+final class SoundInput
+{
+    /** Fields that hold lists; each is read by its own rules. */
+    private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes'];
+
+    /** Words of a whole sheet may be longer; they lie within the lists. */
+    private const LONGEST = 20_000;
+
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        foreach ([$request->query->all(), $request->isJson() ? $request->json()->all() : $request->request->all()] as $fields) {
+            foreach ($fields as $name => $value) {
+                $this->check((string) $name, $value);
+            }
+        }
+
+        return $next($request);
+    }
+
+    private function check(string $name, mixed $value): void
+    {
+        if (is_array($value) && ! in_array($name, self::LISTS, true)) {
+            throw ValidationException::withMessages([self::shown($name) => 'This must be a single value.']);
+        }
+        if (is_string($value) && (! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0"))) {
+            throw ValidationException::withMessages([self::shown($name) => 'This has bytes in it that are no text. Type it again.']);
+        }
+        if (is_string($value) && strlen($value) > self::LONGEST) {
+            throw ValidationException::withMessages([self::shown($name) => sprintf('This is too long: %s characters at most.', number_format(self::LONGEST))]);
+        }
+        foreach (is_array($value) ? $value : [] as $inner) {
+            is_string($inner) && $this->check($name, $inner);
+        }
+    }
+
+    private static function shown(string $name): string
+    {
+        return mb_check_encoding($name, 'UTF-8') ? mb_substr($name, 0, 40) : 'field';
+    }
+}
