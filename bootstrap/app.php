@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\HealthController;
+use App\Http\Controllers\MetricsController;
 use App\Http\Middleware\AnswerOnce;
 use App\Http\Middleware\CloseShops;
 use App\Http\Middleware\CsrfToken;
@@ -26,9 +28,10 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         api: __DIR__.'/../routes/api.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
         then: function (): void {
             Route::middleware(['session', 'throttle:doors'])->prefix('api')->group(__DIR__.'/../routes/doors.php');
+            Route::get('up', HealthController::class);
+            Route::get('metrics', MetricsController::class);
             Route::middleware(['session'])->group(__DIR__.'/../routes/pages.php');
         },
     )

@@ -6,11 +6,16 @@ return [
     // Uploads, exports and kept pictures lie here, one folder to a shop.
     'storage' => env('CROW_STORAGE', storage_path('app/shops')),
 
-    // What one print file may take before it is stopped from outside.
+    // What one print file may take before it is stopped from outside, and what stays free.
     'limits' => [
         'print_seconds' => (int) env('CROW_PRINT_SECONDS', 180),
+        // Room on the disk that uploads, exports and kept pictures leave for saves.
+        'reserve_mb' => (int) env('CROW_RESERVE_MB', 200),
         'memory_mb' => (int) env('CROW_MEMORY_MB', 6000),
     ],
+
+    // Whoever shows this as a bearer token reads /metrics; without one there is no such page.
+    'metrics_token' => env('CROW_METRICS_TOKEN'),
 
     // Passwords that are tried first, one to a line (bin/passwords.mjs writes it); without the file only their length is asked for.
     'common_passwords' => storage_path('framework/common-passwords.txt'),

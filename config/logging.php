@@ -8,6 +8,8 @@ return [
     'default' => env('LOG_CHANNEL', 'daily'),
     'channels' => [
         'daily' => ['driver' => 'daily', 'path' => env('CROW_LOGS', storage_path('logs')).'/tall-crow.log', 'level' => env('LOG_LEVEL', 'info'), 'days' => 14],
+        // One JSON object to a line, for a collector: LOG_CHANNEL=json
+        'json' => ['driver' => 'monolog', 'handler' => Monolog\Handler\StreamHandler::class, 'with' => ['stream' => env('CROW_LOGS', storage_path('logs')).'/tall-crow.json'], 'formatter' => Monolog\Formatter\JsonFormatter::class, 'level' => env('LOG_LEVEL', 'info')],
         'stderr' => ['driver' => 'monolog', 'handler' => Monolog\Handler\StreamHandler::class, 'with' => ['stream' => 'php://stderr'], 'level' => 'info'],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
     ],

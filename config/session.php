@@ -2,8 +2,6 @@
 
 declare(strict_types=1);
 
-$secure = (bool) env('SESSION_SECURE_COOKIE', false);
-
 return [
     'driver' => env('SESSION_DRIVER', 'file'),
     'connection' => env('SESSION_CONNECTION'),
@@ -12,10 +10,11 @@ return [
     'encrypt' => true,
     'files' => env('CROW_PRIVATE', storage_path('framework')).'/sessions',
     'lottery' => [2, 100],
-    'cookie' => $secure ? '__Host-tall-crow' : 'tall-crow',
+    'cookie' => env('SESSION_COOKIE', 'tall-crow'),
     'path' => '/',
     'domain' => null,
-    'secure' => $secure,
+    // Null: secure wherever the request came over TLS.
+    'secure' => env('SESSION_SECURE_COOKIE'),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

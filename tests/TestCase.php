@@ -33,7 +33,7 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         // Tests run beside one another, each in a place of its own.
-        config(['crow.storage' => sys_get_temp_dir().'/tall-crow-testing-'.getmypid().'/shops']);
+        config(['crow.storage' => self::place().'/shops']);
         $this->shop = Shop::query()->create(['name' => 'Lantern & Rook']);
         $this->user = app(Accounts::class)->add($this->shop, Role::Owner, 'Wren', 'wren', null);
         $this->signIn($this->user)->withServerVariables(['HTTP_HOST' => '127.0.0.1', 'SERVER_NAME' => '127.0.0.1']);
@@ -41,8 +41,13 @@ abstract class TestCase extends BaseTestCase
 
     protected function tearDown(): void
     {
-        File::deleteDirectory(dirname((string) config('crow.storage')));
+        File::deleteDirectory(self::place());
         parent::tearDown();
+    }
+
+    private static function place(): string
+    {
+        return sys_get_temp_dir().'/tall-crow-testing-'.getmypid();
     }
 
     /** As a browser that is signed in and has loaded a page: with a session and its token against forged requests. */

@@ -20,7 +20,7 @@ final class ExportSteps
     private const LOOK = 0.4;
 
     /** Seconds between two signs of life. */
-    public const BEAT = 5.0;
+    public const BEAT = 2.5;
 
     private float $looked = 0.0;
 

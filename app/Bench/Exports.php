@@ -15,6 +15,8 @@ final class Exports
     public function start(PrintJob $job): Export
     {
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
+        // As large as the sheet's pixels at worst.
+        Room::demand($job->shop->folder('exports'), 4 * $job->area_width * $job->area_height);
         $export = $job->exports()->create([
             'shop_id' => $job->shop_id,
             'user_id' => auth()->id(),

@@ -69,6 +69,7 @@ final class ProofSteps implements Progress
     public function done(): void
     {
         $seconds = microtime(true) - $this->begun;
+        Metrics::drew('proof', $seconds);
         if ($seconds > self::SLOW) {
             Log::info('A proof was slow.', ['revision' => $this->revision, 'ppi' => $this->ppi, 'seconds' => round($seconds, 2)]);
         }

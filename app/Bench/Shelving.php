@@ -81,6 +81,7 @@ final class Shelving
      */
     public function put(Shop $shop, string $path, string $name, Provenance $from, array $cut = []): Asset
     {
+        Room::demand($shop->folder('assets'), (int) filesize($path));
         $head = (string) file_get_contents($path, length: 4096);
         $font = self::fontType($head);
         $title = pathinfo($name, PATHINFO_FILENAME);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Bench\NoRoom;
 use App\Bench\StaleVersion;
 use App\People\SignInRefused;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -53,6 +54,7 @@ final class Problems
             ? response()->json(['message' => 'There is no such thing in this shop.'], 404)
             : null);
         $exceptions->render(fn (TokenMismatchException $e): JsonResponse => response()->json(['message' => 'This change did not come from a page of this shop, or the page is too old. Load it again.'], 419));
+        $exceptions->render(fn (NoRoom $e): JsonResponse => response()->json(['message' => $e->getMessage()], 507));
         $exceptions->render(fn (StaleVersion $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'version' => $e->current], 409));
         $exceptions->render(fn (\Throwable $e): ?JsonResponse => in_array($e::class, self::SAID, true)
             ? response()->json(['message' => $e->getMessage()], 422)

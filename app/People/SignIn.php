@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Bench\Metrics;
 use App\Models\User;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Support\Facades\Cache;
@@ -81,6 +82,7 @@ final readonly class SignIn
         if ($count > self::FREE) {
             $this->limiter->hit("$names:wait", (int) min(self::LONGEST_WAIT, 2 ** ($count - self::FREE)));
         }
+        Metrics::refused('sign-in');
         Log::notice('A sign-in was refused.', ['user' => $user?->id, 'failures' => $count]);
         if ($user !== null) {
             Journal::write($user->shop_id, $user, 'sign-in refused', ['failures' => $count]);

@@ -25,6 +25,14 @@ it('gives a page the cookie from which its script takes the token, and a session
         ->and($cookies['tall-crow']->isHttpOnly())->toBeTrue()->and($cookies['tall-crow']->getSameSite())->toBe('lax');
 });
 
+it('keeps cookies and pages to TLS where it is served so', function (): void {
+    $answer = $this->get('https://127.0.0.1/');
+    $cookies = collect($answer->headers->getCookies())->keyBy(fn ($cookie) => $cookie->getName());
+    expect($cookies['tall-crow']->isSecure())->toBeTrue()->and($cookies['XSRF-TOKEN']->isSecure())->toBeTrue();
+    $answer->assertHeader('Strict-Transport-Security');
+    $this->get('http://127.0.0.1/')->assertHeaderMissing('Strict-Transport-Security');
+});
+
 it('answers under its own names alone', function (): void {
     $this->getJson('http://evil.test/api/jobs')->assertStatus(421);
 });

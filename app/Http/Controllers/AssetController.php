@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Metrics;
 use App\Bench\Shelving;
 use App\Bench\Studio;
 use App\Http\Answers\AssetCard;
@@ -33,6 +34,7 @@ final class AssetController
         try {
             $kept = $shelving->take($shop, $file->getPathname(), $file->getClientOriginalName(), $request->provenance());
         } catch (AssetUnusable|FontRefused|PictureRefused $refused) {
+            Metrics::refused('upload');
             Log::notice('An upload was refused.', ['shop' => $shop->id, 'bytes' => $file->getSize(), 'reason' => $refused::class]);
             throw $refused;
         }

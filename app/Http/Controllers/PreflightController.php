@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Checks;
+use App\Bench\Metrics;
 use App\Http\Answers\Report;
 use App\Models\Revision;
 
@@ -13,6 +14,10 @@ final class PreflightController
 {
     public function __invoke(Revision $revision): Report
     {
-        return Report::of($revision->id, Checks::report($revision));
+        $began = microtime(true);
+        $report = Checks::report($revision);
+        Metrics::drew('gauges', microtime(true) - $began);
+
+        return Report::of($revision->id, $report);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\Proof;
 use App\Bench\ProofSteps;
 use App\Bench\Studio;
+use App\Bench\Thumbnails;
 use App\Http\Answers\Drawing;
 use App\Http\Answers\FoundColour;
 use App\Http\Answers\Picked;
@@ -24,7 +25,12 @@ final class ProofController
 
     public function sheet(Request $request, Revision $revision): Response
     {
-        return self::png(self::proof($request, $revision, $request->float('ppi', 60))->sheet(self::region($request), $request->string('without')->toString()));
+        $ppi = $request->float('ppi', 60);
+        $region = self::region($request);
+        $without = $request->string('without')->toString();
+        $draw = fn (): string => self::proof($request, $revision, $ppi)->sheet($region, $without);
+
+        return self::png($ppi <= Thumbnails::MOST_PPI && $region === null && $without === '' ? Thumbnails::kept($revision, $ppi, $draw) : $draw());
     }
 
     /** How far the drawing of a proof of the sheet is that was asked for. */

@@ -34,6 +34,9 @@ final class SecurityHeaders
             'Cross-Origin-Resource-Policy' => 'same-origin',
             'Cross-Origin-Opener-Policy' => 'same-origin',
         ]);
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
         $response->headers->remove('X-Powered-By');
 
         return $response;

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { api, said } from '../api';
+import { useMe } from '../people/me';
 import { isLive, useChange, useExports } from '../server/queries';
 import { useGauges } from '../stores/gauges';
 import { useSheet } from '../stores/sheet';
 import type { ExportCard } from '../types';
 import { ago } from '../words/lines';
+import JobRemarks from './JobRemarks.vue';
 
 const sheet = useSheet();
+const { makes } = useMe();
 const gauges = useGauges();
 const job = computed(() => sheet.job?.id);
 const { data: exports, error: unread } = useExports(job);
@@ -30,7 +33,7 @@ function counts(one: ExportCard): string {
 
 <template>
     <main class="page">
-        <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</a><button type="button" class="plain-button strong" :disabled="running" @click="start()">Export the print file</button></header>
+        <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</a><button v-if="makes" type="button" class="plain-button strong" :disabled="running" @click="start()">Export the print file</button></header>
         <p class="small">8-bit PNG with a transparent ground, sRGB, {{ sheet.artwork?.sheet.width }} × {{ sheet.artwork?.sheet.height }} px at {{ sheet.artwork?.sheet.ppi }} ppi.</p>
         <p v-if="sheet.artwork && sheet.artwork.method !== 'dtg'" class="note">A heat press burns: keep to the temperature, time and pressure that the makers of the press and of the transfer give, use its guards and gloves, air the room, and keep to your local rules. Their instructions go before anything said here.</p>
         <p v-if="blocked.length" class="note">{{ blocked.length }} {{ blocked.length === 1 ? 'gauge does' : 'gauges do' }} not hold: {{ blocked.map((finding) => finding.word).join(', ') }}. You can export all the same; a print house may send it back.</p>
@@ -59,6 +62,7 @@ function counts(one: ExportCard): string {
                 <p v-if="one.trouble" role="alert">{{ one.trouble }}</p>
             </li>
         </ol>
+        <JobRemarks v-if="sheet.job" :job="sheet.job.id" :revision="sheet.job.revision" />
     </main>
 </template>
 

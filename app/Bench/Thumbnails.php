@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Revision;
+use TallCrow\Render\DrawingCode;
+
+/** Small proofs as lists show them, packed and kept for as long as the code that drew them is the same. */
+final class Thumbnails
+{
+    public const MOST_PPI = 24.0;
+
+    /** @param  \Closure(): string  $draw */
+    public static function kept(Revision $revision, float $ppi, \Closure $draw): string
+    {
+        $folder = $revision->job->shop->folder('pictures');
+        $file = sprintf('%s/s%s', $folder, sha1(DrawingCode::fingerprint($folder)." $revision->id $ppi"));
+        $png = is_file($file) ? (string) @file_get_contents($file) : '';
+        if ($png === '') {
+            $png = $draw();
+            $aside = $file.'.'.getmypid();
+            if (@file_put_contents($aside, $png) === strlen($png)) {
+                rename($aside, $file);
+            }
+        }
+
+        return $png;
+    }
+}

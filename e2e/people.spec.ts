@@ -1,0 +1,101 @@
+import { expect, test } from './bench';
+
+test('a partner is invited, signs in with a code, looks and approves, and can change nothing', async ({ page, browser, quiet, baseURL }) => {
+    test.setTimeout(120_000);
+    quiet.allow.push(/status of (401|403|422)/);
+    await page.goto('/people');
+    await page.locator('.invite .v-field').click();
+    await page.getByRole('option', { name: /viewer/ }).click();
+    await page.getByRole('button', { name: 'Make an invitation' }).click();
+    const address = await page.locator('.secret').innerText();
+    expect(address).toMatch(/\/join\/[\w-]{32}$/);
+
+    // Another browser, in which nobody is signed in.
+    const other = await (await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL: baseURL ?? '', reducedMotion: 'reduce' })).newPage();
+    await other.goto('/shelf');
+    await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await other.goto(address);
+    await other.getByLabel('Your name').fill('Bell');
+    await other.getByLabel('Sign-in name').fill('bell');
+    await other.getByLabel('Password').fill('short');
+    await other.getByRole('button', { name: 'Join' }).click();
+    await expect(other.getByText(/A password has 12 to/)).toBeVisible();
+    await other.getByLabel('Password').fill('nine bells over the water');
+    await other.getByRole('button', { name: 'Join' }).click();
+    await expect(other.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+    await expect(other.getByRole('link', { name: 'People' })).toHaveCount(0);
+
+    await other.getByRole('link', { name: 'Moth night, hoodie back' }).click();
+    await other.getByRole('link', { name: 'Send' }).click();
+    await expect(other.getByRole('button', { name: 'Export the print file' })).toHaveCount(0);
+    await other.getByRole('button', { name: 'Approve this step' }).click();
+    await expect(other.locator('.remarks li').first()).toContainText('Bell approved it');
+    const refused = await other.request.delete('/api/jobs/1', { headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent((await other.context().cookies()).find((one) => one.name === 'XSRF-TOKEN')?.value ?? '') } });
+    expect(refused.status()).toBe(403);
+
+    // Codes from a phone, computed by a library that is not ours.
+    await other.getByRole('link', { name: 'Bell' }).click();
+    await other.getByLabel('Present password').fill('nine bells over the water');
+    await other.getByRole('button', { name: 'Add codes from a phone' }).click();
+    const secret = (await other.locator('.room .measure').first().innerText()).replaceAll(' ', '');
+    const { TOTP } = await import('otpauth');
+    const totp = new TOTP({ secret });
+    await other.getByLabel('Code from your phone').fill(totp.generate({ timestamp: Date.now() - 30_000 }));
+    await other.getByRole('button', { name: 'Switch codes on' }).click();
+    await expect(other.getByText('A code from your phone is asked for')).toBeVisible();
+    await other.getByRole('button', { name: 'Sign out everywhere' }).click();
+    await other.getByLabel('Sign-in name').fill('bell');
+    await other.getByLabel('Password').fill('nine bells over the water');
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await other.getByLabel('Code from your phone').fill(totp.generate());
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await expect(other.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+
+    await page.goto('/people');
+    await expect(page.getByRole('row', { name: /Bell/ }).first()).toContainText('password and code');
+    await expect(page.getByText('comments: add')).toBeVisible();
+    await page.getByRole('button', { name: 'Take Bell out of the shop' }).click();
+    await expect(page.getByRole('button', { name: 'Take Bell out of the shop' })).toHaveCount(0);
+    await other.goto('/');
+    await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await other.context().close();
+});
+
+test('a token is shown once and opens the interface of programs', async ({ page, playwright, baseURL }) => {
+    await page.goto('/account');
+    await page.getByLabel('What it is for').fill('nightly list');
+    await page.getByRole('button', { name: 'Make a token' }).click();
+    const token = await page.locator('.secret').innerText();
+    const program = await playwright.request.newContext({ baseURL: baseURL ?? '', storageState: { cookies: [], origins: [] }, extraHTTPHeaders: { Authorization: `Bearer ${token}`, Accept: 'application/json' } });
+    expect((await program.get('/api/jobs')).status()).toBe(200);
+    expect((await program.delete('/api/jobs/1')).status()).toBe(403);
+    await page.reload();
+    await expect(page.getByText(token)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Take back nightly list' }).click();
+    await expect(page.getByRole('button', { name: 'Take back nightly list' })).toHaveCount(0);
+    expect((await program.get('/api/jobs')).status()).toBe(401);
+    await program.dispose();
+});
+
+test('a save whose answer was lost is not done twice, and "saved" is said of nothing that is not', async ({ page, quiet }) => {
+    quiet.allow.push(/ERR_FAILED|ERR_CONNECTION|Failed to load/);
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Moth freed' }).or(page.locator('.job-card a').first()).first().click();
+    const status = page.locator('.top-job [role=status]');
+    await expect(status).toHaveText('saved');
+    let lost = 0;
+    await page.route('**/artwork', async (route) => {
+        if (route.request().method() === 'PUT' && lost++ === 0) {
+            // It arrives, but the answer does not.
+            await route.fetch();
+            await route.abort();
+        } else {
+            await route.continue();
+        }
+    });
+    await page.locator('[data-layer] input[type=checkbox]').first().click();
+    await expect(status).toHaveText('not saved');
+    await expect(status).toHaveText('saved', { timeout: 15_000 });
+    expect(lost).toBe(2);
+    await expect(page.getByText('changed in another tab')).toHaveCount(0);
+});
