@@ -12,14 +12,13 @@ final class Thumbnails
 {
     public const MOST_PPI = 24.0;
 
-    /** @param  \Closure(): string  $draw */
-    public static function kept(Revision $revision, float $ppi, \Closure $draw): string
+    public static function kept(Revision $revision, float $ppi): string
     {
         $folder = $revision->job->shop->folder('pictures');
         $file = sprintf('%s/s%s', $folder, sha1(DrawingCode::fingerprint($folder)." $revision->id $ppi"));
         $png = is_file($file) ? (string) @file_get_contents($file) : '';
         if ($png === '') {
-            $png = $draw();
+            $png = Proof::of($revision, $ppi, near: false)->sheet(null);
             $aside = $file.'.'.getmypid();
             if (@file_put_contents($aside, $png) === strlen($png)) {
                 rename($aside, $file);

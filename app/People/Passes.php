@@ -18,7 +18,6 @@ final class Passes
     public function make(Shop $shop, PassKind $kind, ?User $user = null, ?Role $role = null): string
     {
         $secret = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
-        Pass::query()->where('expires_at', '<', now())->delete();
         if ($kind === PassKind::Reset) {
             Pass::query()->where('kind', $kind)->where('user_id', $user?->id)->delete();
         }

@@ -9,8 +9,8 @@ use Illuminate\Contracts\Validation\ValidationRule;
 
 /**
  * At least 12 characters and not one that many people use (NIST SP 800-63B, 5.1.1.2; OWASP ASVS 4.0, 2.1.1 and 2.1.7): nothing of
- * the list of commonly used passwords that a registry package carries, also with digits or marks added at its end, nothing of one
- * character or two, nothing that repeats the sign-in name.
+ * the list of commonly used passwords that a registry package carries, also with digits or marks added at its end, nothing of
+ * fewer than four different characters, nothing that repeats the sign-in name.
  */
 final class PasswordRule implements ValidationRule
 {

@@ -10,7 +10,7 @@ use TallCrow\Tests\Fixtures;
 
 /** What no form sends. */
 const ODD = [
-    'bytes that are no UTF-8' => "\xff\xfe\xc3\x28", 'a list' => ['x'], 'lists in lists' => [[['x']]], 'a map' => ['a' => ['b' => 1]], 'thirty thousand letters' => 'LONG',
+    'bytes that are no UTF-8' => "\xff\xfe\xc3\x28", 'a list' => ['x'], 'lists in lists' => [[['x']]], 'a map' => ['a' => ['b' => 1]], 'bytes deep within' => [['name' => "\xff\xfe", 'colour' => "a\0"]], 'thirty thousand letters' => 'LONG',
     'nothing' => null, 'a negative number' => -1, 'more than any number' => 1e308, 'not a number' => 'NaN', 'a truth' => true, 'an empty text' => '', 'a null byte' => "a\0b", 'a path' => '../../etc/passwd',
 ];
 

@@ -96,6 +96,8 @@ it('takes a new password only with the present one, and ends every other session
 it('ends all sessions of a person at once', function (): void {
     $this->postJson('/api/me/sign-out-everywhere')->assertNoContent();
     $this->signIn($this->user)->withSession(['era' => 0])->getJson('/api/me')->assertUnauthorized();
+    // A token that is none beside the cookie opens nothing either.
+    $this->signIn($this->user)->withSession(['era' => 0])->withToken('none')->getJson('/api/me')->assertUnauthorized();
 });
 
 it('opens the demo by a link once, on this machine alone', function (): void {

@@ -28,9 +28,10 @@ final class ProofController
         $ppi = $request->float('ppi', 60);
         $region = self::region($request);
         $without = $request->string('without')->toString();
-        $draw = fn (): string => self::proof($request, $revision, $ppi)->sheet($region, $without);
 
-        return self::png($ppi <= Thumbnails::MOST_PPI && $region === null && $without === '' ? Thumbnails::kept($revision, $ppi, $draw) : $draw());
+        return self::png($ppi <= Thumbnails::MOST_PPI && $region === null && $without === ''
+            ? Thumbnails::kept($revision, $ppi)
+            : self::proof($request, $revision, $ppi)->sheet($region, $without));
     }
 
     /** How far the drawing of a proof of the sheet is that was asked for. */

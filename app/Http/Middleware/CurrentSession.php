@@ -8,6 +8,7 @@ use App\Models\User;
 use App\People\Sessions;
 use Closure;
 use Illuminate\Http\Request;
+use Laravel\Sanctum\PersonalAccessToken;
 use Symfony\Component\HttpFoundation\Response;
 
 /** A session that its owner ended from another place is ended here. */
@@ -19,7 +20,8 @@ final readonly class CurrentSession
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        if ($user instanceof User && $request->bearerToken() === null && ! $this->sessions->isCurrent($request, $user)) {
+        // Whose token let them in has no session; a header alone lets nobody past.
+        if ($user instanceof User && ! $user->currentAccessToken() instanceof PersonalAccessToken && ! $this->sessions->isCurrent($request, $user)) {
             $this->sessions->end($request);
             abort(401, 'You were signed out. Sign in again.');
         }

@@ -35,15 +35,30 @@ final class SoundInput
         if (is_array($value) && ! in_array($name, self::LISTS, true)) {
             throw ValidationException::withMessages([self::shown($name) => 'This must be a single value.']);
         }
-        if (is_string($value) && (! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0"))) {
-            throw ValidationException::withMessages([self::shown($name) => 'This has bytes in it that are no text. Type it again.']);
+        if (is_string($value) && ! self::isText($value)) {
+            throw self::noText($name);
         }
         if (is_string($value) && strlen($value) > self::LONGEST) {
             throw ValidationException::withMessages([self::shown($name) => sprintf('This is too long: %s characters at most.', number_format(self::LONGEST))]);
         }
-        foreach (is_array($value) ? $value : [] as $inner) {
-            is_string($inner) && $this->check($name, $inner);
+        if (is_array($value)) {
+            // What lies within a list is bounded by the rules of that list; its bytes are text all the same.
+            array_walk_recursive($value, function (mixed $inner) use ($name): void {
+                if (is_string($inner) && ! self::isText($inner)) {
+                    throw self::noText($name);
+                }
+            });
         }
+    }
+
+    private static function isText(string $value): bool
+    {
+        return mb_check_encoding($value, 'UTF-8') && ! str_contains($value, "\0");
+    }
+
+    private static function noText(string $name): ValidationException
+    {
+        return ValidationException::withMessages([self::shown($name) => 'This has bytes in it that are no text. Type it again.']);
     }
 
     private static function shown(string $name): string

@@ -16,6 +16,9 @@ final class DrawingWatch
     /** Seconds after which one that was set aside may be tried once more. */
     private const FORGIVEN = 86_400;
 
+    /** @var array<string, true> notes of drawings that are at work in this request */
+    private static array $atWork = [];
+
     private readonly string $note;
 
     /** @var list<string> the drawings within one another that are at work */
@@ -43,12 +46,18 @@ final class DrawingWatch
             throw DrawingSetAside::after(self::STRIKES);
         }
         $this->stack[] = $name;
+        self::$atWork[$this->note] = true;
         @file_put_contents($this->note, $name);
         try {
             return $draw();
         } finally {
             array_pop($this->stack);
-            $this->stack === [] ? @unlink($this->note) : @file_put_contents($this->note, end($this->stack));
+            if ($this->stack === []) {
+                @unlink($this->note);
+                unset(self::$atWork[$this->note]);
+            } else {
+                @file_put_contents($this->note, end($this->stack));
+            }
         }
     }
 
@@ -57,7 +66,9 @@ final class DrawingWatch
     {
         foreach (glob($this->folder.'/busy-'.gethostname().'-*') ?: [] as $note) {
             [$pid, $since] = array_slice(explode('-', basename($note)), -2);
-            if (self::since((int) $pid) === $since) {
+            // A request that ran out of memory ends, and its process serves the next one: its note is nobody's then.
+            $mine = $note === $this->note && ! isset(self::$atWork[$note]);
+            if (self::since((int) $pid) === $since && ! $mine) {
                 continue;
             }
             $name = (string) @file_get_contents($note);

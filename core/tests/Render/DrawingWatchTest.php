@@ -34,6 +34,25 @@ it('sets a drawing aside that ended its process twice, and draws all others', fu
     }
 });
 
+it('counts a request that ended while its process lives on', function (): void {
+    $folder = sys_get_temp_dir().'/tall-crow-watch-'.getmypid();
+    try {
+        $note = '';
+        (new DrawingWatch($folder))->during('knot', function () use ($folder, &$note): void {
+            $note = (string) (glob($folder.'/busy-*')[0] ?? '');
+        });
+        foreach (range(1, 2) as $_) {
+            // As a request leaves it that ran out of memory.
+            file_put_contents($note, sha1('knot'));
+            $watch = new DrawingWatch($folder);
+        }
+        expect(fn () => $watch->during('knot', fn (): string => 'drawn'))->toThrow(DrawingSetAside::class);
+    } finally {
+        array_map(unlink(...), glob($folder.'/*') ?: []);
+        @rmdir($folder);
+    }
+});
+
 it('counts nothing against a drawing that failed by itself, or whose process is at work', function (): void {
     $folder = sys_get_temp_dir().'/tall-crow-watch-'.getmypid();
     try {
