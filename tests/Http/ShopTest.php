@@ -11,6 +11,8 @@ use App\People\Accounts;
 use Database\Seeders\DatabaseSeeder;
 
 it('seeds the demo shop once, with its licences', function (): void {
+    auth('web')->logout();
+    auth()->forgetGuards();
     Shop::query()->delete();
     $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class), app(Accounts::class));
     $seed();

@@ -113,14 +113,6 @@ it('clips to the ink of a layer that takes ink away as to that of any other', fu
     expect($clear->alpha()->area() / 90000)->toEqualWithDelta(M_PI / 4, 0.005)->and(Fixtures::pixel($clear, 450, 600))->toBe([255, 0, 0, 255]);
 })->with(['takes ink', 'set in its gap']);
 
-it('does not go round in circles when two layers clip each other', function (): void {
-    $artwork = Fixtures::artwork([
-        ['masks' => [['kind' => 'clip', 'layer' => 'b']]] + Fixtures::shape('a', 'rectangle', 1, '#ff0000', ['placement' => ['x' => 1.2]]),
-        ['masks' => [['kind' => 'clip', 'layer' => 'a']]] + Fixtures::shape('b', 'rectangle', 1, '#0000ff', ['placement' => ['x' => 1.8]]),
-    ]);
-    expect(Fixtures::render($artwork)->alpha()->area() / 90000)->toEqualWithDelta(0.4, 0.01);
-});
-
 it('shows as much as a picture is light', function (): void {
     $folder = Fixtures::temporary('light');
     Fixtures::run(['convert', '-size', '100x100', 'gradient:black-white', "png32:$folder/ramp.png"]);
