@@ -97,3 +97,11 @@ it('names in docs/words.md only what is in the code', function (): void {
         expect(str_ends_with($name, '()') || isset($known[$last]))->toBeTrue("\"$name\" is nowhere in the code");
     }
 });
+
+it('names in the page on security only tests that are there', function (): void {
+    $root = dirname(__DIR__, 2);
+    $page = (string) file_get_contents("$root/docs/security.md");
+    preg_match_all('/\b([A-Z]\w+Test)\b/', $page, $named);
+    $there = array_map(fn (string $file): string => basename($file, '.php'), [...(glob("$root/tests/Http/*Test.php") ?: []), ...(glob("$root/core/tests/*/*Test.php") ?: [])]);
+    expect(array_diff(array_unique($named[1]), $there))->toBe([])->and(count(array_unique($named[1])))->toBeGreaterThan(8);
+});
