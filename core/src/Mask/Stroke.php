@@ -37,7 +37,7 @@ final readonly class Stroke
             Symmetry::None => [$this->points],
             Symmetry::Mirror => [$this->points, $flipped(true, false)],
             Symmetry::Quadrants => [$this->points, $flipped(true, false), $flipped(false, true), $flipped(true, true)],
-            Symmetry::Radial => array_map(fn (int $i): array => $this->turned(2 * M_PI * $i / $this->count, $ratio), range(0, max(1, $this->count) - 1)),
+            Symmetry::Radial => array_map(fn (int $i): array => $this->turned(2 * M_PI * $i / max(1, $this->count), $ratio), range(0, max(1, $this->count) - 1)),
         };
     }
 
