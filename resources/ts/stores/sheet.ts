@@ -68,12 +68,15 @@ export const useSheet = defineStore('sheet', () => {
     async function open(id: number): Promise<void> {
         if (job.value?.id !== id) {
             job.value = artwork.value = null;
+            tasks.value = [];
             useSelection().choose(null);
         }
+        // What waits here is let go only once there is something in its place.
+        const answer = await api.get<BenchJob>(`jobs/${id}`);
         tasks.value = [];
         attempt = null;
-        stale.value = trouble.value = null;
-        take(await api.get<BenchJob>(`jobs/${id}`));
+        stale.value = null;
+        take(answer);
     }
 
     function queue(task: Task): Promise<void> {
@@ -178,6 +181,10 @@ export const useSheet = defineStore('sheet', () => {
         }
     }
 
+    function tell(error: unknown): void {
+        trouble.value = said(error);
+    }
+
     async function step(action: 'undo' | 'redo'): Promise<void> {
         await allRead();
         if (!stale.value) {
@@ -188,7 +195,7 @@ export const useSheet = defineStore('sheet', () => {
     /** The newer sheet of the other tab takes the place of what is here. */
     async function loadNewer(): Promise<void> {
         if (job.value) {
-            await open(job.value.id);
+            await open(job.value.id).catch(tell);
         }
     }
 
@@ -198,7 +205,11 @@ export const useSheet = defineStore('sheet', () => {
             return;
         }
         const mine = artwork.value;
-        job.value = await api.get<BenchJob>(`jobs/${job.value.id}`);
+        const theirs = await api.get<BenchJob>(`jobs/${job.value.id}`).catch(tell);
+        if (!theirs) {
+            return;
+        }
+        job.value = theirs;
         stale.value = null;
         attempt = null;
         tasks.value = [{ kind: 'change', by: () => mine }];
