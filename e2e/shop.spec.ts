@@ -8,9 +8,9 @@ test('the shelf takes a drawing with its licence, and refuses a hostile file', a
     quiet.allow.push(/422/);
     const folder = mkdtempSync(join(tmpdir(), 'crow-'));
     const drawing = join(folder, 'tide-mark.svg');
-    writeFileSync(drawing, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40"><script>alert(1)</script><circle cx="20" cy="20" r="18" fill="#17404a"/></svg>');
+    writeFileSync(drawing, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40"><script>alert(1)</script><text>Tide</text><circle cx="20" cy="20" r="18" fill="#17404a"/></svg>');
     const bomb = join(folder, 'tide.svg');
-    writeFileSync(bomb, '<?xml version="1.0"?><!DOCTYPE svg [<!ENTITY a "aaa">]><svg viewBox="0 0 1 1">&a;</svg>');
+    writeFileSync(bomb, '<?xml version="1.0"?><!DOCTYPE svg [<!ENTITY a SYSTEM "file:///etc/passwd">]><svg viewBox="0 0 1 1">&a;</svg>');
 
     await page.goto('/shelf');
     await expect(page.getByRole('heading', { name: /Fonts/ })).toBeVisible();
@@ -24,6 +24,7 @@ test('the shelf takes a drawing with its licence, and refuses a hostile file', a
     await page.getByRole('button', { name: 'Put it on the shelf' }).click();
     await expect(page.getByRole('status').filter({ hasText: 'tide-mark is on the shelf' })).toBeVisible();
     await expect(page.locator('.art-list').getByText('tide-mark')).toBeVisible();
+    await expect(page.locator('.art-list').getByText('not printed: words that are not outlines')).toBeVisible();
 });
 
 test('a brief can be changed, and the design follows the new print area', async ({ page }) => {

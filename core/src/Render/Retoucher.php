@@ -27,14 +27,17 @@ final class Retoucher
     public function aspect(Layer $layer, string $file): float
     {
         $picture = $this->shelf->picture($file);
-        $lines = self::lines($layer);
-        $shaping = array_filter($lines, fn (EffectLine $line): bool => is_a($line->is(), ChangesAspect::class, true));
+        $shaping = array_filter(array_map(self::effect(...), self::lines($layer)), fn (Retouches $effect): bool => $effect instanceof ChangesAspect);
         if ($picture->isVector() || $shaping === []) {
             return $picture->aspect();
         }
-        $pixels = $this->after(array_slice($lines, 0, (int) array_key_last($shaping) + 1), $file, 300.0, new NoProgress);
+        try {
+            [$width, $height] = array_reduce($shaping, fn (array $size, ChangesAspect $effect): array => $effect->sizeAfter(...$size), [(int) $picture->width, (int) $picture->height]);
+        } catch (CornersCross $crossed) {
+            throw AssetUnusable::because($file, $crossed);
+        }
 
-        return $pixels->height() / $pixels->width();
+        return $height / $width;
     }
 
     /**

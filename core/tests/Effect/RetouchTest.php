@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Catalogue;
+use TallCrow\Effect\ChangesAspect;
 use TallCrow\Effect\Retouches;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Measures;
+use TallCrow\Render\Pictures;
+use TallCrow\Render\Piece;
+use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** One line of retouching, as the build sheet reads it. @param  array<string, mixed>  $values */
@@ -111,4 +117,51 @@ it('knows every line of retouching by its kind, with defaults that do no harm', 
         $done = retouched($pool, $kind, []);
         expect($done->bands())->toBe(4)->and(min($done->width(), $done->height()))->toBeGreaterThan(0);
     }
+});
+
+it('knows the shape of a picture after its lines without drawing it', function (array $effects): void {
+    $picture = Image::empty(417, 263, 4)->inverted()->settled();
+    $size = [417, 263];
+    foreach ($effects as [$kind, $values]) {
+        $effect = Fixtures::effect($kind, $values);
+        assert($effect instanceof ChangesAspect);
+        $picture = $effect->retouch($picture, 300)->settled();
+        $size = $effect->sizeAfter(...$size);
+        expect($size)->toBe([$picture->width(), $picture->height()]);
+    }
+})->with([
+    'a crop' => [[['crop', ['left' => 0.13, 'top' => 0.2, 'right' => 0.31, 'bottom' => 0.07]]]],
+    'a crop to nearly nothing' => [[['crop', ['left' => 0.95, 'right' => 0.95, 'top' => 0.95, 'bottom' => 0.95]]]],
+    'straightened' => [[['straighten', ['x1' => 0.1, 'y1' => 0.05, 'x2' => 0.93, 'y2' => 0.12, 'x3' => 0.88, 'y3' => 0.97, 'x4' => 0.02, 'y4' => 0.9]]]],
+    'both, one after the other' => [[['crop', ['left' => 0.2]], ['straighten', ['x1' => 0.1, 'x2' => 0.9]], ['crop', ['bottom' => 0.4]]]],
+]);
+
+it('measures a sheet without drawing a pixel of its pictures', function (): void {
+    $layer = ['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => [['kind' => 'clear-edge'], ['kind' => 'straighten', 'x1' => 0.1], ['kind' => 'crop', 'left' => 0.25]]];
+    $drawn = 0;
+    $pictures = new class($drawn) implements Pictures {
+        public function __construct(private int &$drawn) {}
+
+        public function piece(string $key, Frame $frame, callable $make): ?Piece
+        {
+            $this->drawn++;
+
+            return $make();
+        }
+
+        public function image(string $key, callable $make): Image
+        {
+            $this->drawn++;
+
+            return $make();
+        }
+
+        public function text(string $key, callable $make): string
+        {
+            return $make();
+        }
+    };
+    $renderer = new Renderer(Fixtures::shelf(), $pictures);
+    $measures = Measures::of(Fixtures::artwork([$layer]), $renderer->placer);
+    expect($measures)->toHaveCount(1)->and($drawn)->toBe(0);
 });

@@ -31,8 +31,7 @@ function worked(array $lines, FolderPictures $kept): array
 it('works only what comes after a changed line of retouching again', function (): void {
     $kept = new FolderPictures(Fixtures::temporary('retouch'));
     $lines = fn (float $tolerance, float $specks): array => [['kind' => 'crop', 'left' => 0.05], ['kind' => 'clear-edge', 'tolerance' => $tolerance], ['kind' => 'tidy', 'specks' => $specks]];
-    // A crop changes the shape of the picture, so it is worked when the piece is placed, before it is painted.
-    expect(worked($lines(20, 0.05), $kept))->toBe(['clear-edge, 1 of 3', 'tidy, 2 of 3'])
+    expect(worked($lines(20, 0.05), $kept))->toBe(['crop, 0 of 3', 'clear-edge, 1 of 3', 'tidy, 2 of 3'])
         ->and(worked($lines(20, 0.05), $kept))->toBe([])
         ->and(worked($lines(20, 0.08), $kept))->toBe(['tidy, 2 of 3'])
         ->and(worked($lines(24, 0.08), $kept))->toBe(['clear-edge, 1 of 3', 'tidy, 2 of 3'])

@@ -36,11 +36,28 @@ final readonly class Crop implements ChangesAspect
 
     public function retouch(Image $ink, float $perInch): Image
     {
-        $left = (int) round($this->left * $ink->width());
-        $top = (int) round($this->top * $ink->height());
-        $width = max(1, (int) round((1 - $this->left - $this->right) * $ink->width()));
-        $height = max(1, (int) round((1 - $this->top - $this->bottom) * $ink->height()));
+        [$left, $top, $width, $height] = $this->window($ink->width(), $ink->height());
 
-        return $ink->crop(min($left, $ink->width() - 1), min($top, $ink->height() - 1), min($width, $ink->width() - min($left, $ink->width() - 1)), min($height, $ink->height() - min($top, $ink->height() - 1)));
+        return $ink->crop($left, $top, $width, $height);
+    }
+
+    public function sizeAfter(int $width, int $height): array
+    {
+        [, , $across, $down] = $this->window($width, $height);
+
+        return [$across, $down];
+    }
+
+    /** @return array{int, int, int, int} left, top, width, height: at least a pixel, and within the picture */
+    private function window(int $width, int $height): array
+    {
+        $left = min((int) round($this->left * $width), $width - 1);
+        $top = min((int) round($this->top * $height), $height - 1);
+
+        return [
+            $left, $top,
+            min(max(1, (int) round((1 - $this->left - $this->right) * $width)), $width - $left),
+            min(max(1, (int) round((1 - $this->top - $this->bottom) * $height)), $height - $top),
+        ];
     }
 }

@@ -44,9 +44,21 @@ final readonly class StraightenCorners implements ChangesAspect
 
     public function retouch(Image $ink, float $perInch): Image
     {
-        [$a, $b, $c, $d] = $this->corners;
-        $at = fn (array $corner): array => [$corner[0] * $ink->width(), $corner[1] * $ink->height()];
+        return $this->straightening($ink->width(), $ink->height())->applied($ink);
+    }
 
-        return Straighten::corners([$at($a), $at($b), $at($c), $at($d)])->applied($ink);
+    public function sizeAfter(int $width, int $height): array
+    {
+        $straight = $this->straightening($width, $height);
+
+        return [$straight->width, $straight->height];
+    }
+
+    private function straightening(int $width, int $height): Straighten
+    {
+        [$a, $b, $c, $d] = $this->corners;
+        $at = fn (array $corner): array => [$corner[0] * $width, $corner[1] * $height];
+
+        return Straighten::corners([$at($a), $at($b), $at($c), $at($d)]);
     }
 }
