@@ -160,11 +160,17 @@ test('the loupe shows print pixels one to one', async ({ page }) => {
     expect(Math.abs((box?.width ?? 0) - Number(asked.get('width')))).toBeLessThan(1.5);
 });
 
-test('two tabs on one job never overwrite each other', async ({ page, context, quiet }) => {
+test('what one tab saves shows in the other; two browsers on one job never overwrite each other', async ({ page, context, browser, baseURL, quiet }) => {
     quiet.allow.push(/409/);
     const path = await newJob(page, 'Two tabs');
     await addLine(page, 'words', 'Set words');
-    const other = await context.newPage();
+    const beside = await context.newPage();
+    await beside.goto(path);
+    await setToken(words(beside), 'FROM THE TAB BESIDE');
+    await expect(words(page)).toHaveValue('FROM THE TAB BESIDE');
+    await beside.close();
+
+    const other = await (await browser.newContext({ storageState: await context.storageState(), baseURL: baseURL ?? '', reducedMotion: 'reduce' })).newPage();
     await other.goto(path);
     await expect(words(other)).toBeVisible();
     await setToken(words(other), 'FROM THE OTHER');
@@ -177,4 +183,5 @@ test('two tabs on one job never overwrite each other', async ({ page, context, q
     await saved(page);
     await page.getByRole('button', { name: 'Step back' }).click();
     await expect(words(page)).toHaveValue('FROM THE OTHER');
+    await other.context().close();
 });

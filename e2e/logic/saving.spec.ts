@@ -188,6 +188,21 @@ test('shows at once what another tab saved, unless something waits here', async 
     expect(here.artwork?.title).toBe('Mine');
 });
 
+test('lets go of nothing that is set while the other tab\'s sheet is fetched', async () => {
+    const here = await opened();
+    setActivePinia(createPinia());
+    const there = await opened();
+    let arrive: () => void = () => undefined;
+    answers.push(saves, () => new Promise((resolve) => (arrive = () => resolve(json(bench(2, 'Theirs'))))), () => json({ message: 'changed in another tab', version: 2 }, 409));
+    await there.change((art) => ({ ...art, title: 'Theirs' }));
+    await here.change((art) => ({ ...art, title: 'Mine' }));
+    arrive();
+    await new Promise((done) => setTimeout(done, 50));
+    expect(here.artwork?.title).toBe('Mine');
+    expect(here.stale).toContain('another tab');
+    expect(here.saved).toBe(false);
+});
+
 test('says that the newer sheet cannot be had, and keeps what is here', async () => {
     const sheet = await opened();
     answers.push(() => json({ message: 'changed in another tab', version: 3 }, 409), lost, lost);

@@ -239,12 +239,19 @@ export const useSheet = defineStore('sheet', () => {
         return measures.value.get(id)?.called ?? id;
     }
 
+    /** Shows what another tab saved; what was set here while it was fetched is never let go for it. */
+    async function follow(id: number, version: number): Promise<void> {
+        const behind = (): boolean => job.value?.id === id && job.value.version < version && saved.value;
+        const newer = behind() ? await api.get<BenchJob>(`jobs/${id}`).catch(() => null) : null;
+        if (newer && behind()) {
+            take(newer);
+        }
+    }
+
     // What another tab of this browser saved shows here at once, unless something waits here: then the version tells them apart.
     const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('tall-crow-saves');
     channel?.addEventListener('message', (event: MessageEvent<{ job: number; version: number }>) => {
-        if (event.data.job === job.value?.id && event.data.version > job.value.version && saved.value) {
-            void loadNewer();
-        }
+        void follow(event.data.job, event.data.version);
     });
 
     // Nobody leaves with what is not saved unasked.
