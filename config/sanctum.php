@@ -8,6 +8,6 @@ return [
     'expiration' => null,
     // Its start is known to scanners, which find tokens that were left lying in files.
     'token_prefix' => 'crow_',
-    // The time of last use is written at most once a minute: see App\People\Tokens.
-    'last_used_at' => false,
+    // Shown on the page Account, so that a token that nobody uses is taken back.
+    'last_used_at' => true,
 ];

@@ -8,6 +8,7 @@ use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\PrintJob;
+use App\Upkeep\Room;
 use TallCrow\Export\PrintPng;
 
 final class Exports

@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Http\Answers\DrawingStep;
 use App\Models\Revision;
+use App\Upkeep\Metrics;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Log;
 use TallCrow\Render\Progress;

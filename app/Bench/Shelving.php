@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
+use App\Upkeep\Room;
 use Illuminate\Support\Facades\File;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\FolderShelf;

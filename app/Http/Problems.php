@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Bench\NoRoom;
 use App\Bench\StaleVersion;
 use App\People\SignInRefused;
+use App\Upkeep\NoRoom;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Bench\Metrics;
 use App\Models\User;
+use App\Upkeep\Metrics;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;

@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use App\Bench\ExportClaim;
-use App\Bench\Sweeper;
 use App\Drawing\PrintProcess;
 use App\Drawing\PrintStopped;
 use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
+use App\Upkeep\Sweeper;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use TallCrow\Tests\Fixtures;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Bench\Room;
+use App\Upkeep\Room;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;

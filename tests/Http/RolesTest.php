@@ -42,6 +42,7 @@ it('gives tokens that do what their scopes say, until they are taken back', func
         return $this->flushSession()->flushHeaders()->withToken($token);
     };
     $by()->getJson("/api/jobs/{$job->id}")->assertOk();
+    expect($this->user->tokens()->sole()->last_used_at)->not->toBeNull();
     $by()->deleteJson("/api/jobs/{$job->id}")->assertForbidden();
     $by()->postJson('/api/me/tokens', ['name' => 'more', 'scopes' => ['change']])->assertForbidden();
     $by()->getJson('/api/people')->assertForbidden();

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Bench\Metrics;
 use App\Bench\Shelving;
 use App\Bench\Studio;
 use App\Http\Answers\AssetCard;
@@ -12,6 +11,7 @@ use App\Http\Answers\PictureColour;
 use App\Http\Requests\Upload;
 use App\Models\Asset;
 use App\Models\Shop;
+use App\Upkeep\Metrics;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;

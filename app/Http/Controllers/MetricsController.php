@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Bench\Metrics;
+use App\Upkeep\Metrics;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Checks;
-use App\Bench\Metrics;
 use App\Http\Answers\Report;
 use App\Models\Revision;
+use App\Upkeep\Metrics;
 
 /** The gauges: what preflight measures of a revision, and its mends. */
 final class PreflightController

@@ -78,9 +78,9 @@ async function leave(everywhere: boolean): Promise<void> {
             </v-form>
             <p v-if="shown" class="note" role="status">Copy it now; it is not shown again: <code class="measure secret">{{ shown }}</code></p>
             <v-table v-if="tokens?.length" density="compact">
-                <thead><tr><th scope="col">For</th><th scope="col">May</th><th scope="col">Made</th><th scope="col"><span class="sr">Take back</span></th></tr></thead>
+                <thead><tr><th scope="col">For</th><th scope="col">May</th><th scope="col">Made</th><th scope="col">Last used</th><th scope="col"><span class="sr">Take back</span></th></tr></thead>
                 <tbody>
-                    <tr v-for="one in tokens" :key="one.id"><td>{{ one.name }}</td><td>{{ one.scopes.join(', ') }}</td><td>{{ ago(one.madeAt) }}</td><td><v-btn size="small" variant="text" :aria-label="`Take back ${one.name}`" @click="dropping.mutate(one.id)">take back</v-btn></td></tr>
+                    <tr v-for="one in tokens" :key="one.id"><td>{{ one.name }}</td><td>{{ one.scopes.join(', ') }}</td><td>{{ ago(one.madeAt) }}</td><td>{{ one.usedAt ? ago(one.usedAt) : 'never' }}</td><td><v-btn size="small" variant="text" :aria-label="`Take back ${one.name}`" @click="dropping.mutate(one.id)">take back</v-btn></td></tr>
                 </tbody>
             </v-table>
         </section>

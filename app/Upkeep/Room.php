@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace App\Upkeep;
 
 /**
  * Room on the disk. A reserve is kept for saves: what can be drawn again, and exports, stop before it is touched.

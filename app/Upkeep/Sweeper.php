@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace App\Upkeep;
 
+use App\Bench\ExportClaim;
+use App\Bench\SaveKey;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\Pass;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace App\Upkeep;
 
 use App\Models\Export;
 use App\Tenancy\ShopScope;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace App\Upkeep;
 
 /** The disk is full but for the reserve that is kept for saves. */
 final class NoRoom extends \RuntimeException
