@@ -6,6 +6,7 @@ return [
     'default' => env('QUEUE_CONNECTION', 'database'),
     'connections' => [
         'sync' => ['driver' => 'sync'],
+        'redis' => ['driver' => 'redis', 'connection' => 'default', 'queue' => 'exports', 'retry_after' => 900, 'after_commit' => true],
         'database' => [
             'driver' => 'database',
             'table' => 'jobs',

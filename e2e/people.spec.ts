@@ -1,4 +1,5 @@
 import { expect, test } from './bench';
+import { OTHER } from './enter';
 
 test('a partner is invited, signs in with a code, looks and approves, and can change nothing', async ({ page, browser, quiet, baseURL }) => {
     test.setTimeout(120_000);
@@ -58,6 +59,30 @@ test('a partner is invited, signs in with a code, looks and approves, and can ch
     await expect(page.getByRole('button', { name: 'Take Bell out of the shop' })).toHaveCount(0);
     await other.goto('/');
     await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await other.context().close();
+});
+
+test('the owner of another shop finds nothing of this one, on the application as it is shipped', async ({ page, browser, baseURL, quiet }) => {
+    quiet.allow.push(/status of 404/);
+    const mine = (await (await page.request.get('/api/jobs')).json()) as { id: number; revision: number }[];
+    const asset = ((await (await page.request.get('/api/assets')).json()) as { id: number }[])[0];
+    const other = await (await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL: baseURL ?? '', reducedMotion: 'reduce' })).newPage();
+    await other.goto('/');
+    await other.getByLabel('Sign-in name').fill(OTHER.login);
+    await other.getByLabel('Password').fill(OTHER.password);
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await expect(other.getByText('No jobs yet')).toBeVisible();
+    const job = mine[0];
+    const token = decodeURIComponent((await other.context().cookies()).find((one) => one.name === 'XSRF-TOKEN')?.value ?? '');
+    for (const path of [`jobs/${job?.id}`, `jobs/${job?.id}/file`, `jobs/${job?.id}/exports`, `jobs/${job?.id}/comments`, `revisions/${job?.revision}/proof.png`, `revisions/${job?.revision}/preflight`, `assets/${asset?.id}/preview.png`]) {
+        expect((await other.request.get(`/api/${path}`, { headers: { Accept: 'application/json' } })).status(), path).toBe(404);
+    }
+    for (const [method, path] of [['DELETE', `jobs/${job?.id}`], ['POST', `jobs/${job?.id}/exports`], ['POST', `jobs/${job?.id}/undo`], ['PUT', `assets/${asset?.id}/favourite`]] as const) {
+        expect((await other.request.fetch(`/api/${path}`, { method, data: { version: 1 }, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } })).status(), path).toBe(404);
+    }
+    await other.goto(`/jobs/${job?.id}/build`);
+    await expect(other.getByRole('heading', { name: 'This job could not be opened' })).toBeVisible();
+    expect(((await (await page.request.get('/api/jobs')).json()) as unknown[]).length).toBe(mine.length);
     await other.context().close();
 });
 

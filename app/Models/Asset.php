@@ -35,5 +35,5 @@ final class Asset extends Model
 {
     protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url'];
 
-    protected $casts = ['kind' => AssetKind::class, 'features' => 'array', 'left_out' => 'array', 'favourite' => 'boolean'];
+    protected $casts = ['kind' => AssetKind::class, 'bytes' => 'integer', 'width' => 'float', 'height' => 'float', 'features' => 'array', 'left_out' => 'array', 'favourite' => 'boolean'];
 }

@@ -34,6 +34,9 @@ final class PrintJob extends Model
 {
     protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version'];
 
+    // Engines differ in how they hand numbers out.
+    protected $casts = ['area_width' => 'integer', 'area_height' => 'integer', 'area_ppi' => 'float', 'version' => 'integer'];
+
     /** @return BelongsTo<Shop, $this> */
     public function shop(): BelongsTo
     {

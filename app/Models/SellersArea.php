@@ -27,6 +27,8 @@ final class SellersArea extends Model
 
     protected $fillable = ['name', 'width', 'height', 'ppi'];
 
+    protected $casts = ['width' => 'integer', 'height' => 'integer', 'ppi' => 'float'];
+
     public function area(): PrintArea
     {
         return PrintArea::pixels($this->name, $this->width, $this->height, Ppi::of($this->ppi));

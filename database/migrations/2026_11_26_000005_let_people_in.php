@@ -105,7 +105,7 @@ return new class extends Migration {
     private static function guards(): array
     {
         return DB::getDriverName() === 'pgsql' ? [
-            "CREATE FUNCTION journal_is_append_only() RETURNS trigger AS $$ BEGIN RAISE EXCEPTION 'the journal is only added to'; END; $$ LANGUAGE plpgsql",
+            "CREATE OR REPLACE FUNCTION journal_is_append_only() RETURNS trigger AS $$ BEGIN RAISE EXCEPTION 'the journal is only added to'; END; $$ LANGUAGE plpgsql",
             'CREATE TRIGGER journal_guard BEFORE UPDATE OR DELETE ON journal FOR EACH ROW EXECUTE FUNCTION journal_is_append_only()',
         ] : [
             "CREATE TRIGGER journal_no_update BEFORE UPDATE ON journal BEGIN SELECT RAISE(ABORT, 'the journal is only added to'); END",

@@ -16,7 +16,7 @@ use TallCrow\Tests\Fixtures;
 function artisan(string $folder, array $words, string $typed = ''): Process
 {
     $process = new Process([PHP_BINARY, base_path('artisan'), ...$words], base_path(), [
-        'DB_DATABASE' => "$folder/database.sqlite", 'CROW_STORAGE' => "$folder/shops", 'APP_CONFIG_CACHE' => "$folder/config.php", 'APP_ROUTES_CACHE' => "$folder/routes.php",
+        'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "$folder/database.sqlite", 'CROW_STORAGE' => "$folder/shops", 'APP_CONFIG_CACHE' => "$folder/config.php", 'APP_ROUTES_CACHE' => "$folder/routes.php",
         'APP_EVENTS_CACHE' => "$folder/events.php", 'CROW_LOGS' => $folder, 'APP_ENV' => 'production', 'ARGON_MEMORY' => '1024', 'ARGON_TIME' => '1', 'CACHE_STORE' => 'array', 'LOG_CHANNEL' => 'daily',
     ], $typed);
     $process->run();

@@ -39,7 +39,8 @@ it('keeps the last room for saves, and says what is full', function (): void {
     config(['crow.limits.reserve_mb' => PHP_INT_MAX]);
     $this->postJson("/api/jobs/{$job->id}/exports")->assertStatus(507)->assertJsonPath('message', fn (string $said): bool => str_contains($said, 'exports is full'));
     $this->putJson("/api/jobs/{$job->id}/artwork", ['version' => 1, 'artwork' => ['title' => 'Still saved'] + $job->head->read()->toArray()])->assertOk();
-    expect(Room::forPictures($this->shop->folder('pictures')))->toBe(0);
+    // Of what is kept at most half stays.
+    expect(Room::forPictures($this->shop->folder('pictures')))->toBeLessThan(10_000);
     config(['crow.limits.reserve_mb' => 1]);
     expect(Room::forPictures($this->shop->folder('pictures')))->toBeGreaterThan(0)->toBeLessThanOrEqual(1_500_000_000);
 });
