@@ -54,7 +54,7 @@ test('a partner is invited, signs in with a code, looks and approves, and can ch
 
     await page.goto('/people');
     await expect(page.getByRole('row', { name: /Bell/ }).first()).toContainText('password and code');
-    await expect(page.getByText('comments: add')).toBeVisible();
+    await expect(page.getByText('comments: add').first()).toBeVisible();
     await page.getByRole('button', { name: 'Take Bell out of the shop' }).click();
     await expect(page.getByRole('button', { name: 'Take Bell out of the shop' })).toHaveCount(0);
     await other.goto('/');

@@ -53,7 +53,9 @@ test.beforeEach(() => {
     globalThis.fetch = (async (url: string, init: RequestInit = {}) => {
         const headers = new Headers(init.headers);
         const one = { method: init.method ?? 'GET', path: url, key: headers.get('Idempotency-Key'), body: init.body ? (JSON.parse(String(init.body)) as Asked['body']) : {} };
-        expect(headers.get('X-XSRF-TOKEN')).toBe('abc=');
+        if (url.startsWith('/api/')) {
+            expect(headers.get('X-XSRF-TOKEN')).toBe('abc=');
+        }
         asked.push(one);
         const answer = answers.shift();
         if (!answer) {
@@ -227,6 +229,15 @@ test('says what the server said, by field where it named one', async () => {
     expect(((await api.post('session', {}).catch((one: unknown) => one)) as Refused).code).toBe(true);
     expect(faults(await api.post('session', {}).catch((one: unknown) => one)).other).toContain('The server answered 502');
     expect(faults(undefined).other).toBe('');
+});
+
+test('fetches a new token once when its own is of an earlier session', async () => {
+    answers.push(() => json({ message: 'too old' }, 419), () => new Response('<html>'), () => json({ id: 1 }));
+    expect(await api.post('jobs', { title: 'Kites' })).toEqual({ id: 1 });
+    expect(asked.map((one) => one.path)).toEqual(['/api/jobs', '/sign-in', '/api/jobs']);
+    expect(asked[2]?.body).toEqual({ title: 'Kites' });
+    answers.push(() => json({ message: 'too old' }, 419), () => new Response('<html>'), () => json({ message: 'too old' }, 419));
+    await expect(api.post('jobs', {})).rejects.toThrow('too old');
 });
 
 test('tells the page when nobody is signed in any more', async () => {

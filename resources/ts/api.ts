@@ -26,12 +26,15 @@ async function answer<T>(response: Response): Promise<T> {
     return body as T;
 }
 
+/** What the server answers where the token against forged requests is not that of the session. */
+const STALE_TOKEN = 419;
+
 /** The token against forged requests, which the server lays into a cookie beside the session's. */
 function token(): string {
     return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
 }
 
-async function ask<T>(path: string, init: RequestInit = {}): Promise<T> {
+async function ask<T>(path: string, init: RequestInit = {}, again = false): Promise<T> {
     let response: Response;
     try {
         response = await fetch(`/api/${path}`, { ...init, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token(), ...init.headers } });
@@ -40,6 +43,11 @@ async function ask<T>(path: string, init: RequestInit = {}): Promise<T> {
             throw error;
         }
         throw new Refused('Tall Crow cannot be reached. Is it still running? Nothing that was saved is lost.', 0);
+    }
+    if (response.status === STALE_TOKEN && !again) {
+        // The session was changed or ended elsewhere: a page brings the token of the present one, and nothing was carried out.
+        await fetch('/sign-in').catch(() => undefined);
+        return ask<T>(path, init, true);
     }
     return answer<T>(response);
 }
