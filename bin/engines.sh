@@ -1,9 +1,9 @@
-# Sourced by bin/test: runs the server's tests on PostgreSQL and Redis, started for that in a folder of their own and ended with it.
+# Sourced by bin/test: runs the server's tests on PostgreSQL, Redis and a store of the S3 kind, started for that in a folder of their own and ended with it.
 
 PACKAGES+=(postgresql redis-server php8.2-pgsql)
 
 engines() {
-    local folder port=5544 cache=6399 code bin as=()
+    local folder port=5544 cache=6399 store=4569 code bin as=()
     bin=$(find /usr/lib/postgresql -maxdepth 2 -name bin | sort -V | tail -1)
     folder=$(mktemp -d /tmp/tall-crow-engines-XXXXXX)
     # PostgreSQL refuses to be root's.
@@ -15,11 +15,16 @@ engines() {
             "${as[@]}" "$bin/createdb" -h 127.0.0.1 -p "$port" -U tallcrow tallcrow
     ) || { echo "PostgreSQL did not start: $folder/log" >&2; return 1; }
     redis-server --port "$cache" --bind 127.0.0.1 --save '' --dir "$folder" >"$folder.redis" 2>&1 &
-    DB_CONNECTION=pgsql DB_PORT=$port DB_DATABASE=tallcrow CACHE_STORE=redis SESSION_DRIVER=redis SESSION_CONNECTION=default REDIS_PORT=$cache \
-        php -d memory_limit=2G vendor/bin/pest --compact tests/Http
+    node_modules/.bin/s3rver --directory "$folder.s3" --address 127.0.0.1 --port "$store" --silent --configure-bucket crow >"$folder.store" 2>&1 &
+    for _ in $(seq 100); do (: </dev/tcp/127.0.0.1/"$store") 2>/dev/null && break || sleep 0.1; done
+    (
+        export DB_CONNECTION=pgsql DB_PORT=$port DB_DATABASE=tallcrow DB_USERNAME=tallcrow CACHE_STORE=redis SESSION_DRIVER=redis SESSION_CONNECTION=default REDIS_PORT=$cache
+        export CROW_DISK=s3 AWS_ACCESS_KEY_ID=S3RVER AWS_SECRET_ACCESS_KEY=S3RVER AWS_BUCKET=crow AWS_ENDPOINT=http://127.0.0.1:$store
+        php -d memory_limit=2G vendor/bin/pest --compact tests/Http && php vendor/bin/pest --compact tests/Growth
+    )
     code=$?
-    kill %% 2>/dev/null
+    kill $(jobs -p) 2>/dev/null
     "${as[@]}" "$bin/pg_ctl" -D "$folder/data" -m immediate stop >/dev/null
-    rm -rf "$folder" "$folder.redis"
+    rm -rf "$folder" "$folder".{redis,store,s3}
     return $code
 }

@@ -6,6 +6,9 @@ return [
     // Uploads, exports and kept pictures lie here, one folder to a shop.
     'storage' => env('CROW_STORAGE', storage_path('app/shops')),
 
+    // The disk (config/filesystems.php) that keeps the files of shops for several machines; without one the folder above keeps them.
+    'disk' => env('CROW_DISK'),
+
     // What one print file may take before it is stopped from outside, and what stays free.
     'limits' => [
         'print_seconds' => (int) env('CROW_PRINT_SECONDS', 180),

@@ -7,6 +7,7 @@ namespace Tests;
 use App\Bench\Briefs;
 use App\Bench\Provenance;
 use App\Bench\Shelving;
+use App\Files\ShopFiles;
 use App\Http\Answers\Answer;
 use App\Models\PrintJob;
 use App\Models\Role;
@@ -70,6 +71,12 @@ abstract class TestCase extends BaseTestCase
         }
 
         return $response;
+    }
+
+    /** The file of a piece is gone from wherever files are kept; its row is not. */
+    protected function loseFile(string $file): void
+    {
+        ShopFiles::of($this->shop)->dropAsset($this->shop->assets()->where('file', $file)->firstOrFail());
     }
 
     /** Puts demo pieces on the shelf under their own names. */

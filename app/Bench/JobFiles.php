@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Files\ShopFiles;
 use App\Models\Asset;
 use App\Models\PrintJob;
 use App\Models\Shop;
@@ -98,8 +99,9 @@ final readonly class JobFiles
     private function held(Shop $shop, PackedFile $file): ?string
     {
         $hash = hash_file('sha256', $file->path);
+        $shelf = ShopFiles::of($shop)->shelf();
         foreach ($shop->assets()->where('bytes', filesize($file->path))->orderByRaw('file = ? desc', [$file->name])->get() as $asset) {
-            $path = $shop->folder('assets').'/'.$asset->file;
+            $path = "$shelf/$asset->file";
             if (is_file($path) && hash_file('sha256', $path) === $hash) {
                 return $asset->file;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Files\ShopFiles;
 use App\Http\Answers\JobCard;
 use App\Models\Export;
 use App\Models\PrintJob;
@@ -43,7 +44,7 @@ final class Jobs
         $exports = $job->exports()->with('shop')->get()->all();
         $job->delete();
         foreach ($exports as $export) {
-            File::delete($export->path());
+            ShopFiles::of($export->shop)->dropExport($export);
             File::deleteDirectory($export->scratch());
         }
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Files\FileNotKept;
+use App\Files\ShopFiles;
 use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
@@ -103,13 +105,21 @@ final class Shelving
         $target = $shop->folder('assets').'/'.$file;
         $kept === null ? copy($path, $target) : file_put_contents($target, $kept);
 
-        return $shop->assets()->create($from->columns() + $cut + $facts + ['file' => $file, 'bytes' => (int) filesize($target)])->refresh();
+        $asset = $shop->assets()->create($from->columns() + $cut + $facts + ['file' => $file, 'bytes' => (int) filesize($target)])->refresh();
+        try {
+            ShopFiles::of($shop)->keepAsset($asset);
+        } catch (FileNotKept $not) {
+            $this->remove($shop, $asset);
+            throw $not;
+        }
+
+        return $asset;
     }
 
     /** Takes a piece off the shelf again that was put there just now. */
     public function remove(Shop $shop, Asset $asset): void
     {
-        File::delete($shop->folder('assets').'/'.$asset->file);
+        ShopFiles::of($shop)->dropAsset($asset);
         $asset->delete();
     }
 

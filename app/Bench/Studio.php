@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Files\ShopFiles;
 use App\Models\Shop;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\FolderShelf;
@@ -30,7 +31,7 @@ final readonly class Studio
 
     public static function of(Shop $shop): self
     {
-        $shelf = new FolderShelf($shop->folder('assets'));
+        $shelf = new FolderShelf(ShopFiles::of($shop)->shelf());
         $pictures = new FolderPictures($shop->folder('pictures'));
         $watched = new WatchedPictures($pictures, new DrawingWatch($shop->folder('watch')));
 

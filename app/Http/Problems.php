@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Bench\StaleVersion;
+use App\Files\FileNotKept;
 use App\People\SignInRefused;
 use App\Upkeep\NoRoom;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -55,6 +56,7 @@ final class Problems
             : null);
         $exceptions->render(fn (TokenMismatchException $e): JsonResponse => response()->json(['message' => 'This change did not come from a page of this shop, or the page is too old. Load it again.'], 419));
         $exceptions->render(fn (NoRoom $e): JsonResponse => response()->json(['message' => $e->getMessage()], 507));
+        $exceptions->render(fn (FileNotKept $e): JsonResponse => response()->json(['message' => $e->getMessage()], 503));
         $exceptions->render(fn (StaleVersion $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'version' => $e->current], 409));
         $exceptions->render(fn (\Throwable $e): ?JsonResponse => in_array($e::class, self::SAID, true)
             ? response()->json(['message' => $e->getMessage()], 422)

@@ -9,6 +9,7 @@ use App\Bench\ExportSteps;
 use App\Drawing\PrintProcess;
 use App\Drawing\PrintRefused;
 use App\Drawing\PrintStopped;
+use App\Files\ShopFiles;
 use App\Models\Export;
 use App\Models\ExportState;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -64,10 +65,11 @@ final class ExportArtwork implements ShouldQueue
         $steps = new ExportSteps($export);
         try {
             $figures = (new PrintProcess($export))->run($steps->step(...), $steps->isWanted(...));
+            ShopFiles::of($export->shop)->keepExport($export);
             $export->update(['figures' => $figures]);
             $this->end($export, ExportState::Done, 'done', 100);
         } catch (PrintStopped $stopped) {
-            File::delete($export->path());
+            ShopFiles::of($export->shop)->dropExport($export);
             $stopped->cancelled ? $this->end($export, ExportState::Cancelled, 'cancelled') : $this->failed($stopped);
         } catch (PrintRefused $refused) {
             // Another try would meet the same trouble.

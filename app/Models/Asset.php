@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $licence_name
  * @property string $licence_author
  * @property string $licence_url
+ * @property \Illuminate\Support\Carbon $created_at
  */
 #[ScopedBy(ShopScope::class)]
 final class Asset extends Model

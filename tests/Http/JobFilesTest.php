@@ -95,7 +95,7 @@ it('asks for the file and the seller\'s word', function (): void {
 it('says which font is gone from the shelf when a job is to go out', function (): void {
     $this->shelve('rye.woff2', 'moth.svg');
     $job = $this->job(badge());
-    unlink($this->shop->folder('assets').'/rye.woff2');
+    $this->loseFile('rye.woff2');
     expect($this->getJson("/api/jobs/{$job->id}/file")->assertUnprocessable()->json('message'))->toContain('rye.woff2');
 });
 
@@ -109,7 +109,7 @@ it('says of a piece without a licence that none was stated, and needs no file th
     $zip->addFromString('manifest.json', (string) json_encode(['files' => array_map(fn (array $file): array => ['terms' => []] + $file, $manifest['files'])] + $manifest));
     $zip->close();
     // Both are still on the list of the shelf, and one of them is gone from the disk.
-    unlink($this->shop->folder('assets').'/moth.svg');
+    $this->loseFile('moth.svg');
     $this->post('/api/jobs/open', job_file((string) file_get_contents($path)))->assertCreated();
     expect($this->shop->assets()->orderByDesc('id')->first()->licence_name)->toBe('not stated');
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Exports;
+use App\Files\ShopFiles;
 use App\Http\Answers\ExportCard;
 use App\Models\Export;
 use App\Models\PrintJob;
@@ -37,8 +38,8 @@ final class ExportController
 
     public function file(Export $export): BinaryFileResponse
     {
-        abort_unless(is_file($export->path()), 404, 'This export has no file: it was not finished.');
+        $path = ShopFiles::of($export->shop)->export($export) ?? abort(404, 'This export has no file: it was not finished.');
 
-        return response()->download($export->path(), $export->file, ['Content-Type' => 'image/png']);
+        return response()->download($path, $export->file, ['Content-Type' => 'image/png']);
     }
 }
