@@ -9,9 +9,12 @@ function ask(string $method, string $url, ?array $body = null): array
 {
     static $connection = null;
     $connection ??= curl_init();
+    $token = preg_match('/XSRF-TOKEN\t(\S+)/', implode("\n", curl_getinfo($connection, CURLINFO_COOKIELIST)), $found) === 1 ? urldecode($found[1]) : '';
     curl_setopt_array($connection, [
+        // Cookies are kept in memory.
+        CURLOPT_COOKIEFILE => '',
         CURLOPT_URL => $url, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
-        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Sec-Fetch-Site: same-origin'],
+        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Sec-Fetch-Site: same-origin', "X-XSRF-TOKEN: $token"],
         CURLOPT_POSTFIELDS => $body === null ? null : json_encode($body),
     ]);
     $start = microtime(true);
@@ -26,8 +29,13 @@ function serve(string $folder): array
     $port = 8397;
     $server = proc_open(['bash', '-c', "CROW_DATA=$folder/data WORKERS=2 exec ".__DIR__."/demo $port"], [1 => ['file', '/dev/null', 'w'], 2 => ['file', "$folder/server.err", 'w']], $pipes);
     $base = "http://127.0.0.1:$port/api";
-    for ($i = 0; $i < 300 && ask('GET', "$base/jobs")[0] !== 200; $i++) {
+    for ($i = 0; $i < 300 && ask('GET', "http://127.0.0.1:$port/")[0] !== 200; $i++) {
         usleep(200_000);
+    }
+    $link = (string) exec("CROW_DATA=$folder/data ".__DIR__."/artisan crow:link --url=http://127.0.0.1:$port");
+    [$status, $body] = ask('POST', "$base/session/enter", ['pass' => basename($link)]);
+    if ($status !== 200) {
+        exit("bench: the link of the start opened nothing ($status): $body\n");
     }
 
     return [$base, $server];

@@ -106,7 +106,7 @@ test('offers what suits the chosen piece, as each kind of line says for itself',
     expect(says(offered([], layer('s')))).not.toEqual(expect.arrayContaining(['Space letters']));
     expect(says(offered([], layer('a', { source: { kind: 'art', file: 'kite.svg' } })))).not.toContain('Crop');
     expect(says(offered([], layer('a', { source: { kind: 'art', file: 'pool.png' } })))).toEqual(expect.arrayContaining(['Crop', 'Trace it to a drawing']));
-    expect(says(offered([], layer('k', { role: { kind: 'knockout', gap: 0.1, join: 'round', from: [], sets: false } })))).toContain('Print it as ink again');
+    expect(says(offered([], layer('k', { role: { kind: 'knockout', gap: 0.1, join: 'round', from: [], whole: false, sets: false } })))).toContain('Print it as ink again');
     expect(says(offered([], undefined, []))).not.toContain('Set words');
 });
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Swatch;
-use TallCrow\Effect\Inking\Join;
+use TallCrow\Geometry\Join;
 use TallCrow\Raster\BlendMode;
 
 /**
@@ -71,11 +71,13 @@ final class LayerReader
 
             return Role::ink();
         }
-        $node->knows('kind', 'gap', 'join', 'from', 'sets');
+        $node->knows('kind', 'gap', 'join', 'from', 'sets', 'whole');
 
         [$gap, $join, $from] = [$node->number('gap', 0, 2, 0.08), $node->choice('join', Join::class, Join::Round), $node->texts('from', 60, 40)];
 
-        return $node->flag('sets', false) ? Role::setInGap($gap, $join, $from) : Role::knockout($gap, $join, $from);
+        $whole = $node->flag('whole', false);
+
+        return $node->flag('sets', false) ? Role::setInGap($gap, $join, $from, $whole) : Role::knockout($gap, $join, $from, $whole);
     }
 
     public function placement(Reading $node): Placement

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Srgb;
-use TallCrow\Effect\Inking\Join;
 use TallCrow\Effect\Values;
+use TallCrow\Geometry\Join;
 use TallCrow\Mask\Mask;
 
 /** One piece several times: mirrored, about a centre, or stacked. Its wear is not repeated: it lies over all copies. */

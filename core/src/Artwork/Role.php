@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-use TallCrow\Effect\Inking\Join;
+use TallCrow\Geometry\Join;
 
 /** Whether a layer prints, takes away the ink of what lies below it in its group, or both. */
 final readonly class Role
@@ -16,6 +16,8 @@ final readonly class Role
         public float $gap = 0.0,
         public Join $join = Join::Round,
         public array $from = [],
+        /** Clears all within its outermost outline, counters too. */
+        public bool $whole = false,
     ) {}
 
     public static function ink(): self
@@ -24,20 +26,20 @@ final readonly class Role
     }
 
     /** @param  list<string>  $from */
-    public static function knockout(float $gap, Join $join = Join::Round, array $from = []): self
+    public static function knockout(float $gap, Join $join = Join::Round, array $from = [], bool $whole = false): self
     {
-        return new self(RoleKind::Knockout, $gap, $join, $from);
+        return new self(RoleKind::Knockout, $gap, $join, $from, $whole);
     }
 
     /** @param  list<string>  $from */
-    public static function setInGap(float $gap, Join $join = Join::Round, array $from = []): self
+    public static function setInGap(float $gap, Join $join = Join::Round, array $from = [], bool $whole = false): self
     {
-        return new self(RoleKind::SetInGap, $gap, $join, $from);
+        return new self(RoleKind::SetInGap, $gap, $join, $from, $whole);
     }
 
     public function scaled(float $by): self
     {
-        return new self($this->kind, $this->gap * $by, $this->join, $this->from);
+        return new self($this->kind, $this->gap * $by, $this->join, $this->from, $this->whole);
     }
 
     public function takesAway(): bool
@@ -54,7 +56,7 @@ final readonly class Role
     public function toArray(): array
     {
         return $this->takesAway()
-            ? ['kind' => 'knockout', 'gap' => $this->gap, 'join' => $this->join->value, 'from' => $this->from, 'sets' => $this->prints()]
+            ? ['kind' => 'knockout', 'gap' => $this->gap, 'join' => $this->join->value, 'from' => $this->from, 'sets' => $this->prints(), 'whole' => $this->whole]
             : ['kind' => 'ink'];
     }
 }

@@ -17,19 +17,15 @@ final class Weight
      */
     public static function of(Path $path): float
     {
-        $chords = $path->forStroking(self::TOLERANCE);
-        $edge = 0.0;
-        $at = $start = [0.0, 0.0];
-        foreach ($chords->segments as $segment) {
-            $to = $segment[0] === 'Z' ? $start : Path::end($segment);
-            if ($segment[0] === 'M') {
-                $start = $to;
-            } else {
-                $edge += hypot($to[0] - $at[0], $to[1] - $at[1]);
+        $edge = $twice = 0.0;
+        foreach ($path->contours(self::TOLERANCE) as $contour) {
+            foreach ($contour as $i => [$x, $y]) {
+                [$fromX, $fromY] = $contour[max(0, $i - 1)];
+                $edge += hypot($x - $fromX, $y - $fromY);
+                $twice += $fromX * $y - $x * $fromY;
             }
-            $at = $to;
         }
 
-        return $edge <= 0 ? 0.0 : 2 * abs($chords->area()) / $edge;
+        return $edge <= 0 ? 0.0 : abs($twice) / $edge;
     }
 }

@@ -45,6 +45,7 @@ final class Catalogue
         Ink\Outline::class,
         Ink\Gap::class,
         Ink\Hollow::class,
+        Ink\Backing::class,
         Ink\Shadow::class,
         Look\Halftone::class,
         Look\HalftoneInks::class,

@@ -36,6 +36,20 @@ final readonly class Path
         return new self($segments);
     }
 
+    /** @param  list<list<array{float, float}>>  $contours  closed, the first point again at the end of each */
+    public static function chain(array $contours): self
+    {
+        $segments = [];
+        foreach ($contours as $points) {
+            $last = count($points) - 1;
+            foreach ($points as $i => [$x, $y]) {
+                $segments[] = $i === $last ? ['Z'] : [$i === 0 ? 'M' : 'L', $x, $y];
+            }
+        }
+
+        return new self($segments);
+    }
+
     public function isEmpty(): bool
     {
         return $this->segments === [];
@@ -120,44 +134,54 @@ final readonly class Path
     }
 
     /**
-     * The same outline, fit to be stroked: curves as chords within the tolerance, since strokers cut the outside of a
-     * curve's tight turns short, and no contour begun at a corner.
+     * Closed chains of points, curves as chords within the tolerance; what encloses nothing is left out.
+     *
+     * @return list<list<array{float, float}>> the first point again at the end of each
      */
-    public function forStroking(float $tolerance): self
+    public function contours(float $tolerance): array
     {
-        $out = [];
-        $at = [0.0, 0.0];
-        foreach ($this->segments as $segment) {
-            if ($segment[0] === 'Q' || $segment[0] === 'C') {
-                Bezier::chords($at, $segment, $tolerance, $out);
-            } else {
-                $out[] = $segment;
+        $contours = [];
+        $points = [];
+        foreach ([...$this->segments, ['Z']] as $segment) {
+            if ($segment[0] === 'M' || $segment[0] === 'Z') {
+                if (count($points) > 2) {
+                    $points[0] === $points[count($points) - 1] || $points[] = $points[0];
+                    count($points) > 3 && $contours[] = $points;
+                }
+                $points = $segment[0] === 'M' ? [[$segment[1], $segment[2]]] : [];
+
+                continue;
             }
-            if ($segment[0] !== 'Z') {
-                $at = self::end($segment);
+            $last = $points[count($points) - 1] ?? [0.0, 0.0];
+            $chords = [];
+            $segment[0] === 'L' ? $chords[] = $segment : Bezier::chords($last, $segment, $tolerance, $chords);
+            foreach ($chords as $chord) {
+                $to = self::end($chord);
+                $to === $last || $points[] = $to;
+                $last = $to;
             }
         }
 
-        return Contours::startedSmooth(Contours::thinned(new self($out), $tolerance));
+        return $contours;
     }
 
     /**
-     * What the far edges of a polygon pass over when it is moved in a straight line: with its first and its last place
-     * filled, the solid block between them. Near edges sweep what the polygon covers anyway, so they are left out, and
-     * the block has no second edge under the polygon's own. Curves must have been cut into chords.
+     * All that the outline passes over when it is moved in a straight line, by the nonzero rule: its first place, its last, and what each edge
+     * sweeps between them. Curves must have been cut into chords, and outer contours run counterclockwise by their signed area, as a region's do.
      */
     public function swept(float $x, float $y): self
     {
-        $way = $this->area() <=> 0.0;
-        $out = [];
+        $out = [...$this->segments, ...$this->transformed(Affine::shift($x, $y))->segments];
         $at = $start = [0.0, 0.0];
         foreach ($this->segments as $segment) {
             $to = $segment[0] === 'Z' ? $start : self::end($segment);
             if ($segment[0] === 'M') {
                 $start = $to;
-            } elseif ($way * (($to[0] - $at[0]) * $y - ($to[1] - $at[1]) * $x) < -1e-12) {
-                // All quarters run the same way round, so that the nonzero rule fills where they overlap.
-                array_push($out, ['M', $to[0], $to[1]], ['L', $at[0], $at[1]], ['L', $at[0] + $x, $at[1] + $y], ['L', $to[0] + $x, $to[1] + $y], ['Z']);
+            } else {
+                $turn = ($to[0] - $at[0]) * $y - ($to[1] - $at[1]) * $x;
+                // All run the same way round as the outline, so that the nonzero rule fills where they overlap.
+                [$from, $until] = $turn > 0 ? [$at, $to] : [$to, $at];
+                abs($turn) < 1e-15 || array_push($out, ['M', ...$from], ['L', ...$until], ['L', $until[0] + $x, $until[1] + $y], ['L', $from[0] + $x, $from[1] + $y], ['Z']);
             }
             $at = $to;
         }
@@ -165,22 +189,42 @@ final readonly class Path
         return new self($out);
     }
 
-    /** Of a polygon, by the shoelace formula: above nothing where its outer contours run clockwise on a sheet whose y points down. */
-    public function area(): float
+    /** In few bytes, to be kept: how many numbers each segment has, and the numbers. */
+    public function packed(): string
     {
-        $sum = 0.0;
-        $at = $start = [0.0, 0.0];
+        $kinds = '';
+        $numbers = [];
         foreach ($this->segments as $segment) {
-            $to = $segment[0] === 'Z' ? $start : self::end($segment);
-            if ($segment[0] === 'M') {
-                $start = $to;
-            } else {
-                $sum += $at[0] * $to[1] - $to[0] * $at[1];
-            }
-            $at = $to;
+            $kinds .= array_shift($segment);
+            array_push($numbers, ...$segment);
         }
 
-        return $sum / 2;
+        return $kinds."\n".pack('e*', ...$numbers);
+    }
+
+    public static function unpacked(string $bytes): self
+    {
+        $kinds = strstr($bytes, "\n", true) ?: '';
+        $numbers = array_values((array) unpack('e*', substr($bytes, strlen($kinds) + 1)));
+        $segments = [];
+        $at = 0;
+        foreach (str_split($kinds) as $kind) {
+            $count = match ($kind) {
+                'M', 'L' => 2,
+                'Q' => 4,
+                'C' => 6,
+                default => 0,
+            };
+            $segments[] = match ($count) {
+                2 => [$kind, $numbers[$at], $numbers[$at + 1]],
+                0 => ['Z'],
+                default => [$kind, ...array_slice($numbers, $at, $count)],
+            };
+            $at += $count;
+        }
+
+        /** @var list<Segment> $segments */
+        return new self($kinds === '' ? [] : $segments);
     }
 
     /** An SVG path's d attribute, to a ten-thousandth of the unit unless told otherwise. */

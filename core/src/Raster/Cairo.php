@@ -17,11 +17,6 @@ final class Cairo
 {
     public const ARGB32 = 0;
 
-    /** cairo_antialias_t: exact coverage, and coverage in 16 steps at a third of the time. */
-    public const GOOD = 0;
-
-    public const FAST = 4;
-
     private const DECLARATIONS = <<<'C'
         typedef struct { double xx, yx, xy, yy, x0, y0; } Matrix;
         void *cairo_image_surface_create(int format, int width, int height);
@@ -32,7 +27,8 @@ final class Cairo
         void cairo_surface_destroy(void *surface);
         void *cairo_create(void *surface);
         void cairo_destroy(void *context);
-        void cairo_set_antialias(void *context, int kind);
+        void cairo_set_tolerance(void *context, double pixels);
+        void cairo_set_operator(void *context, int operator);
         void cairo_set_matrix(void *context, const Matrix *matrix);
         void cairo_save(void *context);
         void cairo_restore(void *context);
@@ -56,7 +52,6 @@ final class Cairo
         void cairo_set_line_width(void *context, double width);
         void cairo_set_line_cap(void *context, int cap);
         void cairo_set_line_join(void *context, int join);
-        void cairo_set_miter_limit(void *context, double limit);
         void cairo_stroke(void *context);
         void cairo_fill(void *context);
         C;

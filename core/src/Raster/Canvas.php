@@ -13,8 +13,6 @@ use TallCrow\Geometry\Path;
 /** An empty page to draw outlines on, in units of its own. What was drawn is taken as an image once. */
 final class Canvas
 {
-    private const WINDING_JOINS = ['miter' => 0, 'round' => 1, 'bevel' => 2];
-
     private const BLUNT = 0;
 
     private const ROUND = 1;
@@ -33,22 +31,29 @@ final class Canvas
      */
     private array $paths = [];
 
-    /**
-     * @param  Affine  $toPixels  from the page's units to pixels
-     * @param  bool  $quick  edges in 16 steps of coverage, at a third of the time: for proofs
-     */
+    /** cairo_operator_t. */
+    private const OVER = 2;
+
+    private const TAKE_OUT = 9;
+
+    /** Pixels by which a chord may stray from its curve. */
+    private const TOLERANCE = 0.02;
+
+    private bool $empty = true;
+
+    /** @param  Affine  $toPixels  from the page's units to pixels */
     public function __construct(
         private readonly int $width,
         private readonly int $height,
         Affine $toPixels,
-        bool $quick = false,
     ) {
         $this->surface = Cairo::made('image_surface_create', Cairo::ARGB32, $width, $height);
         if (Cairo::call('surface_status', $this->surface) !== 0) {
             throw RasterFailed::during('canvas', "no page of $width × $height pixels could be made");
         }
         $this->context = Cairo::made('create', $this->surface);
-        Cairo::call('set_antialias', $this->context, $quick ? Cairo::FAST : Cairo::GOOD);
+        // The library's own tenth of a pixel shows in the coverage of an edge.
+        Cairo::call('set_tolerance', $this->context, self::TOLERANCE);
         Cairo::setMatrix($this->context, $toPixels);
     }
 
@@ -79,19 +84,38 @@ final class Canvas
         Cairo::call('pattern_destroy', $pattern);
     }
 
+    /** Whether nothing was drawn yet. */
+    public function isEmpty(): bool
+    {
+        return $this->empty;
+    }
+
+    /** Clears where it draws. */
+    public function takingOut(\Closure $draw): void
+    {
+        $was = $this->empty;
+        Cairo::call('set_operator', $this->context, self::TAKE_OUT);
+        Cairo::call('set_source_rgb', $this->context, 1.0, 1.0, 1.0);
+        $draw();
+        Cairo::call('set_operator', $this->context, self::OVER);
+        $this->empty = $was;
+    }
+
+    /** By the nonzero rule. */
     public function fill(Path $path): void
     {
+        $this->empty = false;
         $this->trace($path);
         Cairo::call('fill', $this->context);
     }
 
-    /** @param  string  $join  as SVG calls it: miter, round or bevel */
-    public function stroke(Path $path, float $width, string $join = 'round', float $mitreLimit = 4.0): void
+    /** A line along the outline, half of it to either side, with round corners. */
+    public function stroke(Path $path, float $width): void
     {
+        $this->empty = false;
         $this->trace($path);
         Cairo::call('set_line_width', $this->context, $width);
-        Cairo::call('set_line_join', $this->context, self::WINDING_JOINS[$join]);
-        Cairo::call('set_miter_limit', $this->context, $mitreLimit);
+        Cairo::call('set_line_join', $this->context, self::ROUND);
         Cairo::call('stroke', $this->context);
     }
 
@@ -102,6 +126,7 @@ final class Canvas
      */
     public function brushed(array $points, float $width): void
     {
+        $this->empty = false;
         Cairo::call('new_path', $this->context);
         Cairo::call('move_to', $this->context, ...$points[0]);
         // A dab is a line to where it began.
@@ -117,6 +142,7 @@ final class Canvas
 
     public function rectangle(Box $box): void
     {
+        $this->empty = false;
         $this->outline($box);
         Cairo::call('fill', $this->context);
     }
@@ -124,18 +150,19 @@ final class Canvas
     /** A straight line with blunt ends. */
     public function line(float $x1, float $y1, float $x2, float $y2, float $width): void
     {
+        $this->empty = false;
         Cairo::call('move_to', $this->context, $x1, $y1);
         Cairo::call('line_to', $this->context, $x2, $y2);
         Cairo::call('set_line_width', $this->context, $width);
         Cairo::call('stroke', $this->context);
     }
 
-    /** Draws shifted, turned by degrees clockwise, or within a box alone. */
-    public function within(\Closure $draw, float $x = 0.0, float $y = 0.0, float $turn = 0.0, ?Box $clip = null): void
+    /** Draws shifted, turned by degrees clockwise, or within an outline alone. */
+    public function within(\Closure $draw, float $x = 0.0, float $y = 0.0, float $turn = 0.0, ?Path $clip = null): void
     {
         Cairo::call('save', $this->context);
         if ($clip !== null) {
-            $this->outline($clip);
+            $this->trace($clip);
             Cairo::call('clip', $this->context);
         }
         Cairo::call('translate', $this->context, $x, $y);

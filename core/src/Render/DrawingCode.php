@@ -14,7 +14,7 @@ final class DrawingCode
     /** Folders of the core whose code takes part in a picture. */
     public const FOLDERS = ['Artwork', 'Asset', 'Colour', 'Cutout', 'Effect', 'Geometry', 'Look', 'Mask', 'Noise', 'Paper', 'Raster', 'Render', 'Texture', 'Type'];
 
-    private const LIBRARIES = ['libvips.so.42', 'librsvg-2.so.2', 'libcairo.so.2', 'libfreetype.so.6', 'libharfbuzz.so.0', 'libfribidi.so.0', 'libjpeg.so.*', 'libpng16.so.16', 'libwebp.so.7'];
+    private const LIBRARIES = ['libvips.so.42', 'librsvg-2.so.2', 'libcairo.so.2', 'libfreetype.so.6', 'libharfbuzz.so.0', 'libfribidi.so.0', 'libgeos_c.so.1', 'libjpeg.so.*', 'libpng16.so.16', 'libwebp.so.7'];
 
     private const PROGRAMS = ['/usr/bin/potrace'];
 

@@ -107,7 +107,7 @@ final readonly class Fitting
             $box = Letter::together($letters)->bounds();
             $bend = $effect->bend($box);
             $longest = max(1e-6, $box->width() * self::LONGEST);
-            $letters = array_map(fn (Letter $letter): Letter => $letter->withPath($letter->path->mapped($bend->forward, self::TOLERANCE, $longest)), $letters);
+            $letters = array_map(fn (Letter $letter): Letter => $letter->bent($letter->path->mapped($bend->forward, self::TOLERANCE, $longest), $bend->forward), $letters);
         }
 
         return $letters;

@@ -5,33 +5,35 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Inking\CastShadow;
 use TallCrow\Effect\Inking\Filling;
+use TallCrow\Effect\Inking\GradientPaint;
 use TallCrow\Effect\Inking\Hatching;
 use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inking\LetterColours;
 use TallCrow\Effect\Inking\Part;
 use TallCrow\Effect\Inking\PatternPaint;
-use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\Inking\Solid;
 use TallCrow\Geometry\Box;
+use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 use TallCrow\Type\Letter;
 
 /**
- * Inks one piece: shadows, rings from the outermost inwards, fills, rings inside, hatching. What needs no pixels of its
- * own is gathered and painted in one go.
+ * Inks one piece: shadows, rings from the outermost inwards, then its body. A body of one colour is its outline filled; any other is a page
+ * of colours, cut by the body's shape at the end.
  */
 final class InkPainter
 {
-    /** @var list<Laid> */
-    private array $laid = [];
+    private readonly InkOutlines $outlines;
 
-    private Marks $marks;
+    private readonly Srgb $white;
 
-    private Srgb $white;
+    private readonly Box $box;
 
-    private Box $box;
+    private readonly LetterFills $fills;
 
     /**
      * @param  non-empty-list<Letter>  $letters  on the sheet, in inches
@@ -40,91 +42,146 @@ final class InkPainter
     public function __construct(
         private readonly PatternPainter $patterns,
         private readonly array $letters,
+        private readonly Inking $inking,
         private readonly Frame $frame,
         private readonly ?Image $own = null,
     ) {
-        $this->marks = new Marks($letters, $frame);
+        $this->outlines = new InkOutlines($letters, $inking, $patterns->pictures, $frame->ppi);
         $this->white = Srgb::of(255, 255, 255);
-        $this->box = $this->marks->whole()->bounds();
+        $this->box = $this->outlines->plain()->bounds();
+        $this->fills = new LetterFills($letters, $frame->ppi, $inking->grown, $own !== null, $this->box);
     }
 
-    public function paint(Inking $inking): Image
+    public function paint(): Image
     {
-        $this->marks = new Marks($this->letters, $this->frame, count($inking->rings));
-        $this->behind($inking);
-        if ($inking->hollow) {
-            $this->takeOut($inking->grown);
+        $canvas = $this->canvas();
+        $this->behind($canvas);
+        $body = null;
+        if ($this->isPlain()) {
+            $this->plain($canvas);
         } else {
-            $this->body($inking);
+            $body = $this->body();
         }
-        $this->inside($inking);
-        foreach ($inking->hatchings as $hatching) {
-            $this->hatch($hatching, $inking->grown);
-        }
-        $this->flush();
+        $ink = $canvas->isEmpty() ? null : $canvas->ink();
 
-        return Composition::stacked($this->frame->width, $this->frame->height, $this->laid);
+        return $ink !== null && $body !== null
+            ? Composition::stacked($this->frame->width, $this->frame->height, [Laid::over($ink, 0, 0), Laid::over($body, 0, 0)])
+            : ($ink ?? $body ?? Image::empty($this->frame->width, $this->frame->height));
     }
 
-    private function behind(Inking $inking): void
+    private function behind(Canvas $canvas): void
     {
-        $outer = $inking->rings === [] ? null : $inking->rings[count($inking->rings) - 1];
-        foreach (array_reverse($inking->shadows) as $shadow) {
-            $this->marks->shadow($shadow, $inking->reach(), $outer);
+        foreach (array_reverse($this->inking->shadows) as $shadow) {
+            $this->shadow($canvas, $shadow);
         }
-        $reach = $inking->reach();
-        // Where a fill lies over all of the piece, nobody sees the middle of a ring.
-        $covered = $this->own === null && ! $inking->hollow && $inking->grown >= 0 && ($inking->fills[0]->aim->part ?? null) === Part::All
-            && array_filter($inking->rings, fn (Ring $ring): bool => $ring->colour === null) === [];
-        foreach (array_reverse($inking->rings) as $ring) {
-            if ($ring->colour === null) {
-                $this->takeOut($reach);
-            } else {
-                $this->marks->grown($reach, $ring->colour, $ring->join, $ring->mitreLimit, ! $covered);
+        foreach (array_reverse($this->inking->rings, true) as $i => $ring) {
+            if ($ring->colour !== null) {
+                $canvas->colour($ring->colour);
+                $this->outlines->ring($canvas, $i);
+            } elseif (! $canvas->isEmpty()) {
+                $canvas->takingOut(fn () => $this->outlines->ring($canvas, $i));
             }
-            $reach -= $ring->width;
+            $free = $this->outlines->free($i);
+            $free === null || $canvas->takingOut(fn () => $canvas->fill($free));
         }
-        if ($outer !== null && $inking->rings[0]->colour === null) {
-            $this->takeOut($reach + $inking->rings[0]->width);
+        if ($this->inking->hollow && ! $canvas->isEmpty()) {
+            $canvas->takingOut(fn () => $this->outlines->body($canvas));
+        }
+        if ($this->inking->backing !== null) {
+            $canvas->colour($this->inking->backing);
+            $canvas->fill($this->outlines->backing());
         }
     }
 
-    private function body(Inking $inking): void
+    private function shadow(Canvas $canvas, CastShadow $shadow): void
     {
-        if ($this->own !== null) {
-            $this->flush();
-            $this->laid[] = Laid::over($this->own, 0, 0);
+        $canvas->colour($shadow->colour);
+        $casting = $this->outlines->casting();
+        if ($shadow->solid) {
+            $canvas->fill($casting->swept($shadow->x, $shadow->y));
+        } else {
+            $canvas->within(fn () => $canvas->fill($casting), $shadow->x, $shadow->y);
         }
-        foreach ($inking->fills as $at => $filling) {
-            $numbers = $this->shown($inking, $at);
-            if ($numbers === []) {
-                continue;
-            }
-            if ($filling->paint instanceof PatternPaint) {
-                $this->pattern($filling, $filling->paint, $numbers, $inking->grown);
-            } elseif ($this->own !== null || $inking->grown < 0) {
-                $this->flush();
-                $this->marks->fill($filling, $numbers, 0.0, $this->own !== null);
-                $this->laid[] = Laid::over($this->marks->ink()->masked($this->shape($inking->grown)), 0, 0);
-            } else {
-                $this->marks->fill($filling, $numbers, $inking->grown, false);
+    }
+
+    /** Whether the body is its outline in one paint that needs no pixels. */
+    private function isPlain(): bool
+    {
+        return $this->own === null && ! $this->inking->hollow && $this->inking->inlines === [] && $this->inking->hatchings === []
+            && count($this->inking->fills) === 1 && ($this->inking->fills[0]->paint instanceof Solid || $this->inking->fills[0]->paint instanceof GradientPaint);
+    }
+
+    private function plain(Canvas $canvas): void
+    {
+        $paint = $this->inking->fills[0]->paint;
+        if ($paint instanceof GradientPaint) {
+            LetterFills::gradient($canvas, $paint, $this->box);
+        } elseif ($paint instanceof Solid) {
+            $canvas->colour($paint->colour);
+        }
+        $this->outlines->body($canvas);
+    }
+
+    private function body(): Image
+    {
+        $page = $this->inking->hollow ? [] : $this->filled();
+        $lines = $this->lines();
+        if ($this->own !== null && $lines === null && $this->inking->fills === [] && $this->inking->hatchings === [] && ! $this->inking->hollow) {
+            return $this->own;
+        }
+        $lines === null || $page[] = Laid::over($lines, 0, 0);
+        foreach ($this->inking->hatchings as $hatching) {
+            $page[] = $this->hatched($hatching);
+        }
+
+        return Composition::stacked($this->frame->width, $this->frame->height, $page)->masked($this->shape());
+    }
+
+    /** @return list<Laid> colours all over the body and a little beyond its edges */
+    private function filled(): array
+    {
+        $page = [];
+        $over = $this->covering();
+        if ($this->own !== null && ! $over) {
+            $page[] = Laid::over($this->own->withAlpha(Image::empty($this->frame->width, $this->frame->height, 1)->inverted()), 0, 0);
+        }
+        $canvas = $this->canvas();
+        foreach ($this->inking->fills as $at => $filling) {
+            $numbers = $this->shown($at);
+            if ($filling->paint instanceof PatternPaint && $numbers !== []) {
+                $canvas->isEmpty() || $page[] = Laid::over($canvas->ink(), 0, 0);
+                $canvas = $this->canvas();
+                array_push($page, ...$this->pattern($filling, $filling->paint, $numbers));
+            } elseif ($numbers !== []) {
+                $this->fills->paint($canvas, $filling, $numbers);
             }
         }
+        $canvas->isEmpty() || $page[] = Laid::over($canvas->ink(), 0, 0);
+
+        return $page;
+    }
+
+    /** Whether a fill hides all of the ink that the piece has of itself. */
+    private function covering(): bool
+    {
+        $first = $this->inking->fills[0] ?? null;
+
+        return $first !== null && $first->aim->part === Part::All
+            && ($first->paint instanceof Solid || $first->paint instanceof GradientPaint || $first->paint instanceof LetterColours || $first->paint instanceof PatternPaint && $first->paint->isPaper);
     }
 
     /**
-     * The letters of which a fill is seen: those that no later one covers whole, since edge over edge would show as a
-     * fringe.
+     * The letters of which a fill is seen: those that no later one covers whole.
      *
      * @return list<int>
      */
-    private function shown(Inking $inking, int $at): array
+    private function shown(int $at): array
     {
-        $later = array_filter(array_slice($inking->fills, $at + 1), fn (Filling $filling): bool => ! $filling->aim->part->isHalf());
+        $later = array_filter(array_slice($this->inking->fills, $at + 1), fn (Filling $filling): bool => ! $filling->aim->part->isHalf() && ! $filling->paint instanceof PatternPaint);
         $seen = [];
         foreach ($this->letters as $i => $letter) {
             $covered = array_filter($later, fn (Filling $filling): bool => $filling->aim->holds($letter, $i));
-            if ($covered === [] && $inking->fills[$at]->aim->holds($letter, $i)) {
+            if ($covered === [] && $this->inking->fills[$at]->aim->holds($letter, $i)) {
                 $seen[] = $i;
             }
         }
@@ -132,24 +189,27 @@ final class InkPainter
         return $seen;
     }
 
-    /** @param  list<int>  $numbers */
-    private function pattern(Filling $filling, PatternPaint $paint, array $numbers, float $grown): void
+    /**
+     * @param  list<int>  $numbers
+     * @return list<Laid>
+     */
+    private function pattern(Filling $filling, PatternPaint $paint, array $numbers): array
     {
-        $this->flush();
         if (! $paint->each) {
-            $mask = $this->aimed($filling, $numbers, $grown, $this->frame);
-            $this->laid[] = Laid::over($this->patterns->paint($paint, $this->box, $this->frame)->masked($mask), 0, 0);
+            $image = $this->patterns->paint($paint, $this->box, $this->frame);
 
-            return;
+            return [Laid::over($filling->aim->part === Part::All ? $image : $image->masked($this->aimed($filling, $numbers, $this->frame)), 0, 0)];
         }
+        $laid = [];
         foreach ($numbers as $i) {
             $own = $this->letters[$i]->path->bounds();
-            $window = $this->frame->within($own->grown(max(0.0, $grown) + 2 / $this->frame->ppi));
+            $window = $this->frame->within($own->grown(max(0.0, $this->inking->grown) + 3 / $this->frame->ppi));
             if ($window !== null) {
-                $mask = $this->aimed($filling, [$i], $grown, $window);
-                $this->laid[] = Laid::over($this->patterns->paint($paint, $own, $window, $i)->masked($mask)->settled(), $window->left - $this->frame->left, $window->top - $this->frame->top);
+                $laid[] = Laid::over($this->patterns->paint($paint, $own, $window, $i)->masked($this->aimed($filling, [$i], $window))->settled(), $window->left - $this->frame->left, $window->top - $this->frame->top);
             }
         }
+
+        return $laid;
     }
 
     /**
@@ -157,74 +217,70 @@ final class InkPainter
      *
      * @param  list<int>  $numbers
      */
-    private function aimed(Filling $filling, array $numbers, float $grown, Frame $window): Image
+    private function aimed(Filling $filling, array $numbers, Frame $window): Image
     {
-        $marks = new Marks($this->letters, $window);
-        $marks->fill(new Filling($filling->aim, new Solid($this->white)), $numbers, max(0.0, $grown), $this->own !== null);
-        $mask = $marks->mask();
+        $canvas = new Canvas($window->width, $window->height, $window->fromInches());
+        $this->fills->paint($canvas, new Filling($filling->aim, new Solid($this->white)), $numbers);
 
-        return $this->own === null && $grown >= 0
-            ? $mask
-            : $mask->times($this->shape($grown)->crop($window->left - $this->frame->left, $window->top - $this->frame->top, $window->width, $window->height));
+        return $canvas->mask();
     }
 
-    private function inside(Inking $inking): void
+    /** The rings inside, the inmost first and each other over it. */
+    private function lines(): ?Image
     {
-        $depth = 0.0;
-        foreach ($inking->inlines as $ring) {
-            $this->inline($ring, $inking->grown - $depth);
-            $depth += $ring->width;
+        $canvas = $this->canvas();
+        foreach (array_reverse($this->inking->inlines, true) as $i => $ring) {
+            if ($ring->colour !== null) {
+                $canvas->colour($ring->colour);
+                $this->outlines->inside($canvas, $i);
+            } elseif (! $canvas->isEmpty()) {
+                $canvas->takingOut(fn () => $this->outlines->inside($canvas, $i));
+            }
         }
+
+        return $canvas->isEmpty() ? null : $canvas->ink();
     }
 
-    private function inline(Ring $ring, float $from): void
+    private function hatched(Hatching $hatching): Laid
     {
-        if ($ring->colour !== null) {
-            $this->flush();
-            $mask = $this->shape($from)->times($this->shape($from - $ring->width)->inverted());
-            $this->laid[] = Laid::over(Image::flat($ring->colour, $mask), 0, 0);
+        $canvas = $this->canvas();
+        $canvas->colour($hatching->colour ?? $this->white);
+        $box = $this->box->grown(max(0.0, $this->inking->grown));
+        $reach = hypot($box->width(), $box->height()) / 2 + $hatching->spacing;
+        $canvas->within(function () use ($canvas, $reach, $hatching): void {
+            for ($y = -floor($reach / $hatching->spacing) * $hatching->spacing; $y <= $reach; $y += $hatching->spacing) {
+                $canvas->line(-$reach, $y, $reach, $y, $hatching->width);
+            }
+        }, $box->centreX(), $box->centreY(), $hatching->angle);
+        if ($hatching->inset > 0) {
+            $canvas->takingOut(fn () => $this->outlines->rim($canvas, $hatching->inset));
         }
+        $ink = $canvas->ink();
+
+        return $hatching->colour === null ? Laid::takingOut($ink, 0, 0) : Laid::over($ink, 0, 0);
     }
 
-    private function hatch(Hatching $hatching, float $grown): void
+    /** Where the body is: one band. */
+    private function shape(): Image
     {
-        $this->flush();
-        $this->marks->hatching($hatching->spacing, $hatching->width, $hatching->angle, $this->box->grown(max(0.0, $grown)));
-        $mask = $this->marks->mask()->times($this->shape($grown - $hatching->inset));
-        $this->laid[] = $hatching->colour === null
-            ? Laid::takingOut(Image::flat($this->white, $mask), 0, 0)
-            : Laid::over(Image::flat($hatching->colour, $mask), 0, 0);
+        $own = $this->own?->alpha();
+        if ($own !== null && $this->inking->grown == 0.0) {
+            return $own;
+        }
+        $canvas = $this->canvas();
+        $canvas->colour($this->white);
+        $this->outlines->body($canvas);
+        $body = $canvas->mask();
+
+        return match (true) {
+            $own === null => $body,
+            $this->inking->grown > 0 => $own->lighter($body),
+            default => $own->lesser($body),
+        };
     }
 
-    private function takeOut(float $grown): void
+    private function canvas(): Canvas
     {
-        $this->flush();
-        if ($this->laid !== []) {
-            $this->laid[] = Laid::takingOut(Image::flat($this->white, $this->shape($grown)), 0, 0);
-        }
-    }
-
-    /** The shape of the piece, its edge moved out (or, below nothing, in) by inches: one band. */
-    private function shape(float $moved): Image
-    {
-        if ($this->own !== null && abs($moved) < 1e-9) {
-            return $this->own->alpha();
-        }
-        $marks = new Marks($this->letters, $this->frame);
-        $marks->grown(max(0.0, $moved), $this->white);
-        $shape = $marks->mask();
-        if ($moved >= 0) {
-            return $shape;
-        }
-        $marks->line(-2 * $moved, $this->white);
-
-        return $shape->times($marks->mask()->inverted());
-    }
-
-    private function flush(): void
-    {
-        if (! $this->marks->isEmpty()) {
-            $this->laid[] = Laid::over($this->marks->ink(), 0, 0);
-        }
+        return new Canvas($this->frame->width, $this->frame->height, $this->frame->fromInches());
     }
 }

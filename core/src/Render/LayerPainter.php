@@ -42,7 +42,7 @@ final readonly class LayerPainter
         $ink = new InkStage($shelf, $placer, $placer->retoucher, new PatternPainter($shelf, $pictures), $outlines);
         $this->masks = new MaskStage($ink, $placer, new MaskPainter($shelf));
         $this->stages = new OpacityStage(new WearStage(new LookStage($this->masks), $placer, $wear, $this->keys));
-        $this->knockout = new Knockout($outlines);
+        $this->knockout = new Knockout($outlines, $pictures);
     }
 
     /**

@@ -8,7 +8,6 @@ use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Placement;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
-use TallCrow\Effect\Inking\Join;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
@@ -91,7 +90,7 @@ final class MaskPainter
         $margin = (int) ceil($sigma * 3.5);
         $wide = new Frame($frame->ppi, $frame->left - $margin, $frame->top - $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin);
 
-        return Blur::wide(Shapes::mask($path, 0, Join::Round, $wide), $sigma)->crop($margin, $margin, $frame->width, $frame->height);
+        return Blur::wide(Shapes::mask($path, $wide), $sigma)->crop($margin, $margin, $frame->width, $frame->height);
     }
 
     /** The picture is laid over the box, on black: what it does not cover is dark. */

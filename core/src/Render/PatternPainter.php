@@ -26,7 +26,7 @@ final readonly class PatternPainter
 
     public function __construct(
         private Shelf $shelf,
-        private Pictures $pictures,
+        public Pictures $pictures,
     ) {}
 
     /** Ink all over a window; the pattern goes with the box. */

@@ -5,28 +5,30 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Colour\Srgb;
-use TallCrow\Effect\Inking\Join;
 use TallCrow\Geometry\Path;
+use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Image;
-use TallCrow\Type\Letter;
 
 /** Outlines as masks and as ink of one colour. Paths are in inches on the sheet. */
 final class Shapes
 {
-    /** Where an outline is, widened on all sides by a gap: one band. */
-    public static function mask(Path $path, float $gap, Join $join, Frame $frame): Image
+    /** Where an outline is: one band. */
+    public static function mask(Path $path, Frame $frame): Image
     {
-        $marks = new Marks([Letter::figure($path)], $frame);
-        $marks->grown($gap, Srgb::of(255, 255, 255), $join);
-
-        return $marks->mask();
+        return self::drawn($path, Srgb::of(255, 255, 255), $frame)->mask();
     }
 
     public static function ink(Path $path, Srgb $colour, Frame $frame): Image
     {
-        $marks = new Marks([Letter::figure($path)], $frame);
-        $marks->grown(0.0, $colour);
+        return self::drawn($path, $colour, $frame)->ink();
+    }
 
-        return $marks->ink();
+    private static function drawn(Path $path, Srgb $colour, Frame $frame): Canvas
+    {
+        $canvas = new Canvas($frame->width, $frame->height, $frame->fromInches());
+        $canvas->colour($colour);
+        $canvas->fill($path);
+
+        return $canvas;
     }
 }

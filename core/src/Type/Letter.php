@@ -19,6 +19,14 @@ final readonly class Letter
         /** Middle of its room on the baseline. */
         public float $x = 0.0,
         public float $baseline = 0.0,
+        /**
+         * Which way its right and its foot point, whatever it was turned or bent by: as far as one unit of the font's own went.
+         *
+         * @var array{float, float}
+         */
+        public array $right = [1.0, 0.0],
+        /** @var array{float, float} */
+        public array $down = [0.0, 1.0],
     ) {}
 
     /** A figure that is no letter: a shape, a frame of a grid. */
@@ -27,16 +35,32 @@ final readonly class Letter
         return new self($path, 0, '', $number);
     }
 
-    public function withPath(Path $path): self
+    /**
+     * Bent by a map of the plane; its own axes are as the map bends them where it stands.
+     *
+     * @param  callable(float, float): array{float, float}  $map
+     */
+    public function bent(Path $path, callable $map): self
     {
-        return new self($path, $this->line, $this->characters, $this->word, $this->x, $this->baseline);
+        $box = $this->path->bounds();
+        $step = max(1e-9, 1e-4 * max($box->width(), $box->height()));
+        [$x, $y] = $map($box->centreX(), $box->centreY());
+        $way = function (array $along) use ($map, $box, $step, $x, $y): array {
+            [$toX, $toY] = $map($box->centreX() + $along[0] * $step, $box->centreY() + $along[1] * $step);
+
+            return [($toX - $x) / $step, ($toY - $y) / $step];
+        };
+
+        return new self($path, $this->line, $this->characters, $this->word, $this->x, $this->baseline, $way($this->right), $way($this->down));
     }
 
     public function transformed(Affine $by): self
     {
         [$x, $baseline] = $by->apply($this->x, $this->baseline);
 
-        return new self($this->path->transformed($by), $this->line, $this->characters, $this->word, $x, $baseline);
+        $turn = fn (array $way): array => [$by->a * $way[0] + $by->c * $way[1], $by->b * $way[0] + $by->d * $way[1]];
+
+        return new self($this->path->transformed($by), $this->line, $this->characters, $this->word, $x, $baseline, $turn($this->right), $turn($this->down));
     }
 
     /** @param  list<self>  $letters */

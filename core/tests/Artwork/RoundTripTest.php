@@ -52,7 +52,7 @@ it('keeps what else a piece has through its file', function (array $more): void 
     $artwork = plate_with($more);
     expect(through_json($artwork)->toArray())->toEqual($artwork->toArray())->and($artwork->toArray()['layers'][1])->toMatchArray($more);
 })->with([
-    'a knockout from one piece, that prints' => [['role' => ['kind' => 'knockout', 'gap' => 0.06, 'join' => 'mitre', 'from' => ['below'], 'sets' => true]]],
+    'a knockout from one piece, that prints' => [['role' => ['kind' => 'knockout', 'gap' => 0.06, 'join' => 'mitre', 'from' => ['below'], 'sets' => true, 'whole' => false]]],
     'a blend at half strength' => [['blend' => 'soft-light', 'opacity' => 0.5]],
     'copies' => [['repeat' => ['kind' => 'radial', 'x' => 1.5, 'y' => 2.0, 'count' => 9, 'facing' => 'every-second-mirrored', 'stepX' => 0.0, 'stepY' => 0.0, 'size' => 1.0, 'changed' => 2, 'as' => 'hollow', 'colour' => '#abcdef', 'on' => false]]],
 ]);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Catalogue;
 use TallCrow\Effect\Inking\Inking;
-use TallCrow\Effect\Inking\Join;
 use TallCrow\Effect\Inking\LetterColours;
 use TallCrow\Effect\Inking\Part;
 use TallCrow\Effect\Inking\PatternPaint;
@@ -14,6 +13,7 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\ParameterKind;
 use TallCrow\Effect\Values;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Join;
 use TallCrow\Tests\Fixtures;
 
 /** @param  list<array{string, array<string, mixed>}>  $lines */

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
 
 /**
@@ -174,3 +176,108 @@ it('follows when a word is replaced: the width is kept and so is the warp', func
         expect($box[2])->toEqualWithDelta(720, 1);
     }
 });
+
+/** ImageMagick's Euclidean distance of each pixel of a mask from the nearest that is not in it, in pixels. */
+function distances(Image $mask): Image
+{
+    $folder = Fixtures::temporary('distances');
+    ImageFile::writePng($mask->isMore(127.0), "$folder/mask.png");
+    Fixtures::run(['convert', "$folder/mask.png", '-depth', '16', '-morphology', 'Distance', 'Euclidean:7', "gray:$folder/far.gray"]);
+    $far = array_values((array) unpack('v*', (string) file_get_contents("$folder/far.gray")));
+
+    return Image::floats(pack('g*', ...array_map(fn (int $hundredths): float => $hundredths / 100, $far)), $mask->width(), $mask->height(), 1);
+}
+
+// The reference for what lies inside an edge is ImageMagick's distance transform.
+it('draws no crossing inside a hollow script word', function (string $font): void {
+    $word = fn (array $effects): Image => Fixtures::render(Fixtures::artwork([['effects' => $effects] + Fixtures::words('w', 'Quarry', 2.8, ['source' => ['font' => $font]])]))->alpha()->settled();
+    $filled = $word([['kind' => 'fill', 'colour' => '#ffffff']]);
+    $hollow = $word([['kind' => 'hollow', 'width' => 0.02, 'colour' => '#ffffff']]);
+    $inside = distances($filled);
+    // The line is six pixels wide: further in nothing is inked but where a notch ends between two pixels; further out everything is.
+    expect($hollow->times($inside->isMore(7.6))->area())->toBeLessThan(0.02 * $hollow->area())
+        ->and($filled->isMore(254.0)->times($inside->isLess(5.0))->times($hollow->inverted())->area())->toBeLessThan(0.005 * $hollow->area());
+})->with(['mr-dafoe.woff2', 'kaushan-script.woff2', 'yellowtail.woff2']);
+
+it('keeps a gap even between mitred rings', function (array $piece, float $limit): void {
+    $ring = fn (float $width, string $colour): array => ['kind' => 'outline', 'width' => $width, 'colour' => $colour, 'join' => 'mitre', 'mitreLimit' => $limit];
+    $all = Fixtures::render(Fixtures::artwork([['effects' => [...$piece['effects'], ['kind' => 'fill', 'colour' => '#ff0000'], $ring(0.04, '#ff0000'), ['kind' => 'gap', 'width' => 0.1], $ring(0.06, '#0000ff')]] + $piece]));
+    $inner = $all->alpha()->times($all->band(0)->isMore(127.0));
+    $outer = $all->alpha()->times($all->band(2)->isMore(127.0));
+    $far = distances($inner->inverted());
+    // Nothing of the outer ring is nearer than the gap. Into a gap between straight edges a disc of half its width fits, into a corner whose
+    // point reaches n widths one of n ÷ (n + 1); a wider one would be a wedge.
+    $nearest = distances($inner->isMore(127.0)->either($outer->isMore(127.0))->inverted());
+    $disc = $far->isLess(29.0)->linear(1 / 255)->multiplied($nearest)->range()[1];
+    expect($outer->isMore(200.0)->times($far->isLess(28.5))->area())->toBe(0.0)->and($disc)->toBeGreaterThan(14.0)->toBeLessThan(30 * $limit / ($limit + 1) + 1.0);
+})->with([
+    'points of 36°' => [fn () => ['effects' => []] + Fixtures::shape('s', 'star', 1.6), 4.0],
+    'points that are cut' => [fn () => ['effects' => []] + Fixtures::shape('s', 'star', 1.6), 2.0],
+    'a bent bar' => [fn () => ['effects' => [['kind' => 'arch', 'bend' => 0.4]]] + Fixtures::shape('s', 'rectangle', 2, more: ['placement' => ['height' => 0.6]]), 3.0],
+]);
+
+// The reference is ImageMagick's union of the piece moved step by step along the way.
+it('casts a solid shadow that is the swept shape of all that casts it', function (int $x, int $y, array $rings): void {
+    $word = fn (array $more): Image => Fixtures::render(Fixtures::artwork([['effects' => [['kind' => 'fill', 'colour' => '#ffffff'], ...$rings, ...$more]] + Fixtures::words('w', 'Rye', 1.6, ['source' => ['font' => 'rye.woff2']])]))->alpha()->settled();
+    $swept = $word([['kind' => 'shadow', 'distance' => 127 * hypot($x, $y) / 300, 'angle' => rad2deg(atan2($y, $x)), 'colour' => '#ffffff', 'as' => 'solid']]);
+    $folder = Fixtures::temporary('swept');
+    ImageFile::writePng($word([])->isMore(127.0), "$folder/word.png");
+    $moved = array_merge(...array_map(fn (int $k): array => ['(', '+clone', '-roll', sprintf('%+d%+d', $x * 2 ** $k, $y * 2 ** $k), ')', '-compose', 'Lighten', '-composite'], range(0, 6)));
+    Fixtures::run(['convert', "$folder/word.png", ...$moved, "PNG24:$folder/all.png"]);
+    $reference = ImageFile::read(PictureType::Png, "$folder/all.png")->band(0)->settled();
+    $shadow = $swept->isMore(127.0);
+    $apart = $shadow->area() + $reference->area() - 2 * $shadow->times($reference)->area();
+    expect($apart)->toBeLessThan(0.006 * $reference->area());
+})->with([
+    [1, 1, []], [-1, 1, [['kind' => 'outline', 'width' => 0.05, 'colour' => '#ffffff']]], [0, -2, [['kind' => 'outline', 'width' => 0.05, 'colour' => '#ffffff', 'join' => 'mitre']]],
+    [1, -1, [['kind' => 'outline', 'width' => 0.03, 'colour' => '#ffffff'], ['kind' => 'outline', 'width' => 0.03, 'colour' => '#000000', 'join' => 'mitre']]],
+]);
+
+it('gives every edge the coverage of the true shape, once', function (): void {
+    // A bar whose edges lie at 0.25 and 0.75 of a pixel; rings whose edges do too.
+    $placed = ['placement' => ['x' => 1.5 + 0.25 / 300, 'y' => 2, 'width' => 2.0, 'height' => 1]];
+    $bar = bar([['kind' => 'fill', 'colour' => '#ff0000'], ['kind' => 'outline', 'width' => 15.5 / 300, 'colour' => '#00ff00'], ['kind' => 'gap', 'width' => 12.25 / 300], ['kind' => 'outline', 'width' => 18.0 / 300, 'colour' => '#0000ff']], $placed);
+    // To the left of 150.25: the ring to 134.75, the gap to 122.5, the outer ring to 104.5.
+    $alpha = fn (int $x): int => Fixtures::pixel($bar, $x, 600)[3];
+    expect([$alpha(104), $alpha(105), $alpha(122), $alpha(123), $alpha(134), $alpha(135)])->toEqualWithDelta([128, 255, 128, 0, 64, 255], 2);
+    // A ring inside changes no edge, and leaves no rim of the fill.
+    $inner = bar([['kind' => 'fill', 'colour' => '#ff0000'], ['kind' => 'outline', 'width' => 0.05, 'colour' => '#0000ff', 'side' => 'inside']], $placed);
+    expect(Fixtures::pixel($inner, 150, 600))->toEqualWithDelta([0, 0, 255, 191], 2)->and(Fixtures::pixel($inner, 750, 600)[3])->toEqualWithDelta(64, 2);
+});
+
+it('keeps a ring on the silhouette out of counters, and backs a drawing within its outline', function (): void {
+    $ring = fn (array $more): array => ['source' => ['kind' => 'shape', 'shape' => 'ring'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => 2]] + $more;
+    $hole = fn (Image $picture): array => Fixtures::pixel($picture, 450, 600);
+    $drawn = fn (array $effects): Image => Fixtures::render(Fixtures::artwork([$ring(['id' => 'r', 'effects' => [['kind' => 'fill', 'colour' => '#ff0000'], ...$effects]])]));
+    $edges = $drawn([['kind' => 'outline', 'width' => 0.1, 'colour' => '#0000ff']]);
+    $silhouette = $drawn([['kind' => 'outline', 'width' => 0.1, 'colour' => '#0000ff', 'about' => 'silhouette']]);
+    $blue = fn (Image $picture): float => $picture->alpha()->times($picture->band(2))->times($picture->band(0)->inverted())->area() / 90000;
+    expect($blue($silhouette))->toEqualWithDelta(M_PI * (1.1 ** 2 - 1), 0.02)->and($blue($edges))->toBeGreaterThan($blue($silhouette) + 0.2)
+        ->and($hole($silhouette)[3])->toBe(0)->and($hole($drawn([['kind' => 'backing', 'colour' => '#00ff00']])))->toBe([0, 255, 0, 255]);
+});
+
+it('knocks out the filled shape of a hollow word, and its counters when asked', function (): void {
+    $sheet = fn (array $role): Image => Fixtures::render(Fixtures::artwork([
+        Fixtures::shape('plate', 'rectangle', 2.8),
+        ['id' => 'o', 'role' => $role + ['kind' => 'knockout', 'gap' => 0, 'join' => 'round'], 'source' => ['kind' => 'shape', 'shape' => 'ring'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => 2], 'effects' => [['kind' => 'hollow', 'width' => 0.03, 'colour' => '#ff0000']]],
+    ]));
+    $own = $sheet([]);
+    // Between both edges of the ring, and within its counter.
+    $radius = (int) (300 * 0.9);
+    expect(Fixtures::pixel($own, 450 + $radius, 600)[3])->toBe(0)->and(Fixtures::pixel($own, 450, 600)[3])->toBe(255)->and(Fixtures::pixel($sheet(['whole' => true]), 450, 600)[3])->toBe(0);
+});
+
+it('recolours art in every pixel and keeps its alpha', function (array $fill, array $expected): void {
+    $crab = fn (array $effects): Image => Fixtures::render(Fixtures::artwork([['id' => 'crab', 'source' => ['kind' => 'art', 'file' => 'crab.svg'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => $effects]]));
+    [$before, $after] = [$crab([]), $crab([$fill])];
+    $off = 0;
+    foreach (str_split($after->toBytes(), 4) as $pixel) {
+        [$r, $g, $b, $a] = array_values((array) unpack('C4', $pixel));
+        $off += $a > 0 && max(abs($r - $expected[0]), abs($g - $expected[1]), abs($b - $expected[2])) > 1 ? 1 : 0;
+    }
+    expect($off)->toBe(0)->and($after->alpha()->toBytes())->toBe($before->alpha()->toBytes());
+})->with([
+    [['kind' => 'fill', 'colour' => '#20c040'], [32, 192, 64]],
+    [['kind' => 'gradient', 'colours' => ['#20c040', '#20c040'], 'angle' => 0], [32, 192, 64]],
+    [['kind' => 'paper', 'paper' => 'stripes', 'colours' => ['#20c040'], 'scale' => 1, 'seed' => 1], [32, 192, 64]],
+]);

@@ -104,7 +104,8 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
             </v-menu>,
             <ChoiceToken :value="knocks.sets ? 'sets' : 'bare'" :choices="['bare', 'sets']" :words="{ bare: 'leaving the gap bare', sets: 'and set in the gap' }" label="what stands in the gap" @change="gap({ sets: $event === 'sets' })" />, gap{{ ' ' }}
             <QuantityToken :value="knocks.gap" kind="length" :least="0" :most="2" :ppi="ppi" label="gap" @change="gap({ gap: $event })" />,{{ ' ' }}
-            <ChoiceToken :value="knocks.join" :choices="['round', 'bevel', 'mitre']" label="gap corners" @change="gap({ join: $event })" />
+            <ChoiceToken :value="knocks.join" :choices="['round', 'bevel', 'mitre']" label="gap corners" @change="gap({ join: $event })" />,{{ ' ' }}
+            <ChoiceToken :value="knocks.whole ? 'whole' : 'own'" :choices="['own', 'whole']" :words="{ own: 'by its own shape', whole: 'with all within its outline' }" label="shape that is knocked out" @change="gap({ whole: $event === 'whole' })" />
         </template>
         <template v-if="isLong && layer.source.kind === 'text'">
             , set{{ ' ' }}<ChoiceToken :value="layer.source.align" :choices="['left', 'centre', 'right']" label="alignment" @change="source({ align: $event })" />

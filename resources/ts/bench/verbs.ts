@@ -95,7 +95,7 @@ function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[
         }));
 }
 
-const inGap = (sets: boolean): Layer['role'] => ({ kind: 'knockout', gap: 0.08, join: 'round', from: [], sets });
+const inGap = (sets: boolean): Layer['role'] => ({ kind: 'knockout', gap: 0.08, join: 'round', from: [], whole: false, sets });
 
 const others = (artwork: Artwork, chosen: Layer): Layer[] => artwork.layers.filter((layer) => layer.id !== chosen.id).slice(0, 12);
 

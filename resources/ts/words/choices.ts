@@ -20,6 +20,8 @@ const ofLine: Record<string, Record<string, string>> = {
     'shadow.as': { copy: 'shifted copy', solid: 'solid block' },
     'hatch.as': { ink: 'lines of ink in', cut: 'lines cut out' },
     'outline.join': { mitre: 'pointed' },
+    'embolden.join': { mitre: 'pointed' },
+    'outline.about': { 'every-edge': 'every edge', silhouette: 'the silhouette alone' },
 };
 
 const bends: Record<string, string> = { percent: 'by', inches: 'by a rise of' };

@@ -65,17 +65,18 @@ export const effectWords: Record<string, Wording> = {
         labels: { spacing: 'line spacing', width: 'line thickness', angle: 'line angle', inset: 'inset', as: 'hatch as', colour: 'hatch colour' },
         hides: (line) => (valueOf(line, 'as') === 'cut' ? ['colour'] : []),
     },
-    embolden: { sentence: 'Embolden by {by}', verb: 'Embolden', also: ['bold', 'weight', 'thicken', 'thin'], labels: { by: 'emboldening' } },
+    embolden: { sentence: 'Embolden by {by}, {join} corners', verb: 'Embolden', also: ['bold', 'weight', 'thicken', 'thin'], labels: { by: 'emboldening', join: 'corners' } },
     outline: {
-        sentence: 'Outline {width} in {colour}, {side}, {join} corners, points up to {mitreLimit} ×',
+        sentence: 'Outline {width} in {colour}, {side}, {join} corners, points up to {mitreLimit} ×, about {about}, crumbs under {crumbs} dropped',
         verb: 'Outline',
         also: ['ring', 'stroke', 'border', 'sticker', 'inline'],
-        labels: { width: 'outline width', colour: 'outline colour', side: 'outline side', join: 'corners', mitreLimit: 'mitre limit' },
+        labels: { width: 'outline width', colour: 'outline colour', side: 'outline side', join: 'corners', mitreLimit: 'mitre limit', about: 'edges that it follows', crumbs: 'crumbs' },
         // A limit on mitred points means nothing while corners are not mitred.
-        hides: (line) => [...(valueOf(line, 'side') === 'inside' ? ['join', 'mitreLimit'] : []), ...(valueOf(line, 'join') === 'mitre' ? [] : ['mitreLimit'])],
+        hides: (line) => [...(valueOf(line, 'side') === 'inside' ? ['about', 'crumbs'] : []), ...(valueOf(line, 'join') === 'mitre' ? [] : ['mitreLimit'])],
     },
     gap: { sentence: 'Leave a gap of {width} {side}', verb: 'Leave a gap between rings', also: ['ring', 'offset', 'space'], labels: { width: 'gap width', side: 'gap side' } },
     hollow: { sentence: 'Hollow, with a line of {width} in {colour}', verb: 'Make it hollow', also: ['outline only', 'empty', 'stroke'], labels: { width: 'line width', colour: 'line colour' } },
+    backing: { sentence: 'Back it with {colour}', verb: 'Back it within its outline', also: ['backing', 'base', 'behind', 'filled in', 'underlay'], labels: { colour: 'backing colour' } },
     straighten: {
         sentence: 'Straighten by its corners: {x1} × {y1}, {x2} × {y2}, {x3} × {y3}, {x4} × {y4}', verb: 'Straighten by four corners', also: ['crooked', 'perspective', 'scan', 'corners'],
         labels: { x1: 'top left across', y1: 'top left down', x2: 'top right across', y2: 'top right down', x3: 'bottom right across', y3: 'bottom right down', x4: 'bottom left across', y4: 'bottom left down' },
@@ -112,7 +113,7 @@ export function parts(line: EffectLine, parameters: Parameter[]): (string | Para
     let sentence = wording?.sentence ?? `${line.kind} ${parameters.map((p) => `{${p.name}}`).join(', ')}`;
     for (const name of hidden) {
         // The words that lead to it go with it.
-        sentence = sentence.replace(new RegExp(`(, (?:points up to )?| )?\\{${name}\\}( corners| ×)?`), '');
+        sentence = sentence.replace(new RegExp(`(, (?:points up to |about |crumbs under )?| )?\\{${name}\\}( corners| ×| dropped)?`), '');
     }
     return sentence
         .split(/(\{\w+\})/)

@@ -9,11 +9,12 @@ use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Geometry\Join;
 
 /** Moves the outline out on all sides, so that a thin face carries as much weight as its neighbours; below nothing in. */
 final readonly class Embolden implements Inks
 {
-    private function __construct(private float $by) {}
+    private function __construct(private float $by, private Join $join) {}
 
     public static function kind(): string
     {
@@ -27,16 +28,16 @@ final readonly class Embolden implements Inks
 
     public static function parameters(): array
     {
-        return [Parameter::length('by', -0.3, 0.5, 0.03)];
+        return [Parameter::length('by', -0.3, 0.5, 0.03), Parameter::choice('join', Join::class, Join::Round)];
     }
 
     public static function from(Values $values): static
     {
-        return new self($values->number('by'));
+        return new self($values->number('by'), Join::from($values->word('join')));
     }
 
     public function ink(Inking $inking): Inking
     {
-        return $inking->emboldened($this->by);
+        return $inking->emboldened($this->by, $this->join);
     }
 }

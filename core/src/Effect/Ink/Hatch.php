@@ -8,11 +8,12 @@ use TallCrow\Effect\Inking\Hatching;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 
 /** Parallel lines inside the ink, as hatching in a colour or etched out of it so that cloth shows. */
-final readonly class Hatch implements Inks
+final readonly class Hatch implements Inks, LeavesCloth
 {
     private function __construct(private Hatching $hatching) {}
 

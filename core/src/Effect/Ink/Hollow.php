@@ -8,11 +8,12 @@ use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 
 /** Nothing but a line along the inside of the edge; cloth shows within. */
-final readonly class Hollow implements Inks
+final readonly class Hollow implements Inks, LeavesCloth
 {
     private function __construct(private Ring $line) {}
 

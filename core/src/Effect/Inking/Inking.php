@@ -6,6 +6,7 @@ namespace TallCrow\Effect\Inking;
 
 use TallCrow\Colour\Srgb;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Join;
 
 /** The ink of a layer: fills, rings about and inside it, lines over it and shadows behind it. */
 final readonly class Inking
@@ -26,7 +27,10 @@ final readonly class Inking
         public array $hatchings = [],
         public array $shadows = [],
         public float $grown = 0.0,
+        public Join $grownJoin = Join::Round,
         public bool $hollow = false,
+        /** Fills all that lies within the outermost outline, below everything else. */
+        public ?Srgb $backing = null,
         private Aim $aim = new Aim(Part::All),
     ) {}
 
@@ -69,9 +73,14 @@ final readonly class Inking
         return $this->with(['shadows' => [...$this->shadows, $shadow]]);
     }
 
-    public function emboldened(float $by): self
+    public function emboldened(float $by, Join $join): self
     {
-        return $this->with(['grown' => $this->grown + $by]);
+        return $this->with(['grown' => $this->grown + $by, 'grownJoin' => $join]);
+    }
+
+    public function backed(Srgb $colour): self
+    {
+        return $this->with(['backing' => $colour]);
     }
 
     public function hollowed(): self
@@ -82,7 +91,7 @@ final readonly class Inking
     /** Whether the outline is filled as it is, whatever with: then its shape is all that a knockout of it needs. */
     public function isBare(): bool
     {
-        return $this->rings === [] && $this->shadows === [] && $this->hatchings === [] && $this->grown == 0.0 && ! $this->hollow;
+        return $this->rings === [] && $this->shadows === [] && $this->hatchings === [] && $this->grown == 0.0 && ! $this->hollow && $this->backing === null;
     }
 
     /** How far the outermost ring reaches beyond the outline, in inches. */

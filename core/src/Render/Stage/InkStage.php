@@ -53,7 +53,7 @@ final readonly class InkStage implements Stage
         $inking = $this->placer->inking($layer);
         $placing = $this->placer->place($layer);
         if ($placing !== null && $placing->letters !== []) {
-            return new Piece((new InkPainter($this->patterns, $placing->letters, $window))->paint($inking), $window);
+            return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window))->paint(), $window);
         }
         $piece = $layer->children() === [] ? $this->art($layer, $window, $scene) : $this->group($layer, $window, $scene);
         if ($piece === null || ($inking->fills === [] && $inking->inlines === [] && $inking->isBare())) {
@@ -64,7 +64,7 @@ final readonly class InkStage implements Stage
 
         return $outline === null
             ? $piece
-            : new Piece((new InkPainter($this->patterns, [Letter::figure($outline)], $window, $own))->paint($inking), $window);
+            : new Piece((new InkPainter($this->patterns, [Letter::figure($outline)], $inking, $window, $own))->paint(), $window);
     }
 
     /** What a picture or a group is inked by: its own outline where its edge matters, and else the box about it. */

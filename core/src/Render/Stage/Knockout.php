@@ -6,21 +6,30 @@ namespace TallCrow\Render\Stage;
 
 use TallCrow\Artwork\Layer;
 use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\Inking\Ring;
+use TallCrow\Geometry\Join;
+use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
+use TallCrow\Render\InkOutlines;
+use TallCrow\Render\Pictures;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Scene;
-use TallCrow\Render\Shapes;
+use TallCrow\Type\Letter;
 
 /** Where a knockout takes ink away: the outline of its ink, widened by its gap, in the alpha of a piece. */
 final readonly class Knockout implements Stage
 {
-    /** A mitred corner reaches four gaps from the outline at most, and an edge a little beyond. */
-    private const REACH = 4.0;
+    /** Widths of its gap that a mitred corner reaches at most. */
+    private const LIMIT = 4.0;
 
     private const EDGE = 0.02;
 
-    public function __construct(private Outlines $outlines) {}
+    public function __construct(
+        private Outlines $outlines,
+        private Pictures $pictures,
+    ) {}
 
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
     {
@@ -28,8 +37,18 @@ final readonly class Knockout implements Stage
         if ($path === null || $path->isEmpty()) {
             return null;
         }
-        $own = $window->within($path->bounds()->grown($layer->role->gap * self::REACH + self::EDGE));
+        $role = $layer->role;
+        $ring = new Ring($role->gap, null, $role->join, self::LIMIT, $role->whole, InkOutlines::CRUMB);
+        $outlines = new InkOutlines([Letter::figure($path)], Inking::plain(null)->ringed($ring), $this->pictures, $window->ppi);
+        $own = $window->within($path->bounds()->grown($role->gap * ($role->join === Join::Mitre ? self::LIMIT : 1.0) + self::EDGE));
+        if ($own === null) {
+            return null;
+        }
+        $white = Srgb::of(255, 255, 255);
+        $canvas = new Canvas($own->width, $own->height, $own->fromInches());
+        $canvas->colour($white);
+        $outlines->ring($canvas, 0);
 
-        return $own === null ? null : new Piece(Image::flat(Srgb::of(255, 255, 255), Shapes::mask($path, $layer->role->gap, $layer->role->join, $own)), $own);
+        return new Piece(Image::flat($white, $canvas->mask()), $own);
     }
 }

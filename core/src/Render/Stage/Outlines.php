@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Render\Stage;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Effect\Effect;
+use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\Looks;
 use TallCrow\Geometry\Path;
 use TallCrow\Render\Frame;
+use TallCrow\Render\InkOutlines;
 use TallCrow\Render\Pictures;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
@@ -24,16 +27,19 @@ final readonly class Outlines
     ) {}
 
     /**
-     * The outline of all of a layer's ink, on the sheet in inches. Words and figures that nothing has cut into give
-     * their own; all else is traced.
+     * The outline of all of a layer's ink, hollow or not, on the sheet in inches. Words and figures that nothing has cut into give their own;
+     * all else is traced.
      */
     public function shape(Layer $layer, Scene $scene): ?Path
     {
-        $plain = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === [] && $this->placer->inking($layer)->isBare()
+        $filled = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), LeavesCloth::class, true))));
+        $whole = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === []
             && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks) === [];
-        $path = $this->placer->place($layer)?->path;
+        $letters = $this->placer->place($layer)->letters ?? [];
 
-        return $plain && $path !== null ? $path : $this->traced($layer->withOpacity(1), $scene);
+        return $whole && $letters !== []
+            ? (new InkOutlines($letters, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI))->shape()
+            : $this->traced($filled->withOpacity(1), $scene);
     }
 
     /** Traced from the alpha of all its ink at print resolution. */

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Ink;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Effect\Inking\Inking;
+use TallCrow\Effect\InkOrder;
+use TallCrow\Effect\Inks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+
+/** Fills all that lies within the outermost outline, behind the ink: a line drawing stands on it, and takes the whole of it out where it knocks out. */
+final readonly class Backing implements Inks
+{
+    private function __construct(private Srgb $colour) {}
+
+    public static function kind(): string
+    {
+        return 'backing';
+    }
+
+    public static function order(): InkOrder
+    {
+        return InkOrder::Form;
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::colour('colour', '#f3ead7')];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->colour('colour'));
+    }
+
+    public function ink(Inking $inking): Inking
+    {
+        return $inking->backed($this->colour);
+    }
+}
