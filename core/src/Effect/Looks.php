@@ -9,12 +9,18 @@ use TallCrow\Raster\Image;
 /** Changes the ink of a piece as a whole, once it is filled and ringed; worked at print resolution and averaged down for proofs. */
 interface Looks extends Effect
 {
+    public const PRINT = 300.0;
+
     /**
      * @param  Image  $ink  of the piece
      * @param  float  $ppi  of the picture
      * @param  array{int, int}  $at  pixels of the sheet at which its corner lies, so that screens and grain stay in place
+     * @param  \Closure(): ?Image  $whole  all of the piece's ink, small: what is counted is counted there, however little of it is drawn
      */
-    public function look(Image $ink, float $ppi, array $at): Image;
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image;
+
+    /** The least ppi at which it comes out as it does in print. */
+    public function ppi(): float;
 
     /** Inches beyond the ink that it may reach or needs to know. */
     public function reach(): float;

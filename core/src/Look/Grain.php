@@ -8,19 +8,70 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Noise;
 
-/** Seeded grain over a piece that stays where it is on the sheet. */
+/** Seeded grain over a piece that stays where it is on the sheet, the same at every ppi. */
 final class Grain
 {
-    private const SIDE = 1024;
+    private const PPI = 300.0;
+
+    /**
+     * Tiles of these sides are added up. Where one repeats the others do not, and no two meet again within ten feet, so no
+     * shift of the sum is like it by more than a quarter.
+     */
+    private const SIDES = [510, 570, 630, 690];
+
+    private const KEPT = 24;
+
+    /** @var array<string, array{Image, float}> */
+    private static array $tiles = [];
 
     /**
      * Blobs of about four sigma, every level as common as any other: one 8-bit band as large as the ink.
      *
-     * @param  float  $sigma  pixels
+     * @param  float  $sigma  inches
      * @param  array{int, int}  $at
      */
     public static function over(Image $ink, float $sigma, float $ppi, int $seed, array $at): Image
     {
-        return Lookup::equalised(Lookup::fullRange(Noise::grain(self::SIDE, max(0.4, $sigma), $seed)))->settled()->tiled(-$at[0], -$at[1], $ink->width(), $ink->height());
+        // Blocks of whole pixels, so that a proof's grain is the print's averaged.
+        $coarser = max(1, (int) round(self::PPI / $ppi));
+        $sum = Image::empty($ink->width(), $ink->height(), 1);
+        $variance = 0.0;
+        foreach (self::SIDES as $i => $side) {
+            [$tile, $deviation] = self::tile($side, max(0.4, $sigma * self::PPI), $seed * count(self::SIDES) + $i);
+            $sum = $sum->plus($tile->shrunk($coarser)->settled()->tiled(-$at[0], -$at[1], $ink->width(), $ink->height()));
+            $variance += $deviation ** 2;
+        }
+
+        return self::levelled($sum, sqrt($variance));
+    }
+
+    /** @return array{Image, float} a tile of grain about 0, and the standard deviation of its samples */
+    private static function tile(int $side, float $sigma, int $seed): array
+    {
+        $key = "$side $sigma $seed";
+        if (! isset(self::$tiles[$key])) {
+            $tile = Noise::grain($side, $sigma, $seed)->linear(1, -127.5)->settled();
+            // A sheet has few grains at once.
+            self::$tiles = [...array_slice(self::$tiles, -self::KEPT + 1, null, true), $key => [$tile, $tile->deviation()]];
+        }
+
+        return self::$tiles[$key];
+    }
+
+    /** The sum of many grains is a bell: each level goes where as much of the bell lies below it. */
+    private static function levelled(Image $sum, float $deviation): Image
+    {
+        $table = array_map(fn (int $level): int => (int) round(255 * self::below(($level - 127.5) / 32)), range(0, 255));
+
+        return Lookup::bytes($sum->linearByte(32 / $deviation, 127.5), $table);
+    }
+
+    /** The share of a bell that lies below so many deviations: Abramowitz and Stegun 26.2.17, within 1e-7. */
+    private static function below(float $z): float
+    {
+        $t = 1 / (1 + 0.2316419 * abs($z));
+        $tail = exp(-$z * $z / 2) / sqrt(2 * M_PI) * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
+
+        return $z > 0 ? 1 - $tail : $tail;
     }
 }

@@ -124,6 +124,16 @@ trait Arithmetic
         return self::of(Vips::image('ifthenelse', [$this, $then, $else]));
     }
 
+    /** Standard deviation of all samples. */
+    public function deviation(): float
+    {
+        $out = Vips::library()->new('double');
+        assert($out instanceof \FFI\CData);
+        Vips::operate('deviate', [$this, \FFI::addr($out)]);
+
+        return (float) $out->cdata;
+    }
+
     public function mean(): float
     {
         $out = Vips::library()->new('double');

@@ -21,35 +21,54 @@ final class Blur
      * it is worked at a fraction of the size: within three levels of the bell itself, from six pixels on within one and a half.
      *
      * @param  float  $sigma  in pixels
+     * @param  array{int, int}  $at  what the first pixel counts as: a part whose rim reaches margin() beyond comes out as it does in the whole
      */
-    public static function wide(Image $image, float $sigma): Image
+    public static function wide(Image $image, float $sigma, array $at = [0, 0]): Image
     {
         if ($sigma < 4) {
             return self::gaussian($image, $sigma, 0.01);
         }
         // A bell of four samples and more is carried well by straight lines between them; blocks of an odd side have a middle.
-        $by = max(3, 2 * (int) floor(($sigma / 4 - 1) / 2) + 1);
-        [$across, $down] = [intdiv($image->width(), $by) + 3, intdiv($image->height(), $by) + 3];
+        $by = self::block($sigma);
+        // Blocks lie on a grid of the sheet, wherever the picture begins.
+        [$left, $top] = array_map(fn (int $from): int => $by + ($from % $by + $by) % $by, $at);
+        [$across, $down] = [intdiv($left + $image->width(), $by) + 3, intdiv($top + $image->height(), $by) + 3];
         // Means of blocks, and straight lines in between, soften by themselves: variances of 1/12 and 1/6 of a block.
         $rest = sqrt(($sigma / $by) ** 2 - 1 / 12 - 1 / 6);
-        $small = $image->operation('embed', [$by, $by, $across * $by, $down * $by], ['extend' => Extend::Copy])->shrunk($by)->linear(1.0)
+        $small = $image->operation('embed', [$left, $top, $across * $by, $down * $by], ['extend' => Extend::Copy])->shrunk($by)->linear(1.0)
             ->operation('gaussblur', [$rest], ['min-ampl' => 0.003, 'precision' => Precision::Float])->settled();
         $middle = intdiv($by, 2);
 
-        return $small->interpolated($by, $across * $by - $by, $down * $by - $by)->crop($by - $middle, $by - $middle, $image->width(), $image->height())->linearByte(1.0);
+        return $small->interpolated($by, $across * $by - $by, $down * $by - $by)->crop($left - $middle, $top - $middle, $image->width(), $image->height())->linearByte(1.0);
     }
 
-    /** The colours of ink carried outwards under clear pixels, so that an edge can be moved there. */
-    public static function coloursExtended(Image $image, float $pixels): Image
+    /** Pixels about a part that its blur needs to know. */
+    public static function margin(float $sigma): int
+    {
+        return $sigma < 0.2 ? 0 : (int) ceil(3.5 * $sigma) + 2 * self::block($sigma);
+    }
+
+    private static function block(float $sigma): int
+    {
+        return max(3, 2 * (int) floor(($sigma / 4 - 1) / 2) + 1);
+    }
+
+    /**
+     * The colours of ink carried outwards under clear pixels, so that an edge can be moved there.
+     *
+     * @param  array{int, int}  $at  what the first pixel counts as
+     */
+    public static function coloursExtended(Image $image, float $pixels, array $at = [0, 0]): Image
     {
         // Colours that are carried need not be sharp: an eighth of the size will do.
         $eighth = 8;
-        [$across, $down] = [(int) ceil($image->width() / $eighth), (int) ceil($image->height() / $eighth)];
-        $small = $image->embed(0, 0, $across * $eighth, $down * $eighth)->shrunkInk($eighth)->settled();
+        [$left, $top] = array_map(fn (int $from): int => ($from % $eighth + $eighth) % $eighth, $at);
+        [$across, $down] = [(int) ceil(($left + $image->width()) / $eighth), (int) ceil(($top + $image->height()) / $eighth)];
+        $small = $image->embed($left, $top, $across * $eighth, $down * $eighth)->shrunkInk($eighth)->settled();
         $weight = $small->alpha()->linear(1 / 255)->settled();
         $sigma = max(0.8, $pixels / $eighth);
         $carried = self::gaussian($small->band(0, 3)->multiplied($weight), $sigma)->divided(self::gaussian($weight, $sigma)->linear(1, 1e-5))->linearByte(1.0)->settled();
-        $wide = $carried->operation('zoom', [$eighth, $eighth])->crop(0, 0, $image->width(), $image->height());
+        $wide = $carried->operation('zoom', [$eighth, $eighth])->crop($left, $top, $image->width(), $image->height());
 
         return $image->alpha()->isMore(250.0)->chosen($image->band(0, 3), $wide)->asColours()->withBand($image->alpha());
     }

@@ -40,7 +40,7 @@ final class Cairo
         void cairo_curve_to(void *context, double x1, double y1, double x2, double y2, double x, double y);
         void cairo_close_path(void *context);
         void cairo_rectangle(void *context, double x, double y, double width, double height);
-        void *cairo_copy_path(void *context);
+        void *cairo_copy_path_flat(void *context);
         void cairo_append_path(void *context, void *path);
         void cairo_path_destroy(void *path);
         void cairo_clip(void *context);

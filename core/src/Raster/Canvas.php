@@ -13,6 +13,9 @@ use TallCrow\Geometry\Path;
 /** An empty page to draw outlines on, in units of its own. What was drawn is taken as an image once. */
 final class Canvas
 {
+    /** Pixels about the page where the library cuts what goes beyond, a little beside where it would go. */
+    private const RIM = 4;
+
     private const BLUNT = 0;
 
     private const ROUND = 1;
@@ -47,14 +50,14 @@ final class Canvas
         private readonly int $height,
         Affine $toPixels,
     ) {
-        $this->surface = Cairo::made('image_surface_create', Cairo::ARGB32, $width, $height);
+        $this->surface = Cairo::made('image_surface_create', Cairo::ARGB32, $width + 2 * self::RIM, $height + 2 * self::RIM);
         if (Cairo::call('surface_status', $this->surface) !== 0) {
             throw RasterFailed::during('canvas', "no page of $width × $height pixels could be made");
         }
         $this->context = Cairo::made('create', $this->surface);
         // The library's own tenth of a pixel shows in the coverage of an edge.
         Cairo::call('set_tolerance', $this->context, self::TOLERANCE);
-        Cairo::setMatrix($this->context, $toPixels);
+        Cairo::setMatrix($this->context, $toPixels->then(Affine::shift(self::RIM, self::RIM)));
     }
 
     public function __destruct()
@@ -188,7 +191,8 @@ final class Canvas
     {
         Cairo::call('surface_flush', $this->surface);
 
-        return Image::memory(Cairo::made('image_surface_get_data', $this->surface), $this->width, $this->height, 4);
+        return Image::memory(Cairo::made('image_surface_get_data', $this->surface), $this->width + 2 * self::RIM, $this->height + 2 * self::RIM, 4)
+            ->crop(self::RIM, self::RIM, $this->width, $this->height);
     }
 
     private function outline(Box $box): void
@@ -222,7 +226,10 @@ final class Canvas
                 $cairo->cairo_close_path($context);
             }
         }
-        $this->kept[$id] = Cairo::made('copy_path', $this->context);
+        $this->kept[$id] = Cairo::made('copy_path_flat', $this->context);
         $this->paths[$id] = $path;
+        // As chords from the start: what of a curve lies beyond the page would be cut otherwise than elsewhere.
+        Cairo::call('new_path', $this->context);
+        Cairo::call('append_path', $this->context, $this->kept[$id]);
     }
 }

@@ -19,6 +19,12 @@ final class Morphology
         return $image->operation('rank', [$side, $side, $side * $side - 1]);
     }
 
+    /** Each pixel becomes the middle one of its square of neighbours. */
+    public static function middle(Image $image, int $side): Image
+    {
+        return $image->operation('rank', [$side, $side, intdiv($side * $side, 2)]);
+    }
+
     /** Every pixel of the value at the corner that is joined to it takes another value. */
     public static function flooded(Image $image, float $value): Image
     {

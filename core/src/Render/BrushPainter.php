@@ -58,12 +58,16 @@ final class BrushPainter
         if ($window === null) {
             return null;
         }
-        $canvas = new Canvas($window->width, $window->height, $window->fromInches());
+        $sigma = $stroke->width * (1 - $stroke->hardness) * self::SOFT * $frame->ppi;
+        // The blur needs to know what lies beyond the window.
+        $margin = Blur::margin($sigma);
+        $wide = $window->grown($margin);
+        $canvas = new Canvas($wide->width, $wide->height, $wide->fromInches());
         $canvas->colour(Srgb::of(255, 255, 255));
         foreach ($lines as $line) {
             $canvas->brushed($line, $stroke->width * (1 + $stroke->hardness) / 2);
         }
 
-        return new Piece(Blur::wide($canvas->mask(), $stroke->width * (1 - $stroke->hardness) * self::SOFT * $frame->ppi)->settled(), $window);
+        return new Piece(Blur::wide($canvas->mask(), $sigma, [$wide->left, $wide->top])->crop($margin, $margin, $window->width, $window->height)->settled(), $window);
     }
 }

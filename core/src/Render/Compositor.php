@@ -32,6 +32,19 @@ final class Compositor implements Scene
 
     public function compose(array $layers, array $distress, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
+        $margin = max([0, ...array_map(fn (Wear $wear): int => $this->wear->margin($wear, $frame->ppi), $distress)]);
+
+        return $margin === 0
+            ? $this->laid($layers, $distress, $frame, $x, $y)
+            : $this->laid($layers, $distress, $frame->grown($margin), $x, $y)->crop($margin, $margin, $frame->width, $frame->height);
+    }
+
+    /**
+     * @param  list<Layer>  $layers
+     * @param  list<Wear>  $distress
+     */
+    private function laid(array $layers, array $distress, Frame $frame, float $x, float $y): Image
+    {
         $sheet = new Layering($frame);
         // A few points of each piece, where wear is to be weighed over all of them.
         $every = $distress !== [] && $this->isWhole($frame) ? intdiv((int) $frame->ppi, (int) WornInk::PPI) : 0;

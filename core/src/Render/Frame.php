@@ -55,6 +55,12 @@ final readonly class Frame
         return $width > 0 && $height > 0 ? new self($this->ppi, $left, $top, $width, $height) : null;
     }
 
+    /** With so many pixels more on every side. */
+    public function grown(int $by): self
+    {
+        return new self($this->ppi, $this->left - $by, $this->top - $by, $this->width + 2 * $by, $this->height + 2 * $by);
+    }
+
     /** The same window in pixels so many times finer. */
     public function finer(int $by): self
     {

@@ -87,10 +87,10 @@ final class MaskPainter
         }
         $sigma = $feather / self::FEATHER_IN_SIGMAS * $frame->ppi;
         // The blur needs to know what lies beyond the window.
-        $margin = (int) ceil($sigma * 3.5);
-        $wide = new Frame($frame->ppi, $frame->left - $margin, $frame->top - $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin);
+        $margin = Blur::margin($sigma);
+        $wide = $frame->grown($margin);
 
-        return Blur::wide(Shapes::mask($path, $wide), $sigma)->crop($margin, $margin, $frame->width, $frame->height);
+        return Blur::wide(Shapes::mask($path, $wide), $sigma, [$wide->left, $wide->top])->crop($margin, $margin, $frame->width, $frame->height);
     }
 
     /** The picture is laid over the box, on black: what it does not cover is dark. */

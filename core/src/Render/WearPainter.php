@@ -132,11 +132,7 @@ final readonly class WearPainter
 
             return $whole->shrunkBy($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
         });
-        $sigma = max(0.3, self::CHIP * $wear->scale * $frame->ppi);
-        // Beyond the window is no ink: its rim is an edge, too.
-        $margin = (int) ceil($sigma * 3);
-        $near = Blur::wide($alpha->embed($margin, $margin, $frame->width + 2 * $margin, $frame->height + 2 * $margin), $sigma)
-            ->crop($margin, $margin, $frame->width, $frame->height)->linearByte(-2.0, 510)->settled();
+        $near = Blur::wide($alpha, self::chipping($wear, $frame->ppi), [$frame->left, $frame->top])->linearByte(-2.0, 510)->settled();
 
         return $this->laid($field, $wear, $frame, $x, $y)->linearByte(0.45)->plus($near->linearByte(0.55))->linearByte(1)->settled();
     }
@@ -169,6 +165,17 @@ final readonly class WearPainter
 
             return Catalogue::classes()[$wear->texture]::field($wear->seed);
         });
+    }
+
+    private static function chipping(Wear $wear, float $ppi): float
+    {
+        return max(0.3, self::CHIP * $wear->scale * $ppi);
+    }
+
+    /** Pixels of ink about a window that its wear needs to know. */
+    public function margin(Wear $wear, float $ppi): int
+    {
+        return $this->followsEdges($wear) ? Blur::margin(self::chipping($wear, $ppi)) : 0;
     }
 
     /** Whether wear depends on where the ink's edges are, so that its alpha must be given. */

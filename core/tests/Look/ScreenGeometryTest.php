@@ -119,11 +119,11 @@ it('leaves what has no ink bare, whatever the inks', function (): void {
 
 it('lays a grain that stays on the sheet, is the same for one seed, and has every level as often', function (): void {
     $ink = Image::empty(300, 200, 4);
-    $grain = fn (int $seed, array $at): Image => Grain::over($ink, 3.0, 300, $seed, $at)->settled();
+    $grain = fn (int $seed, array $at): Image => Grain::over($ink, 0.01, 300, $seed, $at)->settled();
     expect($grain(5, [40, 60])->toBytes())->toBe($grain(5, [40, 60])->toBytes())->not->toBe($grain(6, [40, 60])->toBytes());
     // A window that lies 30 px further shows the same grain 30 px earlier.
     expect($grain(5, [70, 60])->crop(0, 0, 200, 200)->toBytes())->toBe($grain(5, [40, 60])->crop(30, 0, 200, 200)->toBytes());
-    $levels = Histogram::of(Grain::over(Image::empty(1024, 1024, 4), 3.0, 300, 5, [0, 0]));
+    $levels = Histogram::of(Grain::over(Image::empty(1024, 1024, 4), 0.01, 300, 5, [0, 0]));
     foreach ([0, 64, 128, 192] as $from) {
         expect(array_sum(array_slice($levels, $from, 64)) / 1024 ** 2)->toEqualWithDelta(0.25, 0.02);
     }

@@ -93,8 +93,8 @@ export const effectWords: Record<string, Wording> = {
     halftone: { sentence: 'Halftone at {lpi} lines to the inch, {angle}, {dots} dots', verb: 'Halftone its fades', also: ['dots', 'screen', 'solid', 'fade'], labels: { lpi: 'lines to the inch', angle: 'screen angle', dots: 'shape of dots' } },
     'halftone-inks': { sentence: 'Print in {inks} at {lpi} lines to the inch, {angle}, {dots} dots', verb: 'Print it in one to four inks', also: ['halftone', 'separation', 'screen print', 'dots'], labels: { inks: 'ink', lpi: 'lines to the inch', angle: 'screen angle', dots: 'shape of dots' } },
     photocopied: {
-        sentence: 'Photocopied in {colour}: brightness {brightness}, contrast {contrast}, black above {threshold}, grain {grain}, pattern {seed}', verb: 'Photocopy it', also: ['xerox', 'copy', 'threshold', 'punk'],
-        labels: { colour: 'toner colour', brightness: 'copy brightness', contrast: 'copy contrast', threshold: 'threshold', grain: 'grain', seed: 'grain number' },
+        sentence: 'Photocopied, the {parts} parts in {colour}: brightness {brightness}, contrast {contrast}, black above {threshold}, grain {grain}, pattern {seed}', verb: 'Photocopy it', also: ['xerox', 'copy', 'threshold', 'punk'],
+        labels: { parts: 'parts that print', colour: 'toner colour', brightness: 'copy brightness', contrast: 'copy contrast', threshold: 'threshold', grain: 'grain', seed: 'grain number' },
     },
     roughened: { sentence: 'Roughen edges by {by}, ripples of {size}, pattern {seed}', verb: 'Roughen its edges', also: ['ragged', 'rough', 'ripple'], labels: { by: 'roughness', size: 'ripple size', seed: 'ripple number' } },
     stamped: { sentence: 'Stamped: {amount} missing in blots of {size}, pattern {seed}', verb: 'Stamp it', also: ['rubber', 'stamp', 'uneven ink'], labels: { amount: 'missing ink', size: 'blot size', seed: 'blot number' } },

@@ -32,11 +32,16 @@ final readonly class Airbrushed implements Looks
 
     public function reach(): float
     {
-        return $this->softness * 1.2;
+        return $this->softness * 1.2 + 0.05;
     }
 
-    public function look(Image $ink, float $ppi, array $at): Image
+    public function ppi(): float
     {
-        return Blur::coloursExtended($ink, $this->softness * $ppi)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $ppi / 4));
+        return self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        return Blur::coloursExtended($ink, $this->softness * $ppi, $at)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $ppi / 4, $at));
     }
 }

@@ -37,7 +37,12 @@ final readonly class Halftone implements Looks
         return 0.02;
     }
 
-    public function look(Image $ink, float $ppi, array $at): Image
+    public function ppi(): float
+    {
+        return self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
     {
         return $ink->withAlpha($this->screen->cut($ink->alpha(), $ppi, $at));
     }

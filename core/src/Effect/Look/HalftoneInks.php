@@ -44,7 +44,12 @@ final readonly class HalftoneInks implements Looks
         return 0.02;
     }
 
-    public function look(Image $ink, float $ppi, array $at): Image
+    public function ppi(): float
+    {
+        return self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
     {
         return Separation::inks($ink, $this->inks, $this->lpi, $this->angle, $this->dots, $ppi, $at);
     }

@@ -14,10 +14,16 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** A copy of a copy: lightness and contrast first, then all or nothing, with the grain of toner. What is light is left as cloth. */
+/**
+ * A copy of a copy: lightness and contrast first, then all or nothing, with the grain of toner. Of a picture's dark parts ink is left, for light
+ * cloth, or of its light parts, for pale ink on dark cloth: both read as the picture does.
+ */
 final readonly class Photocopied implements Looks
 {
-    private function __construct(private float $brightness, private float $contrast, private float $threshold, private float $grain, private Srgb $colour, private int $seed) {}
+    /** Inches: the sigma of a grain of toner. */
+    private const TONER = 0.006;
+
+    private function __construct(private float $brightness, private float $contrast, private float $threshold, private float $grain, private Srgb $colour, private int $seed, private bool $light) {}
 
     public static function kind(): string
     {
@@ -26,13 +32,17 @@ final readonly class Photocopied implements Looks
 
     public static function parameters(): array
     {
-        return [Parameter::share('brightness', -1, 1, 0), Parameter::share('contrast', -1, 4, 0.6), Parameter::share('threshold', 0.02, 0.98, 0.5), Parameter::share('grain', 0, 1, 0.25), Parameter::colour('colour', '#1f1d1a'), Parameter::number('seed', 0, 999_999, 1)];
+        return [
+            Parameter::share('brightness', -1, 1, 0), Parameter::share('contrast', -1, 4, 0.6), Parameter::share('threshold', 0.02, 0.98, 0.5), Parameter::share('grain', 0, 1, 0.25),
+            Parameter::colour('colour', '#1f1d1a'), Parameter::number('seed', 0, 999_999, 1), Parameter::oneOf('parts', ['dark', 'light'], 'dark'),
+        ];
     }
 
     public static function from(Values $values): static
     {
         return new self(
             $values->number('brightness'), $values->number('contrast'), $values->number('threshold'), $values->number('grain'), $values->colour('colour'), (int) $values->number('seed'),
+            $values->word('parts') === 'light',
         );
     }
 
@@ -41,19 +51,24 @@ final readonly class Photocopied implements Looks
         return 0.02;
     }
 
-    public function look(Image $ink, float $ppi, array $at): Image
+    public function ppi(): float
     {
-        $light = ColourBands::luminance(Composition::onCloth($ink, Srgb::of(255, 255, 255)));
+        return self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        $light = ColourBands::luminance(Composition::onCloth($ink, $this->light ? Srgb::of(0, 0, 0) : Srgb::of(255, 255, 255)));
         $toned = Lookup::bytes($light, array_map(
             fn (int $v): int => (int) round(255 * min(1.0, max(0.0, ($v / 255 - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness))),
             range(0, 255),
         ));
         if ($this->grain > 0) {
-            $grain = Grain::over($ink, 0.006 * $ppi, $ppi, $this->seed, $at)->linearByte($this->grain * 0.7, -$this->grain * 0.35 * 255 + 127.5);
-            $toned = $toned->linear(1)->plus($grain->linear(1, -127.5))->linearByte(1);
+            $toned = $toned->linear(1)->plus(Grain::over($ink, self::TONER, $ppi, $this->seed, $at)->linear($this->grain * 0.7, -$this->grain * 0.35 * 255))->settled();
         }
-        $dark = $toned->inverted()->linearByte(6.0, -255 * (6.0 * (1 - $this->threshold) - 0.5));
+        // Half-way between two levels, so that no pixel is in between.
+        $dark = $toned->isLess(floor(255 * $this->threshold) + 0.5);
 
-        return Image::flat($this->colour, $dark->times($ink->alpha()->isMore(127.0)));
+        return Image::flat($this->colour, ($this->light ? $dark->inverted() : $dark)->both($ink->alpha()->isMore(127.0)));
     }
 }

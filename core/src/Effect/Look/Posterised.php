@@ -11,12 +11,17 @@ use TallCrow\Cutout\ColourKeys;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 
-/** The colours of the piece brought down to a few, grouped in Lab. */
+/** The colours of the piece brought down to a few, grouped in Lab, in areas with smooth borders. */
 final readonly class Posterised implements Looks
 {
+    /** Inches within which the most common colour wins. */
+    private const SMOOTH = 0.02;
+
     private function __construct(private int $count) {}
 
     public static function kind(): string
@@ -36,17 +41,28 @@ final readonly class Posterised implements Looks
 
     public function reach(): float
     {
-        return 0.02;
+        return 0.15;
     }
 
-    public function look(Image $ink, float $ppi, array $at): Image
+    public function ppi(): float
     {
-        $buckets = Background::buckets($ink, $this->count);
+        return self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        $counted = $whole();
+        $buckets = $counted === null ? [] : Background::buckets($counted, $this->count);
         if ($buckets === []) {
             return $ink;
         }
         $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets);
+        // From dark to light, so that between two that meet the middle one of many neighbours is the more common of them.
+        usort($colours, fn (Srgb $one, Srgb $other): int => $one->luminance() <=> $other->luminance());
+        $side = 2 * (int) round(self::SMOOTH * $ppi / 2) + 1;
+        $full = Blur::coloursExtended($ink, 0.02 * $ppi, $at);
+        $nearest = ColourKeys::of($full)->nearest($colours);
 
-        return Lookup::indexed(ColourKeys::of($ink)->nearest($colours), $colours)->withBand($ink->alpha());
+        return Lookup::indexed(Morphology::middle($nearest, $side), $colours)->withBand($ink->alpha());
     }
 }

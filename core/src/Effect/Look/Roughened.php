@@ -11,9 +11,15 @@ use TallCrow\Look\Grain;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 
-/** Edges made uneven: blurred, rippled by a field, and made sharp again. */
+/**
+ * Edges made uneven: softened, pushed to and fro by a field of ripples, and made sharp again. Ripples are never finer than the way that they push
+ * the edge, so that it goes ragged and not into a comb.
+ */
 final readonly class Roughened implements Looks
 {
+    /** Ripples by size, from coarse to fine, and how much each pushes. */
+    private const RIPPLES = [[1.0, 0.7], [0.4, 0.3]];
+
     private function __construct(private float $by, private float $size, private int $seed) {}
 
     public static function kind(): string
@@ -33,17 +39,28 @@ final readonly class Roughened implements Looks
 
     public function reach(): float
     {
-        return $this->by * 2;
+        return $this->by * 4 + 0.05;
     }
 
-    public function look(Image $ink, float $ppi, array $at): Image
+    public function ppi(): float
+    {
+        // An edge that wanders by some pixels wanders alike at half as many.
+        return $this->by >= 0.012 ? self::PRINT / 2 : self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
     {
         $sigma = max(0.5, $this->by * $ppi);
-        $ripple = Grain::over($ink, $this->size * $ppi / 4, $ppi, $this->seed, $at);
-        // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
-        $soft = Blur::gaussian($ink->alpha(), $sigma)->linear(1)->plus($ripple->linear(0.68, -0.68 * 127.5))->settled();
+        $soft = Blur::wide($ink->alpha(), $sigma, $at)->linear(1);
+        foreach (self::RIPPLES as $i => [$size, $strength]) {
+            // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
+            $ripple = Grain::over($ink, max($this->size, 1.5 * $this->by) * $size / 3, $ppi, $this->seed * 2 + $i, $at);
+            $soft = $soft->plus($ripple->linear(0.68 * $strength, -0.68 * $strength * 127.5));
+        }
         $slope = $sigma * sqrt(2 * M_PI);
+        $cut = $soft->linearByte($slope, -127.5 * $slope + 127.5)->settled();
+        $spread = Blur::coloursExtended($ink, $sigma * 3, $at);
 
-        return Blur::coloursExtended($ink, $sigma * 3)->withAlpha($soft->linearByte($slope, -127.5 * $slope + 127.5));
+        return $spread->withAlpha($cut);
     }
 }

@@ -33,14 +33,19 @@ final readonly class Stamped implements Looks
 
     public function reach(): float
     {
-        return 0.1;
+        return 0.15;
     }
 
-    public function look(Image $ink, float $ppi, array $at): Image
+    public function ppi(): float
     {
-        $field = Grain::over($ink, $this->size * $ppi / 4, $ppi, $this->seed, $at);
+        return self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        $field = Grain::over($ink, $this->size / 4, $ppi, $this->seed, $at);
         // Inside, far from any edge, ink is missing first.
-        $inside = Blur::gaussian($ink->alpha(), max(0.5, 0.03 * $ppi))->linearByte(2.0, -255);
+        $inside = Blur::wide($ink->alpha(), max(0.5, 0.03 * $ppi), $at)->linearByte(2.0, -255);
         $thin = $field->linearByte(8.0, -255 * 8.0 * (1 - $this->amount) + 127.5)->times($inside);
 
         return $ink->masked($thin->inverted());

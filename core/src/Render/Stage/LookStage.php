@@ -7,15 +7,22 @@ namespace TallCrow\Render\Stage;
 use TallCrow\Artwork\Layer;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Looks;
+use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
+use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
-use TallCrow\Render\Silhouettes;
 
 /** Changes the look of the ink as a whole: worked at print resolution, or finer, and averaged down, so that dots and grain of a proof are those of the print. */
 final readonly class LookStage implements Stage
 {
-    public function __construct(private Stage $before) {}
+    /** Pixels of the longer side of the picture in which colours are counted. */
+    private const SMALL = 220.0;
+
+    public function __construct(
+        private Stage $before,
+        private Placer $placer,
+    ) {}
 
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
     {
@@ -24,10 +31,18 @@ final readonly class LookStage implements Stage
         return $looks === [] ? $this->before->paint($layer, $window, $scene) : $this->looked($layer, $window, $looks, $scene);
     }
 
+    private function small(Layer $layer, Scene $scene): ?Image
+    {
+        $reach = $this->placer->reach($layer);
+        $frame = $reach === null ? null : Frame::about($reach, self::SMALL / max(0.1, $reach->width(), $reach->height()));
+
+        return $frame === null ? null : $this->before->paint($layer, $frame, $scene)?->image->settled();
+    }
+
     /** @param  non-empty-list<Looks>  $looks */
     private function looked(Layer $layer, Frame $window, array $looks, Scene $scene): ?Piece
     {
-        $finer = max(1, (int) ceil(Silhouettes::PPI / $window->ppi - 0.01));
+        $finer = max(1, (int) ceil(max(array_map(fn (Looks $look): float => $look->ppi(), $looks)) / $window->ppi - 0.01));
         $margin = (int) ceil(max(array_map(fn (Looks $look): float => $look->reach(), $looks)) * $window->ppi) + 1;
         $wide = new Frame(
             $window->ppi * $finer, ($window->left - $margin) * $finer, ($window->top - $margin) * $finer,
@@ -38,8 +53,9 @@ final readonly class LookStage implements Stage
             return null;
         }
         $ink = $piece->image->embed($piece->frame->left - $wide->left, $piece->frame->top - $wide->top, $wide->width, $wide->height)->settled();
+        $whole = fn (): ?Image => $this->small($layer, $scene);
         foreach ($looks as $look) {
-            $ink = $look->look($ink, $wide->ppi, [$wide->left, $wide->top])->settled();
+            $ink = $look->look($ink, $wide->ppi, [$wide->left, $wide->top], $whole)->settled();
         }
 
         return new Piece($ink->shrunkInk($finer)->crop($margin, $margin, $window->width, $window->height)->settled(), $window);

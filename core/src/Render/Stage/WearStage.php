@@ -12,6 +12,7 @@ use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
 use TallCrow\Render\WearPainter;
 use TallCrow\Render\WornInk;
+use TallCrow\Texture\Wear;
 
 /** Takes away what a layer's own wear takes. A group's is taken when its layers are composed. */
 final readonly class WearStage implements Stage
@@ -25,9 +26,19 @@ final readonly class WearStage implements Stage
 
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
     {
-        $piece = $this->before->paint($layer, $window, $scene);
+        if ($layer->children() !== [] || $layer->liveDistress() === []) {
+            return $this->before->paint($layer, $window, $scene);
+        }
+        // Wear that follows edges needs to know the ink beyond the window.
+        $margin = max(array_map(fn (Wear $wear): int => $this->wear->margin($wear, $window->ppi), $layer->liveDistress()));
+        $wide = $window->grown($margin);
+        $piece = $this->before->paint($layer, $wide, $scene);
+        if ($piece === null) {
+            return null;
+        }
+        $whole = $margin === 0 ? $piece : new Piece($piece->image->embed($piece->frame->left - $wide->left, $piece->frame->top - $wide->top, $wide->width, $wide->height)->settled(), $wide);
 
-        return $piece === null || $layer->children() !== [] ? $piece : $this->worn($layer, $piece, $scene);
+        return $this->worn($layer, $whole, $scene)->cut($window);
     }
 
     private function worn(Layer $layer, Piece $piece, Scene $scene): Piece

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Effect\Catalogue;
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Retouches;
+use TallCrow\Paper\Catalogue as Papers;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Renderer;
+use TallCrow\Tests\Fixtures;
+use TallCrow\Texture\Catalogue as Textures;
+
+/**
+ * How a part drawn alone differs from the same part of the whole: the share of samples that are off by more than two levels, in hundredths of a
+ * percent. Where an outline begins or ends within a row of pixels, cairo looks at fifteen rows in it instead of weighing it, and what else lies
+ * in that row decides; so a few pixels in ten thousand may be off by up to an eighteenth of full.
+ */
+function region_off(array $layers, array $more = [], float $ppi = 300, float $most = 15.0): float
+{
+    $artwork = Fixtures::artwork($layers, $more);
+    $renderer = new Renderer(Fixtures::shelf());
+    $whole = $renderer->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->operation('premultiply')->settled();
+    $off = $samples = 0.0;
+    foreach ([[313, 447, 211, 190], [90, 500, 61, 173], [401, 590, 330, 47]] as [$x, $y, $w, $h]) {
+        $part = $renderer->picture($artwork, new Frame($ppi, $x, $y, $w, $h))->operation('premultiply');
+        $apart = $part->minus($whole->crop($x, $y, $w, $h))->operation('abs')->settled();
+        $off += $apart->isMore(2.6)->mean() / 255 * $w * $h;
+        $samples += $w * $h;
+        expect($apart->range()[1])->toBeLessThan($most);
+    }
+
+    return 10_000 * $off / $samples;
+}
+
+it('draws a part of every effect just as the whole has it', function (string $kind): void {
+    $class = Catalogue::classes()[$kind];
+    $line = ['kind' => $kind];
+    $picture = is_a($class, Retouches::class, true) || is_a($class, Looks::class, true);
+    $piece = $picture
+        ? ['id' => 'a', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2.6, 'height' => null], 'masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.9, 'height' => 0.9, 'feather' => 0.2]]]
+        : Fixtures::words('a', 'Bell', 2.4);
+    if ($kind === 'picture') {
+        $line['file'] = 'rock-pool.png';
+    }
+    if ($kind === 'own-line') {
+        $line += ['number' => 1, 'font' => 'rye.woff2'];
+    }
+    // A pixel half-way between two colours goes to either by one level of its own.
+    expect(region_off([['effects' => [...$piece['effects'] ?? [], $line]] + $piece], most: $kind === 'posterised' ? 256.0 : 15.0))->toBeLessThan(4.0);
+})->with(array_keys(Catalogue::classes()));
+
+it('draws a part of every texture just as the whole has it', function (string $kind): void {
+    expect(region_off([Fixtures::shape('p', 'ellipse', 2.6), Fixtures::words('w', 'BELL', 2.0, ['effects' => [['kind' => 'fill', 'colour' => '#ff0000']]])], ['distress' => [['texture' => $kind, 'amount' => 0.3]]]))->toBeLessThan(4.0);
+})->with(array_diff(array_keys(Textures::classes()), ['picture']));
+
+it('draws a part of every paper just as the whole has it', function (string $kind): void {
+    expect(region_off([['effects' => [['kind' => 'paper', 'paper' => $kind]]] + Fixtures::shape('p', 'ellipse', 2.6)]))->toBeLessThan(4.0);
+})->with(array_keys(Papers::classes()));
+
+it('draws a part of every mask just as the whole has it', function (array $mask): void {
+    $layers = [Fixtures::shape('under', 'star', 2.0), ['masks' => [$mask]] + Fixtures::shape('p', 'rectangle', 2.6, '#ff0000')];
+    expect(region_off($layers))->toBeLessThan(4.0)
+        ->and(region_off([$layers[0], ['effects' => [['kind' => 'fill', 'colour' => '#ff0000'], ['kind' => 'halftone']]] + $layers[1]]))->toBeLessThan(4.0);
+})->with([
+    'soft shape' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.8, 'height' => 0.8, 'feather' => 0.4]],
+    'soft brush' => [['kind' => 'brush', 'strokes' => [['points' => [[0.1, 0.2], [0.8, 0.7]], 'width' => 0.3, 'hardness' => 0.1]]]],
+    'freehand' => [['kind' => 'freehand', 'points' => [[0.1, 0.1], [0.9, 0.2], [0.6, 0.9]], 'feather' => 0.3]],
+    'clip' => [['kind' => 'clip', 'layer' => 'under']],
+    'picture' => [['kind' => 'picture', 'file' => 'night-sky.png']],
+]);
