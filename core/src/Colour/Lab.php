@@ -12,6 +12,21 @@ final readonly class Lab
         public float $b,
     ) {}
 
+    /** Of linear light of sRGB's primaries under D65, by the matrix of IEC 61966-2-1. */
+    public static function ofLinear(float $r, float $g, float $b): self
+    {
+        $x = self::root((0.4124 * $r + 0.3576 * $g + 0.1805 * $b) / 0.9505);
+        $y = self::root(0.2126 * $r + 0.7152 * $g + 0.0722 * $b);
+        $z = self::root((0.0193 * $r + 0.1192 * $g + 0.9505 * $b) / 1.0890);
+
+        return new self(116 * $y - 16, 500 * ($x - $y), 200 * ($y - $z));
+    }
+
+    private static function root(float $t): float
+    {
+        return $t > 216 / 24389 ? $t ** (1 / 3) : (24389 / 27 * $t + 16) / 116;
+    }
+
     /**
      * CIEDE2000 with kL = kC = kH = 1, after Sharma, Wu and Dalal, "The CIEDE2000 Color-Difference Formula",
      * Color Research and Application 30 (2005). About 1 is just visible side by side.

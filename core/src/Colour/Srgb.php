@@ -57,13 +57,13 @@ final readonly class Srgb
     /** CIE 1976 L*a*b* under D65, by the matrix of IEC 61966-2-1. */
     public function toLab(): Lab
     {
-        [$r, $g, $b] = [self::linear($this->red), self::linear($this->green), self::linear($this->blue)];
-        $x = (0.4124 * $r + 0.3576 * $g + 0.1805 * $b) / 0.9505;
-        $y = 0.2126 * $r + 0.7152 * $g + 0.0722 * $b;
-        $z = (0.0193 * $r + 0.1192 * $g + 0.9505 * $b) / 1.0890;
-        $f = fn (float $t): float => $t > 216 / 24389 ? $t ** (1 / 3) : (24389 / 27 * $t + 16) / 116;
+        return Lab::ofLinear(...$this->toLinear());
+    }
 
-        return new Lab(116 * $f($y) - 16, 500 * ($f($x) - $f($y)), 200 * ($f($y) - $f($z)));
+    /** @return array{float, float, float} light of red, green and blue, 0 to 1 */
+    public function toLinear(): array
+    {
+        return [self::linear($this->red), self::linear($this->green), self::linear($this->blue)];
     }
 
     private static function linear(int $part): float

@@ -61,14 +61,48 @@ final readonly class ColourKeys
         });
     }
 
+    /** How many colours there are. */
+    public function count(): int
+    {
+        return count($this->present);
+    }
+
+    /**
+     * Several numbers for each colour, as one band each.
+     *
+     * @param  \Closure(Srgb): list<int>  $values  0 to 255 each, always as many
+     * @return list<Image>
+     */
+    public function numbers(int $count, \Closure $values): array
+    {
+        $found = [];
+        foreach ($this->present as $key) {
+            $found[$key] = $values(self::colour($key));
+        }
+        $bands = [];
+        for ($i = 0; $i < $count; $i++) {
+            $table = str_repeat("\0", 65536);
+            foreach ($found as $key => $numbers) {
+                $table[$key] = chr($numbers[$i]);
+            }
+            $bands[] = Lookup::shortsToBytes($this->keys, $table);
+        }
+
+        return $bands;
+    }
+
+    /** The middle of a step. */
+    private static function colour(int $key): Srgb
+    {
+        return Srgb::of(min(255, ($key >> 11 << 3) + 4), min(255, (($key >> 5 & 63) << 2) + 2), min(255, (($key & 31) << 3) + 4));
+    }
+
     /** @param  \Closure(Lab): int  $value 0 to 255 */
     private function mapped(\Closure $value): Image
     {
         $table = str_repeat("\0", 65536);
         foreach ($this->present as $key) {
-            // The middle of the step.
-            $colour = Srgb::of(min(255, ($key >> 11 << 3) + 4), min(255, (($key >> 5 & 63) << 2) + 2), min(255, (($key & 31) << 3) + 4));
-            $table[$key] = chr($value($colour->toLab()));
+            $table[$key] = chr($value(self::colour($key)->toLab()));
         }
 
         return Lookup::shortsToBytes($this->keys, $table);

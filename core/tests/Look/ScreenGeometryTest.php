@@ -128,3 +128,20 @@ it('lays a grain that stays on the sheet, is the same for one seed, and has ever
         expect(array_sum(array_slice($levels, $from, 64)) / 1024 ** 2)->toEqualWithDelta(0.25, 0.02);
     }
 });
+
+// The seen mean is the mean of the light (linear sRGB) over many dots, bare parts as the cloth that the inks are for.
+it('keeps the tone of a colour in several inks as well as the inks can', function (array $hexes, string $of, ?string $bare, float $most): void {
+    $inks = array_map(Srgb::hex(...), $hexes);
+    $light = [0.0, 0.0, 0.0];
+    foreach (printed(Srgb::hex($of), $inks) as $name => $share) {
+        foreach (Srgb::hex($name === 'none' ? (string) $bare : $name)->toLinear() as $i => $part) {
+            $light[$i] += $share * $part;
+        }
+    }
+    expect(TallCrow\Colour\Lab::ofLinear(...$light)->difference(Srgb::hex($of)->toLab()))->toBeLessThan($most);
+})->with([
+    'greys in black and white' => [['#000000', '#ffffff'], '#4d4d4d', null, 3.0], [['#000000', '#ffffff'], '#101010', null, 3.0], [['#000000', '#ffffff'], '#b0b0b0', null, 3.0], [['#000000', '#ffffff'], '#e8e8e8', null, 3.0],
+    'white in black and red' => [['#000000', '#d02020'], '#ffffff', '#ffffff', 1.0], [['#000000', '#d02020'], '#808080', '#ffffff', 3.0], [['#000000', '#d02020'], '#e07070', '#ffffff', 3.0],
+    'four inks' => [['#101010', '#c8452c', '#e9c46a', '#f4f4f4'], '#a08060', null, 3.0], [['#101010', '#c8452c', '#e9c46a', '#f4f4f4'], '#603020', null, 3.0],
+    'two light inks on black' => [['#ffffff', '#ffd040'], '#404030', '#000000', 3.0],
+]);

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Look;
+
+use TallCrow\Colour\Lab;
+use TallCrow\Colour\Srgb;
+
+/**
+ * How much of some solid inks, and of what is left bare, gives a colour to the eye. The light of small dots adds up by their areas: the model of
+ * Neugebauer (1937), with an n of Yule and Nielsen of 1, since what the cloth scatters is not known. Areas are those whose light is nearest to the
+ * wanted colour in CIE L*a*b*.
+ */
+final readonly class Neugebauer
+{
+    /** Steps of the weights that are tried, from coarse to fine. */
+    private const STEPS = [0.25, 0.125, 0.0625, 0.03125, 0.015625, 0.004, 0.001, 0.00025];
+
+    /** @var list<array{float, float, float}> light of each ink, the bare cloth last where it counts */
+    private array $light;
+
+    /** @param  list<Srgb>  $inks */
+    public function __construct(array $inks, ?Srgb $bare)
+    {
+        $this->light = array_map(fn (Srgb $colour): array => $colour->toLinear(), $bare === null ? $inks : [...$inks, $bare]);
+    }
+
+    /**
+     * The share of each ink, in their order; what is left of the whole is bare.
+     *
+     * @param  ?list<float>  $from  shares of a colour much like it, to begin with
+     * @return list<float> of all, the bare last where it counts
+     */
+    public function shares(Lab $wanted, ?array $from = null): array
+    {
+        $count = count($this->light);
+        $shares = $from ?? array_fill(0, $count, 1 / $count);
+        $best = $this->off($shares, $wanted);
+        foreach (self::STEPS as $step) {
+            do {
+                $better = false;
+                for ($i = 0; $i < $count; $i++) {
+                    for ($j = 0; $j < $count; $j++) {
+                        $by = min($step, $shares[$i]);
+                        if ($i === $j || $by <= 0) {
+                            continue;
+                        }
+                        $tried = $shares;
+                        $tried[$i] -= $by;
+                        $tried[$j] += $by;
+                        $off = $this->off($tried, $wanted);
+                        if ($off < $best - 1e-9) {
+                            [$shares, $best, $better] = [$tried, $off, true];
+                        }
+                    }
+                }
+            } while ($better);
+        }
+
+        return array_values($shares);
+    }
+
+    /**
+     * What screens must let through so that, each ink laid over those before it and their dots as by chance over one another (Demichel, 1924),
+     * just those shares are seen.
+     *
+     * @param  list<float>  $shares  of the inks
+     * @return list<float>
+     */
+    public static function screened(array $shares): array
+    {
+        $free = 1.0;
+        $screened = [];
+        foreach (array_reverse($shares, true) as $i => $share) {
+            $screened[$i] = $free < 1e-6 ? 0.0 : min(1.0, $share / $free);
+            $free -= $share;
+        }
+        ksort($screened);
+
+        return array_values($screened);
+    }
+
+    /** @param  array<int, float>  $shares */
+    private function off(array $shares, Lab $wanted): float
+    {
+        $r = $g = $b = 0.0;
+        foreach ($shares as $i => $share) {
+            $r += $share * $this->light[$i][0];
+            $g += $share * $this->light[$i][1];
+            $b += $share * $this->light[$i][2];
+        }
+        $lab = Lab::ofLinear($r, $g, $b);
+
+        return ($lab->l - $wanted->l) ** 2 + ($lab->a - $wanted->a) ** 2 + ($lab->b - $wanted->b) ** 2;
+    }
+}
