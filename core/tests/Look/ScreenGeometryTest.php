@@ -143,5 +143,5 @@ it('keeps the tone of a colour in several inks as well as the inks can', functio
     'greys in black and white' => [['#000000', '#ffffff'], '#4d4d4d', null, 3.0], [['#000000', '#ffffff'], '#101010', null, 3.0], [['#000000', '#ffffff'], '#b0b0b0', null, 3.0], [['#000000', '#ffffff'], '#e8e8e8', null, 3.0],
     'white in black and red' => [['#000000', '#d02020'], '#ffffff', '#ffffff', 1.0], [['#000000', '#d02020'], '#808080', '#ffffff', 3.0], [['#000000', '#d02020'], '#e07070', '#ffffff', 3.0],
     'four inks' => [['#101010', '#c8452c', '#e9c46a', '#f4f4f4'], '#a08060', null, 3.0], [['#101010', '#c8452c', '#e9c46a', '#f4f4f4'], '#603020', null, 3.0],
-    'two light inks on black' => [['#ffffff', '#ffd040'], '#404030', '#000000', 3.0],
+    'two light inks on black' => [['#ffffff', '#ffd040'], '#6a5c3c', '#000000', 3.0],
 ]);
