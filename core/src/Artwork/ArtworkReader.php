@@ -91,7 +91,7 @@ final class ArtworkReader
 
     public static function wear(Reading $node): Wear
     {
-        $node = $node->knows('texture', 'amount', 'scale', 'seed', 'inverted', 'shielded', 'on', 'file', 'x', 'y', 'turn', 'strokes');
+        $node = $node->knows('texture', 'amount', 'scale', 'seed', 'inverted', 'shielded', 'on', 'file', 'x', 'y', 'turn', 'strokes', 'asItIs');
 
         $texture = $node->word('texture', [...array_keys(Textures::classes()), Textures::PICTURE]);
         $amount = $node->number('amount', 0, 0.9, 0.14);
@@ -107,7 +107,8 @@ final class ArtworkReader
             ->lying($node->number('x', -100, 100, 0), $node->number('y', -100, 100, 0), $node->number('turn', -360, 360, 0), $scale, $inverted)
             ->shieldingOnly($shielded)
             ->brushed(MaskReader::strokes($node, 'strokes'))
-            ->switched($on);
+            ->switched($on)
+            ->asItIs($node->flag('asItIs', false));
     }
 
     public static function limits(Reading $node): Limits

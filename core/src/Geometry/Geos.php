@@ -43,6 +43,8 @@ final class Geos
         int GEOSGeomGetY_r(void *h, const void *g, double *y);
         void *GEOSUnaryUnion_r(void *h, const void *g);
         void *GEOSDifference_r(void *h, const void *a, const void *b);
+        void *GEOSGeom_createLineString_r(void *h, void *s);
+        void *GEOSVoronoiDiagram_r(void *h, const void *g, const void *envelope, double tolerance, int onlyEdges);
         void *GEOSBufferWithStyle_r(void *h, const void *g, double width, int quadrantSegments, int cap, int join, double mitreLimit);
         C;
 
@@ -127,6 +129,34 @@ final class Geos
         $points = array_chunk($flat, 2);
 
         return $points;
+    }
+
+    /**
+     * The sides of the cells of some points, in the order of where they begin.
+     *
+     * @param  non-empty-list<array{float, float}>  $points
+     * @return list<array{float, float, float, float}>
+     */
+    public static function cells(array $points): array
+    {
+        $flat = array_merge(...$points);
+        $buffer = self::library()->new('double['.count($flat).']');
+        assert($buffer instanceof CData);
+        FFI::memcpy($buffer, pack('d*', ...$flat), 8 * count($flat));
+        $line = self::made('Geom_createLineString', self::made('CoordSeq_copyFromBuffer', $buffer, count($points), 0, 0));
+        $cells = self::made('VoronoiDiagram', $line, null, 0.0, 1);
+        $sides = [];
+        for ($i = 0, $count = self::count('GetNumGeometries', $cells); $i < $count; $i++) {
+            $ends = self::points(self::made('GetGeometryN', $cells, $i));
+            for ($k = 1, $n = count($ends); $k < $n; $k++) {
+                $sides[] = [...$ends[$k - 1], ...$ends[$k]];
+            }
+        }
+        self::call('Geom_destroy', $cells);
+        self::call('Geom_destroy', $line);
+        sort($sides);
+
+        return $sides;
     }
 
     /** @param  list<CData>  $parts  which become the collection's own */

@@ -46,6 +46,19 @@ final class Field
         return Image::raw($random->getBytes(max(1, $columns * $rows)), $columns, $rows, 1)->zoomed($across, $down)->settled();
     }
 
+    /**
+     * Smooth strokes along the rows: so many of random length across the tile and so many rows of them, every level about as common.
+     */
+    public static function strokes(int $seed, int $across, int $rows): Image
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
+        $margin = 4;
+        $few = Image::raw($random->getBytes(max(1, $across * $rows)), $across, $rows, 1)->tiled($margin, $margin, $across + 2 * $margin, $rows + 2 * $margin);
+        [$wide, $high] = [self::SIDE / $across, self::SIDE / $rows];
+
+        return Lookup::equalised(Lookup::fullRange($few->linear(1.0)->resized($wide, $high)->crop((int) round($margin * $wide), (int) round($margin * $high), self::SIDE, self::SIDE)));
+    }
+
     /** From half the tile's size to all of it, smoothly and without a seam. */
     private static function grown(Image $half): Image
     {

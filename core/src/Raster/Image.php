@@ -121,6 +121,30 @@ final class Image
         return $this->operation('replicate', [$across, $down])->crop(-$left, -$top, $width, $height);
     }
 
+    /** Left and right exchanged. */
+    public function mirrored(): self
+    {
+        return $this->operation('flip', [0]);
+    }
+
+    /** Top and bottom exchanged. */
+    public function flipped(): self
+    {
+        return $this->operation('flip', [1]);
+    }
+
+    /** Another to its right. */
+    public function beside(self $other): self
+    {
+        return self::of(Vips::image('join', [$this, $other], [0]));
+    }
+
+    /** Another below it. */
+    public function over(self $other): self
+    {
+        return self::of(Vips::image('join', [$this, $other], [1]));
+    }
+
     /** Puts a part back over the picture at a place. */
     public function insert(self $part, int $left, int $top): self
     {

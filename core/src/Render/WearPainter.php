@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Asset\Shelf;
-use TallCrow\Colour\Srgb;
+use TallCrow\Look\Grain;
 use TallCrow\Mask\Stroke;
 use TallCrow\Raster\Blur;
-use TallCrow\Raster\ColourBands;
-use TallCrow\Raster\Composition;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Texture\Catalogue;
+use TallCrow\Texture\MarksOfPicture;
 use TallCrow\Texture\Texture;
 use TallCrow\Texture\Wear;
 use TallCrow\Texture\WearTile;
@@ -31,6 +30,15 @@ final readonly class WearPainter
 
     /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
     private const CHIP = 0.06;
+
+    /** Inches: a soft restoring stroke spares wear in patches of about four of these. */
+    private const PATCH = 0.012;
+
+    /** How much the field says about where it chips, beside how near the edge is. */
+    private const BITES = 0.75;
+
+    /** No level below this chips: that is the middle of a solid. */
+    private const HOLDS = 12;
 
     public function __construct(
         private Shelf $shelf,
@@ -52,7 +60,9 @@ final readonly class WearPainter
         $sparing = array_values(array_filter($wear->strokes, fn (Stroke $stroke): bool => $stroke->restores));
         if ($sparing !== []) {
             $spared = BrushPainter::over(Image::empty($frame->width, $frame->height, 1), $sparing, $ink->extent, null, $frame);
-            $taken = $taken->times($spared->inverted());
+            // Mark by mark, not by fading them.
+            $whole = $spared->isMore(Grain::over($spared, self::PATCH, $frame->ppi, $wear->seed, [$frame->left, $frame->top]));
+            $taken = $taken->times($whole->inverted());
         }
 
         return $taken;
@@ -60,13 +70,18 @@ final readonly class WearPainter
 
     private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
     {
+        if ($wear->asItIs && $wear->isPicture()) {
+            $marks = fn (): Image => WearTile::make($this->marks($wear), $wear, range(0, 255), $frame->ppi);
+
+            return $this->laid($this->pictures->image(sprintf('marks %s %.4f', $this->name($wear), $frame->ppi), $marks), $wear, $frame, $x, $y);
+        }
         $table = $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
         if ($this->followsEdges($wear)) {
             // Worked at print resolution or finer and averaged down, as all wear is.
             $finer = max(1, (int) ceil(self::PRINT / $frame->ppi - 0.01));
             $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->zoomed($finer)->settled();
 
-            return Lookup::bytes($this->chippable($wear, $frame->finer($finer), $alpha, $x, $y), $table)->shrunk($finer)->settled();
+            return Lookup::bytes($this->chippable($wear, $frame->finer($finer), $alpha, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table))->shrunk($finer)->settled();
         }
         $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
@@ -83,12 +98,13 @@ final readonly class WearPainter
         $key = sprintf('cut %s %.5f %.3f %.3f %.3f %s', $this->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
         $json = $this->pictures->text($key, function () use ($wear, $amount, $ink, $x, $y): string {
             $edges = $this->followsEdges($wear);
+            $ramp = $wear->isPicture() ? WearTile::CRISP : WearTile::RAMP;
             $piece = ($ink->coarse)($edges ? WornInk::EDGES_PPI : WornInk::PPI);
             if ($piece === null || $piece->image->range()[1] <= 0) {
-                return json_encode(WearTile::cut(Histogram::of($this->field($wear)), $amount), JSON_THROW_ON_ERROR);
+                return json_encode(WearTile::cut(Histogram::of($this->field($wear)), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
             if (! $edges) {
-                return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y), $amount), JSON_THROW_ON_ERROR);
+                return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
             $finer = WornInk::FINER;
             $alpha = $piece->image->zoomed($finer)->settled();
@@ -134,7 +150,8 @@ final readonly class WearPainter
         });
         $near = Blur::wide($alpha, self::chipping($wear, $frame->ppi), [$frame->left, $frame->top])->linearByte(-2.0, 510)->settled();
 
-        return $this->laid($field, $wear, $frame, $x, $y)->linearByte(0.45)->plus($near->linearByte(0.55))->linearByte(1)->settled();
+        // Where no edge is near, nothing chips, however much is asked for.
+        return $this->laid($field, $wear, $frame, $x, $y)->linear(self::BITES / 255, 1 - self::BITES)->multiplied($near)->linearByte(1.0)->settled();
     }
 
     private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image
@@ -154,13 +171,16 @@ final readonly class WearPainter
         return $around->turnedInto($wear->turn, $frame->width, $frame->height, $mixed);
     }
 
+    private function marks(Wear $wear): Image
+    {
+        return MarksOfPicture::marks($this->shelf->picture($wear->file)->pixels());
+    }
+
     private function field(Wear $wear): Image
     {
         return $this->pictures->image('field '.$this->origin($wear), function () use ($wear): Image {
             if ($wear->texture === Catalogue::PICTURE) {
-                $pixels = ColourBands::luminance(Composition::onCloth($this->shelf->picture($wear->file)->pixels(), Srgb::of(0, 0, 0)));
-
-                return $pixels->resized(Texture::TILE / $pixels->width());
+                return MarksOfPicture::field($this->shelf->picture($wear->file)->pixels());
             }
 
             return Catalogue::classes()[$wear->texture]::field($wear->seed);

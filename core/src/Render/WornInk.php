@@ -20,10 +20,10 @@ final readonly class WornInk
     public const ENOUGH = 200_000;
 
     /** Where wear follows edges, so much finer the texture is looked at than the ink. */
-    public const FINER = 6;
+    public const FINER = 4;
 
     /** Where wear follows edges, they need to be seen. */
-    public const EDGES_PPI = 50.0;
+    public const EDGES_PPI = 75.0;
 
     /**
      * @param  string  $key  changes when the ink does

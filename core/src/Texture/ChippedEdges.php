@@ -8,7 +8,7 @@ use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** Ink that flakes off from its edges inwards; the field is what breaks up the flakes. */
+/** Ink that flakes off from its edges inwards, in bites of a tenth of an inch along some stretches; far from an edge it holds. */
 final class ChippedEdges implements Texture
 {
     public static function kind(): string
@@ -23,6 +23,10 @@ final class ChippedEdges implements Texture
 
     public static function field(int $seed): Image
     {
-        return Lookup::equalised(Field::clouds($seed, 96, 3)->linearByte(0.7)->plus(Field::grain($seed, 2.2)->linearByte(0.3))->linearByte(1))->settled();
+        // Whole stretches of an edge hold while others are eaten into; what is eaten ends in bites.
+        $stretches = Field::clouds($seed, 300, 2)->linearByte(0.5);
+        $bites = Field::clouds($seed + 11, 60, 2)->linearByte(0.3)->plus(Field::grain($seed, 5.0)->linearByte(0.2));
+
+        return Lookup::equalised($stretches->plus($bites)->linearByte(1))->settled();
     }
 }

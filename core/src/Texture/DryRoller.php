@@ -23,7 +23,7 @@ final class DryRoller implements Texture
 
     public static function field(int $seed): Image
     {
-        $streaks = Field::threads($seed, 2400, 4)->linearByte(0.33)->plus(Field::threads($seed + 9, 120, 3)->linearByte(0.22));
+        $streaks = Field::strokes($seed, 8, 600)->linearByte(0.33)->plus(Field::strokes($seed + 9, 40, 800)->linearByte(0.26));
         $high = Field::clouds($seed + 2, 400, 4)->linearByte(0.3);
 
         return Lookup::equalised($streaks->plus($high)->plus(Field::grain($seed + 1, 1.2)->linearByte(0.15))->linearByte(1))->settled();

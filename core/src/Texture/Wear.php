@@ -30,6 +30,8 @@ final readonly class Wear
         public array $shielded = [],
         public array $strokes = [],
         public bool $on = true,
+        /** Of a picture: its marks just as they are, whatever share that takes. */
+        public bool $asItIs = false,
     ) {}
 
     /** @param  string  $texture  kind of a texture of the Catalogue */
@@ -78,6 +80,11 @@ final readonly class Wear
         return $this->changed(['shielded' => $ids]);
     }
 
+    public function asItIs(bool $asItIs): self
+    {
+        return $this->changed(['asItIs' => $asItIs]);
+    }
+
     public function switched(bool $on): self
     {
         return $this->changed(['on' => $on]);
@@ -108,7 +115,7 @@ final readonly class Wear
             'texture' => $this->texture, 'amount' => $this->amount, 'scale' => $this->scale, 'seed' => $this->seed,
             'inverted' => $this->inverted, 'shielded' => $this->shielded, 'on' => $this->on,
             'file' => $this->file, 'x' => $this->x, 'y' => $this->y, 'turn' => $this->turn,
-            'strokes' => array_map(fn (Stroke $stroke): array => $stroke->toArray(), $this->strokes),
+            'strokes' => array_map(fn (Stroke $stroke): array => $stroke->toArray(), $this->strokes), 'asItIs' => $this->asItIs,
         ];
     }
 

@@ -14,7 +14,10 @@ use TallCrow\Raster\Lookup;
 final class WearTile
 {
     /** Steps of the field over which an edge fades: about one pixel at print size. */
-    private const RAMP = 14.0;
+    public const RAMP = 14.0;
+
+    /** Of a picture's marks, whose field runs slowly from one to the next. */
+    public const CRISP = 4.0;
 
     private const STEPS = 255;
 
@@ -69,14 +72,14 @@ final class WearTile
      * @param  array<int, int|float>  $histogram  of 256 levels
      * @return list<int>
      */
-    public static function cut(array $histogram, float $amount): array
+    public static function cut(array $histogram, float $amount, float $ramp = self::RAMP): array
     {
         $total = max(1, array_sum($histogram));
         $table = fn (float $cut): array => array_map(
-            fn (int $level): int => (int) round(self::STEPS * min(1.0, max(0.0, ($level - $cut) / self::RAMP + 0.5))),
+            fn (int $level): int => (int) round(self::STEPS * min(1.0, max(0.0, ($level - $cut) / $ramp + 0.5))),
             range(0, 255),
         );
-        [$low, $high] = [-self::RAMP, 255 + self::RAMP];
+        [$low, $high] = [-$ramp, 255 + $ramp];
         for ($i = 0; $i < 24; $i++) {
             $middle = ($low + $high) / 2;
             $taken = 0.0;

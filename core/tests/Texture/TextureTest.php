@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Tests\Fixtures;
 use TallCrow\Texture\Catalogue;
 use TallCrow\Texture\Texture;
 use TallCrow\Texture\Wear;
@@ -90,3 +91,27 @@ it('is the same picture at proof and print', function (string $texture): void {
     $proof = worn_tile($field, wear($texture, 0.2), 60)->toBytes();
     expect($proof)->toBe($print);
 })->with('textures');
+
+it('cuts the marks of a picture of two levels, grown or shrunk to the share that is asked, and thins nothing', function (float $amount): void {
+    $folder = Fixtures::temporary('pack');
+    copy(Fixtures::assets().'/anton.woff2', "$folder/anton.woff2");
+    // A pack of blots, and the same in black on clear.
+    Fixtures::run(['convert', '-size', '800x600', 'xc:black', '-seed', '5', '+noise', 'Random', '-colorspace', 'Gray', '-blur', '0x5', '-normalize', '-threshold', '56%', "PNG24:$folder/pack.png"]);
+    Fixtures::run(['convert', "$folder/pack.png", '-alpha', 'copy', '-fill', 'black', '-colorize', '100', "PNG32:$folder/clear.png"]);
+    $worn = fn (array $wear): Image => Fixtures::render(Fixtures::artwork([['distress' => $wear === [] ? [] : [$wear + ['texture' => 'picture', 'amount' => $amount]]] + Fixtures::shape('p', 'rectangle', 2.8, more: ['placement' => ['height' => 3.8]])]), 300, $folder)->alpha();
+    $full = $worn([])->area();
+    $left = $worn(['file' => 'pack.png']);
+    expect(1 - $left->area() / $full)->toEqualWithDelta($amount, 0.02)
+        ->and($left->isMore(12.0)->both($left->isLess(243.0))->area() / $full)->toBeLessThan(0.1)
+        ->and(1 - $worn(['file' => 'clear.png'])->area() / $full)->toEqualWithDelta($amount, 0.02);
+    // As it is it takes what its marks take, whatever share is written beside.
+    $same = fn (string $file): Image => $worn(['file' => $file, 'asItIs' => true]);
+    $own = (float) Fixtures::run(['convert', "$folder/pack.png", '-format', '%[fx:mean]', 'info:']);
+    expect(1 - $same('pack.png')->area() / $full)->toEqualWithDelta($own, 0.04)->and($same('clear.png')->toBytes())->toBe($same('pack.png')->toBytes());
+})->with([0.1, 0.44, 0.7]);
+
+it('chips edges and leaves the middle of a solid, however much is asked for', function (): void {
+    $plate = Fixtures::render(Fixtures::artwork([['distress' => [['texture' => 'chipped-edges', 'amount' => 0.4]]] + Fixtures::shape('p', 'rectangle', 2.8, more: ['placement' => ['height' => 3.8]])]))->alpha();
+    // Half an inch and more from any edge nothing is taken; a tenth of an inch along the edges much is.
+    expect($plate->crop(180, 180, 540, 840)->range()[0])->toBe(255.0)->and($plate->crop(30, 30, 840, 30)->mean() / 255)->toBeLessThan(0.8);
+});

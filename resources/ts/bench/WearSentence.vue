@@ -23,7 +23,8 @@ function shield(id: string, on: boolean): void {
 
 <template>
     <span class="sentence">
-        Wear away <QuantityToken :value="wear.amount" kind="share" :least="0" :most="0.9" label="amount of wear" @change="set({ amount: $event })" />
+        Wear away <ChoiceToken v-if="wear.texture === 'picture'" :value="wear.asItIs ? 'as-it-is' : 'share'" :choices="['share', 'as-it-is']" :words="{ share: 'a share:', 'as-it-is': 'its marks as they are' }" label="how much of the picture" @change="set({ asItIs: $event === 'as-it-is' })" />
+        <QuantityToken v-if="wear.texture !== 'picture' || !wear.asItIs" :value="wear.amount" kind="share" :least="0" :most="0.9" label="amount of wear" @change="set({ amount: $event })" />
         <template v-if="whole"> of the whole sheet</template>
         with <ChoiceToken :value="wear.texture" :choices="shop.catalogue?.textures ?? []" :words="textureWords" label="texture" @change="set({ texture: $event })" />
         <template v-if="wear.texture === 'picture'">{{ ' ' }}<ArtToken :value="wear.file" @change="set({ file: $event })" /></template>

@@ -114,7 +114,7 @@ function worn(catalogue: Catalogue, id: string, say: string): Verb[] {
 
 export function newWear(texture: string): Wear {
     const seed = Math.floor(Math.random() * 1000) + 1;
-    return { texture: texture as Wear['texture'], amount: 0.14, scale: 1, seed, inverted: false, shielded: [], on: true, file: '', x: 0, y: 0, turn: 0, strokes: [] };
+    return { texture: texture as Wear['texture'], amount: 0.14, scale: 1, seed, inverted: false, shielded: [], on: true, file: '', x: 0, y: 0, turn: 0, strokes: [], asItIs: false };
 }
 
 /** What a seller may type for each repeat. */
