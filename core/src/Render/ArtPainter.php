@@ -16,10 +16,11 @@ final class ArtPainter
     private const FINER = 2.0;
 
     /** @param  ?Image  $pixels  of a raster that was retouched */
-    public static function paint(Picture $picture, Placing $placing, Frame $window, ?Image $pixels = null): Image
+    /** @param  string  $key  of the raster's pixels, by which what is made of them on the way is known again */
+    public static function paint(Picture $picture, Placing $placing, Frame $window, ?Image $pixels = null, string $key = ''): Image
     {
         if (! $picture->isVector()) {
-            return RasterPlacer::place($pixels ?? $picture->pixels(), $placing, $window);
+            return RasterPlacer::place($pixels ?? $picture->pixels(), $placing, $window, $key);
         }
         if ($placing->bend === null) {
             return SvgPainter::drawing($picture->markup(), $placing, $window);

@@ -11,16 +11,22 @@ use TallCrow\Raster\Image;
 /** Lays a raster on the pixel grid at its size, turn and place, to a part of a pixel. */
 final class RasterPlacer
 {
-    public static function place(Image $source, Placing $placing, Frame $frame): Image
+    /**
+     * What was shrunk last, and what it was: copies of a piece, and its parts, are shrunk once.
+     *
+     * @var array{string, Image}|null
+     */
+    private static ?array $shrunk = null;
+
+    /** @param  string  $key  of the source's pixels; nothing where they are not asked for again */
+    public static function place(Image $source, Placing $placing, Frame $frame, string $key = ''): Image
     {
         $across = $placing->pictureWidth * $frame->ppi / $source->width();
         $down = $placing->pictureHeight * $frame->ppi / $source->height();
         // Shrinking is done first by a filter that looks at every source pixel; what is left is near 1 : 1.
         if ($across < 1 || $down < 1) {
-            $source = $source->resized(
-                max(1, round($source->width() * min(1, $across))) / $source->width(),
-                max(1, round($source->height() * min(1, $down))) / $source->height(),
-            )->settled();
+            [$width, $height] = [max(1, round($source->width() * min(1, $across))), max(1, round($source->height() * min(1, $down)))];
+            $source = self::shrunk("$key $width $height", fn (): Image => $source->resized($width / $source->width(), $height / $source->height())->settled(), $key !== '');
         }
         if ($placing->bend !== null) {
             return self::bent($source, $placing, $placing->bend, $frame);
@@ -34,6 +40,20 @@ final class RasterPlacer
         [$shiftX, $shiftY] = $map->apply(0.5, 0.5);
 
         return $source->affine([$map->a, $map->c, $map->b, $map->d], $shiftX - 0.5, $shiftY - 0.5, $frame->left, $frame->top, $frame->width, $frame->height);
+    }
+
+    /** @param  \Closure(): Image  $make */
+    private static function shrunk(string $key, \Closure $make, bool $keep): Image
+    {
+        if (! $keep) {
+            return $make();
+        }
+        if (self::$shrunk === null || self::$shrunk[0] !== $key) {
+            self::$shrunk = null;
+            self::$shrunk = [$key, $make()];
+        }
+
+        return self::$shrunk[1];
     }
 
     private static function bent(Image $source, Placing $placing, Bend $bend, Frame $frame): Image

@@ -126,7 +126,9 @@ final readonly class InkStage implements Stage
         }
         $picture = $this->shelf->picture($art->file);
         $pixels = $this->retoucher->retouched($layer, $art, $placing->width, $scene->progress());
-        $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels), $own);
+        // The lines that retouch work on the picture before anything is made of it.
+        $key = $picture->isVector() ? '' : md5(serialize([$this->shelf->fingerprint($art->file), $pixels === null ? [] : [$layer->effects, $placing->width]]));
+        $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels, $key), $own);
 
         return $pixels === null ? $piece : $this->restored($layer, $art, $piece, $placing);
     }

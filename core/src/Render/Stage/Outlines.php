@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Render\Stage;
 
 use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Placement;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\Looks;
+use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 use TallCrow\Render\Frame;
 use TallCrow\Render\InkOutlines;
@@ -42,8 +45,24 @@ final readonly class Outlines
             : $this->traced($filled->withOpacity(1), $scene);
     }
 
-    /** Traced from the alpha of all its ink at print resolution. */
+    /**
+     * Traced from the alpha of all its ink at print resolution. A piece that nothing about it changes is traced upright in the middle of the sheet's
+     * corner and laid where it lies, so that copies, and a piece that is moved or turned, are traced once.
+     */
     public function traced(Layer $layer, Scene $scene): ?Path
+    {
+        $placement = $layer->placement;
+        if ($placement === null || $layer !== $layer->drawn() || $layer->liveMasks() !== [] || $layer->liveDistress() !== []) {
+            return $this->trace($layer, $scene);
+        }
+        $upright = $layer->withPlacement(new Placement(0, 0, $placement->width, $placement->height, 0, Flip::None));
+
+        return $this->trace($upright, $scene)?->transformed(
+            Affine::scale($placement->flip->x(), $placement->flip->y())->then(Affine::turn($placement->turn))->then(Affine::shift($placement->x, $placement->y)),
+        );
+    }
+
+    private function trace(Layer $layer, Scene $scene): ?Path
     {
         $box = $this->placer->reach($layer);
         $frame = $box === null ? null : Frame::about($box->grown(0.02), Silhouettes::PPI);
