@@ -39,6 +39,31 @@ final class ColourBands
         return $image->band(0, 3)->operation('recomb', [$matrix])->linearByte(1.0)->asColours()->withBand($image->alpha());
     }
 
+    /** Hues turned by degrees: the matrix of hueRotate of Filter Effects Module Level 1, which keeps luminance; alpha stays. */
+    public static function turned(Image $image, float $degrees): Image
+    {
+        [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
+        $matrix = Image::of(Vips::matrix([
+            [0.213 + $cos * 0.787 - $sin * 0.213, 0.715 - $cos * 0.715 - $sin * 0.715, 0.072 - $cos * 0.072 + $sin * 0.928],
+            [0.213 - $cos * 0.213 + $sin * 0.143, 0.715 + $cos * 0.285 + $sin * 0.140, 0.072 - $cos * 0.072 - $sin * 0.283],
+            [0.213 - $cos * 0.213 - $sin * 0.787, 0.715 - $cos * 0.715 + $sin * 0.715, 0.072 + $cos * 0.928 + $sin * 0.072],
+        ]));
+
+        return $image->band(0, 3)->operation('recomb', [$matrix])->linearByte(1.0)->asColours()->withBand($image->alpha());
+    }
+
+    /**
+     * Colours moved by levels of red, green and blue, by as much of them as a mask says; alpha stays.
+     *
+     * @param  array{int, int, int}  $by
+     */
+    public static function shifted(Image $image, Image $share, array $by): Image
+    {
+        $move = $share->operation('linear', [Boxed::doubles([$by[0] / 255, $by[1] / 255, $by[2] / 255]), Boxed::doubles([0.0, 0.0, 0.0])]);
+
+        return $image->band(0, 3)->plus($move)->linearByte(1.0)->asColours()->withBand($image->alpha());
+    }
+
     /** Lightness of three bands of sRGB as one: the weights of Rec. ITU-R BT.709 on the samples as they stand. */
     public static function luminance(Image $image): Image
     {

@@ -108,6 +108,12 @@ final class Image
         return $this->operation('embed', [$left, $top, $width, $height]);
     }
 
+    /** Lays the picture at a place of a sheet, its edges drawn out to the rim. */
+    public function spread(int $left, int $top, int $width, int $height): self
+    {
+        return $this->operation('embed', [$left, $top, $width, $height], ['extend' => Extend::Copy]);
+    }
+
     /** Repeats the picture to fill a sheet, its first corner shifted to the given place. */
     public function tiled(int $left, int $top, int $width, int $height): self
     {

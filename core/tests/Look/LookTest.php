@@ -109,3 +109,47 @@ it('stamps thinly inside and keeps the ink along the edges', function (): void {
         // A tenth of an inch in, the edge no longer counts.
         ->and($share(180, 400, 20, 400))->toBeLessThan(0.6)->and($share(700, 400, 20, 400))->toBeLessThan(0.6);
 });
+
+/** A drawing of two colours, its edges soft by one pixel; words and a group of the same. */
+function two_coloured(array $effects, string $as = 'group'): Image
+{
+    $left = Fixtures::shape('left', 'ellipse', 1.4, '#c8452c', ['placement' => ['x' => 1.1]]);
+    $right = Fixtures::shape('right', 'rectangle', 1.2, '#1d4e89', ['placement' => ['x' => 2.0]]);
+
+    return Fixtures::render(Fixtures::artwork([['id' => 'g', 'source' => ['kind' => 'group', 'layers' => [$left, $right]], 'effects' => $effects]]));
+}
+
+it('changes one colour of many to another and keeps soft edges and the others', function (): void {
+    $before = two_coloured([]);
+    $after = two_coloured([['kind' => 'swap-colour', 'from' => '#c8452c', 'to' => '#20a060', 'tolerance' => 10]]);
+    expect(Fixtures::pixel($after, 250, 600))->toBe([0x20, 0xA0, 0x60, 255])->and(Fixtures::pixel($after, 620, 600))->toBe([0x1D, 0x4E, 0x89, 255])
+        ->and($after->alpha()->toBytes())->toBe($before->alpha()->toBytes());
+    // Nothing of the old colour is left where both meet: every pixel of a row goes from one to the other.
+    foreach (str_split($after->crop(100, 600, 600, 1)->toBytes(), 4) as $pixel) {
+        [$r, $g, $b, $a] = array_values((array) unpack('C4', $pixel));
+        expect($a > 200 && $r > 0x20 + 60)->toBeFalse();
+    }
+});
+
+it('turns hues, makes colours vivid or grey, and inverts them, on groups as on pictures', function (): void {
+    // A turn of 360° is none, and grey has no hue; the luminance of a turned colour stays (Filter Effects, hueRotate).
+    $pixel = fn (array $effect): array => array_slice(Fixtures::pixel(two_coloured([$effect]), 620, 600), 0, 3);
+    $grey = $pixel(['kind' => 'hue', 'by' => 0, 'vivid' => 0]);
+    $turned = $pixel(['kind' => 'hue', 'by' => 60, 'vivid' => 1]);
+    $light = fn (array $c): float => 0.213 * $c[0] + 0.715 * $c[1] + 0.072 * $c[2];
+    expect($pixel(['kind' => 'hue', 'by' => 360, 'vivid' => 1]))->toEqualWithDelta([0x1D, 0x4E, 0x89], 1)->and(max($grey) - min($grey))->toBeLessThanOrEqual(1)
+        ->and($light($turned))->toEqualWithDelta($light([0x1D, 0x4E, 0x89]), 2.0)->and($turned)->not->toEqualWithDelta([0x1D, 0x4E, 0x89], 20)
+        ->and($pixel(['kind' => 'invert']))->toBe([255 - 0x1D, 255 - 0x4E, 255 - 0x89]);
+});
+
+it('smooths a noisy face and keeps its edge', function (string $character): void {
+    $folder = Fixtures::temporary('face');
+    Fixtures::run(['convert', '-size', '300x300', 'xc:#808080', '-fill', '#d0d0d0', '-draw', 'rectangle 150,0 300,300', '-seed', '2', '-attenuate', '0.3', '+noise', 'Gaussian', "PNG24:$folder/face.png"]);
+    $face = fn (array $effects): Image => Fixtures::render(Fixtures::artwork([['id' => 'f', 'source' => ['kind' => 'art', 'file' => 'face.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 1, 'height' => null], 'effects' => $effects]]), 300, $folder);
+    $spread = fn (Image $image, int $x): float => $image->crop($x, 520, 80, 160)->band(1)->deviation();
+    [$before, $after] = [$face([]), $face([['kind' => 'airbrushed', 'softness' => 0.1, 'character' => $character]])];
+    expect($spread($after, 340))->toBeLessThan(0.35 * $spread($before, 340));
+    // The edge stays: within five pixels either side it has gone three quarters of the way.
+    $mean = fn (int $x): float => $after->crop($x, 520, 1, 160)->band(1)->mean();
+    expect(($mean(455) - $mean(445)) / ($mean(530) - $mean(370)))->toBeGreaterThan(0.75);
+})->with(['smooth', 'glossy', 'bold']);

@@ -148,3 +148,11 @@ it('carries the lines of a sheet into the setting', function (): void {
     $lower = $ink->crop($left, $top + $height - 100, $width, 100)->inkBox() ?? [0, 0, 0, 0];
     expect($upper[2])->toEqualWithDelta($width, 1)->and($lower[2])->toEqualWithDelta($width, 1)->and($width)->toEqualWithDelta(600, 1);
 });
+
+it('shakes letters within bounds, the same for one number, and leaves the words as they were', function (): void {
+    $placed = fn (array $values): array => (new TallCrow\Render\Renderer(Fixtures::shelf()))->placer->place(Fixtures::artwork([['effects' => $values === [] ? [] : [$values + ['kind' => 'jitter']]] + Fixtures::words('w', 'BELLS', 2.4, ['placement' => ['width' => null, 'height' => 0.5]])])->layers[0])->letters;
+    $turned = fn (array $letters): array => array_map(fn ($letter): float => rad2deg(atan2($letter->right[1], $letter->right[0])), $letters);
+    $shaken = $turned($placed(['shift' => 0, 'turn' => 8, 'size' => 0, 'seed' => 3]));
+    expect(max(array_map(abs(...), $shaken)))->toBeGreaterThan(2.0)->toBeLessThan(8.0)->and($turned($placed([])))->toEqualWithDelta([0, 0, 0, 0, 0], 1e-9)
+        ->and($turned($placed(['shift' => 0, 'turn' => 8, 'size' => 0, 'seed' => 3])))->toBe($shaken)->and($turned($placed(['shift' => 0, 'turn' => 8, 'size' => 0, 'seed' => 4])))->not->toBe($shaken);
+});

@@ -21,6 +21,7 @@ const ofLine: Record<string, Record<string, string>> = {
     'hatch.as': { ink: 'lines of ink in', cut: 'lines cut out' },
     'outline.join': { mitre: 'pointed' },
     'embolden.join': { mitre: 'pointed' },
+    'airbrushed.character': { edges: 'its edges', smooth: 'a smooth face', glossy: 'a glossy face', bold: 'a bold face' },
     'outline.about': { 'every-edge': 'every edge', silhouette: 'the silhouette alone' },
 };
 

@@ -90,6 +90,10 @@ export const effectWords: Record<string, Wording> = {
     'clear-buckets': { sentence: 'Of {count} colours hide {hidden}', verb: 'Hide some of its colours', also: ['remove background', 'bucket', 'reduce', 'colours', 'transparent'], labels: { count: 'number of colours', hidden: 'hidden colours' } },
     edge: { sentence: 'Take the edge in by {choke}, without the fringe for {fringe}', verb: 'Care for its edge', also: ['choke', 'spread', 'fringe', 'halo'], labels: { choke: 'choke', fringe: 'fringe' } },
     tidy: { sentence: 'Drop specks under {specks}, fill pinholes under {pinholes}', verb: 'Drop specks and fill pinholes', also: ['dust', 'clean', 'speckles'], labels: { specks: 'specks', pinholes: 'pinholes' } },
+    'swap-colour': { sentence: 'Change {from} to {to}, tolerance {tolerance}', verb: 'Change one colour to another', also: ['recolour', 'swap', 'replace', 'colour', 'color'], labels: { from: 'old colour', to: 'new colour', tolerance: 'colour tolerance' } },
+    hue: { sentence: 'Turn hues by {by}, vivid {vivid}', verb: 'Shift its hues', also: ['hue', 'saturation', 'saturate', 'vivid', 'grey', 'colour'], labels: { by: 'hue turn', vivid: 'vividness' } },
+    invert: { sentence: 'Invert its colours', verb: 'Invert its colours', also: ['negative', 'opposite', 'colour'], labels: {} },
+    jitter: { sentence: 'Shake letters: shifted up to {shift}, turned up to {turn}, sized up to {size}, pattern {seed}', verb: 'Shake its letters', also: ['jitter', 'bounce', 'wobble', 'hand lettered', 'uneven'], labels: { shift: 'letter shift', turn: 'letter turn', size: 'letter size change', seed: 'shake number' } },
     halftone: { sentence: 'Halftone at {lpi} lines to the inch, {angle}, {dots} dots', verb: 'Halftone its fades', also: ['dots', 'screen', 'solid', 'fade'], labels: { lpi: 'lines to the inch', angle: 'screen angle', dots: 'shape of dots' } },
     'halftone-inks': { sentence: 'Print in {inks} at {lpi} lines to the inch, {angle}, {dots} dots', verb: 'Print it in one to four inks', also: ['halftone', 'separation', 'screen print', 'dots'], labels: { inks: 'ink', lpi: 'lines to the inch', angle: 'screen angle', dots: 'shape of dots' } },
     photocopied: {
@@ -98,7 +102,7 @@ export const effectWords: Record<string, Wording> = {
     },
     roughened: { sentence: 'Roughen edges by {by}, ripples of {size}, pattern {seed}', verb: 'Roughen its edges', also: ['ragged', 'rough', 'ripple'], labels: { by: 'roughness', size: 'ripple size', seed: 'ripple number' } },
     stamped: { sentence: 'Stamped: {amount} missing in blots of {size}, pattern {seed}', verb: 'Stamp it', also: ['rubber', 'stamp', 'uneven ink'], labels: { amount: 'missing ink', size: 'blot size', seed: 'blot number' } },
-    airbrushed: { sentence: 'Airbrushed, soft over {softness}', verb: 'Airbrush its edges', also: ['soft', 'blur', 'glow'], labels: { softness: 'softness' } },
+    airbrushed: { sentence: 'Airbrushed, {character}, soft over {softness}', verb: 'Airbrush its edges', also: ['soft', 'blur', 'glow', 'painted', 'smooth', 'glossy'], labels: { softness: 'softness', character: 'character' } },
     posterised: { sentence: 'Posterised to {count} colours', verb: 'Posterise its colours', also: ['few colours', 'reduce'], labels: { count: 'number of colours' } },
     shadow: { sentence: 'Shadow {distance} away at {angle} in {colour}, as a {as}', verb: 'Cast a hard shadow', also: ['drop', 'extrude', 'block', '3d', 'offset'], labels: { distance: 'shadow distance', angle: 'shadow angle', colour: 'shadow colour', as: 'shadow as' } },
 };

@@ -7,13 +7,24 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Look\Smoothing;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
-/** Soft as from an airbrush: the edge fades over a breadth. It leaves half-transparent ink, which a halftone makes solid again. */
+/**
+ * As from an airbrush. Of words the edge fades over a breadth, which leaves half-transparent ink that a halftone makes solid again. Of pictures the
+ * face goes smooth and its edges stay: smoothed alone, glossy with strong lights as on painted shirts, or bold with deep shadows, too.
+ */
 final readonly class Airbrushed implements Looks
 {
-    private function __construct(private float $softness) {}
+    /** Levels of contrast that stay as an edge. */
+    private const EDGE = 14.0;
+
+    /** By character: how much the middle is steepened, and how much lights are lifted. */
+    private const TONES = ['smooth' => [0.0, 0.0], 'glossy' => [0.07, 0.9], 'bold' => [0.12, 0.5]];
+
+    private function __construct(private float $softness, private string $character) {}
 
     public static function kind(): string
     {
@@ -22,26 +33,34 @@ final readonly class Airbrushed implements Looks
 
     public static function parameters(): array
     {
-        return [Parameter::length('softness', 0.01, 2, 0.15)];
+        return [Parameter::length('softness', 0.01, 2, 0.15), Parameter::oneOf('character', ['edges', 'smooth', 'glossy', 'bold'], 'edges')];
     }
 
     public static function from(Values $values): static
     {
-        return new self($values->number('softness'));
+        return new self($values->number('softness'), $values->word('character'));
     }
 
     public function reach(): float
     {
-        return $this->softness * 1.2 + 0.05;
+        return $this->softness * ($this->character === 'edges' ? 1.2 : 2.5) + 0.1;
     }
 
     public function ppi(): float
     {
-        return self::PRINT;
+        return self::PRINT / 2;
     }
 
     public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
     {
-        return Blur::coloursExtended($ink, $this->softness * $ppi, $at)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $ppi / 4, $at));
+        if ($this->character === 'edges') {
+            return Blur::coloursExtended($ink, $this->softness * $ppi, $at)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $ppi / 4, $at));
+        }
+        // Twice: what the first leaves of grain the second takes.
+        $sigma = max(1.0, $this->softness * $ppi / 4);
+        $smooth = Smoothing::guided(Smoothing::guided($ink, $sigma, self::EDGE, $at), $sigma, self::EDGE, $at);
+        [$steep, $lights] = self::TONES[$this->character];
+
+        return $lights == 0.0 ? $smooth : Lookup::toned($smooth, fn (float $v): float => $v - $steep * sin(2 * M_PI * $v) + $lights * max(0.0, $v - 0.72) ** 1.4);
     }
 }

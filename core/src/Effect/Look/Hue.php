@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Image;
+
+/** All colours turned about the wheel of hues, and made more or less vivid; how light they are stays. */
+final readonly class Hue implements Looks
+{
+    private function __construct(private float $by, private float $vivid) {}
+
+    public static function kind(): string
+    {
+        return 'hue';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::angle('by', 0), Parameter::share('vivid', 0, 3, 1)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->number('by'), $values->number('vivid'));
+    }
+
+    public function reach(): float
+    {
+        return 0.0;
+    }
+
+    public function ppi(): float
+    {
+        return 1.0;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        return ColourBands::saturated(ColourBands::turned($ink, $this->by), $this->vivid);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Values;
+use TallCrow\Raster\Image;
+
+/** Every colour becomes its opposite: light dark, and each hue the one across the wheel. */
+final readonly class Invert implements Looks
+{
+    public static function kind(): string
+    {
+        return 'invert';
+    }
+
+    public static function parameters(): array
+    {
+        return [];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self;
+    }
+
+    public function reach(): float
+    {
+        return 0.0;
+    }
+
+    public function ppi(): float
+    {
+        return 1.0;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        return $ink->band(0, 3)->inverted()->asColours()->withBand($ink->alpha());
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Cutout\ColourKeys;
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Image;
+
+/**
+ * One colour for another in art of many. What is within the tolerance (CIEDE2000) of the old colour goes all the way to the new one, with what sets
+ * it apart from the old; beyond it, less and less, so that the soft edge to a neighbour stays soft.
+ */
+final readonly class SwapColour implements Looks
+{
+    /** Tolerances beyond the first over which the change fades out. */
+    private const FADE = 1.5;
+
+    private function __construct(private Srgb $from, private Srgb $to, private float $tolerance) {}
+
+    public static function kind(): string
+    {
+        return 'swap-colour';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::colour('from', '#1f1d1a'), Parameter::colour('to', '#f3ead7'), Parameter::number('tolerance', 0.5, 60, 12)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->colour('from'), $values->colour('to'), $values->number('tolerance'));
+    }
+
+    public function reach(): float
+    {
+        return 0.0;
+    }
+
+    public function ppi(): float
+    {
+        return 1.0;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        $old = $this->from->toLab();
+        [$share] = ColourKeys::of($ink)->numbers(1, function (Srgb $colour) use ($old): array {
+            $beyond = ($colour->toLab()->difference($old) - $this->tolerance) / ($this->tolerance * self::FADE);
+
+            return [(int) round(255 * min(1.0, max(0.0, 1 - $beyond)))];
+        });
+
+        return ColourBands::shifted($ink, $share, [$this->to->red - $this->from->red, $this->to->green - $this->from->green, $this->to->blue - $this->from->blue]);
+    }
+}
