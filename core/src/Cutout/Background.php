@@ -7,7 +7,6 @@ namespace TallCrow\Cutout;
 use TallCrow\Colour\Palette;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
-use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
@@ -15,9 +14,6 @@ use TallCrow\Raster\Morphology;
 /** Takes the background from a picture: each method answers the same picture with less alpha, its colours as they were. */
 final class Background
 {
-    /** Units of CIEDE2000 beyond the tolerance over which an edge becomes opaque. */
-    private const SOFT = 8.0;
-
     /** A colour of the rim counts as background when it has this share of it. */
     private const SHARE = 0.12;
 
@@ -43,7 +39,7 @@ final class Background
             $like = Morphology::flooded($wide, 128.0)->crop(1, 1, $ink->width(), $ink->height())->isEqual(128.0);
         }
 
-        return self::cleared($ink, $like->settled(), $difference, $tolerance);
+        return self::cleared($ink, $like->settled(), $difference);
     }
 
     /** All that is like one colour, wherever it is. */
@@ -51,7 +47,7 @@ final class Background
     {
         $difference = ColourKeys::of($ink)->difference([$colour])->settled();
 
-        return self::cleared($ink, $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->settled(), $difference, $tolerance);
+        return self::cleared($ink, $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->settled(), $difference);
     }
 
     /**
@@ -101,13 +97,9 @@ final class Background
         return array_map(fn (Swatch $swatch): Srgb => $swatch->colour, $named === [] ? $found : $named);
     }
 
-    /** The cleared part goes; next to it ink is as opaque as its colour is unlike what went. */
-    private static function cleared(Image $ink, Image $gone, Image $difference, float $tolerance): Image
+    /** The cleared part goes; next to it ink is taken apart from what went. */
+    private static function cleared(Image $ink, Image $gone, Image $difference): Image
     {
-        $near = Blur::gaussian($gone, 0.9)->isMore(6.0);
-        $soft = $difference->linearByte(255 / (self::SOFT * ColourKeys::PER_UNIT), -$tolerance * 255 / self::SOFT);
-        $kept = $gone->chosen(Image::empty($ink->width(), $ink->height(), 1), $near->chosen($soft, Image::empty($ink->width(), $ink->height(), 1)->inverted()));
-
-        return $ink->masked($kept);
+        return Unmixing::edges($ink, $gone, $difference);
     }
 }

@@ -10,6 +10,7 @@ use TallCrow\Cutout\CornersCross;
 use TallCrow\Cutout\EdgeCare;
 use TallCrow\Cutout\Straighten;
 use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
@@ -174,21 +175,6 @@ it('takes for background what has a good part of the rim, and not what only touc
     expect(Background::fromEdge($clear, 8, false))->toBe($clear);
 });
 
-it('leaves the rim of ink as strong as its colour is unlike the background', function (): void {
-    [$paper, $ink] = [Srgb::hex('#ffffff'), Srgb::hex('#202020')];
-    $tolerance = 6.0;
-    $seen = 0;
-    foreach ([0.1, 0.14, 0.18, 0.22, 0.3, 0.6] as $share) {
-        $between = $paper->mixed($ink, $share);
-        $cut = Background::ofColour(drawn(['xc:white', '-fill', $between->toHex(), '-draw', 'rectangle 200,0 200,299', '-fill', '#202020', '-draw', 'rectangle 201,0 399,299']), $paper, $tolerance)->settled();
-        $off = $between->toLab()->difference($paper->toLab());
-        $seen += $off > $tolerance && $off < $tolerance + 8 ? 1 : 0;
-        expect(Fixtures::pixel($cut, 200, 150)[3])->toEqualWithDelta(max(0, min(255, ($off - $tolerance) / 8 * 255)), 45)
-            ->and(Fixtures::pixel($cut, 100, 150)[3])->toBe(0)->and(Fixtures::pixel($cut, 300, 150)[3])->toBe(255);
-    }
-    expect($seen)->toBeGreaterThan(1);
-});
-
 it('takes each corner of a crooked picture to its corner, and its diagonals to where they cross', function (): void {
     $corners = [[40.0, 30.0], [350.0, 10.0], [380.0, 290.0], [20.0, 250.0]];
     $map = Straighten::corners($corners);
@@ -256,3 +242,31 @@ it('straightens a placed picture by the corners that its line states', function 
         expect(Fixtures::pixel($piece, $left + $x, $top + $y))->toEqualWithDelta([176, 74, 44, 255], 3);
     }
 });
+
+// The truth is what was laid on the ground: alpha and colour of each pixel are known.
+it('takes edges apart from their ground: alpha and colour as they were before it was laid there', function (array $layers, string $ground, float $noise, float $alphaOff, float $colourOff): void {
+    $truth = Fixtures::render(Fixtures::artwork($layers));
+    $laid = Composition::onCloth($truth, Srgb::hex($ground));
+    if ($noise > 0) {
+        $folder = Fixtures::temporary('noise');
+        ImageFile::writePng($laid, "$folder/flat.png");
+        Fixtures::run(['convert', "$folder/flat.png", '-seed', '4', '-attenuate', (string) $noise, '+noise', 'Gaussian', "PNG24:$folder/noisy.png"]);
+        $laid = ImageFile::read(PictureType::Png, "$folder/noisy.png")->band(0, 3);
+    }
+    $cut = Background::fromEdge($laid->asInk()->settled(), 14, true)->settled();
+    $was = $truth->alpha();
+    $edge = $was->isMore(4.0)->both($was->isLess(251.0))->settled();
+    $over = fn (Image $off, Image $where): float => $off->operation('abs')->multiplied($where->linear(1 / 255))->mean() * $where->width() * $where->height() / $where->area();
+    $seen = $cut->alpha()->isMore(25.0)->both($was->isMore(25.0))->both($edge);
+    expect($over($cut->alpha()->linear(1)->minus($was->linear(1)), $edge) / 255)->toBeLessThan($alphaOff)
+        ->and($over($cut->band(0, 3)->linear(1)->minus($truth->band(0, 3)->linear(1)), $seen))->toBeLessThan($colourOff)
+        ->and($cut->alpha()->isMore(4.0)->both($cut->alpha()->isLess(251.0))->area() / $edge->area())->toBeGreaterThan(0.85)
+        ->and($cut->alpha()->area() / $was->area())->toEqualWithDelta(1.0, 0.06);
+})->with([
+    'letters on white' => [fn () => [Fixtures::words('w', "Rye\nBell", 2.6, ['effects' => [['kind' => 'fill', 'colour' => '#7a3527']]])], '#ffffff', 0.0, 0.02, 9.0],
+    'letters on teal' => [fn () => [Fixtures::words('w', "Rye\nBell", 2.6, ['effects' => [['kind' => 'fill', 'colour' => '#7a3527']]])], '#40a090', 0.0, 0.02, 9.0],
+    'letters on grain' => [fn () => [Fixtures::words('w', "Rye\nBell", 2.6, ['effects' => [['kind' => 'fill', 'colour' => '#7a3527']]])], '#e8e0d0', 0.05, 0.02, 9.0],
+    'a line of three pixels' => [fn () => [Fixtures::words('w', 'Quarry', 2.6, ['source' => ['font' => 'mr-dafoe.woff2'], 'effects' => [['kind' => 'hollow', 'width' => 0.01, 'colour' => '#203040']]])], '#ffffff', 0.0, 0.03, 14.0],
+    'a pen of one to three pixels' => [fn () => [Fixtures::words('w', 'Moth night,
+bells and kites', 1.5, ['source' => ['font' => 'homemade-apple.woff2'], 'effects' => [['kind' => 'fill', 'colour' => '#4a2c18']]])], '#ffffff', 0.0, 0.09, 30.0],
+]);
