@@ -19,7 +19,7 @@ final class Benchmark
             'id' => $id, 'source' => ['kind' => 'text', 'text' => $text, 'font' => "$font.woff2"], 'placement' => $placement, 'effects' => $effects,
         ];
         $art = fn (string $id, string $file, array $placement, array $effects = [], array $more = []): array => [
-            'id' => $id, 'source' => ['kind' => 'art', 'file' => $file], 'placement' => $placement, 'effects' => $effects,
+            'id' => $id, 'source' => ['kind' => 'art', 'file' => $file, 'frame' => 'file'], 'placement' => $placement, 'effects' => $effects,
         ] + $more;
 
         return ArtworkReader::data([

@@ -83,12 +83,12 @@ final readonly class Studio
     {
         $layer = $artwork->layer($id);
         $art = $layer?->picture();
-        if ($layer === null || $art === null || ! isset($layer->effects[$number]) || $this->shelf->picture($art->file)->isVector()) {
+        if ($layer === null || $art === null || ! isset($layer->effects[$number]) || $this->renderer->placer->retoucher->picture($art)->isVector()) {
             return null;
         }
         $before = $layer->withEffects(array_slice($layer->effects, 0, $number));
 
         return $this->renderer->placer->retoucher->retouched($before, $art, $layer->placement->width ?? 1.0)
-            ?? $this->shelf->picture($art->file)->pixels()->settled();
+            ?? $this->renderer->placer->retoucher->picture($art)->pixels()->settled();
     }
 }

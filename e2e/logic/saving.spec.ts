@@ -17,7 +17,7 @@ interface Asked {
 type Answer = (asked: Asked) => Response | Promise<Response>;
 
 function artwork(title: string): Artwork {
-    return { format: 'tallcrow.artwork/2', title, product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 900, height: 900, ppi: 300 }, garments: [], swatches: [], layers: [], distress: [], limits: { letterLost: 0.4, stroke: 0.012 } };
+    return { format: 'tallcrow.artwork/3', title, product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 900, height: 900, ppi: 300 }, garments: [], swatches: [], layers: [], distress: [], limits: { letterLost: 0.4, stroke: 0.012 } };
 }
 
 function bench(version: number, title: string): BenchJob {

@@ -28,7 +28,7 @@ function group(id: string, layers: Layer[]): Layer {
 
 function sheet(layers: Layer[], more: Partial<Artwork> = {}): Artwork {
     return {
-        format: 'tallcrow.artwork/2', title: 'Kites', product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 3600, height: 4800, ppi: 300 },
+        format: 'tallcrow.artwork/3', title: 'Kites', product: 'tee', side: 'front', method: 'dtg', rule: 'strict-300', sheet: { width: 3600, height: 4800, ppi: 300 },
         garments: [], swatches: [], layers, distress: [], limits: { letterLost: 0.4, stroke: 0.012 }, ...more,
     };
 }
@@ -104,8 +104,8 @@ test('offers what suits the chosen piece, as each kind of line says for itself',
     expect(says(offered([words], words))).toEqual(expect.arrayContaining(['Space letters', 'Arch', 'Outline']));
     expect(says(offered([layer('s')], layer('s')))).toEqual(expect.arrayContaining(['Arch', 'Repeat it about a centre', 'Stack copies of it']));
     expect(says(offered([], layer('s')))).not.toEqual(expect.arrayContaining(['Space letters']));
-    expect(says(offered([], layer('a', { source: { kind: 'art', file: 'kite.svg' } })))).not.toContain('Crop');
-    expect(says(offered([], layer('a', { source: { kind: 'art', file: 'pool.png' } })))).toEqual(expect.arrayContaining(['Crop', 'Trace it to a drawing']));
+    expect(says(offered([], layer('a', { source: { kind: 'art', file: 'kite.svg', frame: 'ink' } })))).not.toContain('Crop');
+    expect(says(offered([], layer('a', { source: { kind: 'art', file: 'pool.png', frame: 'ink' } })))).toEqual(expect.arrayContaining(['Crop', 'Trace it to a drawing']));
     expect(says(offered([], layer('k', { role: { kind: 'knockout', gap: 0.1, join: 'round', from: [], whole: false, sets: false } })))).toContain('Print it as ink again');
     expect(says(offered([], undefined, []))).not.toContain('Set words');
 });
@@ -133,7 +133,7 @@ test('offers the other cuts of a pack, a shadow behind and the rest over', () =>
 
 test('traces the picture of the chosen piece', () => {
     const traced: unknown[] = [];
-    const art = layer('a', { source: { kind: 'art', file: 'pool.png' } });
+    const art = layer('a', { source: { kind: 'art', file: 'pool.png', frame: 'ink' } });
     offered([art], art, shelf, (...asked) => traced.push(asked)).find((verb) => verb.say === 'Trace it to a drawing')?.begin?.();
     expect(traced).toEqual([[7, 'a']]);
 });

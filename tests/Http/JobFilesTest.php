@@ -82,7 +82,7 @@ it('keeps nothing of a file that it refuses', function (Closure $spoil, string $
     'a sheet that cannot be read' => [function (string $path): void {
         $zip = new ZipArchive;
         $zip->open($path);
-        $zip->addFromString('artwork.json', '{"format":"tallcrow.artwork/2"}');
+        $zip->addFromString('artwork.json', '{"format":"tallcrow.artwork/3"}');
         $zip->close();
     }, 'title'],
 ]);

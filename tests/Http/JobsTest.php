@@ -75,7 +75,7 @@ it('serves the catalogue that the lines are made from', function (): void {
 it('lists a job whose sheet cannot be read beside the others, and lets it be thrown away', function (): void {
     $broken = $this->job(title: 'Broken');
     $this->job(title: 'Whole');
-    App\Models\Revision::query()->whereKey($broken->head_id)->update(['artwork' => '{"format":"tallcrow.artwork/2","layers":5']);
+    App\Models\Revision::query()->whereKey($broken->head_id)->update(['artwork' => '{"format":"tallcrow.artwork/3","layers":5']);
     $cards = $this->getJson('/api/jobs')->assertOk()->json();
     expect(array_column($cards, 'state', 'title'))->toEqual(['Broken' => 'unreadable', 'Whole' => 'empty']);
     $this->deleteJson("/api/jobs/{$broken->id}")->assertNoContent();

@@ -10,7 +10,10 @@ final readonly class ArtSource implements Source
     use HoldsNoLayers;
 
     /** @param  string  $file name of a picture among the artwork's assets */
-    public function __construct(public string $file) {}
+    public function __construct(
+        public string $file,
+        public Framing $frame = Framing::Ink,
+    ) {}
 
     public function called(): string
     {
@@ -39,6 +42,6 @@ final readonly class ArtSource implements Source
 
     public function toArray(): array
     {
-        return ['kind' => 'art', 'file' => $this->file];
+        return ['kind' => 'art', 'file' => $this->file, 'frame' => $this->frame->value];
     }
 }

@@ -12,7 +12,7 @@ use TallCrow\Texture\Wear;
 /** A whole build sheet. Its picture is computed from it and nothing else but its assets. */
 final readonly class Artwork
 {
-    public const FORMAT = 'tallcrow.artwork/2';
+    public const FORMAT = 'tallcrow.artwork/3';
 
     /**
      * @param  list<Layer>  $layers  in print order: the first lies on the cloth

@@ -31,9 +31,9 @@ final class SourceReader
                     $node->number('leading', 0.3, 4, 1),
                 );
             case 'art':
-                $node->knows('kind', 'file');
+                $node->knows('kind', 'file', 'frame');
 
-                return new ArtSource($node->asset('file'));
+                return new ArtSource($node->asset('file'), $node->choice('frame', Framing::class, Framing::Ink));
             case 'shape':
                 $node->knows('kind', 'shape', 'count', 'share');
 

@@ -7,6 +7,7 @@ namespace TallCrow\Edit;
 use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Framing;
 use TallCrow\Artwork\Reading;
 use TallCrow\Effect\Stage;
 use TallCrow\Render\Placer;
@@ -35,7 +36,7 @@ final readonly class SwapPicture extends Operation
             throw EditRefused::noPicture($layer->called());
         }
 
-        return Edited::of($artwork->withLayer($this->id, $layer->withSource(new ArtSource($this->file))->withEffects(
+        return Edited::of($artwork->withLayer($this->id, $layer->withSource(new ArtSource($this->file, $layer->source instanceof ArtSource ? $layer->source->frame : Framing::Ink))->withEffects(
             array_values(array_filter($layer->effects, fn (EffectLine $line): bool => Stage::of($line->is()) !== Stage::Retouch)),
         )));
     }

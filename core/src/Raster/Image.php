@@ -127,28 +127,12 @@ final class Image
         return $this->operation('replicate', [$across, $down])->crop(-$left, -$top, $width, $height);
     }
 
-    /** Left and right exchanged. */
-    public function mirrored(): self
+    /** Twice as wide and as high: beside it its mirror image, and below both theirs, so that it repeats without a seam. */
+    public function kaleidoscoped(): self
     {
-        return $this->operation('flip', [0]);
-    }
+        $row = self::of(Vips::image('join', [$this, $this->operation('flip', [0])], [0]));
 
-    /** Top and bottom exchanged. */
-    public function flipped(): self
-    {
-        return $this->operation('flip', [1]);
-    }
-
-    /** Another to its right. */
-    public function beside(self $other): self
-    {
-        return self::of(Vips::image('join', [$this, $other], [0]));
-    }
-
-    /** Another below it. */
-    public function over(self $other): self
-    {
-        return self::of(Vips::image('join', [$this, $other], [1]));
+        return self::of(Vips::image('join', [$row, $row->operation('flip', [1])], [1]));
     }
 
     /** Puts a part back over the picture at a place. */

@@ -123,7 +123,7 @@ final class Placer
         if ($art === null || ($placing = $this->place($layer)) === null) {
             return null;
         }
-        $picture = $this->shelf->picture($art->file);
+        $picture = $this->retoucher->picture($art);
 
         return $picture->isVector() ? null : min(
             Resolution::effective((int) $picture->width, Length::inches($placing->width)),
@@ -141,7 +141,7 @@ final class Placer
 
                 return $fitted === [] ? null : Placing::letters($placement, $fitted);
             },
-            art: fn (ArtSource $art): Placing => $fitting->picture($this->retoucher->aspect($layer, $art->file)),
+            art: fn (ArtSource $art): Placing => $fitting->picture($this->retoucher->aspect($layer, $art)),
             figures: function (FigureSource $figures) use ($placement, $fitting): ?Placing {
                 $letters = $figures->figures($placement->width, $placement->height);
 

@@ -6,27 +6,71 @@ namespace TallCrow\Render;
 
 use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Framing;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Placement;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\Shelf;
 use TallCrow\Cutout\CornersCross;
 use TallCrow\Effect\ChangesAspect;
 use TallCrow\Effect\Retouches;
+use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\PictureType;
 
 /** The pixels of placed rasters as their lines of retouching leave them. The file on the shelf is never changed. */
 final class Retoucher
 {
+    /** Pixels of the longer side of a drawing in which its ink is looked for. */
+    private const DRAWN = 2400.0;
+
+    /** Alpha from which on ink is seen. */
+    private const SEEN = 7.0;
+
     public function __construct(
         private readonly Shelf $shelf,
         private readonly Pictures $pictures,
     ) {}
 
-    /** Height over width of a layer's picture, after what crops and straightens it. */
-    public function aspect(Layer $layer, string $file): float
+    /** The picture as it is placed: the whole file, or the part of it that has ink. */
+    public function picture(ArtSource $source): Picture
     {
-        $picture = $this->shelf->picture($file);
+        $picture = $this->shelf->picture($source->file);
+        if ($source->frame === Framing::File || $picture->type === PictureType::Jpeg) {
+            return $picture;
+        }
+        $json = $this->pictures->text('ink box '.$this->shelf->fingerprint($source->file), fn (): string => json_encode(self::inkBox($picture), JSON_THROW_ON_ERROR));
+        /** @var array{float, float, float, float} $box */
+        $box = json_decode($json, true);
+
+        return $box === [0.0, 0.0, 1.0, 1.0] ? $picture : $picture->cut(new Box(...$box));
+    }
+
+    /** @return array{float, float, float, float} left, top, right and bottom of all ink, as shares of the picture; all of it where there is none */
+    private static function inkBox(Picture $picture): array
+    {
+        if ($picture->isVector()) {
+            $scale = self::DRAWN / max($picture->width, $picture->height);
+            [$width, $height] = [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
+            $placing = Placing::picture(new Placement($width / 2, $height / 2, $width, $height, 0, Flip::None), $picture->aspect());
+            $ink = SvgPainter::drawing($picture->markup(), $placing, new Frame(1, 0, 0, $width, $height));
+        } else {
+            $ink = $picture->pixels();
+        }
+        $box = $ink->alpha()->isMore(self::SEEN)->settled()->inkBox();
+
+        return $box === null ? [0.0, 0.0, 1.0, 1.0] : [
+            $box[0] / $ink->width(), $box[1] / $ink->height(), ($box[0] + $box[2]) / $ink->width(), ($box[1] + $box[3]) / $ink->height(),
+        ];
+    }
+
+    /** Height over width of a layer's picture, after what crops and straightens it. */
+    public function aspect(Layer $layer, ArtSource $source): float
+    {
+        $picture = $this->picture($source);
+        $file = $source->file;
         $shaping = array_filter(array_map(self::effect(...), self::lines($layer)), fn (Retouches $effect): bool => $effect instanceof ChangesAspect);
         if ($picture->isVector() || $shaping === []) {
             return $picture->aspect();
@@ -47,12 +91,12 @@ final class Retoucher
      */
     public function retouched(Layer $layer, ArtSource $source, float $width, Progress $progress = new NoProgress): ?Image
     {
-        $picture = $this->shelf->picture($source->file);
+        $picture = $this->picture($source);
         if ($picture->isVector() || self::lines($layer) === []) {
             return null;
         }
 
-        return $this->after(self::lines($layer), $source->file, $picture->width / max(0.01, $width), $progress);
+        return $this->after(self::lines($layer), $source, $picture->width / max(0.01, $width), $progress);
     }
 
     /** @return list<EffectLine> */
@@ -68,23 +112,23 @@ final class Retoucher
      *
      * @throws AssetUnusable
      */
-    private function after(array $lines, string $file, float $perInch, Progress $progress, ?int $of = null): Image
+    private function after(array $lines, ArtSource $source, float $perInch, Progress $progress, ?int $of = null): Image
     {
         $line = end($lines);
         if ($line === false) {
-            return $this->shelf->picture($file)->pixels()->settled();
+            return $this->picture($source)->pixels()->settled();
         }
         $measured = array_filter($lines, fn (EffectLine $line): bool => self::effect($line)->isMeasured()) !== [];
-        $key = 'retouched '.$this->shelf->fingerprint($file).serialize($lines).($measured ? sprintf('%.3f', $perInch) : '');
+        $key = 'retouched '.$source->frame->value.$this->shelf->fingerprint($source->file).serialize($lines).($measured ? sprintf('%.3f', $perInch) : '');
 
-        return $this->pictures->image($key, function () use ($lines, $line, $file, $perInch, $progress, $of): Image {
-            $before = $this->after(array_slice($lines, 0, -1), $file, $perInch, $progress, $of ?? count($lines));
+        return $this->pictures->image($key, function () use ($lines, $line, $source, $perInch, $progress, $of): Image {
+            $before = $this->after(array_slice($lines, 0, -1), $source, $perInch, $progress, $of ?? count($lines));
             $progress->line(count($lines) - 1, $of ?? count($lines), $line->kind);
 
             try {
                 return self::effect($line)->retouch($before, $perInch)->settled();
             } catch (CornersCross $crossed) {
-                throw AssetUnusable::because($file, $crossed);
+                throw AssetUnusable::because($source->file, $crossed);
             }
         });
     }

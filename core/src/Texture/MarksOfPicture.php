@@ -37,10 +37,8 @@ final class MarksOfPicture
         $alpha = $pixels->alpha();
         $clear = $alpha->isLess(128.0)->mean() / 255;
         $light = $clear > self::CLEAR ? $alpha : ColourBands::luminance(Composition::onCloth($pixels, Srgb::of(0, 0, 0)));
-        $one = $light->resized(Texture::TILE / 2 / $light->width())->settled();
-        $row = $one->beside($one->mirrored());
 
-        return $row->over($row->flipped())->settled();
+        return $light->resized(Texture::TILE / 2 / $light->width())->settled()->kaleidoscoped()->settled();
     }
 
     public static function field(Image $pixels): Image

@@ -59,7 +59,7 @@ it('refuses what is not an artwork at all', function (string $json, string $says
     expect(fn () => ArtworkReader::json($json))->toThrow(ArtworkInvalid::class, $says);
 })->with([
     ['', 'is not JSON'], ['[]', 'format: is missing'], ['[1,2]', 'must be an object'], ['null', 'must be an object'], ['"kite"', 'must be an object'],
-    ['{"format":"tallcrow.artwork/9"}', 'must be one of tallcrow.artwork/2'],
+    ['{"format":"tallcrow.artwork/9"}', 'must be one of tallcrow.artwork/3'],
     [fn () => str_repeat('[', 200), 'is not JSON'], [fn () => str_repeat(' ', 4_000_001), '4000000 is the most'],
 ]);
 

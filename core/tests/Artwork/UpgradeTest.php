@@ -84,3 +84,14 @@ it('says what is wrong with a spoiled file of version 1', function (mixed $layer
     ['x'], [['x']], [[['effects' => 'x']]], [[['effects' => ['x', ['kind' => 7, 'part' => []]], 'repeat' => 3, 'source' => null, 'distress' => [4]]]],
     fn (): array => array_reduce(range(1, 40), fn (array $in): array => [['id' => 'g', 'source' => ['kind' => 'group', 'layers' => $in]]], []),
 ]);
+
+/** Every sheet that was kept as it was saved in version 2. */
+dataset('sheets of version 2', fn (): array => glob(dirname(__DIR__).'/fixtures/version-2/*.json') ?: []);
+
+it('opens every sheet of version 2 with its pictures as they were framed', function (string $file): void {
+    expect(json_decode((string) file_get_contents($file), true)['format'])->toBe('tallcrow.artwork/2');
+    $artwork = ArtworkReader::json((string) file_get_contents($file));
+    $frames = array_map(fn ($layer): ?string => $layer->source instanceof TallCrow\Artwork\ArtSource ? $layer->source->frame->value : null, $artwork->everyLayer());
+    expect($artwork->toArray()['format'])->toBe(Artwork::FORMAT)->and(array_diff(array_filter($frames), ['file']))->toBe([])
+        ->and($artwork)->toEqual(ArtworkReader::json((string) file_get_contents(dirname(__DIR__, 3).'/demo/artworks/'.basename($file))));
+})->with('sheets of version 2');

@@ -36,7 +36,7 @@ function mended(Artwork $artwork, string $key, ?PrintArea $area = null): array
 /** @return array<string, mixed> */
 function placed_raster(string $file, float $width, array $more = []): array
 {
-    return array_replace_recursive(['id' => 'raster', 'source' => ['kind' => 'art', 'file' => $file], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => $width, 'height' => null]], $more);
+    return array_replace_recursive(['id' => 'raster', 'source' => ['kind' => 'art', 'file' => $file, 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => $width, 'height' => null]], $more);
 }
 
 it('holds the sheet against the print area, and refits', function (): void {

@@ -113,7 +113,7 @@ it('shows a paper through the piece, and moves it with the piece', function (): 
 
 it('shows a picture through the piece, covering it at a scale of 1', function (): void {
     $picture = bar([['kind' => 'picture', 'file' => 'rock-pool.png']]);
-    $laid = Fixtures::render(Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null]]]));
+    $laid = Fixtures::render(Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null]]]));
     // The middle of the picture laid at the same width, where both have it.
     expect(array_slice(Fixtures::pixel($picture, 450, 600), 0, 3))->toEqualWithDelta(array_slice(Fixtures::pixel($laid, 450, 600), 0, 3), 3);
 });
@@ -153,7 +153,7 @@ it('bends pictures and groups by resampling as it bends outlines', function (): 
     $differ = $one->both($other->inverted())->area() + $other->both($one->inverted())->area();
     expect($differ)->toBeLessThan(600 * 6)->and($one->area())->toBeGreaterThan(150000);
 
-    $art = fn (array $effects): Image => Fixtures::render(Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => $effects]]))->alpha();
+    $art = fn (array $effects): Image => Fixtures::render(Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null], 'effects' => $effects]]))->alpha();
     [$flat, $waved] = [$art([]), $art([['kind' => 'wave', 'by' => 'inches', 'rise' => 0.3]])];
     // Columns move and keep their length, so the area stays; crests stand out by the rise on either side.
     expect($waved->area())->toEqualWithDelta($flat->area(), $flat->area() * 0.004)

@@ -43,7 +43,7 @@ it('cuts windows and pieces to one another', function (): void {
 it('measures every line as it lies', function (): void {
     $artwork = Fixtures::artwork([
         Fixtures::words('word', 'BELLS', 2.4, ['placement' => ['turn' => 90]]),
-        ['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null]],
+        ['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null]],
         ['id' => 'both', 'source' => ['kind' => 'group', 'layers' => [Fixtures::shape('left', 'ellipse', 1, more: ['placement' => ['x' => 0.6]]), Fixtures::shape('right', 'ellipse', 1, more: ['placement' => ['x' => 2.4]])]]],
         Fixtures::words('blank', '  ', 2),
     ]);
@@ -93,3 +93,18 @@ it('traces ink that touches the window\'s edge to that edge', function (): void 
     $box = Silhouettes::trace(new Piece($full, new Frame(300, 0, 0, 40, 30)))->bounds();
     expect($box->width() * 300)->toEqualWithDelta(40, 0.6)->and($box->height() * 300)->toEqualWithDelta(30, 0.6);
 });
+
+it('places pictures by their ink and not by the margins of their files', function (string $file): void {
+    $folder = Fixtures::temporary('margins');
+    // A disc of 120 units across in a page of 400 by 300, far off its middle.
+    file_put_contents("$folder/disc.svg", '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 300"><circle cx="90" cy="200" r="60" fill="#c8452c"/></svg>');
+    Fixtures::run(['convert', '-size', '400x300', 'xc:none', '-fill', '#c8452c', '-draw', 'circle 90,200 90,140', "PNG32:$folder/disc.png"]);
+    $drawn = fn (string $frame, array $more = []): Image => Fixtures::render(Fixtures::artwork([['id' => 'd', 'source' => ['kind' => 'art', 'file' => $file, 'frame' => $frame], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null] + $more]]), 300, $folder);
+    $box = $drawn('ink')->alpha()->isMore(127.0)->inkBox();
+    expect($box)->toEqualWithDelta([150, 300, 600, 600], 3);
+    // Turned, it stays where its middle is; framed, it is as large as its file makes it.
+    expect($drawn('ink', ['turn' => 40])->alpha()->isMore(127.0)->inkBox())->toEqualWithDelta([150, 300, 600, 600], 4)
+        ->and($drawn('file')->alpha()->isMore(127.0)->inkBox()[2])->toEqualWithDelta(600 * 120 / 400, 3);
+    $placing = (new TallCrow\Render\Renderer(Fixtures::shelf($folder)))->placer->place(Fixtures::artwork([['id' => 'd', 'source' => ['kind' => 'art', 'file' => $file], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null]]])->layers[0]);
+    expect([$placing->width, $placing->height])->toEqualWithDelta([2.0, 2.0], 0.02);
+})->with(['disc.svg', 'disc.png']);

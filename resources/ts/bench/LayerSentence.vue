@@ -63,6 +63,7 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
         </template>
         <template v-else-if="layer.source.kind === 'art'">
             <ArtToken :value="layer.source.file" @change="source({ file: $event })" />,{{ ' ' }}
+            <ChoiceToken :value="layer.source.frame" :choices="['ink', 'file']" :words="{ ink: 'by its ink', file: 'as framed' }" label="what of the file is placed" @change="source({ frame: $event as 'ink' | 'file' })" />,{{ ' ' }}
         </template>
         <template v-else-if="layer.source.kind === 'shape'">
             <template v-if="knocks">{{ article }}{{ ' ' }}</template>

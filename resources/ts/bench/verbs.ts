@@ -44,7 +44,7 @@ function newPieces(assets: AssetCard[]): Verb[] {
     const piece = (say: string, hint: string, also: string[], source: Source, share: number): Verb => ({ say, hint, also, operations: [{ op: 'add', source, share }] });
     return [
         ...(font ? [piece('Set words', 'a new piece of type', ['text', 'type', 'letters'], { kind: 'text', text: 'YOUR WORDS', font, align: 'centre', leading: 1 }, 0.6)] : []),
-        ...(art ? [piece('Lay a picture', 'clip art or a photo from the shelf', ['art', 'image', 'clip'], { kind: 'art', file: art }, 0.4)] : []),
+        ...(art ? [piece('Lay a picture', 'clip art or a photo from the shelf', ['art', 'image', 'clip'], { kind: 'art', file: art, frame: 'ink' }, 0.4)] : []),
         piece('Lay out a grid of frames', 'two by two, three in a row, any; each frame its own fill', ['grid', 'squares', 'frames', 'collage', 'panels'], { kind: 'grid', columns: 2, rows: 2, gap: 0.25 }, 0.7),
         piece('Draw a shape', 'rectangle, ellipse, star, ring, line', ['rectangle', 'ellipse', 'circle', 'star', 'line', 'ring'], { kind: 'shape', shape: 'ellipse', count: 5, share: 0.5 }, 0.4),
     ];

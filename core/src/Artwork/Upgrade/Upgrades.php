@@ -8,7 +8,7 @@ namespace TallCrow\Artwork\Upgrade;
 final class Upgrades
 {
     /** @var list<class-string<Upgrade>> */
-    private const STEPS = [SlugsForPhrases::class];
+    private const STEPS = [SlugsForPhrases::class, FramedArt::class];
 
     /** The decoded file in the newest version; what is no file of an earlier version comes back unchanged. */
     public static function newest(mixed $file): mixed

@@ -124,10 +124,10 @@ final readonly class InkStage implements Stage
         if ($own === null) {
             return null;
         }
-        $picture = $this->shelf->picture($art->file);
+        $picture = $this->retoucher->picture($art);
         $pixels = $this->retoucher->retouched($layer, $art, $placing->width, $scene->progress());
         // The lines that retouch work on the picture before anything is made of it.
-        $key = $picture->isVector() ? '' : md5(serialize([$this->shelf->fingerprint($art->file), $pixels === null ? [] : [$layer->effects, $placing->width]]));
+        $key = $picture->isVector() ? '' : md5(serialize([$art->frame, $this->shelf->fingerprint($art->file), $pixels === null ? [] : [$layer->effects, $placing->width]]));
         $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels, $key), $own);
 
         return $pixels === null ? $piece : $this->restored($layer, $art, $piece, $placing);
@@ -144,7 +144,7 @@ final readonly class InkStage implements Stage
         $back = BrushPainter::over(Image::empty($piece->frame->width, $piece->frame->height, 1), $strokes, $box, $placing->toSheet, $piece->frame);
         // As it was before anything was cleared, but cropped and straightened as it is.
         $kept = Taking::uncleared($layer);
-        $whole = ArtPainter::paint($this->shelf->picture($art->file), $placing, $piece->frame, $this->retoucher->retouched($kept, $art, $placing->width));
+        $whole = ArtPainter::paint($this->retoucher->picture($art), $placing, $piece->frame, $this->retoucher->retouched($kept, $art, $placing->width));
 
         return $piece->with(Composition::stacked($piece->frame->width, $piece->frame->height, [Laid::over($piece->image, 0, 0), Laid::over($whole->masked($back), 0, 0)]));
     }
