@@ -86,9 +86,9 @@ const parameter = (name: string): Parameter => ({ name, kind: 'length', least: 0
 test('puts an effect\'s parameters into its sentence', () => {
     const says = (line: Record<string, string>, names: string[]): string =>
         parts({ kind: 'outline', on: true, ...line } as EffectLine, names.map(parameter)).map((part) => (typeof part === 'string' ? part : `<${part.name}>`)).join('');
-    const names = ['width', 'colour', 'side', 'join', 'mitreLimit'];
-    expect(says({ join: 'mitre', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, points up to <mitreLimit> ×');
-    expect(says({ join: 'round', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners');
+    const names = ['width', 'colour', 'side', 'join', 'mitreLimit', 'about', 'crumbs'];
+    expect(says({ join: 'mitre', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, points up to <mitreLimit> ×, about <about>, crumbs under <crumbs> dropped');
+    expect(says({ join: 'round', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, about <about>, crumbs under <crumbs> dropped');
     expect(says({ join: 'mitre', side: 'inside' }, names)).toBe('Outline <width> in <colour>, <side>');
     expect(says({ kind: 'wave', by: 'inches' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <rise>, <waves> waves');
     expect(says({ kind: 'wave', by: 'percent' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <bend>, <waves> waves');
