@@ -188,7 +188,9 @@ final class InkOutlines
         return match ($kind) {
             // Letter by letter: those that overlap are united afterwards.
             'united' => Region::united(array_map(fn (Letter $letter): Region => Region::filledBy($letter->path, $this->tolerance), $this->letters)),
-            'body' => $this->region('united')->moved($this->inking->grown, $this->inking->grownJoin),
+            // For what is not drawn itself, or lies under other ink, coarser chords do.
+            'rough' => Region::united(array_map(fn (Letter $letter): Region => Region::filledBy($letter->path), $this->letters)),
+            'body' => $this->region('rough')->moved($this->inking->grown, $this->inking->grownJoin),
             'ring' => $this->beyond($at)->withoutCrumbs($this->inking->rings[$at]->crumbs),
             'crumbs' => $this->beyond($at)->crumbs($this->inking->rings[$at]->crumbs),
             'whole' => $this->within($at)->whole(),
