@@ -51,9 +51,12 @@ final class MaskReader
 
                 return new ClipMask($node->text('layer', 40), self::usual($node));
             case 'picture':
-                $node->knows('file', ...self::USUAL);
+                $node->knows('file', 'scale', 'x', 'y', 'turn', ...self::USUAL);
 
-                return new PictureMask($node->asset('file'), self::usual($node));
+                return new PictureMask(
+                    $node->asset('file'), self::usual($node),
+                    $node->number('scale', 0.05, 20, 1), $node->number('x', -100, 100, 0), $node->number('y', -100, 100, 0), $node->number('turn', -360, 360, 0),
+                );
             default:
                 $node->knows('x', 'y', 'width', 'height', 'feather', 'count', ...self::USUAL);
 

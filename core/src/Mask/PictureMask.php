@@ -12,6 +12,12 @@ final readonly class PictureMask implements Mask
     public function __construct(
         public string $file,
         public Usual $usual = new Usual,
+        /** 1 just covers the layer's box. */
+        public float $scale = 1.0,
+        /** Inches from the middle of the box, and degrees clockwise. */
+        public float $x = 0.0,
+        public float $y = 0.0,
+        public float $turn = 0.0,
     ) {}
 
     public function files(): array
@@ -21,7 +27,7 @@ final readonly class PictureMask implements Mask
 
     public function scaled(float $by): static
     {
-        return $this;
+        return new self($this->file, $this->usual, $this->scale, $this->x * $by, $this->y * $by, $this->turn);
     }
 
     public function mirrored(): static
@@ -31,6 +37,6 @@ final readonly class PictureMask implements Mask
 
     public function toArray(): array
     {
-        return ['kind' => 'picture', 'file' => $this->file] + $this->usual->toArray();
+        return ['kind' => 'picture', 'file' => $this->file, 'scale' => $this->scale, 'x' => $this->x, 'y' => $this->y, 'turn' => $this->turn] + $this->usual->toArray();
     }
 }

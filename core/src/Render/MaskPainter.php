@@ -97,8 +97,8 @@ final class MaskPainter
     private function luminance(PictureMask $mask, Box $box, Affine $toSheet, Frame $frame): Image
     {
         $picture = $this->shelf->picture($mask->file);
-        $flat = Placing::picture(new Placement(0, 0, $box->width(), $box->height(), 0, Flip::None), $picture->aspect());
-        $placing = $flat->lyingBy(Affine::shift($box->centreX(), $box->centreY())->then($toSheet));
+        $flat = Placing::picture(new Placement(0, 0, $box->width() * $mask->scale, $box->height() * $mask->scale, 0, Flip::None), $picture->aspect());
+        $placing = $flat->lyingBy(Affine::turn($mask->turn)->then(Affine::shift($box->centreX() + $mask->x, $box->centreY() + $mask->y))->then($toSheet));
 
         return ColourBands::luminance(Composition::onCloth(ArtPainter::paint($picture, $placing, $frame), Srgb::of(0, 0, 0)));
     }

@@ -28,7 +28,7 @@ it('keeps each kind of mask through its file', function (array $mask): void {
     [['kind' => 'freehand', 'points' => [[0.1, 0.2], [0.9, 0.2], [0.5, 0.8]], 'feather' => 0.05]],
     [['kind' => 'brush', 'strokes' => [['points' => [[0.1, 0.1], [0.2, 0.4]], 'width' => 0.3, 'hardness' => 0.5, 'restores' => true, 'symmetry' => 'radial', 'count' => 7]]]],
     [['kind' => 'clip', 'layer' => 'below']],
-    [['kind' => 'picture', 'file' => 'rock-pool.png']],
+    [['kind' => 'picture', 'file' => 'rock-pool.png', 'scale' => 1.5, 'x' => 0.25, 'y' => -0.5, 'turn' => 30.0]],
 ]);
 
 it('keeps each kind of line, with values of its own, through its file', function (string $kind): void {

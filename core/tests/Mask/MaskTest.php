@@ -129,3 +129,12 @@ it('follows its piece when that is moved, turned and flipped', function (): void
     $turned = plate([$mask], 300, ['placement' => ['turn' => 90]]);
     expect($flipped->alpha()->isMore(127.0)->inkBox())->toBe([450, 300, 300, 600])->and($turned->alpha()->isMore(127.0)->inkBox())->toBe([150, 300, 600, 300]);
 });
+
+it('lays a mask\'s picture larger, shifted and turned over the box', function (): void {
+    $folder = Fixtures::temporary('mask');
+    Fixtures::run(['convert', '-size', '100x100', 'xc:black', '-fill', 'white', '-draw', 'rectangle 50,0 99,99', "PNG24:$folder/half.png"]);
+    $left = fn (array $more): array => Fixtures::render(Fixtures::artwork([['masks' => [$more + ['kind' => 'picture', 'file' => 'half.png']]] + Fixtures::shape('plate', 'rectangle', 2, more: ['placement' => ['height' => 2]])]), 300, $folder)->alpha()->isMore(127.0)->inkBox();
+    // White is the right half of the box of 150 to 750 px; half as large, shifted by half an inch, or turned by a quarter it lies elsewhere.
+    expect($left([]))->toEqualWithDelta([450, 300, 300, 600], 2)->and($left(['scale' => 0.5]))->toEqualWithDelta([450, 450, 150, 300], 2)
+        ->and($left(['x' => 0.5]))->toEqualWithDelta([600, 300, 150, 600], 2)->and($left(['turn' => 90]))->toEqualWithDelta([150, 600, 600, 300], 2);
+});

@@ -71,7 +71,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
         begin('Cut it by hand', 'show only what you draw round', ['mask', 'lasso', 'freehand', 'clip'], () => cutByHand(chosen, false)),
         begin('Take a part out', 'what you draw round becomes a piece of its own', ['lasso', 'freehand', 'cut out', 'extract'], () => cutByHand(chosen, true)),
         ...others(artwork, chosen).map((other) => mask(`Clip it to ${desk.called(other.id)}`, 'show it only where that has ink', ['clip', 'mask', 'inside letters'], newMask('clip', { layer: other.id }))),
-        ...(light ? [mask('Mask by the light of a picture', 'show it as far as a picture is light', ['mask', 'luminance', 'texture'], newMask('picture', { file: light }))] : []),
+        ...(light ? [mask('Mask by the light of a picture', 'show it as far as a picture is light', ['mask', 'luminance', 'texture'], newMask('picture', { file: light, scale: 1, x: 0, y: 0, turn: 0 }))] : []),
         ...(raster ? [begin('Trace it to a drawing', 'few colours as outlines that can be ringed and scaled', ['vector', 'potrace', 'svg', 'outline'], () => desk.trace(raster.id, id))] : []),
         ...worn(catalogue, id, 'Wear this piece'),
         ...catalogue.repeats.kinds.map((kind) => change(repeatVerbs[kind]?.[0] ?? phrase(kind), 'the chosen piece, again and again', repeatVerbs[kind]?.[1] ?? [], { op: 'add-repeat', id, kind: kind as Repeat['kind'] })),
