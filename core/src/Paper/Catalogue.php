@@ -21,6 +21,8 @@ final class Catalogue
         Glitter::class,
         Linen::class,
         Kraft::class,
+        Ruled::class,
+        Squared::class,
     ];
 
     /** @return array<string, class-string<Paper>> by kind */

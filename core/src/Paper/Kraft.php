@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Paper;
 
+use TallCrow\Colour\Srgb;
 use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
@@ -18,11 +19,13 @@ final class Kraft implements Paper
 
     public static function tile(int $seed, Colours $colours): Image
     {
-        [$board, $fleck] = [$colours->at(0), $colours->at(2)];
+        [$board, $pale, $dark] = [$colours->at(0), Srgb::of(255, 250, 240), Srgb::of(40, 28, 16)];
+        // Of one colour, too, it has grain.
+        $fleck = $board->mixed($dark, 0.55);
         $mottle = Field::clouds($seed, 600, 5)->linearByte(0.35, 80);
         $fibres = Lookup::bytes(Field::threads($seed + 3, 60, 2), array_map(fn (int $v): int => $v > 240 ? 150 : 0, range(0, 255)));
         $flecks = Lookup::bytes(Field::grain($seed + 4, 1.3), array_map(fn (int $v): int => $v > 250 ? 200 : 0, range(0, 255)));
 
-        return Lookup::tinted($mottle->lighter($fibres->lighter($flecks)), [$board->mixed($colours->at(1), 0.5), $board, $board->mixed($fleck, 0.25), $board->mixed($fleck, 0.6), $fleck]);
+        return Lookup::tinted($mottle->lighter($fibres->lighter($flecks)), [$board->mixed($pale, 0.14), $board, $board->mixed($dark, 0.1), $board->mixed($dark, 0.3), $fleck]);
     }
 }
