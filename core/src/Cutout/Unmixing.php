@@ -57,7 +57,7 @@ final class Unmixing
 
     private static function unmixed(Image $ink, Image $gone, Image $sure, Image $mixed, Image $difference): Image
     {
-        $colour = $ink->band(0, 3)->linear(1.0)->settled();
+        $colour = $ink->band(0, 3);
         $ground = self::carried($colour, $sure);
         $unlike = Lookup::bytes($difference, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted());
         $before = self::carried($colour, $unlike);
@@ -106,8 +106,9 @@ final class Unmixing
         $by = self::BLOCK;
         [$across, $down] = [intdiv($colour->width(), $by) + 3, intdiv($colour->height(), $by) + 3];
         $small = fn (Image $image): Image => Blur::gaussian($image->spread($by, $by, $across * $by, $down * $by)->shrunk($by), self::CARRIED / $by, 0.01);
-        $settled = $weight->settled();
-        $mean = $small($colour->multiplied($settled))->divided($small($settled)->linear(1.0, 1e-6))->settled();
+        // In whole numbers: a colour times its weight takes 16 bits.
+        $weighed = $small($colour->multiplied($weight));
+        $mean = $weighed->divided($small($weight->linearShort(257.0, 0.0))->linear(1 / 257, 1e-3))->linearByte(1.0)->settled();
 
         return $mean->zoomed($by)->crop($by, $by, $colour->width(), $colour->height());
     }
