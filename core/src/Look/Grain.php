@@ -14,8 +14,8 @@ final class Grain
     private const PPI = 300.0;
 
     /**
-     * Tiles of these sides are added up. Where one repeats the others do not, and no two meet again within ten feet, so no
-     * shift of the sum is like it by more than a quarter.
+     * Tiles of these sides, in pixels at 300 ppi, are added up. Where one repeats the others do not, and no two begin together again within 32 in
+     * (the least common multiple of their sides), so that on a sheet no shift of the sum is like it by much more than a quarter.
      */
     private const SIDES = [510, 570, 630, 690];
 

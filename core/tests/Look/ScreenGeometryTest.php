@@ -145,3 +145,17 @@ it('keeps the tone of a colour in several inks as well as the inks can', functio
     'four inks' => [['#101010', '#c8452c', '#e9c46a', '#f4f4f4'], '#a08060', null, 3.0], [['#101010', '#c8452c', '#e9c46a', '#f4f4f4'], '#603020', null, 3.0],
     'two light inks on black' => [['#ffffff', '#ffd040'], '#6a5c3c', '#000000', 3.0],
 ]);
+
+it('lays a grain that no shift within a sheet brings back', function (int $shift): void {
+    $levels = array_values((array) unpack('C*', Grain::over(Image::empty(3000, 80, 4), 0.01, 300, 5, [0, 0])->toBytes()));
+    $squares = $products = $count = 0;
+    for ($y = 0; $y < 80; $y += 4) {
+        for ($x = 0; $x + $shift < 3000; $x += 3) {
+            [$one, $other] = [$levels[$y * 3000 + $x] - 127.5, $levels[$y * 3000 + $x + $shift] - 127.5];
+            $products += $one * $other;
+            $squares += $one * $one;
+            $count++;
+        }
+    }
+    expect($count)->toBeGreaterThan(1000)->and($products / $squares)->toBeLessThan(0.33)->toBeGreaterThan(-0.2);
+})->with([510, 570, 630, 690, 1020, 1140, 2400]);
