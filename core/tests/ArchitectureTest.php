@@ -5,10 +5,10 @@ declare(strict_types=1);
 /** What each part of the core may lean on; imports run one way. */
 const MAY_USE = [
     'Measure' => [], 'Geometry' => [], 'Colour' => [], 'Raster' => ['Colour', 'Geometry'],
-    'Type' => ['Geometry'], 'Noise' => ['Raster'], 'Paper' => ['Noise', 'Raster', 'Colour'], 'Cutout' => ['Raster', 'Colour'], 'Look' => ['Raster', 'Colour', 'Cutout'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper', 'Cutout', 'Look', 'Raster'], 'Mask' => ['Geometry'], 'Texture' => ['Noise', 'Mask', 'Raster', 'Geometry', 'Colour'],
+    'Type' => ['Geometry'], 'Noise' => ['Raster'], 'Paper' => ['Noise', 'Raster', 'Colour'], 'Cutout' => ['Raster', 'Colour'], 'Look' => ['Noise', 'Raster', 'Colour', 'Cutout'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper', 'Cutout', 'Look', 'Raster'], 'Mask' => ['Geometry'], 'Texture' => ['Noise', 'Mask', 'Raster', 'Geometry', 'Colour'],
     'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
     'Asset' => ['Raster', 'Type', 'Geometry'],
-    'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look'],
+    'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look', 'Noise'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Edit' => ['Compose', 'Render', 'Artwork', 'Texture', 'Mask', 'Effect', 'Colour', 'Measure', 'Raster'],
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],

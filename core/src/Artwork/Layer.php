@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Effect\Effect;
+use TallCrow\Effect\LeavesNoFade;
+use TallCrow\Effect\Look\Airbrushed;
 use TallCrow\Mask\Mask;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Texture\Wear;
@@ -115,6 +117,20 @@ final readonly class Layer
             fn (EffectLine $line): Effect => $line->effect(),
             array_values(array_filter($this->effects, fn (EffectLine $line): bool => $line->on)),
         );
+    }
+
+    /** Whether a line of its own ends every fade in dots of solid ink. */
+    public function endsFades(): bool
+    {
+        return array_filter($this->liveEffects(), fn (Effect $effect): bool => $effect instanceof LeavesNoFade) !== [];
+    }
+
+    /** Whether half-transparent ink comes of its own lines: soft masks, weak ink, soft looks. */
+    public function fades(): bool
+    {
+        return ! $this->endsFades() && ($this->opacity < 1
+            || array_filter($this->liveMasks(), fn (Mask $mask): bool => $mask->isSoft()) !== []
+            || array_filter($this->liveEffects(), fn (Effect $effect): bool => $effect instanceof Airbrushed) !== []);
     }
 
     /** The layer as it is drawn: its copies as a group, and what is inked before it is bent as a piece of its own. */

@@ -52,6 +52,10 @@ final class LayerReader
 
         $layer = $source instanceof GroupSource ? Layer::group($id, $source->layers()) : Layer::piece($id, $source, $this->placement($node->child('placement')));
 
+        if ($layer->placement?->letters !== null && ! $source instanceof TextSource) {
+            $node->fault('is sized by its letters, which only words have; give it a width or a height', 'placement');
+        }
+
         return $layer
             ->withName($node->text('name', 80, ''))
             ->withOn($node->flag('on', true))
@@ -82,19 +86,24 @@ final class LayerReader
 
     public function placement(Reading $node): Placement
     {
-        $node = $node->knows('x', 'y', 'width', 'height', 'turn', 'flip');
-
-        if ($node->isNull('width') && $node->isNull('height')) {
+        $node = $node->knows('x', 'y', 'width', 'height', 'turn', 'flip', 'capitals', 'em');
+        [$width, $height, $capitals, $em] = array_map(fn (string $key): ?float => $node->isNull($key) ? null : $node->number($key, 0.01, 100), ['width', 'height', 'capitals', 'em']);
+        $ways = ($capitals === null ? 0 : 1) + ($em === null ? 0 : 1) + ($width === null && $height === null ? 0 : 1);
+        if ($ways === 0) {
             $node->fault('has neither a width nor a height; one of them is needed', 'width');
+        } elseif ($ways > 1) {
+            $node->fault('is sized in several ways: by the ink\'s width or height, by capitals or by the em; keep one of them', $capitals === null ? 'em' : 'capitals');
         }
 
         return new Placement(
             $node->number('x', -100, 100),
             $node->number('y', -100, 100),
-            $node->isNull('width') ? null : $node->number('width', 0.01, 100),
-            $node->isNull('height') ? null : $node->number('height', 0.01, 100),
+            $width,
+            $height,
             $node->number('turn', -360, 360, 0),
             $node->choice('flip', Flip::class, Flip::None),
+            $capitals !== null ? LetterSize::Capitals : ($em !== null ? LetterSize::Em : null),
+            $capitals ?? $em ?? 0.0,
         );
     }
 

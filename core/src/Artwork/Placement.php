@@ -18,6 +18,10 @@ final readonly class Placement
         public ?float $height,
         public float $turn,
         public Flip $flip,
+        /** Of words that are sized by their letters instead of their ink: what is told, and null where width or height tell. */
+        public ?LetterSize $letters = null,
+        /** Inches; of lines at their own size, where lines have several. */
+        public float $letterSize = 0.0,
     ) {}
 
     public function moved(float $dx, float $dy): self
@@ -34,6 +38,8 @@ final readonly class Placement
             $this->height === null ? null : $this->height * $by,
             $this->turn,
             $this->flip,
+            $this->letters,
+            $this->letterSize * $by,
         );
     }
 
@@ -61,14 +67,20 @@ final readonly class Placement
         return new self($this->x, $this->y, $width, $height, $this->turn, $this->flip);
     }
 
+    /** Words sized by their letters. */
+    public function lettered(LetterSize $by, float $inches): self
+    {
+        return new self($this->x, $this->y, null, null, $this->turn, $this->flip, $by, $inches);
+    }
+
     /** @return array<string, float|string|null> */
     public function toArray(): array
     {
-        return ['x' => $this->x, 'y' => $this->y, 'width' => $this->width, 'height' => $this->height, 'turn' => $this->turn, 'flip' => $this->flip->value];
+        return ($this->letters === null ? [] : [$this->letters->value => $this->letterSize]) + ['x' => $this->x, 'y' => $this->y, 'width' => $this->width, 'height' => $this->height, 'turn' => $this->turn, 'flip' => $this->flip->value];
     }
 
     private function with(float $x, float $y, ?float $turn = null, ?Flip $flip = null): self
     {
-        return new self($x, $y, $this->width, $this->height, $turn ?? $this->turn, $flip ?? $this->flip);
+        return new self($x, $y, $this->width, $this->height, $turn ?? $this->turn, $flip ?? $this->flip, $this->letters, $this->letterSize);
     }
 }

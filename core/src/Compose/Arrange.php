@@ -38,12 +38,29 @@ final readonly class Arrange
         if ($target === null) {
             throw ArrangeRefused::target();
         }
-        foreach ($boxes as $id => $box) {
-            $by = $id === $to ? 0.0 : $edge->of($target) - $edge->of($box);
+        $places = array_map($edge->of(...), $boxes);
+        $place = $edge->of($target);
+        if ($edge === Edge::Baseline) {
+            $places = array_map(fn (string $id): float => $this->baseline($artwork, $id, $boxes[$id]), array_combine(array_keys($boxes), array_keys($boxes)));
+            $place = match ($to) {
+                self::SELECTION => reset($places),
+                self::SHEET => $place,
+                default => $this->baseline($artwork, $to, $target),
+            };
+        }
+        foreach ($places as $id => $at) {
+            $by = $id === $to ? 0.0 : $place - $at;
             $artwork = self::moved($artwork, $id, $edge->isAcross() ? $by : 0.0, $edge->isAcross() ? 0.0 : $by);
         }
 
         return $artwork;
+    }
+
+    private function baseline(Artwork $artwork, string $id, Box $box): float
+    {
+        $layer = $artwork->layer($id);
+
+        return ($layer === null ? null : $this->placer->baseline($layer)) ?? $box->bottom;
     }
 
     /**

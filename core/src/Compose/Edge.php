@@ -16,6 +16,9 @@ enum Edge: string
     case Centre = 'centre';
     case Bottom = 'bottom';
 
+    /** Of the last line of words; the foot of all else. */
+    case Baseline = 'baseline';
+
     public function isAcross(): bool
     {
         return in_array($this, [self::Left, self::Middle, self::Right], true);
@@ -29,7 +32,7 @@ enum Edge: string
             self::Right => $box->right,
             self::Top => $box->top,
             self::Centre => $box->centreY(),
-            self::Bottom => $box->bottom,
+            self::Bottom, self::Baseline => $box->bottom,
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Look;
 
+use TallCrow\Noise\Bell;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Noise;
@@ -61,17 +62,8 @@ final class Grain
     /** The sum of many grains is a bell: each level goes where as much of the bell lies below it. */
     private static function levelled(Image $sum, float $deviation): Image
     {
-        $table = array_map(fn (int $level): int => (int) round(255 * self::below(($level - 127.5) / 32)), range(0, 255));
+        $table = array_map(fn (int $level): int => (int) round(255 * Bell::below(($level - 127.5) / 32)), range(0, 255));
 
         return Lookup::bytes($sum->linearByte(32 / $deviation, 127.5), $table);
-    }
-
-    /** The share of a bell that lies below so many deviations: Abramowitz and Stegun 26.2.17, within 1e-7. */
-    private static function below(float $z): float
-    {
-        $t = 1 / (1 + 0.2316419 * abs($z));
-        $tail = exp(-$z * $z / 2) / sqrt(2 * M_PI) * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
-
-        return $z > 0 ? 1 - $tail : $tail;
     }
 }

@@ -4,40 +4,38 @@ declare(strict_types=1);
 
 namespace TallCrow\Paper;
 
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 
 /** Rosettes as on a big cat: each a heart and a ring about it that is broken in some places, none like another. */
 final class AnimalSpots implements Paper
 {
-    /** Rosettes across the tile. */
-    private const ACROSS = 18;
+    /** Rosettes across a patch. */
+    private const ACROSS = 11;
 
     public static function kind(): string
     {
         return 'animal-spots';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         [$ground, $heart, $ring] = [$colours->hex(1), $colours->hex(0), $colours->hex(2)];
-        $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
-        $chance = fn (float $from, float $to): float => $from + ($to - $from) * $random->getInt(0, 1_000_000) / 1_000_000;
-        $cell = self::TILE / self::ACROSS;
+        $draw = Chance::seeded($seed);
+        $chance = $draw->of(...);
+        [$side, $count] = [$across * Patchwork::PATCH, $across * self::ACROSS];
+        // An even number of rows, since every second is shifted by half a step.
+        $rows = $count + $count % 2;
+        [$cell, $high] = [$side / $count, $side / $rows];
         $marks = '';
-        for ($i = 0; $i < self::ACROSS * self::ACROSS; $i++) {
-            $row = intdiv($i, self::ACROSS);
-            [$x, $y] = [($i % self::ACROSS + ($row % 2) / 2 + $chance(0.3, 0.7)) * $cell, ($row + $chance(0.35, 0.65)) * $cell];
+        for ($i = 0; $i < $count * $rows; $i++) {
+            $row = intdiv($i, $count);
+            [$x, $y] = [($i % $count + ($row % 2) / 2 + $chance(0.3, 0.7)) * $cell, ($row + $chance(0.35, 0.65)) * $high];
             $rosette = self::rosette($chance, $cell * $chance(0.28, 0.42), $heart, $ring);
-            foreach ([-self::TILE, 0, self::TILE] as $dx) {
-                foreach ([-self::TILE, 0, self::TILE] as $dy) {
-                    if (abs($x + $dx - self::TILE / 2) < self::TILE / 2 + $cell && abs($y + $dy - self::TILE / 2) < self::TILE / 2 + $cell) {
-                        $marks .= sprintf('<g transform="translate(%.1f %.1f)">%s</g>', $x + $dx, $y + $dy, $rosette);
-                    }
-                }
-            }
+            $marks .= Drawing::wrapped($rosette, $x, $y, $cell, $side);
         }
 
-        return Drawing::on($ground, $marks);
+        return Drawing::on($ground, $marks, $side);
     }
 
     /** @param  \Closure(float, float): float  $chance */

@@ -23,6 +23,9 @@ final class Catalogue
         Kraft::class,
         Ruled::class,
         Squared::class,
+        RetroFlowers::class,
+        Meadow::class,
+        BrushSlashes::class,
     ];
 
     /** @return array<string, class-string<Paper>> by kind */

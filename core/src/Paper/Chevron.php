@@ -14,7 +14,7 @@ final class Chevron implements Paper
         return 'chevron';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $all = $colours->atLeast(2);
         $count = count($all) * max(1, intdiv(24, count($all)));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Paper;
 
 use TallCrow\Noise\Field;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
@@ -16,8 +17,8 @@ final class Clouds implements Paper
         return 'clouds';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
-        return Lookup::tinted(Field::clouds($seed, 800, 6), $colours->atLeast(2));
+        return Lookup::tinted(Patchwork::wide(Field::clouds($seed, 800, 6), $seed, $across), $colours->atLeast(2));
     }
 }

@@ -14,11 +14,24 @@ use TallCrow\Raster\ImageFile;
  */
 final class Drawing
 {
-    public static function on(string $ground, string $marks): Image
+    public static function on(string $ground, string $marks, int $side = Paper::TILE): Image
     {
-        $side = Paper::TILE;
-
         return ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$side\" height=\"$side\"><rect width=\"$side\" height=\"$side\" fill=\"$ground\"/>$marks</svg>")->band(0, 3)->settled();
+    }
+
+    /** A mark at a place, and once more at every edge that it crosses, so that the page meets itself. */
+    public static function wrapped(string $mark, float $x, float $y, float $reach, int $side): string
+    {
+        $copies = '';
+        foreach ([-$side, 0, $side] as $dx) {
+            foreach ([-$side, 0, $side] as $dy) {
+                if (abs($x + $dx - $side / 2) < $side / 2 + $reach && abs($y + $dy - $side / 2) < $side / 2 + $reach) {
+                    $copies .= sprintf('<g transform="translate(%.1f %.1f)">%s</g>', $x + $dx, $y + $dy, $mark);
+                }
+            }
+        }
+
+        return $copies;
     }
 
     /** Marks of one unit, again and again across the tile. */

@@ -14,7 +14,7 @@ final class Gingham implements Paper
         return 'gingham';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $ink = $colours->hex(0);
         $unit = "<g fill=\"$ink\" fill-opacity=\"0.5\"><rect width=\"75\" height=\"150\"/><rect width=\"150\" height=\"75\"/></g>";

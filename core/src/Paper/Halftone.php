@@ -14,7 +14,7 @@ final class Halftone implements Paper
         return 'halftone-ramp';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $step = 20;
         $marks = '';

@@ -6,6 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Colour\Srgb;
 use TallCrow\Noise\Field;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
@@ -17,7 +18,7 @@ final class Kraft implements Paper
         return 'kraft';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         [$board, $pale, $dark] = [$colours->at(0), Srgb::of(255, 250, 240), Srgb::of(40, 28, 16)];
         // Of one colour, too, it has grain.
@@ -26,6 +27,8 @@ final class Kraft implements Paper
         $fibres = Lookup::bytes(Field::threads($seed + 3, 60, 2), array_map(fn (int $v): int => $v > 240 ? 150 : 0, range(0, 255)));
         $flecks = Lookup::bytes(Field::grain($seed + 4, 1.3), array_map(fn (int $v): int => $v > 250 ? 200 : 0, range(0, 255)));
 
-        return Lookup::tinted($mottle->lighter($fibres->lighter($flecks)), [$board->mixed($pale, 0.14), $board, $board->mixed($dark, 0.1), $board->mixed($dark, 0.3), $fleck]);
+        $levels = Patchwork::wide($mottle->lighter($fibres->lighter($flecks))->settled(), $seed, $across);
+
+        return Lookup::tinted($levels, [$board->mixed($pale, 0.14), $board, $board->mixed($dark, 0.1), $board->mixed($dark, 0.3), $fleck]);
     }
 }

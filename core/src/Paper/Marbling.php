@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Paper;
 
 use TallCrow\Noise\Field;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
@@ -16,10 +17,10 @@ final class Marbling implements Paper
         return 'marbling';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $all = $colours->atLeast(2);
 
-        return Lookup::tinted(Lookup::equalised(Field::clouds($seed, 800, 3)), array_merge(...array_fill(0, 6, [...$all, ...array_reverse($all)])));
+        return Lookup::tinted(Patchwork::wide(Lookup::equalised(Field::clouds($seed, 800, 3)), $seed, $across), array_merge(...array_fill(0, 6, [...$all, ...array_reverse($all)])));
     }
 }

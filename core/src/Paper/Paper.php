@@ -7,8 +7,9 @@ namespace TallCrow\Paper;
 use TallCrow\Raster\Image;
 
 /**
- * A patterned paper, made from a number and some colours and free of any licence. Its tile is three bands, TILE pixels
- * square, and meets itself at the edges; at a scale of 1 it is 8 inches wide.
+ * A patterned paper, made from a number and some colours and free of any licence. Its tile is three bands at 300 ppi,
+ * square, and meets itself at the edges. A pattern that repeats is TILE wide; one that grew, in which a repeat would be
+ * seen, is as many patches wide as it is asked for.
  */
 interface Paper
 {
@@ -18,5 +19,6 @@ interface Paper
 
     public static function kind(): string;
 
-    public static function tile(int $seed, Colours $colours): Image;
+    /** @param  int  $across  patches of Noise\Patchwork::PATCH pixels, for a paper that grew */
+    public static function tile(int $seed, Colours $colours, int $across): Image;
 }

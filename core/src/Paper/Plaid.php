@@ -14,7 +14,7 @@ final class Plaid implements Paper
         return 'plaid';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
         $bands = '';

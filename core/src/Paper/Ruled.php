@@ -14,7 +14,7 @@ final class Ruled implements Paper
         return 'ruled';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $side = self::TILE;
         $lines = Drawing::repeated("<rect y=\"96\" width=\"100\" height=\"4\" fill=\"{$colours->hex(0)}\"/>", 100, 100);

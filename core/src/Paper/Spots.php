@@ -14,7 +14,7 @@ final class Spots implements Paper
         return 'spots';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $spot = fn (int $x, int $y): string => "<circle cx=\"$x\" cy=\"$y\" r=\"36\" fill=\"{$colours->hex(0)}\"/>";
         $unit = $spot(50, 50).$spot(150, 150);

@@ -14,7 +14,7 @@ final class Squared implements Paper
         return 'squared';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $ink = $colours->hex(0);
         $unit = '';

@@ -14,7 +14,7 @@ final class Stripes implements Paper
         return 'stripes';
     }
 
-    public static function tile(int $seed, Colours $colours): Image
+    public static function tile(int $seed, Colours $colours, int $across): Image
     {
         $all = $colours->atLeast(2);
         $breadth = 100;

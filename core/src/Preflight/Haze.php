@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Artwork;
+use TallCrow\Edit\AsHalftone;
 use TallCrow\Edit\HardenMasks;
 use TallCrow\Edit\SetOpacity;
 use TallCrow\Mask\Mask;
@@ -53,6 +54,9 @@ final class Haze implements MendsOnSheet
     {
         $mends = [];
         foreach ($artwork->everyLayer() as $layer) {
+            if ($layer->on && $layer->role->prints() && $layer->fades()) {
+                $mends[] = Mend::by(sprintf('Print the fade of %s as halftone', $layer->called()), new AsHalftone([$layer->id]));
+            }
             if ($layer->on && $layer->role->prints() && $layer->opacity < 1) {
                 $mends[] = Mend::by(sprintf('Print %s at full strength', $layer->called()), new SetOpacity($layer->id, 1.0));
             }

@@ -24,6 +24,16 @@ trait Arithmetic
         return $this->operation('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus])]);
     }
 
+    /**
+     * As many bands as factors, each by its own: floating point. One band becomes several.
+     *
+     * @param  list<float>  $by
+     */
+    public function linearBands(array $by): self
+    {
+        return $this->operation('linear', [Boxed::doubles($by), Boxed::doubles(array_fill(0, count($by), 0.0))]);
+    }
+
     public function plus(self $other): self
     {
         return self::of(Vips::image('add', [$this, $other]));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
+use TallCrow\Artwork\LetterSize;
 use TallCrow\Artwork\Placement;
 use TallCrow\Effect\BendsOutline;
 use TallCrow\Effect\Effect;
@@ -43,12 +44,15 @@ final readonly class Fitting
 
     /**
      * @param  non-empty-list<Letter>  $letters  in any unit
+     * @param  float  $capital  how high a capital stands in that unit, of words
      * @return list<Letter> in inches, their middle at 0
      */
-    public function letters(array $letters): array
+    public function letters(array $letters, float $capital = 1.0): array
     {
         $shape = fn (float $x, float $y): array => $this->bent(array_map(fn (Letter $letter): Letter => $letter->transformed(Affine::scale($x, $y)), $letters));
-        [$made, $byX, $byY] = $this->sought(Letter::together($letters)->bounds(), $shape, fn (array $made): Box => Letter::together($made)->bounds());
+        [$made, $byX, $byY] = $this->placement->letters === null
+            ? $this->sought(Letter::together($letters)->bounds(), $shape, fn (array $made): Box => Letter::together($made)->bounds())
+            : $this->told($shape, $this->placement->letterSize / ($this->placement->letters === LetterSize::Em ? 1.0 : $capital));
         $box = Letter::together($made)->bounds();
         $last = Affine::shift(-$box->centreX(), -$box->centreY())->then(Affine::scale($byX, $byY));
 
@@ -111,6 +115,19 @@ final readonly class Fitting
         }
 
         return $letters;
+    }
+
+    /**
+     * Words whose letters tell their size, bent or not.
+     *
+     * @template T
+     *
+     * @param  \Closure(float, float): T  $shape
+     * @return array{T, float, float}
+     */
+    private function told(\Closure $shape, float $size): array
+    {
+        return [$shape($size, $size), 1.0, 1.0];
     }
 
     /**

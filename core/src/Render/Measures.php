@@ -14,6 +14,7 @@ use TallCrow\Type\MissingGlyphs;
 /** What a layer measures as it lies on the sheet, in inches. */
 final readonly class Measures
 {
+    /** @param  array<int, string>  $idle  why a line among the effects can do nothing here, by its number */
     private function __construct(
         public string $id,
         /** Its own name, or what its source is called. */
@@ -26,6 +27,12 @@ final readonly class Measures
         /** Of a raster: source pixels ÷ placed inches, the lesser way. */
         public ?float $ppi,
         public ?string $trouble,
+        /** Of words: their type size, and the height of their capitals. */
+        public ?float $em = null,
+        public ?float $capitals = null,
+        public array $idle = [],
+        /** Whether half-transparent ink comes of its own lines. */
+        public bool $fades = false,
     ) {}
 
     /** @return list<self> of every layer at any depth */
@@ -40,7 +47,13 @@ final readonly class Measures
             $placing = $placer->place($layer);
             $box = $placer->box($layer);
 
-            return new self($layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null);
+            $em = $placer->em($layer);
+
+            return new self(
+                $layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null,
+                $em, $em === null ? null : $em * $placer->capital($layer),
+                (new IdleLines($placer))->of($layer), $layer->fades(),
+            );
         } catch (AssetUnusable|MissingGlyphs|FontRefused $trouble) {
             return new self($layer->id, $layer->called(), null, null, null, null, $trouble->getMessage());
         }

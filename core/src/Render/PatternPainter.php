@@ -10,6 +10,7 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Inking\PatternPaint;
 use TallCrow\Geometry\Box;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Paper\Catalogue;
 use TallCrow\Paper\Colours;
 use TallCrow\Paper\Paper;
@@ -39,11 +40,12 @@ final readonly class PatternPainter
     {
         $kind = $paint->of;
         $colours = $paint->colours;
-        $key = sprintf('%s %d %s', $kind, $paint->seed, implode(' ', array_map(fn (Srgb $colour): string => $colour->toHex(), $colours)));
-        $whole = fn (): Image => $this->pictures->image("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours)));
         $scale = max(1, round($paint->scale * self::SCALES)) / self::SCALES;
-        $side = max(1, (int) round(Paper::TILE * $scale * $window->ppi / Paper::PPI));
-        $tile = $this->pictures->image("tile $key $side", fn (): Image => self::sized($whole(), $side));
+        $across = Patchwork::across($scale);
+        $key = sprintf('%s %d %d %s', $kind, $paint->seed, $across, implode(' ', array_map(fn (Srgb $colour): string => $colour->toHex(), $colours)));
+        $whole = $this->pictures->image("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours), $across));
+        $side = max(1, (int) round($whole->width() * $scale * $window->ppi / Paper::PPI));
+        $tile = $side === $whole->width() ? $whole : $this->pictures->image("tile $key $side", fn (): Image => self::sized($whole, $side));
         // Each letter of its own looks through at another place.
         $place = fn (float $at, float $shift, int $step): int => (int) round((round(($at + $shift + $number * $step * 0.7) / self::GRID) * self::GRID) * $window->ppi);
 
@@ -54,9 +56,6 @@ final readonly class PatternPainter
 
     private static function sized(Image $tile, int $side): Image
     {
-        if ($side === $tile->width()) {
-            return $tile;
-        }
         if ($side > $tile->width()) {
             return $tile->resized($side / $tile->width());
         }

@@ -67,6 +67,39 @@ final class Placer
         return $inking;
     }
 
+    /**
+     * The type size of words in inches, as far as warps leave it one size: of the first letter, before a line's own size.
+     */
+    public function em(Layer $layer): ?float
+    {
+        if (! $layer->source instanceof TextSource) {
+            return null;
+        }
+        $first = $this->place($layer)->letters[0] ?? null;
+        if ($first === null) {
+            return null;
+        }
+        $own = $this->words($layer->source, $layer)[0]->down ?? [0.0, 1.0];
+
+        return hypot(...$first->down) / max(1e-9, hypot(...$own));
+    }
+
+    /** How high a capital of a layer's words stands, in ems. */
+    public function capital(Layer $layer): float
+    {
+        return $layer->source instanceof TextSource ? $this->shelf->font($layer->source->font)->capHeight() : 1.0;
+    }
+
+    /** Inches from the sheet's top to the last baseline of words that lie straight; of all else to the foot of the ink. */
+    public function baseline(Layer $layer): ?float
+    {
+        $letters = $layer->source instanceof TextSource ? ($this->place($layer)->letters ?? []) : [];
+        $last = $letters === [] ? null : max(array_map(fn (Letter $letter): int => $letter->line, $letters));
+        $lines = array_values(array_filter($letters, fn (Letter $letter): bool => $letter->line === $last));
+
+        return $lines === [] ? $this->box($layer)?->bottom : array_sum(array_map(fn (Letter $letter): float => $letter->baseline, $lines)) / count($lines);
+    }
+
     /** The box about a piece as it lies, without rings and shadows; of a group or of copies the box about all of it. */
     public function box(Layer $layer): ?Box
     {
@@ -161,7 +194,7 @@ final class Placer
         $make = function () use ($source, $layer, $fitting): array {
             $letters = $this->words($source, $layer);
 
-            return $letters === [] ? [] : $fitting->letters($letters);
+            return $letters === [] ? [] : $fitting->letters($letters, $this->capital($layer));
         };
         if (strlen($source->text) < self::MANY) {
             return $make();

@@ -7,6 +7,7 @@ namespace TallCrow\Render;
 use TallCrow\Asset\Shelf;
 use TallCrow\Look\Grain;
 use TallCrow\Mask\Stroke;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
@@ -71,7 +72,7 @@ final readonly class WearPainter
     private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
     {
         if ($wear->asItIs && $wear->isPicture()) {
-            $marks = fn (): Image => WearTile::make($this->marks($wear), $wear, range(0, 255), $frame->ppi);
+            $marks = fn (): Image => WearTile::make(WearTile::sized($this->marks($wear), $wear), range(0, 255), $frame->ppi);
 
             return $this->laid($this->pictures->image(sprintf('marks %s %.4f', $this->name($wear), $frame->ppi), $marks), $wear, $frame, $x, $y);
         }
@@ -85,7 +86,7 @@ final readonly class WearPainter
         }
         $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
-        return $this->laid($this->pictures->image($key, fn (): Image => WearTile::make($this->field($wear), $wear, $table, $frame->ppi)), $wear, $frame, $x, $y);
+        return $this->laid($this->pictures->image($key, fn (): Image => WearTile::make($this->sized($wear), $table, $frame->ppi)), $wear, $frame, $x, $y);
     }
 
     /**
@@ -101,15 +102,18 @@ final readonly class WearPainter
             $ramp = $wear->isPicture() ? WearTile::CRISP : WearTile::RAMP;
             $piece = ($ink->coarse)($edges ? WornInk::EDGES_PPI : WornInk::PPI);
             if ($piece === null || $piece->image->range()[1] <= 0) {
-                return json_encode(WearTile::cut(Histogram::of($this->field($wear)), $amount, $ramp), JSON_THROW_ON_ERROR);
+                return json_encode(WearTile::cut(Histogram::of($this->sized($wear)), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
             if (! $edges) {
                 return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
+            // Clear all about, so that the ink's own rim is an edge, too.
+            $margin = $this->margin($wear, WornInk::EDGES_PPI);
+            $frame = $piece->frame->grown($margin);
             $finer = WornInk::FINER;
-            $alpha = $piece->image->zoomed($finer)->settled();
+            $alpha = $piece->image->embed($margin, $margin, $frame->width, $frame->height)->zoomed($finer)->settled();
 
-            return json_encode(WearTile::cut(Histogram::summedBy($alpha, $this->chippable($wear, $piece->frame->finer($finer), $alpha, $x, $y)), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut(Histogram::summedBy($alpha, $this->chippable($wear, $frame->finer($finer), $alpha, $x, $y)), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);
@@ -126,13 +130,15 @@ final readonly class WearPainter
     private function weighed(Wear $wear, Piece $ink, float $x, float $y): array
     {
         $sums = array_fill(0, 256, 0.0);
-        $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $ink->image->area())));
+        $frame = $ink->frame->finer(WornInk::FINER_LOOK);
+        $alpha = $ink->image->zoomed(WornInk::FINER_LOOK)->settled();
+        $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $alpha->area())));
         for ($look = 0; $look < $looks; $look++) {
             $tile = $this->pictures->image(
-                sprintf('look %s %.3f %d', $this->name($wear), $ink->frame->ppi, $look),
-                fn (): Image => WearTile::glimpsed($this->field($wear), $wear, $ink->frame->ppi, $look),
+                sprintf('look %s %.3f %d', $this->name($wear), $frame->ppi, $look),
+                fn (): Image => WearTile::glimpsed($this->sized($wear), $frame->ppi, $look),
             );
-            foreach (Histogram::summedBy($ink->image, $this->laid($tile, $wear, $ink->frame, $x, $y, mixed: false)) as $level => $sum) {
+            foreach (Histogram::summedBy($alpha, $this->laid($tile, $wear, $frame, $x, $y, mixed: false)) as $level => $sum) {
                 $sums[$level] += $sum;
             }
         }
@@ -144,7 +150,7 @@ final readonly class WearPainter
     private function chippable(Wear $wear, Frame $frame, Image $alpha, float $x, float $y): Image
     {
         $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
-            $whole = WearTile::sized($this->field($wear), $wear);
+            $whole = $this->sized($wear);
 
             return $whole->shrunkBy($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
         });
@@ -183,8 +189,17 @@ final readonly class WearPainter
                 return MarksOfPicture::field($this->shelf->picture($wear->file)->pixels());
             }
 
-            return Catalogue::classes()[$wear->texture]::field($wear->seed);
+            return Catalogue::field($wear->texture, $wear->seed, $wear->scale);
         });
+    }
+
+    private function sized(Wear $wear): Image
+    {
+        if (abs($wear->scale - 1) < 1e-6) {
+            return WearTile::sized($this->field($wear), $wear);
+        }
+
+        return $this->pictures->image('sized '.$this->name($wear), fn (): Image => WearTile::sized($this->field($wear), $wear)->settled());
     }
 
     private static function chipping(Wear $wear, float $ppi): float
@@ -206,7 +221,7 @@ final readonly class WearPainter
 
     private function origin(Wear $wear): string
     {
-        return $wear->texture === Catalogue::PICTURE ? $this->shelf->fingerprint($wear->file) : "{$wear->texture} {$wear->seed}";
+        return $wear->texture === Catalogue::PICTURE ? $this->shelf->fingerprint($wear->file) : sprintf('%s %d %d', $wear->texture, $wear->seed, Patchwork::across($wear->scale));
     }
 
     private function name(Wear $wear): string

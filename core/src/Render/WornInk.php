@@ -14,10 +14,13 @@ final readonly class WornInk
     public const PPI = 25.0;
 
     /** How often the texture is looked at, at most, each time at other places. */
-    public const LOOKS = 8;
+    public const LOOKS = 4;
+
+    /** So much finer the texture is looked at than the ink. */
+    public const FINER_LOOK = 3;
 
     /** As many pixels of ink in all looks together give the share to a few parts in a thousand. */
-    public const ENOUGH = 200_000;
+    public const ENOUGH = 400_000;
 
     /** Where wear follows edges, so much finer the texture is looked at than the ink. */
     public const FINER = 4;

@@ -5,14 +5,23 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
-use TallCrow\Raster\Blur;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\Lookup;
 
 /** A sheet that lay folded in the drawer: creases both ways, broken and frayed. */
-final class FoldLines implements Texture
+final class FoldLines implements WideTexture
 {
+    /** Pixels between two creases, and by how many one may lie off. */
+    private const APART = 1200;
+
+    private const ASTRAY = 280;
+
+    /** By so many pixels any two distances between lines differ. */
+    private const DIFFER = 40;
+
+    private const TRIES = 500;
+
     public static function kind(): string
     {
         return 'fold-lines';
@@ -25,25 +34,70 @@ final class FoldLines implements Texture
 
     public static function field(int $seed): Image
     {
+        return self::wide($seed, self::TILE);
+    }
+
+    public static function wide(int $seed, int $side): Image
+    {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
-        $side = self::TILE;
-        $lines = '';
-        foreach ([0.25, 0.75] as $at) {
-            foreach ([true, false] as $across) {
-                $place = (int) ($side * $at) + $random->getInt(-160, 160);
-                foreach ([[7, 255]] as [$breadth, $level]) {
-                    $lines .= sprintf('<rect %1$s="%2$d" %3$s="%4$d" %5$s="%6$d" fill="rgb(%7$d,%7$d,%7$d)" />', $across ? 'y' : 'x', $place - intdiv($breadth, 2), $across ? 'height' : 'width', $breadth, $across ? 'width' : 'height', $side, $level);
+        [$across, $down] = [self::places($random, $side), self::places($random, $side)];
+        // The crease itself is broken; about it the ink is rubbed off where the cloth stood high, here more and there less.
+        $crease = self::lines($across, $down, $side, 3.2, 255.0);
+        $rubbed = self::lines($across, $down, $side, 36.0, 214.0);
+        $fine = Lookup::equalised(Field::clouds($seed, 120, 4)->linearByte(0.6)->plus(Field::grain($seed, 1.8)->linearByte(0.4))->linearByte(1))->settled();
+        $high = $side === self::TILE ? $fine : Patchwork::wide($fine, $seed, intdiv($side, Patchwork::PATCH));
+        $stretches = Lookup::equalised(Field::clouds($seed + 7, 480, 2))->linearByte(0.75, 64)->settled()->tiled(0, 0, $side, $side);
+        $grain = Field::grain($seed + 3, 1.2)->linearByte(0.12)->settled()->tiled(0, 0, $side, $side);
+
+        return Lookup::equalised($crease->times($stretches)->linearByte(0.55)->plus($high->linearByte(0.25))->linearByte(1)->lighter($rubbed->times($high)->times($stretches)->linearByte(0.9))->lighter($grain))->settled();
+    }
+
+    /**
+     * Where lines lie, each about as far from the next as a hand folds. No two pairs are equally far apart: laid over itself at any shift, the sheet
+     * has one line at most upon another.
+     *
+     * @return list<int>
+     */
+    private static function places(\Random\Randomizer $random, int $side): array
+    {
+        $count = max(1, (int) round($side / self::APART));
+        $places = [];
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $places = array_map(fn (int $i): int => (int) (($i + 0.5) * $side / $count) + $random->getInt(-self::ASTRAY, self::ASTRAY), range(0, $count - 1));
+            $apart = [];
+            foreach ($places as $i => $one) {
+                foreach (array_slice($places, $i + 1) as $other) {
+                    $apart[] = $other - $one;
                 }
             }
+            sort($apart);
+            $steps = array_map(fn (int $less, int $more): int => $more - $less, array_slice($apart, 0, -1), array_slice($apart, 1));
+            if ($steps === [] || min($steps) > self::DIFFER) {
+                break;
+            }
         }
-        $page = ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$side\" height=\"$side\"><rect width=\"$side\" height=\"$side\"/>$lines</svg>")->band(0)->settled();
-        $margin = 160;
-        $wide = $page->tiled($margin, $margin, $side + 2 * $margin, $side + 2 * $margin)->settled();
-        // The crease itself is broken; about it the ink is rubbed off where the cloth stood high.
-        $crease = Blur::gaussian($page, 1.5, 0.05);
-        $rubbed = Blur::wide($wide, 36)->crop($margin, $margin, $side, $side)->linearByte(11.0);
-        $high = Lookup::equalised(Field::clouds($seed, 120, 4)->linearByte(0.6)->plus(Field::grain($seed, 1.8)->linearByte(0.4))->linearByte(1))->settled();
 
-        return Lookup::equalised($crease->linearByte(0.55)->plus($high->linearByte(0.25))->linearByte(1)->lighter($rubbed->times($high)->linearByte(0.82))->lighter(Field::grain($seed + 3, 1.2)->linearByte(0.12)))->settled();
+        return $places;
+    }
+
+    /**
+     * Soft lines both ways, as strong as their nearest.
+     *
+     * @param  list<int>  $across
+     * @param  list<int>  $down
+     */
+    private static function lines(array $across, array $down, int $side, float $sigma, float $most): Image
+    {
+        $row = function (array $places) use ($side, $sigma, $most): string {
+            $bytes = '';
+            for ($x = 0; $x < $side; $x++) {
+                $near = min($side, ...array_map(fn (int $place): int => min(abs($x - $place), $side - abs($x - $place)), $places));
+                $bytes .= chr((int) round($most * exp(-$near ** 2 / 2 / $sigma ** 2)));
+            }
+
+            return $bytes;
+        };
+
+        return Image::raw($row($across), $side, 1, 1)->zoomed(1, $side)->lighter(Image::raw($row($down), 1, $side, 1)->zoomed($side, 1));
     }
 }

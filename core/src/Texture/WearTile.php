@@ -6,6 +6,7 @@ namespace TallCrow\Texture;
 
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Sampling;
 
 /**
  * Turns a texture's field into the tile of ink that is taken, at any ppi. The cut is always made at print resolution
@@ -30,13 +31,14 @@ final class WearTile
     }
 
     /**
-     * One 8-bit band, 255 where the ink goes. Its side is the field's × scale at the ppi, to the nearest pixel.
+     * One 8-bit band, 255 where the ink goes. Its side is the field's at the ppi, to the nearest pixel.
      *
+     * @param  Image  $sized  of sized()
      * @param  list<int>  $table  of cut()
      */
-    public static function make(Image $field, Wear $wear, array $table, float $ppi): Image
+    public static function make(Image $sized, array $table, float $ppi): Image
     {
-        $worn = Lookup::bytes(self::sized($field, $wear), $table);
+        $worn = Lookup::bytes($sized, $table);
         $side = max(1, (int) round($worn->width() * $ppi / Texture::PPI));
 
         return $worn->shrunkBy($worn->width() / $side);
@@ -46,24 +48,11 @@ final class WearTile
      * The field as it lies at a low ppi, where each pixel is one of those that it stands for, by chance: levels are as
      * common as they were, and no pattern of the field falls in step with the grid.
      */
-    public static function glimpsed(Image $field, Wear $wear, float $ppi, int $seed): Image
+    public static function glimpsed(Image $sized, float $ppi, int $seed): Image
     {
-        [$width, $height, $bytes] = [$field->width(), $field->height(), $field->toBytes()];
-        $across = max(1, (int) round(round($width * $wear->scale) * $ppi / Texture::PPI));
-        $down = max(1, (int) round(round($height * $wear->scale) * $ppi / Texture::PPI));
-        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
-        $chance = $random->getBytes(2 * $across * $down);
-        $seen = '';
-        for ($j = 0, $at = 0; $j < $down; $j++) {
-            for ($i = 0; $i < $across; $i++, $at += 2) {
-                $x = (int) (($i + ord($chance[$at]) / 256) * $width / $across);
-                $y = (int) (($j + ord($chance[$at + 1]) / 256) * $height / $down);
-                $seen .= $bytes[$y * $width + $x];
-            }
-        }
-        $image = Image::raw($seen, $across, $down, 1);
+        $side = fn (int $pixels): int => max(1, (int) round($pixels * $ppi / Texture::PPI));
 
-        return $wear->inverted ? $image->inverted() : $image;
+        return Sampling::jittered($sized, $side($sized->width()), $side($sized->height()), $seed)->settled();
     }
 
     /**

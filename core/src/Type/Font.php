@@ -15,6 +15,11 @@ final class Font
 
     private const MOST_FEATURES = 200;
 
+    private const FLAT = ['H', 'I', 'E', 'X', 'ה', 'א', '1', 'n'];
+
+    /** Ems, of a font without any of these; common practice. */
+    private const USUAL_CAPITAL = 0.7;
+
     /** HarfBuzz's hb_direction_t. */
     private const LEFT_TO_RIGHT = 4;
 
@@ -162,6 +167,19 @@ final class Font
         }
 
         return array_values(array_unique($found));
+    }
+
+    /** How high a plain capital stands above the baseline, in ems: the letter H, or else another flat one. */
+    public function capHeight(): float
+    {
+        foreach (self::FLAT as $letter) {
+            $glyph = $this->shape($letter)[0] ?? null;
+            if ($glyph !== null && $glyph->id !== 0 && ! $this->outline($glyph->id)->isEmpty()) {
+                return max(0.01, -$this->outline($glyph->id)->bounds()->top);
+            }
+        }
+
+        return self::USUAL_CAPITAL;
     }
 
     /** @throws FontRefused */

@@ -48,9 +48,9 @@ it('sends each operation as it reads it', function (array $sent): void {
     expect($read->toArray())->toEqual($sent)->and(Operations::read([$read->toArray()])[0])->toEqual($read)->and(Operations::classes()[$sent['op']])->toBe($read::class);
 })->with([
     [['op' => 'move', 'ids' => ['a', 'b'], 'dx' => 0.5, 'dy' => -1.0]], [['op' => 'scale', 'ids' => ['a'], 'by' => 2.0]], [['op' => 'turn', 'ids' => ['a'], 'degrees' => -12.5]],
-    [['op' => 'flip', 'ids' => ['a'], 'way' => 'down']], [['op' => 'align', 'ids' => ['a', 'b'], 'edge' => 'left', 'to' => 'sheet']], [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'across', 'gap' => null]],
+    [['op' => 'flip', 'ids' => ['a'], 'way' => 'down']], [['op' => 'size-by', 'ids' => ['w'], 'by' => 'em', 'size' => null]], [['op' => 'align', 'ids' => ['a', 'b'], 'edge' => 'left', 'to' => 'sheet']], [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'across', 'gap' => null]],
     [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a']]],
-    [['op' => 'reorder', 'id' => 'a', 'to' => 3]], [['op' => 'stretch', 'id' => 'a']], [['op' => 'put-in-order', 'id' => 'a']], [['op' => 'shield', 'id' => 'a']], [['op' => 'harden-masks', 'id' => 'a']],
+    [['op' => 'reorder', 'id' => 'a', 'to' => 3]], [['op' => 'stretch', 'id' => 'a']], [['op' => 'put-in-order', 'id' => 'a']], [['op' => 'shield', 'id' => 'a']], [['op' => 'harden-masks', 'id' => 'a']], [['op' => 'as-halftone', 'ids' => ['a']]],
     [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]],
     [['op' => 'add-repeat', 'id' => 'a', 'kind' => 'stack']], [['op' => 'add-mask', 'id' => 'a', 'mask' => ['kind' => 'clip', 'layer' => 'b', 'inverted' => false, 'joining' => 'within', 'on' => true]]],
     [['op' => 'set-opacity', 'id' => 'a', 'opacity' => 0.5]], [['op' => 'set-blend', 'id' => 'a', 'blend' => 'soft-light']], [['op' => 'set-role', 'id' => 'a', 'role' => ['kind' => 'knockout', 'gap' => 0.1, 'join' => 'mitre', 'from' => ['b'], 'sets' => true, 'whole' => false]]],

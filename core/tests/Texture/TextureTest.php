@@ -26,7 +26,9 @@ function wear(string $texture, float $amount, float $scale = 1.0, bool $inverted
 
 function worn_tile(Image $field, Wear $wear, float $ppi): Image
 {
-    return WearTile::make($field, $wear, WearTile::cut(Histogram::of(WearTile::sized($field, $wear)), $wear->amount), $ppi);
+    $sized = WearTile::sized($field, $wear);
+
+    return WearTile::make($sized, WearTile::cut(Histogram::of($sized), $wear->amount), $ppi);
 }
 
 /** Mean step from one column to the next: across the seam it must be as inside. */

@@ -21,13 +21,20 @@ const gap = ref<number | null>(null);
 const by = ref(1.1);
 const count = computed(() => selection.ids.length);
 const ppi = computed(() => sheet.artwork?.sheet.ppi ?? 300);
-const edges: Record<Edge, string> = { left: 'left edges', middle: 'middles, across', right: 'right edges', top: 'top edges', centre: 'middles, down', bottom: 'bottom edges' };
+const edges: Record<Edge, string> = { left: 'left edges', middle: 'middles, across', right: 'right edges', top: 'top edges', centre: 'middles, down', bottom: 'bottom edges', baseline: 'baselines' };
+const capitals = computed(() => selection.ids.map((id) => sheet.measures.get(id)?.capitals ?? null).find((one) => one !== null) ?? null);
+const tall = ref<number | null>(null);
 const targets = computed<Record<string, string>>(() => ({
     ...(count.value > 1 ? { selection: 'one another' } : {}),
     sheet: 'the sheet',
     ...Object.fromEntries((sheet.artwork?.layers ?? []).filter((layer) => count.value > 1 || layer.id !== selection.chosen).map((layer) => [layer.id, sheet.called(layer.id)])),
 }));
 const target = computed(() => (to.value in targets.value ? to.value : count.value > 1 ? 'selection' : 'sheet'));
+
+async function matchCapitals(): Promise<void> {
+    await allRead();
+    await sheet.operate({ op: 'size-by', ids: selection.ids, by: 'capitals', size: tall.value ?? capitals.value });
+}
 
 async function space(): Promise<void> {
     await allRead();
@@ -56,6 +63,10 @@ async function space(): Promise<void> {
             <p class="sentence">
                 Size all to <QuantityToken :value="by" kind="share" :least="0.02" :most="50" label="size of all" @change="by = $event" />
                 <button type="button" class="plain-button" @click="sheet.operate({ op: 'scale', ids: selection.ids, by })">Size</button>
+            </p>
+            <p v-if="capitals !== null" class="sentence">
+                Make capitals <QuantityToken :value="tall ?? capitals" kind="length" :least="0.05" :most="40" :ppi="ppi" label="height of capitals" @change="tall = $event" /> tall
+                <button type="button" class="plain-button" @click="matchCapitals">Match</button>
             </p>
             <p class="arrange-rest">
                 <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'across' })">Flip across</button>

@@ -10,6 +10,7 @@ import FontToken from '../tokens/FontToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import WordToken from '../tokens/WordToken.vue';
 import { useShop } from '../server/queries';
+import { useSheet } from '../stores/sheet';
 import { phrasesOf } from '../words/choices';
 import { label, parts } from '../words/lines';
 import { valueOf, withValues, type EffectLine, type Layer, type Parameter, type Value } from '../types';
@@ -18,6 +19,8 @@ const props = defineProps<{ effect: EffectLine; layer: Layer; index: number; ppi
 const emit = defineEmits<{ change: [effect: EffectLine] }>();
 
 const shop = useShop();
+const sheet = useSheet();
+const idle = computed(() => sheet.measures.get(props.layer.id)?.idle.find((one) => one.line === props.index)?.why ?? '');
 const sentence = computed(() => parts(props.effect, shop.effect(props.effect.kind)?.parameters ?? []));
 const words = computed(() => (props.layer.source.kind === 'text' ? props.layer.source.text : ''));
 /** The features that the text's own font has, where the line asks for one of them. */
@@ -44,5 +47,10 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
             <QuantityToken v-else :value="Number(valueOf(effect, part.name))" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="said(part)" @change="set(part.name, $event)" />
         </template>
         <template v-if="effect.kind === 'straighten'">, or <CornersToken :effect="effect" :layer="layer.id" :line="index" @change="emit('change', withValues(effect, $event))" /></template>
+        <small v-if="idle" class="idle-line">{{ idle }}</small>
     </span>
 </template>
+
+<style>
+.idle-line { display: block; color: var(--faded); font-size: 12px; font-style: italic; }
+</style>

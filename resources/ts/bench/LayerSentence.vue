@@ -42,6 +42,31 @@ function place(changes: Partial<Placement>): void {
     void sheet.changeLayer(props.layer.id, (layer) => (layer.placement ? { ...layer, placement: { ...layer.placement, ...changes } } : layer));
 }
 
+type Way = 'width' | 'height' | 'capitals' | 'em';
+const sizes: Record<Way, { label: string; phrase: string }> = {
+    width: { label: 'width', phrase: 'wide' },
+    height: { label: 'height', phrase: 'tall' },
+    capitals: { label: 'height of capitals', phrase: 'tall in its capitals' },
+    em: { label: 'type size', phrase: 'type size' },
+};
+const phrases = Object.fromEntries(Object.entries(sizes).map(([way, { phrase }]) => [way, phrase]));
+/** What alone tells the size of words; null for all else, and for words stretched both ways. */
+const way = computed<Way | null>(() => {
+    const place = props.layer.placement;
+    if (props.layer.source.kind !== 'text' || !place || (place.width !== null && place.height !== null)) {
+        return null;
+    }
+    return (['capitals', 'em', 'width', 'height'] as const).find((one) => typeof place[one] === 'number') ?? null;
+});
+
+function sizeBy(to: Way): void {
+    if (to === 'capitals' || to === 'em') {
+        void sheet.operate({ op: 'size-by', ids: [props.layer.id], by: to, size: null });
+    } else {
+        place({ width: null, height: null, capitals: null, em: null, [to]: measure.value?.[to] ?? 1 });
+    }
+}
+
 const lower = computed(() => below(sheet.artwork?.layers ?? [], props.layer.id));
 
 function from(id: string, on: boolean): void {
@@ -84,12 +109,16 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
         <template v-else>{{ sheet.called(layer.id) }}: {{ layer.source.layers.length }} pieces</template>
 
         <template v-if="layer.placement">
-            <template v-if="layer.placement.width !== null">
+            <template v-if="way">
+                <QuantityToken :value="layer.placement[way] ?? 0" kind="length" :least="0.05" :most="60" :ppi="ppi" :label="sizes[way].label" @change="place({ [way]: $event })" />
+                {{ ' ' }}<ChoiceToken :value="way" :choices="Object.keys(sizes)" :words="phrases" label="what tells the size" @change="sizeBy($event as Way)" />
+            </template>
+            <template v-if="!way && layer.placement.width !== null">
                 <QuantityToken :value="layer.placement.width" kind="length" :least="0.05" :most="60" :ppi="ppi" label="width" @change="place({ width: $event })" />
                 {{ ' ' }}<button v-if="layer.placement.height === null" type="button" class="token" title="Size it by its height instead" aria-label="sized by its width; size by height" @click="place({ width: null, height: measure?.height ?? 1 })">wide</button>
                 <template v-else>wide{{ ' ' }}</template>
             </template>
-            <template v-if="layer.placement.height !== null">
+            <template v-if="!way && layer.placement.height !== null">
                 {{ layer.placement.width === null ? '' : 'by' }} <QuantityToken :value="layer.placement.height" kind="length" :least="0.05" :most="60" :ppi="ppi" label="height" @change="place({ height: $event })" />
                 {{ ' ' }}<button v-if="layer.placement.width === null" type="button" class="token" title="Size it by its width instead" aria-label="sized by its height; size by width" @click="place({ width: measure?.width ?? 1, height: null })">tall</button>
                 <button v-else type="button" class="token" title="Let the height follow the width" aria-label="stretched; let the height follow" @click="place({ height: null })">tall</button>
@@ -115,6 +144,7 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
 
         <div v-if="layer.placement" class="readout measure">
             <span>{{ readout }}</span>
+            <button v-if="measure?.fades" type="button" class="token" title="Half-transparent ink stays here. End the fade in dots of solid ink." @click="sheet.operate({ op: 'as-halftone', ids: [layer.id] })">print the fade as halftone</button>
         </div>
         <div v-if="layer.placement" class="readout measure lie">
             <span>at <QuantityToken :value="layer.placement.x" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre from the left" @change="place({ x: $event })" />

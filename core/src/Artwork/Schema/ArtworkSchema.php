@@ -25,8 +25,8 @@ final class ArtworkSchema
         'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear',
     ];
 
-    /** Keys that are not in every written object: a group has no placement, and few layers are repeated. */
-    private const OPTIONAL = ['layer' => ['placement', 'repeat']];
+    /** Keys that are not in every written object: a group has no placement, few layers are repeated, and few words are sized by their letters. */
+    private const OPTIONAL = ['layer' => ['placement', 'repeat'], 'placement' => ['capitals', 'em']];
 
     /**
      * @param  bool  $complete  as files are written, with every key, or as they are read
@@ -67,7 +67,7 @@ final class ArtworkSchema
             ],
             'role' => $kinds($layers->role(...), LayerReader::ROLES),
             'source' => $kinds(fn (Reading $node): mixed => SourceReader::read($node, $none), SourceReader::KINDS),
-            'placement' => $one($layers->placement(...)),
+            'placement' => $one($layers->placement(...), 'placement'),
             'effectLine' => $kinds($effects->line(...), array_keys(Catalogue::classes())),
             'mask' => $kinds(MaskReader::read(...), MaskReader::kinds()),
             'stroke' => $one(MaskReader::stroke(...)),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Look;
 
 use TallCrow\Colour\Srgb;
-use TallCrow\Effect\Looks;
+use TallCrow\Effect\LeavesNoFade;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Dots;
@@ -14,7 +14,7 @@ use TallCrow\Raster\Image;
 
 /** A whole picture in one to four solid inks, each screened at an angle of its own, the darkest first; the colours of the
  * picture are matched by how much of each ink they hold. */
-final readonly class HalftoneInks implements Looks
+final readonly class HalftoneInks implements LeavesNoFade
 {
     /** @param  list<Srgb>  $inks */
     private function __construct(private array $inks, private float $lpi, private float $angle, private Dots $dots) {}

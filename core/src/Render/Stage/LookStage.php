@@ -53,6 +53,9 @@ final readonly class LookStage implements Stage
             return null;
         }
         $ink = $piece->image->embed($piece->frame->left - $wide->left, $piece->frame->top - $wide->top, $wide->width, $wide->height)->settled();
+        if ($layer->opacity < 1 && $layer->endsFades()) {
+            $ink = $ink->withAlpha($ink->alpha()->linearByte($layer->opacity))->settled();
+        }
         $whole = fn (): ?Image => $this->small($layer, $scene);
         foreach ($looks as $look) {
             $ink = $look->look($ink, $wide->ppi, [$wide->left, $wide->top], $whole)->settled();

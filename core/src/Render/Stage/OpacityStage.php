@@ -9,7 +9,7 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Scene;
 
-/** Prints a layer weaker. */
+/** Prints a layer weaker, unless its looks have screened it already. */
 final readonly class OpacityStage implements Stage
 {
     public function __construct(private Stage $before) {}
@@ -18,6 +18,6 @@ final readonly class OpacityStage implements Stage
     {
         $piece = $this->before->paint($layer, $window, $scene);
 
-        return $piece === null || $layer->opacity >= 1 ? $piece : $piece->with($piece->image->withAlpha($piece->image->alpha()->linearByte($layer->opacity)));
+        return $piece === null || $layer->opacity >= 1 || $layer->endsFades() ? $piece : $piece->with($piece->image->withAlpha($piece->image->alpha()->linearByte($layer->opacity)));
     }
 }

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Noise;
+
+use TallCrow\Raster\Histogram;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
+
+/**
+ * Makes of a field that meets itself at its edges a wider one in which nothing is seen twice: three layers of square
+ * patches, each cut from the field at a place of its own, run into one another where the patches of one layer end.
+ *
+ * The levels are blended as a bell that keeps its spread and then brought back to the field's own, so that no place is
+ * greyer than another (E. Heitz, F. Neyret, "High-Performance By-Example Noise using a Histogram-Preserving Blending
+ * Operator", 2018).
+ */
+final class Patchwork
+{
+    /** Pixels: 5 in at 300 ppi. */
+    public const PATCH = 1500;
+
+    /** Patches across that make 20 in of a field at its own size. */
+    private const ACROSS = 4;
+
+    private const MOST = 6;
+
+    private const LAYERS = 3;
+
+    /** How fast one layer gives way to another; the rest of a patch is the field as it is. */
+    private const SUDDEN = 5.0;
+
+    /** Patches are taken at whole steps of this many pixels, so that a weave or a screen goes on across their borders. */
+    private const STEP = 60;
+
+    /** Deviations of the bell that are told apart, either way. */
+    private const DEVIATIONS = 4.5;
+
+    /** How many patches across a field needs to fill 20 in when it is shown at a scale. */
+    public static function across(float $scale): int
+    {
+        return max(1, min(self::MOST, (int) ceil(self::ACROSS / max(0.1, $scale) - 0.01)));
+    }
+
+    /**
+     * @param  Image  $field  one 8-bit band, square, its side a whole number of STEP
+     * @return Image of so many patches a side, that meets itself at its edges, too
+     */
+    public static function wide(Image $field, int $seed, int $across = self::ACROSS): Image
+    {
+        $side = $across * self::PATCH;
+        $levels = Histogram::of($field);
+        $bell = $field->operation('maplut', [Image::floats(pack('g*', ...self::deviations($levels)), 256, 1, 1)])->settled();
+        $weights = self::weights();
+        $sum = null;
+        for ($layer = 0; $layer < self::LAYERS; $layer++) {
+            $shift = $layer * intdiv(self::PATCH, self::LAYERS);
+            $weight = $weights->tiled($shift, $shift, $side, $side);
+            $part = self::patches($bell, $seed * self::LAYERS + $layer, $across)->tiled($shift, $shift, $side, $side)->multiplied($weight);
+            $sum = $sum === null ? $part : $sum->plus($part);
+        }
+
+        return Lookup::shortsToBytes($sum->linearShort(65535 / 2 / self::DEVIATIONS, 32767.5), self::back($levels))->settled();
+    }
+
+    /** Each patch is the same however many there are, so that a change of scale moves little. */
+    private static function patches(Image $bell, int $seed, int $across): Image
+    {
+        $steps = intdiv($bell->width(), self::STEP);
+        $patches = Image::empty($across * self::PATCH, $across * self::PATCH, 1)->linear(1.0);
+        for ($row = 0; $row < $across; $row++) {
+            for ($column = 0; $column < $across; $column++) {
+                $random = new \Random\Randomizer(new \Random\Engine\Mt19937(($seed * self::MOST + $row) * self::MOST + $column));
+                [$x, $y] = [self::STEP * $random->getInt(0, $steps - 1), self::STEP * $random->getInt(0, $steps - 1)];
+                $patches = $patches->insert($bell->tiled(-$x, -$y, self::PATCH, self::PATCH), $column * self::PATCH, $row * self::PATCH);
+            }
+        }
+
+        return $patches;
+    }
+
+    /** How much a layer counts over one of its patches: the squares of the three layers' weights come to 1 everywhere. */
+    private static function weights(): Image
+    {
+        $row = '';
+        for ($x = 0; $x < self::PATCH; $x++) {
+            $row .= pack('g', sin(M_PI * ($x + 0.5) / self::PATCH) ** self::SUDDEN);
+        }
+        $across = Image::floats($row, self::PATCH, 1, 1)->zoomed(1, self::PATCH);
+        $one = $across->multiplied(Image::floats($row, 1, self::PATCH, 1)->zoomed(self::PATCH, 1))->settled();
+        $squares = null;
+        for ($layer = 0; $layer < self::LAYERS; $layer++) {
+            $shift = $layer * intdiv(self::PATCH, self::LAYERS);
+            $square = $one->tiled($shift, $shift, self::PATCH, self::PATCH)->raised(2.0);
+            $squares = $squares === null ? $square : $squares->plus($square);
+        }
+
+        return $one->divided($squares->raised(0.5))->settled();
+    }
+
+    /**
+     * Where each level stands in a bell: so many deviations from its middle.
+     *
+     * @param  list<int>  $levels  how many pixels have each
+     * @return list<float>
+     */
+    private static function deviations(array $levels): array
+    {
+        $total = max(1, array_sum($levels));
+        $below = 0;
+        $places = [];
+        foreach ($levels as $count) {
+            $places[] = max(-self::DEVIATIONS, min(self::DEVIATIONS, Bell::deviations(($below + $count / 2) / $total)));
+            $below += $count;
+        }
+
+        return $places;
+    }
+
+    /**
+     * The level of each of 65,536 places in the bell: that below which as much of the field lies.
+     *
+     * @param  list<int>  $levels
+     */
+    private static function back(array $levels): string
+    {
+        $total = max(1, array_sum($levels));
+        $table = '';
+        $level = 0;
+        $below = $levels[0];
+        for ($i = 0; $i < 65536; $i++) {
+            $share = Bell::below(($i - 32767.5) / 32767.5 * self::DEVIATIONS);
+            while ($level < 255 && $below < $share * $total) {
+                $below += $levels[++$level];
+            }
+            $table .= chr($level);
+        }
+
+        return $table;
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Layer;
+use TallCrow\Effect\Inks;
+use TallCrow\Effect\SetsType;
+use TallCrow\Effect\Stage;
+use TallCrow\Type\Alignment;
+use TallCrow\Type\Setting;
+
+/** Which lines of a layer can do nothing where they stand, and why. */
+final readonly class IdleLines
+{
+    public function __construct(private Placer $placer) {}
+
+    /** @return array<int, string> why, by the number of the line among the layer's effects */
+    public function of(Layer $layer): array
+    {
+        $idle = [];
+        foreach ($layer->effects as $i => $line) {
+            $why = $line->on ? $this->why($layer, $line, $i) : null;
+            if ($why !== null) {
+                $idle[$i] = $why;
+            }
+        }
+
+        return $idle;
+    }
+
+    private function why(Layer $layer, EffectLine $line, int $at): ?string
+    {
+        $stage = Stage::of($line->is());
+        if ($stage->isForRasters()) {
+            $art = $layer->picture();
+
+            return $art !== null && ! $this->placer->retoucher->picture($art)->isVector() ? null : 'Does nothing here: it works on the pixels of a photo or scan, and there is none.';
+        }
+        if (! $stage->isForAny() && ! $layer->isWords()) {
+            return 'Does nothing here: it sets letters, and there are no words.';
+        }
+        $effects = $layer->effects;
+        unset($effects[$at]);
+        $without = $layer->withEffects(array_values($effects));
+        $effect = $line->effect();
+
+        return match (true) {
+            // Of a group each piece is inked by itself.
+            $effect instanceof Inks && $layer->children() !== [] => null,
+            $effect instanceof Inks && serialize($this->placer->inking($layer)) === serialize($this->placer->inking($without)) => 'Does nothing here: a line below it has the last word.',
+            $effect instanceof SetsType && serialize(self::setting($layer)) === serialize(self::setting($without)) => 'Does nothing as it is set: the letters stand the same without it.',
+            default => null,
+        };
+    }
+
+    private static function setting(Layer $layer): Setting
+    {
+        $setting = new Setting(Alignment::Centre, 1.0);
+        foreach ($layer->liveEffects() as $effect) {
+            if ($effect instanceof SetsType) {
+                $setting = $effect->set($setting);
+            }
+        }
+
+        return $setting;
+    }
+}
