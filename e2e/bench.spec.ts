@@ -32,7 +32,7 @@ test('pieces are picked by their ink, dragged with snapping, sized, turned and n
     await setToken(page.getByRole('textbox', { name: 'width', exact: true }).first(), '3in');
     await addLine(page, 'shape', 'Draw a shape');
     await page.getByRole('combobox', { name: 'shape', exact: true }).last().selectOption('ring');
-    await setToken(page.locator('[data-layer]').nth(1).getByRole('textbox', { name: 'centre from the top' }), '9in');
+    await setToken(page.getByRole('textbox', { name: 'centre from the top' }), '9in');
     await page.getByRole('button', { name: 'Print area' }).click();
     await expect(page.locator('svg.peg-view image').first()).toBeVisible();
     const proofs = page.waitForResponse(/layers\/line-1\.png/);

@@ -77,7 +77,7 @@ test('a part is drawn round and taken out as a piece of its own', async ({ page 
     const { layers } = await sheetOf(page, path);
     expect(layers.map((one) => one.masks[0]?.['inverted'])).toEqual([true, false]);
     // Moved away, the part leaves a hole.
-    await setToken(layer(page, layers[1]?.name ?? '').getByRole('textbox', { name: 'centre from the left' }), '9.5 in');
+    await setToken(page.getByRole('textbox', { name: 'centre from the left' }), '9.5 in');
     const png = await proof(page, path);
     expect(alphaAt(png, 5.5, 5.5)).toBe(0);
     expect(alphaAt(png, 9, 5.5)).toBe(255);
@@ -116,7 +116,7 @@ test('a piece knocks out what lies below and sits in its own gap, from chosen li
     const path = await plate(page, 'Gap');
     await addLine(page, 'words', 'Set words');
     await setToken(words(page), 'III');
-    await setToken(layer(page, 'III').getByRole('textbox', { name: 'centre from the top' }), '6 in');
+    await setToken(page.getByRole('textbox', { name: 'centre from the top' }), '6 in');
     await addLine(page, 'gap', 'Set it in the gap, hollow');
     await expect(page.getByRole('combobox', { name: 'what stands in the gap' })).toHaveValue('sets');
     const hollow = await proof(page, path, 60);

@@ -36,7 +36,7 @@ test('words are set line by line, warped, ringed and filled by lines of the shee
     expect(layers[0]?.effects.find((line) => line['kind'] === 'bulge')).toMatchObject({ by: 'inches', rise: expect.closeTo(0.4724, 3) });
     expect(layers[0]?.effects.find((line) => line['kind'] === 'letter-colours')?.['colours']).toHaveLength(4);
 
-    await page.getByRole('button', { name: 'sized by its width; size by height' }).click();
+    await page.getByRole('combobox', { name: 'what tells the size' }).selectOption('height');
     await setToken(page.getByRole('textbox', { name: 'height', exact: true }), '4 in');
     await expect(page.locator('.readout').first()).toContainText(/× 4\.00 in/);
 });

@@ -48,6 +48,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/steps', [ProofController::class, 'steps']);
     Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
     Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
+    Route::get('revisions/{revision}/layers/{layer}/pockets/{line}', [ProofController::class, 'pockets'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
     Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
     Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);

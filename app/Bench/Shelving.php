@@ -17,8 +17,8 @@ use TallCrow\Asset\FontPack;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Asset\PictureRefused;
+use TallCrow\Cutout\Tracing;
 use TallCrow\Raster\PictureType;
-use TallCrow\Render\Tracing;
 use TallCrow\Type\Font;
 use TallCrow\Type\FontRefused;
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Files\ShopFiles;
+use App\Http\Answers\Bucket;
+use App\Http\Answers\PocketOfPicture;
 use App\Models\Shop;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\FolderShelf;
@@ -12,6 +14,7 @@ use TallCrow\Colour\Palette;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 use TallCrow\Cutout\Background;
+use TallCrow\Cutout\Pockets;
 use TallCrow\Raster\Image;
 use TallCrow\Render\DrawingWatch;
 use TallCrow\Render\FolderPictures;
@@ -63,9 +66,9 @@ final readonly class Studio
     }
 
     /**
-     * The buckets of a line that hides some.
+     * The buckets of a line that hides some, and what it hides that is none of them.
      *
-     * @return ?list<Swatch>
+     * @return ?list<Bucket>
      */
     public function buckets(Artwork $artwork, string $id, int $number): ?array
     {
@@ -75,7 +78,40 @@ final readonly class Studio
         }
         $pixels = $this->before($artwork, $id, $number);
 
-        return $pixels === null ? null : Background::buckets($pixels, (int) $line->values->number('count'));
+        if ($pixels === null) {
+            return null;
+        }
+        $buckets = Background::buckets($pixels, (int) $line->values->number('count'));
+        [$hidden, $lost] = [[], []];
+        foreach ($line->values->colours('hidden') as $colour) {
+            $number = Background::bucketOf($buckets, $colour);
+            if ($number === null) {
+                $lost[] = new Bucket($colour->toHex(), 0.0, $colour->toHex(), false);
+            } else {
+                $hidden[$number] = $colour->toHex();
+            }
+        }
+
+        return [...array_map(fn (Swatch $bucket, int $i): Bucket => new Bucket($bucket->colour->toHex(), $bucket->share, $hidden[$i] ?? null, true), $buckets, array_keys($buckets)), ...$lost];
+    }
+
+    /**
+     * The pockets of background that a line which clears it from the edge would leave.
+     *
+     * @return ?list<PocketOfPicture>
+     */
+    public function pockets(Artwork $artwork, string $id, int $number): ?array
+    {
+        $line = $artwork->layer($id)->effects[$number] ?? null;
+        if ($line?->kind !== 'clear-edge') {
+            return null;
+        }
+        $pixels = $this->before($artwork, $id, $number);
+
+        return $pixels === null ? null : array_map(
+            fn (array $pocket): PocketOfPicture => new PocketOfPicture(round($pocket['x'], 5), round($pocket['y'], 5), $pocket['share']),
+            Pockets::of(Background::enclosed($pixels, $line->values->number('tolerance'))),
+        );
     }
 
     /** A layer's raster as the lines before the one of that number leave it; null when the layer shows none. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 /** What each part of the core may lean on; imports run one way. */
 const MAY_USE = [
     'Measure' => [], 'Geometry' => [], 'Colour' => [], 'Raster' => ['Colour', 'Geometry'],
-    'Type' => ['Geometry'], 'Noise' => ['Raster'], 'Paper' => ['Noise', 'Raster', 'Colour'], 'Cutout' => ['Raster', 'Colour'], 'Look' => ['Noise', 'Raster', 'Colour', 'Cutout'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper', 'Cutout', 'Look', 'Raster'], 'Mask' => ['Geometry'], 'Texture' => ['Noise', 'Mask', 'Raster', 'Geometry', 'Colour'],
-    'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture'],
+    'Type' => ['Geometry'], 'Noise' => ['Raster'], 'Paper' => ['Noise', 'Raster', 'Colour'], 'Cutout' => ['Raster', 'Colour', 'Geometry'], 'Look' => ['Noise', 'Raster', 'Colour', 'Cutout'], 'Effect' => ['Type', 'Geometry', 'Colour', 'Paper', 'Cutout', 'Look', 'Raster'], 'Mask' => ['Geometry'], 'Texture' => ['Noise', 'Mask', 'Raster', 'Geometry', 'Colour'],
+    'Artwork' => ['Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Cutout', 'Effect', 'Mask', 'Texture'],
     'Asset' => ['Raster', 'Type', 'Geometry'],
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look', 'Noise'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],

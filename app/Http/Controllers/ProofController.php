@@ -8,10 +8,11 @@ use App\Bench\Proof;
 use App\Bench\ProofSteps;
 use App\Bench\Studio;
 use App\Bench\Thumbnails;
+use App\Http\Answers\Bucket;
 use App\Http\Answers\Drawing;
 use App\Http\Answers\FoundColour;
 use App\Http\Answers\Picked;
-use App\Http\Answers\PictureColour;
+use App\Http\Answers\PocketOfPicture;
 use App\Models\Revision;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -60,11 +61,21 @@ final class ProofController
     /**
      * The few colours that a picture is reduced to by the line of that number, each with its share.
      *
-     * @return list<PictureColour>
+     * @return list<Bucket>
      */
     public function buckets(Revision $revision, string $layer, int $line): array
     {
-        return array_map(PictureColour::of(...), Studio::of($revision->job->shop)->buckets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.'));
+        return Studio::of($revision->job->shop)->buckets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.');
+    }
+
+    /**
+     * The parts of a background that a picture encloses, the largest first.
+     *
+     * @return list<PocketOfPicture>
+     */
+    public function pockets(Revision $revision, string $layer, int $line): array
+    {
+        return Studio::of($revision->job->shop)->pockets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.');
     }
 
     /** A layer's picture as it is before a line of its, no larger than a screen shows it. */

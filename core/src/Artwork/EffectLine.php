@@ -45,9 +45,8 @@ final readonly class EffectLine
     {
         $values = $this->values;
         foreach (Catalogue::classes()[$this->kind]::parameters() as $parameter) {
-            $value = $values->toArray()[$parameter->name] ?? null;
-            if ($parameter->kind->isColour() && $value !== null) {
-                $values = $values->with($parameter->name, is_array($value) ? array_map($change, $value) : $change((string) $value));
+            if ($parameter->kind->isColour()) {
+                $values = $values->recoloured($parameter->name, $change);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Swatch;
+use TallCrow\Cutout\Scribble;
 use TallCrow\Effect\Catalogue;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\ParameterKind;
@@ -17,6 +18,9 @@ use TallCrow\Effect\Values;
  */
 final readonly class EffectReader
 {
+    /** Shares of a picture by which something drawn over it may lie beyond. */
+    private const REACH = 3.0;
+
     /** @param  array<string, string>  $swatches  hex by name */
     private function __construct(private array $swatches, private bool $areKnown) {}
 
@@ -45,6 +49,12 @@ final readonly class EffectReader
         $node->knows('kind', 'on', ...array_map(fn (Parameter $parameter): string => $parameter->name, $parameters));
         $values = $named = [];
         foreach ($parameters as $parameter) {
+            if ($parameter->kind === ParameterKind::Scribbles) {
+                $drawn = array_map(self::scribble(...), $node->items($parameter->name, (int) $parameter->most));
+                $values += $drawn === [] ? [] : [$parameter->name => $drawn];
+
+                continue;
+            }
             $values[$parameter->name] = self::value($node, $parameter);
             if ($parameter->kind->isColour()) {
                 $named += $this->named((array) $values[$parameter->name], $node, $parameter->name);
@@ -52,6 +62,13 @@ final readonly class EffectReader
         }
 
         return new EffectLine($kind, new Values($values, $named), $node->flag('on', true));
+    }
+
+    public static function scribble(Reading $node): Scribble
+    {
+        $node->knows('points', 'width', 'keeps');
+
+        return new Scribble($node->points('points', Scribble::MOST_POINTS, self::REACH), $node->number('width', 0, 1, 0.03), $node->flag('keeps', true));
     }
 
     /** @return float|string|list<string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
+use TallCrow\Mask\Symmetry;
 use TallCrow\Type\Alignment;
 
 /**
@@ -13,9 +14,23 @@ use TallCrow\Type\Alignment;
  */
 final class SourceReader
 {
-    public const KINDS = ['text', 'art', 'shape', 'grid', 'group'];
+    public const KINDS = ['text', 'art', 'shape', 'grid', 'drawn', 'group'];
 
     private const MOST_TEXT = 10_000;
+
+    public static function stroke(Reading $node): InkStroke
+    {
+        $node->knows('points', 'width', 'tip', 'symmetry', 'count', 'seed');
+
+        return new InkStroke(
+            $node->points('points', InkStroke::MOST_POINTS, 200),
+            $node->number('width', 0.005, 20, 0.2),
+            $node->choice('tip', Tip::class, Tip::Round),
+            $node->choice('symmetry', Symmetry::class, Symmetry::None),
+            $node->integer('count', 2, 60, 6),
+            $node->integer('seed', 0, 999_999, 1),
+        );
+    }
 
     /** @param  \Closure(Reading): list<Layer>  $layers  reads what a group holds */
     public static function read(Reading $node, \Closure $layers): Source
@@ -42,6 +57,10 @@ final class SourceReader
                 $node->knows('kind', 'columns', 'rows', 'gap');
 
                 return new GridSource($node->integer('columns', 1, 12, 2), $node->integer('rows', 1, 12, 2), $node->number('gap', 0, 10, 0.2));
+            case 'drawn':
+                $node->knows('kind', 'ink');
+
+                return new DrawnSource(array_map(self::stroke(...), $node->items('ink', DrawnSource::MOST_STROKES)));
             default:
                 $node->knows('kind', 'layers');
 

@@ -19,13 +19,17 @@ final class Background
 
     private const SAMPLE = 220;
 
+    /** CIEDE2000 within which a bucket is the one that was hidden. */
+    private const SAME = 12.0;
+
     /**
      * Whatever is joined to the edge of the picture and like the colours there.
      *
      * @param  float  $tolerance  CIEDE2000
      * @param  bool  $islands  clear what is like them and enclosed, too
+     * @param  list<Scribble>  $scribbles  over what is kept, whatever its colour, and in pockets that go
      */
-    public static function fromEdge(Image $ink, float $tolerance, bool $islands): Image
+    public static function fromEdge(Image $ink, float $tolerance, bool $islands, array $scribbles = []): Image
     {
         $colours = self::rim($ink);
         if ($colours === []) {
@@ -33,13 +37,37 @@ final class Background
         }
         $difference = ColourKeys::of($ink)->difference($colours)->settled();
         $like = $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->either($ink->alpha()->isLess(1.0));
+        if (Scribble::any($scribbles, true)) {
+            $like = $like->both(Scribble::mask($scribbles, true, $ink->width(), $ink->height())->isMore(127.0)->inverted());
+        }
+        $like = $like->settled();
         if (! $islands) {
-            // A rim of background about the picture joins all parts of it that touch the edge.
-            $wide = $like->inverted()->embed(1, 1, $ink->width() + 2, $ink->height() + 2)->inverted();
-            $like = Morphology::flooded($wide, 128.0)->crop(1, 1, $ink->width(), $ink->height())->isEqual(128.0);
+            $outside = self::joinedToEdge($like);
+            $like = Scribble::any($scribbles, false) ? $outside->either(Pockets::touched($like, Scribble::mask($scribbles, false, $ink->width(), $ink->height()))) : $outside;
         }
 
         return self::cleared($ink, $like->settled(), $difference);
+    }
+
+    /** What of the background is not joined to the edge of the picture: parts that stay unless they are chosen. */
+    public static function enclosed(Image $ink, float $tolerance): Image
+    {
+        $colours = self::rim($ink);
+        if ($colours === []) {
+            return Image::empty($ink->width(), $ink->height(), 1);
+        }
+        $like = ColourKeys::of($ink)->difference($colours)->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->both($ink->alpha()->isMore(127.0))->settled();
+
+        return $like->both(self::joinedToEdge($like)->inverted())->settled();
+    }
+
+    private static function joinedToEdge(Image $like): Image
+    {
+        [$width, $height] = [$like->width(), $like->height()];
+        // A rim of background about the picture joins all parts of it that touch the edge.
+        $wide = $like->inverted()->embed(1, 1, $width + 2, $height + 2)->inverted();
+
+        return Morphology::flooded($wide, 128.0)->crop(1, 1, $width, $height)->isEqual(128.0)->settled();
     }
 
     /** All that is like one colour, wherever it is. */
@@ -58,15 +86,27 @@ final class Background
     public static function ofBuckets(Image $ink, int $count, array $hidden): Image
     {
         $buckets = self::buckets($ink, $count);
-        $hexes = array_map(fn (Srgb $colour): string => $colour->toHex(), $hidden);
-        $gone = array_keys(array_filter($buckets, fn (Swatch $bucket): bool => in_array($bucket->colour->toHex(), $hexes, true)));
+        $gone = array_values(array_unique(array_filter(array_map(fn (Srgb $colour): ?int => self::bucketOf($buckets, $colour), $hidden), is_int(...))));
         if ($gone === [] || $buckets === []) {
             return $ink;
         }
-        $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 0 : 255, range(0, 255));
-        $kept = Lookup::bytes(ColourKeys::of($ink)->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table);
+        $keys = ColourKeys::of($ink);
+        $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 255 : 0, range(0, 255));
+        $hides = Lookup::bytes($keys->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table)->settled();
 
-        return $ink->masked($kept);
+        return self::cleared($ink, $hides, $keys->difference(array_map(fn (int $number): Srgb => $buckets[$number]->colour, $gone))->settled());
+    }
+
+    /**
+     * The bucket that a hidden colour means: its own, or the nearest once their number changed; null when none is near.
+     *
+     * @param  list<Swatch>  $buckets
+     */
+    public static function bucketOf(array $buckets, Srgb $colour): ?int
+    {
+        $far = array_map(fn (Swatch $bucket): float => $bucket->colour->toLab()->difference($colour->toLab()), $buckets);
+
+        return $far === [] || min($far) > self::SAME ? null : array_keys($far, min($far), true)[0];
     }
 
     /** @return list<Swatch> with the share of each, the most common first */

@@ -18,7 +18,7 @@ use TallCrow\Render\Placer;
 /** Adds a layer on top of all others, in the upper middle of the sheet; what has no colours of its own is filled. */
 final readonly class AddPiece extends Operation
 {
-    private const FILL = '#f3ead7';
+    public const FILL = '#f3ead7';
 
     /** @param  float  $share  of the width of the sheet */
     public function __construct(public Source $source, public float $share) {}

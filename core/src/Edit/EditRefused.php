@@ -37,6 +37,16 @@ final class EditRefused extends \DomainException
         return new self(sprintf('%s has no ink yet. Give it words, a picture or a size first.', $called));
     }
 
+    public static function noStroke(): self
+    {
+        return new self('Nothing was drawn. Draw a line, or press once for a dab.');
+    }
+
+    public static function noDrawing(string $called): self
+    {
+        return new self(sprintf('%s is not drawn by hand. Choose a drawing, or draw on the bare sheet.', $called));
+    }
+
     public static function noGroup(string $called): self
     {
         return new self(sprintf('%s is no group.', $called));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
+use TallCrow\Cutout\Scribble;
+
 /** One value that a seller sets on a line, with its bounds. Lengths are inches, shares are 0 to 1, angles degrees. */
 final readonly class Parameter
 {
@@ -67,6 +69,18 @@ final readonly class Parameter
     public static function picture(string $name): self
     {
         return new self($name, ParameterKind::Picture, 0, 0, '');
+    }
+
+    /** What is drawn over the picture, in shares of it. */
+    public static function scribbles(string $name): self
+    {
+        return new self($name, ParameterKind::Scribbles, 0, Scribble::MOST, []);
+    }
+
+    /** The part of the picture that a line of retouching keeps to; all of it as long as nothing is drawn. */
+    public static function area(): self
+    {
+        return self::scribbles('area');
     }
 
     /** @param  class-string<\BackedEnum>  $enum */

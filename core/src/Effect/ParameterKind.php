@@ -16,6 +16,7 @@ enum ParameterKind: string
     case Words = 'words';
     case Font = 'font';
     case Picture = 'picture';
+    case Scribbles = 'scribbles';
 
     /** Whether its values may name swatches of the job. */
     public function isColour(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Effect;
 
 use TallCrow\Colour\Srgb;
+use TallCrow\Cutout\Scribble;
 
 /** The checked values of one line, by parameter name. A colour may be that of a named swatch of the job: "@Bone". */
 final readonly class Values
@@ -12,7 +13,7 @@ final readonly class Values
     public const SWATCH = '@';
 
     /**
-     * @param  array<string, float|string|list<string>>  $values  every parameter of the line's kind is there
+     * @param  array<string, float|string|list<string>|list<Scribble>>  $values  every parameter of the line's kind is there
      * @param  array<string, string>  $swatches  the colours, as hex, of the swatches that the values name
      */
     public function __construct(
@@ -35,7 +36,7 @@ final readonly class Values
     /** @return list<Srgb> as many as the parameter asks for at least */
     public function colours(string $name): array
     {
-        return array_map($this->inked(...), is_array($this->values[$name]) ? $this->values[$name] : [$this->values[$name]]);
+        return array_map($this->inked(...), array_values(array_filter((array) $this->values[$name], fn (mixed $colour): bool => ! $colour instanceof Scribble)));
     }
 
     public function word(string $name): string
@@ -45,16 +46,42 @@ final readonly class Values
         return is_array($value) ? '' : (string) $value;
     }
 
+    /** @return list<Scribble> */
+    public function scribbles(string $name): array
+    {
+        return array_values(array_filter((array) ($this->values[$name] ?? []), fn (mixed $one): bool => $one instanceof Scribble));
+    }
+
+    /**
+     * One of them, its colours changed.
+     *
+     * @param  \Closure(string): string  $change
+     */
+    public function recoloured(string $name, \Closure $change): self
+    {
+        $value = $this->values[$name] ?? null;
+        if (is_array($value)) {
+            return $this->with($name, array_map($change, array_values(array_filter($value, is_string(...)))));
+        }
+
+        return is_string($value) ? $this->with($name, $change($value)) : $this;
+    }
+
     /** @param  float|string|list<string>  $value */
     public function with(string $name, float|string|array $value): self
     {
         return new self([$name => $value] + $this->values, $this->swatches);
     }
 
-    /** @return array<string, float|string|list<string>> */
+    /** @return array<string, float|string|list<string|array<string, mixed>>> as in a file; where nothing is drawn, nothing is written */
     public function toArray(): array
     {
-        return $this->values;
+        $written = [];
+        foreach ($this->values as $name => $value) {
+            $written[$name] = is_array($value) ? array_map(fn (string|Scribble $one): string|array => $one instanceof Scribble ? $one->toArray() : $one, $value) : $value;
+        }
+
+        return $written;
     }
 
     private function inked(float|string $colour): Srgb

@@ -97,13 +97,25 @@ final class Geos
     /** @param  list<array{float, float}>  $points  closed, the first again at the end */
     public static function ring(array $points): CData
     {
+        return self::made('Geom_createLinearRing', self::sequence($points));
+    }
+
+    /** @param  non-empty-list<array{float, float}>  $points  two at least */
+    public static function line(array $points): CData
+    {
+        return self::made('Geom_createLineString', self::sequence($points));
+    }
+
+    /** @param  list<array{float, float}>  $points */
+    private static function sequence(array $points): CData
+    {
         $count = count($points);
         $flat = array_merge(...$points);
         $buffer = self::library()->new('double['.(2 * $count).']');
         assert($buffer instanceof CData);
         FFI::memcpy($buffer, pack('d*', ...$flat), 16 * $count);
 
-        return self::made('Geom_createLinearRing', self::made('CoordSeq_copyFromBuffer', $buffer, $count, 0, 0));
+        return self::made('CoordSeq_copyFromBuffer', $buffer, $count, 0, 0);
     }
 
     public static function says(string $question, CData $geometry): bool
@@ -139,11 +151,7 @@ final class Geos
      */
     public static function cells(array $points): array
     {
-        $flat = array_merge(...$points);
-        $buffer = self::library()->new('double['.count($flat).']');
-        assert($buffer instanceof CData);
-        FFI::memcpy($buffer, pack('d*', ...$flat), 8 * count($flat));
-        $line = self::made('Geom_createLineString', self::made('CoordSeq_copyFromBuffer', $buffer, count($points), 0, 0));
+        $line = self::line($points);
         $cells = self::made('VoronoiDiagram', $line, null, 0.0, 1);
         $sides = [];
         for ($i = 0, $count = self::count('GetNumGeometries', $cells); $i < $count; $i++) {

@@ -49,6 +49,20 @@ final class Region
         return self::wound($lines, $contours);
     }
 
+    /**
+     * What a round brush of that width covers along a line; a single point is a dab.
+     *
+     * @param  non-empty-list<array{float, float}>  $points
+     */
+    public static function along(array $points, float $width): self
+    {
+        $points = count($points) > 1 ? $points : [$points[0], [$points[0][0] + 1e-6, $points[0][1]]];
+        $quadrant = max(4, (int) ceil(M_PI / 4 / max(1e-3, acos(max(0.0, 1 - 2 * self::TOLERANCE / max(1e-6, $width))))));
+        $line = new self(Geos::line($points));
+
+        return new self(Geos::buffer($line->geometry, $width / 2, $quadrant, Join::Round, 4.0));
+    }
+
     /** @param  list<self>  $regions */
     public static function united(array $regions): self
     {

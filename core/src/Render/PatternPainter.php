@@ -56,6 +56,7 @@ final readonly class PatternPainter
 
     private static function sized(Image $tile, int $side): Image
     {
+        $tile = $tile->settled();
         if ($side > $tile->width()) {
             return $tile->resized($side / $tile->width());
         }

@@ -158,7 +158,7 @@ final class Placer
         }
         $picture = $this->retoucher->picture($art);
 
-        return $picture->isVector() ? null : min(
+        return $picture->isVector() || Retoucher::isRedrawn($layer) ? null : min(
             Resolution::effective((int) $picture->width, Length::inches($placing->width)),
             Resolution::effective((int) $picture->height, Length::inches($placing->height)),
         );

@@ -14,7 +14,9 @@ use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\Shelf;
 use TallCrow\Cutout\CornersCross;
+use TallCrow\Cutout\Scribble;
 use TallCrow\Effect\ChangesAspect;
+use TallCrow\Effect\ChangesScale;
 use TallCrow\Effect\Retouches;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
@@ -126,11 +128,51 @@ final class Retoucher
             $progress->line(count($lines) - 1, $of ?? count($lines), $line->kind);
 
             try {
-                return self::effect($line)->retouch($before, $perInch)->settled();
+                // A line that drew the picture anew left more pixels to the inch.
+                $finer = $this->finer(array_slice($lines, 0, -1), $source, $perInch);
+                $after = self::effect($line)->retouch($before, $perInch * $finer)->settled();
+
+                return self::within($line->values->scribbles('area'), $before, $after);
             } catch (CornersCross $crossed) {
                 throw AssetUnusable::because($source->file, $crossed);
             }
         });
+    }
+
+    /** @param  list<EffectLine>  $lines */
+    private function finer(array $lines, ArtSource $source, float $perInch): int
+    {
+        $picture = $this->picture($source);
+        $finer = 1;
+        foreach ($lines as $line) {
+            $effect = self::effect($line);
+            $finer *= $effect instanceof ChangesScale ? $effect->factor((int) $picture->width * $finer, (int) $picture->height * $finer, $perInch * $finer) : 1;
+        }
+
+        return $finer;
+    }
+
+    /** Whether a line draws the picture anew, so that its own pixels do not show any more. */
+    public static function isRedrawn(Layer $layer): bool
+    {
+        return array_filter(self::lines($layer), fn (EffectLine $line): bool => is_a($line->is(), ChangesScale::class, true)) !== [];
+    }
+
+    /**
+     * What a line does, kept to an area that was drawn; what is drawn to go is taken out of the area again.
+     *
+     * @param  list<Scribble>  $area
+     */
+    private static function within(array $area, Image $before, Image $after): Image
+    {
+        if ($area === [] || $after->width() !== $before->width() || $after->height() !== $before->height()) {
+            return $after;
+        }
+        [$width, $height] = [$before->width(), $before->height()];
+        $in = Scribble::any($area, true) ? Scribble::mask($area, true, $width, $height) : Image::empty($width, $height, 1)->inverted();
+        $mask = $in->times(Scribble::mask($area, false, $width, $height)->inverted());
+
+        return $mask->isMore(127.0)->chosen($after, $before)->settled();
     }
 
     private static function effect(EffectLine $line): Retouches

@@ -150,7 +150,7 @@ final readonly class WearPainter
     private function chippable(Wear $wear, Frame $frame, Image $alpha, float $x, float $y): Image
     {
         $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
-            $whole = $this->sized($wear);
+            $whole = $this->sized($wear)->settled();
 
             return $whole->shrunkBy($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
         });

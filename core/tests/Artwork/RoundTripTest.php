@@ -38,6 +38,7 @@ it('keeps each kind of line, with values of its own, through its file', function
             $parameter->choices !== [] => $parameter->choices[count($parameter->choices) - 1],
             $parameter->kind->value === 'colour' => '#123456',
             $parameter->kind->value === 'colours' => array_fill(0, (int) max(2, $parameter->least), '#654321'),
+            $parameter->kind->value === 'scribbles' => [['points' => [[0.25, 0.5], [0.75, 0.5]], 'width' => 0.05, 'keeps' => false]],
             is_numeric($parameter->default) => ($parameter->least + $parameter->most) / 2,
             default => $parameter->default,
         };

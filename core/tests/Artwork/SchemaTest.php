@@ -77,7 +77,7 @@ it('takes a sheet in which every kind of line, mask, source and role stands', fu
     $definitions = ArtworkSchema::definitions(false);
     expect($definitions['effectLine']['oneOf'])->toHaveCount(count(TallCrow\Effect\Catalogue::classes()))
         ->and(array_column(array_column($definitions['mask']['oneOf'], 'properties'), 'kind'))->toBe(array_map(fn (string $kind): array => ['const' => $kind], TallCrow\Artwork\MaskReader::kinds()))
-        ->and($definitions['source']['oneOf'])->toHaveCount(5)->and($definitions['role']['oneOf'])->toHaveCount(2);
+        ->and($definitions['source']['oneOf'])->toHaveCount(6)->and($definitions['role']['oneOf'])->toHaveCount(2);
 });
 
 // Where a schema can say what the reader asks, both say the same: one value at a time is spoiled by chance.

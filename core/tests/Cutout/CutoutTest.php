@@ -9,12 +9,12 @@ use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\CornersCross;
 use TallCrow\Cutout\EdgeCare;
 use TallCrow\Cutout\Straighten;
+use TallCrow\Cutout\Tracing;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
-use TallCrow\Render\Tracing;
 use TallCrow\Tests\Fixtures;
 
 /** A picture that ImageMagick draws. @param  list<string>  $draw */

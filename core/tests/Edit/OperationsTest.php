@@ -54,6 +54,7 @@ it('sends each operation as it reads it', function (array $sent): void {
     [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]],
     [['op' => 'add-repeat', 'id' => 'a', 'kind' => 'stack']], [['op' => 'add-mask', 'id' => 'a', 'mask' => ['kind' => 'clip', 'layer' => 'b', 'inverted' => false, 'joining' => 'within', 'on' => true]]],
     [['op' => 'set-opacity', 'id' => 'a', 'opacity' => 0.5]], [['op' => 'set-blend', 'id' => 'a', 'blend' => 'soft-light']], [['op' => 'set-role', 'id' => 'a', 'role' => ['kind' => 'knockout', 'gap' => 0.1, 'join' => 'mitre', 'from' => ['b'], 'sets' => true, 'whole' => false]]],
+    [['op' => 'draw', 'id' => '', 'stroke' => ['points' => [[1.0, 2.0], [2.0, 2.5]], 'width' => 0.2, 'tip' => 'slash', 'symmetry' => 'none', 'count' => 6, 'seed' => 3]]],
     [['op' => 'scale-wear', 'ids' => [], 'by' => 0.5]], [['op' => 'take-out', 'id' => 'a', 'points' => [[0.0, 0.0], [1.0, 0.0], [0.5, 1.0]]]], [['op' => 'lay-cut', 'id' => 'a', 'font' => 'rye.woff2', 'behind' => true]],
     [['op' => 'swap-picture', 'id' => 'a', 'file' => 'moth.svg']], [['op' => 'refit', 'width' => 600, 'height' => 800, 'ppi' => 200.0]], [['op' => 'leave-garment-out', 'name' => 'Slate']],
     [['op' => 'name-colour', 'colour' => '#b04a2c', 'name' => 'Rust']], [['op' => 'rename-colour', 'from' => 'Rust', 'to' => 'Brick']], [['op' => 'remove-colour', 'name' => 'Rust']],

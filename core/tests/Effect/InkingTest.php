@@ -95,6 +95,7 @@ it('lists every effect with defaults that hold its own bounds', function (): voi
             $values[$parameter->name] = $parameter->default;
             match ($parameter->kind) {
                 ParameterKind::Colours => expect(count((array) $parameter->default))->toBeGreaterThanOrEqual((int) $parameter->least),
+                ParameterKind::Scribbles => expect($parameter->default)->toBe([]),
                 ParameterKind::Choice => expect($parameter->choices)->toContain($parameter->default),
                 ParameterKind::Words => expect(mb_strlen((string) $parameter->default))->toBeLessThanOrEqual((int) $parameter->most),
                 ParameterKind::Colour, ParameterKind::Font, ParameterKind::Picture => expect($parameter->default)->toBeString(),

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use TallCrow\Artwork\Sheet;
+use TallCrow\Cutout\TracedPath;
 use TallCrow\Geometry\Box;
 use TallCrow\Measure\Ppi;
 use TallCrow\Raster\Image;
@@ -12,7 +13,6 @@ use TallCrow\Render\Measures;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Silhouettes;
-use TallCrow\Render\TracedPath;
 use TallCrow\Tests\Fixtures;
 
 it('knows the pixels of a sheet at any ppi', function (float $ppi, int $width, int $height): void {

@@ -9,6 +9,7 @@ import { brushWear } from './drawing';
 import JobColours from './JobColours.vue';
 import LayerLines from './LayerLines.vue';
 import { everyLayer } from './layers';
+import HowItLies from './HowItLies.vue';
 import LineFrame from './LineFrame.vue';
 import WearSentence from './WearSentence.vue';
 
@@ -88,6 +89,7 @@ function moveWear(index: number, by: number): void {
             </p>
             <JobColours />
         </div>
+        <HowItLies />
         <AddLine />
     </section>
 </template>

@@ -8,12 +8,13 @@ import ColoursToken from '../tokens/ColoursToken.vue';
 import ColourToken from '../tokens/ColourToken.vue';
 import FontToken from '../tokens/FontToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
+import ScribbleToken from '../tokens/ScribbleToken.vue';
 import WordToken from '../tokens/WordToken.vue';
 import { useShop } from '../server/queries';
 import { useSheet } from '../stores/sheet';
 import { phrasesOf } from '../words/choices';
 import { label, parts } from '../words/lines';
-import { valueOf, withValues, type EffectLine, type Layer, type Parameter, type Value } from '../types';
+import { valueOf, withValues, type EffectLine, type Layer, type Parameter, type Scribble, type Value } from '../types';
 
 const props = defineProps<{ effect: EffectLine; layer: Layer; index: number; ppi: number }>();
 const emit = defineEmits<{ change: [effect: EffectLine] }>();
@@ -22,6 +23,7 @@ const shop = useShop();
 const sheet = useSheet();
 const idle = computed(() => sheet.measures.get(props.layer.id)?.idle.find((one) => one.line === props.index)?.why ?? '');
 const sentence = computed(() => parts(props.effect, shop.effect(props.effect.kind)?.parameters ?? []));
+const drawnOn = computed(() => (shop.effect(props.effect.kind)?.parameters ?? []).filter((parameter) => parameter.kind === 'scribbles' && props.layer.source.kind === 'art'));
 const words = computed(() => (props.layer.source.kind === 'text' ? props.layer.source.text : ''));
 /** The features that the text's own font has, where the line asks for one of them. */
 const offered = computed(() => (props.effect.kind === 'feature' && props.layer.source.kind === 'text' ? (shop.asset(props.layer.source.font)?.features ?? []) : []));
@@ -44,9 +46,10 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
             <WordToken v-else-if="part.kind === 'words'" :value="String(valueOf(effect, part.name))" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />
             <FontToken v-else-if="part.kind === 'font'" :value="String(valueOf(effect, part.name))" :sample="words" optional @change="set(part.name, $event)" />
             <ArtToken v-else-if="part.kind === 'picture'" :value="String(valueOf(effect, part.name))" @change="set(part.name, $event)" />
-            <QuantityToken v-else :value="Number(valueOf(effect, part.name))" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="said(part)" @change="set(part.name, $event)" />
+            <QuantityToken v-else-if="part.kind !== 'scribbles'" :value="Number(valueOf(effect, part.name))" :kind="part.kind" :least="part.least" :most="part.most" :ppi="ppi" :label="said(part)" @change="set(part.name, $event)" />
         </template>
         <template v-if="effect.kind === 'straighten'">, or <CornersToken :effect="effect" :layer="layer.id" :line="index" @change="emit('change', withValues(effect, $event))" /></template>
+        <template v-for="one in drawnOn" :key="one.name">, <ScribbleToken :value="(valueOf(effect, one.name) as unknown as Scribble[] | undefined) ?? []" :layer="layer.id" :line="index" :kind="effect.kind" :parameter="one.name" @change="set(one.name, $event as unknown as Value)" /></template>
         <small v-if="idle" class="idle-line">{{ idle }}</small>
     </span>
 </template>

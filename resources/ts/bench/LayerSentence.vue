@@ -8,7 +8,8 @@ import TextToken from '../tokens/TextToken.vue';
 import { useShop } from '../server/queries';
 import { useSheet } from '../stores/sheet';
 import { inches } from '../words/lines';
-import type { Knockout, Layer, Placement, Source } from '../types';
+import type { InkStroke, Knockout, Layer, Placement, Source } from '../types';
+import { drawInk } from './drawing';
 import { below } from './layers';
 
 const props = defineProps<{ layer: Layer }>();
@@ -24,7 +25,7 @@ const verb = computed(() => {
     if (knocks.value) {
         return 'Knock';
     }
-    return { text: 'Set', art: 'Lay', shape: `Draw ${article.value}`, grid: 'Lay out', group: 'Keep together' }[props.layer.source.kind];
+    return { text: 'Set', art: 'Lay', shape: `Draw ${article.value}`, grid: 'Lay out', drawn: 'Draw by hand', group: 'Keep together' }[props.layer.source.kind];
 });
 const readout = computed(() => {
     const m = measure.value;
@@ -36,6 +37,12 @@ const readout = computed(() => {
 
 function source(changes: Record<string, string | number>): void {
     void sheet.changeLayer(props.layer.id, (layer) => ({ ...layer, source: { ...layer.source, ...changes } as Source }));
+}
+
+function ink(index: number, changes: Partial<InkStroke> | null): void {
+    void sheet.changeLayer(props.layer.id, (layer) => (layer.source.kind === 'drawn'
+        ? { ...layer, source: { ...layer.source, ink: layer.source.ink.flatMap((stroke, i) => (i === index ? (changes ? [{ ...stroke, ...changes }] : []) : [stroke])) } }
+        : layer));
 }
 
 function place(changes: Partial<Placement>): void {
@@ -106,6 +113,19 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
             <QuantityToken :value="layer.source.rows" kind="number" :least="1" :most="12" label="rows" @change="source({ rows: Math.round($event) })" /> frames,
             <QuantityToken :value="layer.source.gap" kind="length" :least="0" :most="10" :ppi="ppi" label="gap between frames" @change="source({ gap: $event })" /> apart,{{ ' ' }}
         </template>
+        <template v-else-if="layer.source.kind === 'drawn'">
+            <v-menu :close-on-content-click="false">
+                <template #activator="{ props: opener }"><button v-bind="opener" type="button" class="token">{{ layer.source.ink.length }} {{ layer.source.ink.length === 1 ? 'stroke' : 'strokes' }}</button></template>
+                <div class="stroke-menu" role="group" aria-label="Strokes of the drawing">
+                    <p v-for="(stroke, i) in layer.source.ink" :key="i" class="sentence">
+                        {{ i + 1 }}: <ChoiceToken :value="stroke.tip ?? 'round'" :choices="['round', 'slash', 'scribble', 'spray']" :label="`tip of stroke ${i + 1}`" @change="ink(i, { tip: $event as InkStroke['tip'] })" />
+                        of <QuantityToken :value="stroke.width ?? 0.2" kind="length" :least="0.005" :most="20" :ppi="ppi" :label="`width of stroke ${i + 1}`" @change="ink(i, { width: $event })" />,
+                        <ChoiceToken :value="stroke.symmetry ?? 'none'" :choices="['none', 'mirror', 'quadrants', 'radial']" :words="{ none: 'as drawn', mirror: 'mirrored', quadrants: 'in four quarters', radial: 'about the middle' }" :label="`symmetry of stroke ${i + 1}`" @change="ink(i, { symmetry: $event as InkStroke['symmetry'] })" />
+                        <button v-if="layer.source.ink.length > 1" type="button" class="token" :aria-label="`leave stroke ${i + 1} out`" @click="ink(i, null)">leave it out</button>
+                    </p>
+                </div>
+            </v-menu>{{ ' ' }}<button type="button" class="token" @click="drawInk(layer.id)">draw more</button>,{{ ' ' }}
+        </template>
         <template v-else>{{ sheet.called(layer.id) }}: {{ layer.source.layers.length }} pieces</template>
 
         <template v-if="layer.placement">
@@ -146,12 +166,6 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
             <span>{{ readout }}</span>
             <button v-if="measure?.fades" type="button" class="token" title="Half-transparent ink stays here. End the fade in dots of solid ink." @click="sheet.operate({ op: 'as-halftone', ids: [layer.id] })">print the fade as halftone</button>
         </div>
-        <div v-if="layer.placement" class="readout measure lie">
-            <span>at <QuantityToken :value="layer.placement.x" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre from the left" @change="place({ x: $event })" />
-                , <QuantityToken :value="layer.placement.y" kind="length" :least="-100" :most="100" :ppi="ppi" label="centre from the top" @change="place({ y: $event })" /></span>
-            <span>turn <QuantityToken :value="layer.placement.turn" kind="angle" :least="-360" :most="360" label="turn" @change="place({ turn: $event })" /></span>
-            <ChoiceToken :value="layer.placement.flip" :choices="['none', 'across', 'down', 'both']" :words="{ none: 'not flipped', across: 'flipped across', down: 'flipped down', both: 'flipped both ways' }" label="flip" @change="place({ flip: $event })" />
-        </div>
         <div v-else-if="measure?.box" class="readout measure">{{ inches(measure.box.width) }} × {{ inches(measure.box.height) }}</div>
         <p v-if="measure?.trouble" class="line-trouble" role="alert">{{ measure.trouble }}</p>
     </div>
@@ -159,7 +173,8 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
 
 <style>
 .readout { color: var(--faded); display: flex; flex-wrap: wrap; column-gap: 12px; font-size: 11.5px; line-height: 18px; }
-.readout.lie { line-height: 26px; }
 .readout .token { font-size: 11.5px; font-weight: 400; border-bottom-color: var(--hair); color: var(--faded); font-family: var(--measures); }
+.stroke-menu { background: var(--card); border: 1px solid var(--ink); padding: 8px 12px; max-height: 360px; overflow: auto; }
+.stroke-menu p { margin: 2px 0; }
 .line-trouble { color: var(--bad); font-size: 12.5px; }
 </style>

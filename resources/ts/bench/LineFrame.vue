@@ -63,7 +63,5 @@ function key(event: KeyboardEvent): void {
 .line-menu { background: var(--card); border: 1px solid var(--ink); display: grid; }
 .line-menu button { text-align: left; padding: 5px 14px; }
 .line-menu button:hover:not(:disabled) { background: var(--rust-wash); }
-/* How a piece lies is said where it is being worked on, and kept quiet elsewhere. */
-.line:not(.chosen) .lie { display: none; }
 .line.among:not(.chosen) { background: linear-gradient(90deg, var(--rust) 3px, transparent 3px); }
 </style>

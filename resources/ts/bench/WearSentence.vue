@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { onBeforeUnmount, ref } from 'vue';
 import ArtToken from '../tokens/ArtToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import { useShop } from '../server/queries';
+import { usePeg } from '../stores/peg';
 import { useSheet } from '../stores/sheet';
 import { textureWords } from '../words/lines';
 import type { Layer, Wear } from '../types';
@@ -11,6 +13,34 @@ const props = defineProps<{ wear: Wear; whole: boolean; layers: Layer[]; ppi: nu
 const emit = defineEmits<{ change: [wear: Wear] }>();
 const shop = useShop();
 const sheet = useSheet();
+const peg = usePeg();
+const line = ref<HTMLElement | null>(null);
+let shows = false;
+
+/** While the line is set, what it takes is shown in a loud tint. */
+function show(): void {
+    if (peg.overlay === 'none') {
+        peg.overlay = 'taken';
+        shows = true;
+    }
+}
+
+function hide(): void {
+    // Menus and finders of the line's own tokens lie elsewhere on the page.
+    window.setTimeout(() => {
+        const at = document.activeElement;
+        if (shows && !line.value?.contains(at) && !at?.closest('.v-overlay')) {
+            shows = false;
+            peg.overlay = 'none';
+        }
+    });
+}
+
+onBeforeUnmount(() => {
+    if (shows) {
+        peg.overlay = 'none';
+    }
+});
 
 function set(changes: Partial<Wear>): void {
     emit('change', { ...props.wear, ...changes });
@@ -22,7 +52,7 @@ function shield(id: string, on: boolean): void {
 </script>
 
 <template>
-    <span class="sentence">
+    <span ref="line" class="sentence" @focusin="show" @focusout="hide">
         Wear away <ChoiceToken v-if="wear.texture === 'picture'" :value="wear.asItIs ? 'as-it-is' : 'share'" :choices="['share', 'as-it-is']" :words="{ share: 'a share:', 'as-it-is': 'its marks as they are' }" label="how much of the picture" @change="set({ asItIs: $event === 'as-it-is' })" />
         <QuantityToken v-if="wear.texture !== 'picture' || !wear.asItIs" :value="wear.amount" kind="share" :least="0" :most="0.9" label="amount of wear" @change="set({ amount: $event })" />
         <template v-if="whole"> of the whole sheet</template>

@@ -1,6 +1,7 @@
 import type { Pen } from '../peg/pen';
 import { ownBox } from '../peg/pen';
 import { usePeg } from '../stores/peg';
+import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import type { Layer, Mask, Stroke, Wear } from '../types';
 
@@ -68,6 +69,27 @@ export function cutByHand(layer: Layer, out: boolean): void {
         done: (points) => {
             peg.pen = null;
             void sheet.operate(out ? { op: 'take-out', id: layer.id, points } : { op: 'add-mask', id: layer.id, mask: newMask('freehand', { points, feather: 0 }) });
+        },
+    };
+}
+
+/** Ink by hand: the first stroke on the bare sheet begins a drawing, those after it go on that. */
+export function drawInk(id: string): void {
+    const [sheet, peg, selection] = [useSheet(), usePeg(), useSelection()];
+    const page = sheet.artwork?.sheet;
+    if (!page) {
+        return;
+    }
+    const box = { left: 0, top: 0, width: page.width / page.ppi, height: page.height / page.ppi };
+    let on = id;
+    peg.pen = {
+        says: 'Ink', closed: false, stroke: brush(0.15), tip: 'round', box, lies: null,
+        done: (points, { width, symmetry, count }) => {
+            const tip = peg.pen?.tip ?? 'round';
+            const stroke = { points: points.map(([x, y]) => [x * box.width, y * box.height]), width, tip, symmetry, count, seed: Math.floor(Math.random() * 1000) + 1 };
+            void sheet.operate({ op: 'draw', id: on, stroke }).then(() => {
+                on = on || (selection.chosen ?? '');
+            });
         },
     };
 }

@@ -1,7 +1,7 @@
 import { phrase } from '../words/choices';
 import { effectWords, textureWords } from '../words/lines';
 import type { Artwork, AssetCard, Catalogue, EffectLine, Layer, Mask, Operation, Repeat, Source, Wear } from '../types';
-import { brushOn, cutByHand, newMask } from './drawing';
+import { brushOn, cutByHand, drawInk, newMask } from './drawing';
 
 /** One thing that "Add a line" offers: operations of the core, or what begins on the peg or at the shelf instead. */
 export interface Verb {
@@ -47,6 +47,7 @@ function newPieces(assets: AssetCard[]): Verb[] {
         ...(art ? [piece('Lay a picture', 'clip art or a photo from the shelf', ['art', 'image', 'clip'], { kind: 'art', file: art, frame: 'ink' }, 0.4)] : []),
         piece('Lay out a grid of frames', 'two by two, three in a row, any; each frame its own fill', ['grid', 'squares', 'frames', 'collage', 'panels'], { kind: 'grid', columns: 2, rows: 2, gap: 0.25 }, 0.7),
         piece('Draw a shape', 'rectangle, ellipse, star, ring, line', ['rectangle', 'ellipse', 'circle', 'star', 'line', 'ring'], { kind: 'shape', shape: 'ellipse', count: 5, share: 0.5 }, 0.4),
+        { say: 'Draw by hand', hint: 'strokes of a round brush, a flat nib, a dry brush or a spray', also: ['draw', 'paint', 'ink', 'brush', 'sketch', 'spray', 'scribble', 'doodle', 'pen'], begin: () => drawInk('') },
     ];
 }
 
@@ -67,6 +68,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
         change('Cut a gap around it', 'it knocks out what lies below and sits in its own gap', ['knockout', 'set in the gap', 'halo'], { op: 'set-role', id, role: inGap(true) }),
         change('Set it in the gap, hollow', 'a gap with a hollow copy in it', ['knockout', 'outline only', 'empty'], { op: 'set-role', id, role: inGap(true) }, { op: 'add-effect', id, line: hollow }),
         mask('Mask to an ellipse', 'show only a part of the chosen piece', ['mask', 'clip', 'oval', 'rectangle', 'feather', 'soft edge'], newMask('ellipse', { x: 0.5, y: 0.5, width: 1, height: 1, feather: 0, count: 5 })),
+        ...(chosen.source.kind === 'drawn' ? [begin('Draw more on it', 'further strokes of the same drawing', ['draw', 'ink', 'brush'], () => drawInk(id))] : []),
         begin('Brush parts away', 'erase and restore by hand', ['erase', 'brush', 'mask', 'paint', 'restore'], () => brushOn(chosen, -1)),
         begin('Cut it by hand', 'show only what you draw round', ['mask', 'lasso', 'freehand', 'clip'], () => cutByHand(chosen, false)),
         begin('Take a part out', 'what you draw round becomes a piece of its own', ['lasso', 'freehand', 'cut out', 'extract'], () => cutByHand(chosen, true)),

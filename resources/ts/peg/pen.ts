@@ -1,4 +1,6 @@
-import type { Box, Layer, Measure, Placement, Stroke } from '../types';
+import type { Box, InkStroke, Layer, Measure, Placement, Stroke } from '../types';
+
+export type Tip = NonNullable<InkStroke['tip']>;
 
 type Point = [number, number];
 
@@ -8,6 +10,8 @@ export interface Pen {
     /** A closed cut, or strokes of a brush. */
     closed: boolean;
     stroke: Omit<Stroke, 'points'>;
+    /** What it leaves as ink, when it draws. */
+    tip?: Tip;
     /** The box that points are shares of, and how it lies on the sheet. */
     box: Box;
     lies: Placement | null;

@@ -17,7 +17,8 @@ export const useSelection = defineStore('selection', () => {
     /** Chooses one line, or adds it to those that are chosen and takes it out again. */
     function choose(id: string | null, among = false): void {
         if (id !== chosen.value) {
-            usePeg().pen = null;
+            // A pen that draws ink chooses what it has drawn, and goes on.
+            usePeg().pen = usePeg().pen?.tip ? usePeg().pen : null;
         }
         if (!among || !id || !chosen.value) {
             also.value = [];

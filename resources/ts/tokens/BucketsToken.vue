@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { api, said } from '../api';
 import { findLayer } from '../bench/layers';
 import { useSheet } from '../stores/sheet';
-import type { PictureColour } from '../types';
+import type { Bucket } from '../types';
 
 /** The few colours of a picture, each with its share; those that are pressed are hidden. */
 const props = defineProps<{ value: string[]; layer: string; line: number }>();
@@ -18,22 +18,22 @@ const address = computed(() => {
 });
 const { data: buckets, error } = useQuery({
     queryKey: ['buckets', address],
-    queryFn: () => api.get<PictureColour[]>(address.value ?? ''),
+    queryFn: () => api.get<Bucket[]>(address.value ?? ''),
     enabled: () => address.value !== null,
     placeholderData: (before) => before,
 });
 
-function toggle(colour: string): void {
-    emit('change', props.value.includes(colour) ? props.value.filter((one) => one !== colour) : [...props.value, colour]);
+function toggle(bucket: Bucket): void {
+    emit('change', bucket.hiddenAs === null ? [...props.value, bucket.colour] : props.value.filter((one) => one !== bucket.hiddenAs));
 }
 </script>
 
 <template>
     <span class="buckets" role="group" aria-label="colours of the picture, press to hide">
         <button
-            v-for="bucket in buckets ?? []" :key="bucket.colour" type="button" class="bucket measure" :aria-pressed="value.includes(bucket.colour)" :style="{ '--bucket': bucket.colour }"
-            :aria-label="`${bucket.colour}, ${Math.round(bucket.share * 100)} %${value.includes(bucket.colour) ? ', hidden' : ''}`" @click="toggle(bucket.colour)"
-        ><i></i>{{ Math.round(bucket.share * 100) }} %</button>
+            v-for="bucket in buckets ?? []" :key="bucket.colour" type="button" class="bucket measure" :aria-pressed="bucket.hiddenAs !== null" :style="{ '--bucket': bucket.colour }"
+            :aria-label="bucket.matches ? `${bucket.colour}, ${Math.round(bucket.share * 100)} %${bucket.hiddenAs === null ? '' : ', hidden'}` : `${bucket.colour} is hidden but matches none of these colours; press to forget it`" @click="toggle(bucket)"
+        ><i></i>{{ bucket.matches ? `${Math.round(bucket.share * 100)} %` : 'matches none' }}</button>
         <span v-if="error" class="small" role="alert">{{ said(error) }}</span>
     </span>
 </template>

@@ -22,11 +22,11 @@ final class ArtworkSchema
     private const AT = [
         'sheet' => 'sheet', 'garments' => 'garment', 'swatches' => 'swatch', 'layers' => 'layer', 'distress' => 'wear', 'limits' => 'limits',
         'role' => 'role', 'source' => 'source', 'placement' => 'placement', 'effects' => 'effectLine', 'masks' => 'mask', 'repeat' => 'repeat',
-        'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear',
+        'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear', 'area' => 'scribble', 'scribbles' => 'scribble', 'ink' => 'inkStroke', 'stroke' => 'inkStroke',
     ];
 
-    /** Keys that are not in every written object: a group has no placement, few layers are repeated, and few words are sized by their letters. */
-    private const OPTIONAL = ['layer' => ['placement', 'repeat'], 'placement' => ['capitals', 'em']];
+    /** Keys that are not in every written object: a group has no placement, few layers are repeated, and few words are sized by their letters, and over few pictures something is drawn. */
+    private const OPTIONAL = ['layer' => ['placement', 'repeat'], 'placement' => ['capitals', 'em'], 'effectLine' => ['area', 'scribbles']];
 
     /**
      * @param  bool  $complete  as files are written, with every key, or as they are read
@@ -51,7 +51,7 @@ final class ArtworkSchema
         $effects = EffectReader::ofAnySwatch();
         $none = fn (Reading $group): array => array_map(fn (Reading $layer): never => throw new \LogicException('A description holds no layers.'), $group->items('layers', 200));
         $one = fn (callable $reader, string $name = ''): array => self::described($reader, $complete, self::OPTIONAL[$name] ?? []);
-        $kinds = fn (callable $reader, array $kinds): array => ['oneOf' => array_map(fn (string $kind): array => self::described($reader, $complete, fixed: ['kind' => $kind]), $kinds)];
+        $kinds = fn (callable $reader, array $kinds): array => ['oneOf' => array_map(fn (string $kind): array => self::described($reader, $complete, self::OPTIONAL['effectLine'], ['kind' => $kind]), $kinds)];
 
         return [
             'colour' => ['type' => 'string', 'pattern' => '^\s*#?([0-9a-fA-F]{6}|[0-9a-fA-F]{3})\s*$'],
@@ -71,6 +71,8 @@ final class ArtworkSchema
             'effectLine' => $kinds($effects->line(...), array_keys(Catalogue::classes())),
             'mask' => $kinds(MaskReader::read(...), MaskReader::kinds()),
             'stroke' => $one(MaskReader::stroke(...)),
+            'inkStroke' => $one(SourceReader::stroke(...)),
+            'scribble' => $one(EffectReader::scribble(...)),
             'repeat' => $one($layers->repeat(...)),
             'wear' => $one(ArtworkReader::wear(...)),
         ];

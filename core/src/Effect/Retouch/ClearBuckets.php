@@ -24,7 +24,7 @@ final readonly class ClearBuckets implements ClearsInk
 
     public static function parameters(): array
     {
-        return [Parameter::number('count', 2, 24, 6), Parameter::colours('hidden', [], 0, 24)];
+        return [Parameter::number('count', 2, 24, 6), Parameter::colours('hidden', [], 0, 24), Parameter::area()];
     }
 
     public static function from(Values $values): static

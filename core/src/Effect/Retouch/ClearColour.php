@@ -23,7 +23,7 @@ final readonly class ClearColour implements ClearsInk
 
     public static function parameters(): array
     {
-        return [Parameter::colour('colour', '#ffffff'), Parameter::number('tolerance', 0.5, 60, 12)];
+        return [Parameter::colour('colour', '#ffffff'), Parameter::number('tolerance', 0.5, 60, 12), Parameter::area()];
     }
 
     public static function from(Values $values): static

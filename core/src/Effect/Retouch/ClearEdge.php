@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Cutout\Background;
+use TallCrow\Cutout\Scribble;
 use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -13,7 +14,8 @@ use TallCrow\Raster\Image;
 /** Takes away the background that is joined to the edge of the picture, by its difference in colour (CIEDE2000). */
 final readonly class ClearEdge implements ClearsInk
 {
-    private function __construct(private float $tolerance, private bool $islands) {}
+    /** @param  list<Scribble>  $scribbles  what is kept whatever its colour, and pockets that go */
+    private function __construct(private float $tolerance, private bool $islands, private array $scribbles) {}
 
     public static function kind(): string
     {
@@ -22,12 +24,12 @@ final readonly class ClearEdge implements ClearsInk
 
     public static function parameters(): array
     {
-        return [Parameter::number('tolerance', 0.5, 60, 12), Parameter::oneOf('islands', ['kept', 'cleared'], 'kept')];
+        return [Parameter::number('tolerance', 0.5, 60, 12), Parameter::oneOf('islands', ['kept', 'cleared'], 'kept'), Parameter::scribbles('scribbles'), Parameter::area()];
     }
 
     public static function from(Values $values): static
     {
-        return new self($values->number('tolerance'), $values->word('islands') === 'cleared');
+        return new self($values->number('tolerance'), $values->word('islands') === 'cleared', $values->scribbles('scribbles'));
     }
 
     public function isMeasured(): bool
@@ -37,6 +39,6 @@ final readonly class ClearEdge implements ClearsInk
 
     public function retouch(Image $ink, float $perInch): Image
     {
-        return Background::fromEdge($ink, $this->tolerance, $this->islands);
+        return Background::fromEdge($ink, $this->tolerance, $this->islands, $this->scribbles);
     }
 }

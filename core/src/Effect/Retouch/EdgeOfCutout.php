@@ -22,7 +22,7 @@ final readonly class EdgeOfCutout implements ClearsInk
 
     public static function parameters(): array
     {
-        return [Parameter::length('choke', -0.25, 0.25, 0.005), Parameter::length('fringe', 0, 0.25, 0.01)];
+        return [Parameter::length('choke', -0.25, 0.25, 0.005), Parameter::length('fringe', 0, 0.25, 0.01), Parameter::area()];
     }
 
     public static function from(Values $values): static

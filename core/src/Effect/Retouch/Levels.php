@@ -22,7 +22,7 @@ final readonly class Levels implements Retouches
 
     public static function parameters(): array
     {
-        return [Parameter::share('black', 0, 0.95, 0), Parameter::share('white', 0.05, 1, 1), Parameter::number('middle', 0.1, 8, 1)];
+        return [Parameter::share('black', 0, 0.95, 0), Parameter::share('white', 0.05, 1, 1), Parameter::number('middle', 0.1, 8, 1), Parameter::area()];
     }
 
     public static function from(Values $values): static

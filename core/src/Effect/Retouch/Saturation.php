@@ -22,7 +22,7 @@ final readonly class Saturation implements Retouches
 
     public static function parameters(): array
     {
-        return [Parameter::share('by', -1, 2, 0.25)];
+        return [Parameter::share('by', -1, 2, 0.25), Parameter::area()];
     }
 
     public static function from(Values $values): static

@@ -22,7 +22,7 @@ final readonly class Tidy implements ClearsInk
 
     public static function parameters(): array
     {
-        return [Parameter::length('specks', 0, 1, 0.03), Parameter::length('pinholes', 0, 1, 0.02)];
+        return [Parameter::length('specks', 0, 1, 0.03), Parameter::length('pinholes', 0, 1, 0.02), Parameter::area()];
     }
 
     public static function from(Values $values): static

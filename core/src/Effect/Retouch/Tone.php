@@ -22,7 +22,7 @@ final readonly class Tone implements Retouches
 
     public static function parameters(): array
     {
-        return [Parameter::share('brightness', -1, 1, 0), Parameter::share('contrast', -1, 3, 0.2)];
+        return [Parameter::share('brightness', -1, 1, 0), Parameter::share('contrast', -1, 3, 0.2), Parameter::area()];
     }
 
     public static function from(Values $values): static

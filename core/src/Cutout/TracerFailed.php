@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace TallCrow\Render;
+namespace TallCrow\Cutout;
 
-final class RenderFailed extends \RuntimeException
+final class TracerFailed extends \RuntimeException
 {
-    public static function tracer(string $reason): self
+    public static function because(string $reason): self
     {
         return new self(sprintf('The outline of a picture could not be traced (%s). Install Debian\'s potrace.', $reason === '' ? 'no reason given' : $reason));
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace TallCrow\Render;
+namespace TallCrow\Cutout;
 
 use TallCrow\Geometry\Path;
 

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Path;
+use TallCrow\Type\Letter;
+
+/** Ink drawn by hand, stroke by stroke. */
+final readonly class DrawnSource implements FigureSource
+{
+    use HoldsNoLayers;
+
+    public const MOST_STROKES = 200;
+
+    /** @param  list<InkStroke>  $strokes  in inches of the drawing's own, before it is placed */
+    public function __construct(public array $strokes) {}
+
+    public function path(): Path
+    {
+        return Path::join(...array_map(fn (InkStroke $stroke): Path => $stroke->path(), $this->strokes));
+    }
+
+    /** All strokes as one figure, as large as they were drawn: the placement sizes it. */
+    public function figures(?float $width, ?float $height): array
+    {
+        $path = $this->path();
+        if ($path->isEmpty()) {
+            return [];
+        }
+        $box = $path->bounds();
+
+        return [Letter::figure($path->transformed(Affine::shift(-$box->centreX(), -$box->centreY())))];
+    }
+
+    public function called(): string
+    {
+        return sprintf('drawing of %d %s', count($this->strokes), count($this->strokes) === 1 ? 'stroke' : 'strokes');
+    }
+
+    public function files(): array
+    {
+        return [];
+    }
+
+    public function hasColours(): bool
+    {
+        return false;
+    }
+
+    public function match(\Closure $text, \Closure $art, \Closure $figures, \Closure $group): mixed
+    {
+        return $figures($this);
+    }
+
+    /** Sized by its placement alone: strokes keep the inches that they were drawn in. */
+    public function scaled(float $by): self
+    {
+        return $this;
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'drawn', 'ink' => array_map(fn (InkStroke $stroke): array => $stroke->toArray(), $this->strokes)];
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cutout;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Path;
+use TallCrow\Raster\Canvas;
+use TallCrow\Raster\Image;
+
+/** A line or a closed shape drawn over a picture to say what belongs to it and what does not. */
+final readonly class Scribble
+{
+    public const MOST = 200;
+
+    public const MOST_POINTS = 2000;
+
+    /** @param  list<array{float, float}>  $points  shares of the picture's width and height */
+    public function __construct(
+        public array $points,
+        /** Share of the picture's longer side; 0 is the closed shape within the points. */
+        public float $width,
+        /** Marks what is kept; else what goes. */
+        public bool $keeps,
+    ) {}
+
+    /** @return array{points: list<array{float, float}>, width: float, keeps: bool} */
+    public function toArray(): array
+    {
+        return ['points' => $this->points, 'width' => $this->width, 'keeps' => $this->keeps];
+    }
+
+    /**
+     * Where the scribbles of one kind lie on a picture: one band, 255 there. A dab is never less than a pixel.
+     *
+     * @param  list<self>  $scribbles
+     */
+    public static function mask(array $scribbles, bool $keeps, int $width, int $height): Image
+    {
+        $canvas = new Canvas($width, $height, Affine::identity());
+        $canvas->colour(Srgb::of(255, 255, 255));
+        foreach ($scribbles as $scribble) {
+            if ($scribble->keeps !== $keeps || $scribble->points === []) {
+                continue;
+            }
+            $points = array_map(fn (array $point): array => [$point[0] * $width, $point[1] * $height], $scribble->points);
+            if ($scribble->width <= 0 && count($points) > 2) {
+                $canvas->fill(Path::polygon($points));
+            } else {
+                $canvas->brushed($points, max(1.5, $scribble->width * max($width, $height)));
+            }
+        }
+
+        return $canvas->mask();
+    }
+
+    /** @param  list<self>  $scribbles */
+    public static function any(array $scribbles, bool $keeps): bool
+    {
+        return array_filter($scribbles, fn (self $scribble): bool => $scribble->keeps === $keeps && $scribble->points !== []) !== [];
+    }
+}

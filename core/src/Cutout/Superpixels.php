@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cutout;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Raster\Image;
+
+/**
+ * A picture in some thousand patches of like colour that keep to its edges: SLIC (R. Achanta, A. Shaji, K. Smith, A. Lucchi, P. Fua, S. Süsstrunk,
+ * "SLIC Superpixels Compared to State-of-the-Art Superpixel Methods", 2012), without its last step: patches may fall apart.
+ */
+final readonly class Superpixels
+{
+    private const ROUNDS = 5;
+
+    /** How much nearness counts beside likeness: the paper's m. */
+    private const COMPACT = 12.0;
+
+    /**
+     * @param  array<int, int>  $of  the patch of each pixel, row by row
+     * @param  list<array{float, float, float}>  $colours  Lab, of each patch
+     */
+    private function __construct(
+        public int $width,
+        public int $height,
+        public array $of,
+        public array $colours,
+    ) {}
+
+    /** @param  Image  $colours  small: three bands */
+    public static function of(Image $colours, int $count): self
+    {
+        [$width, $height] = [$colours->width(), $colours->height()];
+        $labs = self::labs($colours);
+        $step = max(2.0, sqrt($width * $height / max(1, $count)));
+        [$across, $down] = [max(1, (int) round($width / $step)), max(1, (int) round($height / $step))];
+        $centres = [];
+        for ($j = 0; $j < $down; $j++) {
+            for ($i = 0; $i < $across; $i++) {
+                [$x, $y] = [(int) (($i + 0.5) * $width / $across), (int) (($j + 0.5) * $height / $down)];
+                $centres[] = [...$labs[$y * $width + $x], (float) $x, (float) $y];
+            }
+        }
+        $of = array_fill(0, $width * $height, 0);
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $of = self::assigned($labs, $centres, $width, $height, $step, $of);
+            $centres = self::means($labs, $of, $centres, $width);
+        }
+
+        return new self($width, $height, $of, array_map(fn (array $centre): array => [$centre[0], $centre[1], $centre[2]], $centres));
+    }
+
+    /** @return list<array{float, float, float}> */
+    private static function labs(Image $colours): array
+    {
+        $known = [];
+        $labs = [];
+        foreach (str_split($colours->toBytes(), 3) as $pixel) {
+            if (! isset($known[$pixel])) {
+                $lab = Srgb::of(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]))->toLab();
+                $known[$pixel] = [$lab->l, $lab->a, $lab->b];
+            }
+            $labs[] = $known[$pixel];
+        }
+
+        return $labs;
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $labs
+     * @param  list<array{float, float, float, float, float}>  $centres
+     * @param  array<int, int>  $of
+     * @return array<int, int>
+     */
+    private static function assigned(array $labs, array $centres, int $width, int $height, float $step, array $of): array
+    {
+        $near = array_fill(0, $width * $height, INF);
+        $weight = (self::COMPACT / $step) ** 2;
+        foreach ($centres as $k => [$l, $a, $b, $cx, $cy]) {
+            [$right, $bottom] = [min($width - 1, (int) ($cx + $step)), min($height - 1, (int) ($cy + $step))];
+            for ($y = max(0, (int) ($cy - $step)); $y <= $bottom; $y++) {
+                $dy = ($y - $cy) * ($y - $cy) * $weight;
+                for ($x = max(0, (int) ($cx - $step)), $at = $y * $width + $x; $x <= $right; $x++, $at++) {
+                    $lab = $labs[$at];
+                    $far = ($lab[0] - $l) * ($lab[0] - $l) + ($lab[1] - $a) * ($lab[1] - $a) + ($lab[2] - $b) * ($lab[2] - $b) + ($x - $cx) * ($x - $cx) * $weight + $dy;
+                    if ($far < $near[$at]) {
+                        $near[$at] = $far;
+                        $of[$at] = $k;
+                    }
+                }
+            }
+        }
+
+        return $of;
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $labs
+     * @param  array<int, int>  $of
+     * @param  list<array{float, float, float, float, float}>  $centres
+     * @return list<array{float, float, float, float, float}>
+     */
+    private static function means(array $labs, array $of, array $centres, int $width): array
+    {
+        $l = $a = $b = $x = $y = $many = array_fill(0, count($centres), 0.0);
+        foreach ($of as $at => $k) {
+            $lab = $labs[$at];
+            $l[$k] += $lab[0];
+            $a[$k] += $lab[1];
+            $b[$k] += $lab[2];
+            $x[$k] += $at % $width;
+            $y[$k] += intdiv($at, $width);
+            $many[$k]++;
+        }
+        foreach ($centres as $k => $centre) {
+            $centres[$k] = $many[$k] > 0 ? [$l[$k] / $many[$k], $a[$k] / $many[$k], $b[$k] / $many[$k], $x[$k] / $many[$k], $y[$k] / $many[$k]] : $centre;
+        }
+
+        return $centres;
+    }
+
+    /**
+     * Patches that touch, by "one other" with the smaller number first, and along how many pixels.
+     *
+     * @return array<string, int>
+     */
+    public function borders(): array
+    {
+        $borders = [];
+        for ($y = 0; $y < $this->height; $y++) {
+            for ($x = 0, $at = $y * $this->width; $x < $this->width; $x++, $at++) {
+                $one = $this->of[$at];
+                foreach ([$x + 1 < $this->width ? $this->of[$at + 1] : $one, $y + 1 < $this->height ? $this->of[$at + $this->width] : $one] as $other) {
+                    if ($other !== $one) {
+                        $key = $one < $other ? "$one $other" : "$other $one";
+                        $borders[$key] = ($borders[$key] ?? 0) + 1;
+                    }
+                }
+            }
+        }
+
+        return $borders;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cutout;
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Colour\Swatch;
+use TallCrow\Geometry\Affine;
+use TallCrow\Raster\Blur;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\Morphology;
+
+/**
+ * A raster of few colours as flat shapes with smooth edges, each colour traced by potrace: it can be recoloured, ringed and printed at any size.
+ *
+ * A small picture is first drawn larger, so that the grey pixels of its edges say where between two pixels the edge runs.
+ */
+final class Tracing
+{
+    /** A picture is traced at this many pixels on its longer side at most; a smaller one is enlarged to about as many, up to LARGER times. */
+    private const MOST_SIDE = 3000;
+
+    private const LARGER = 4;
+
+    /** Pixels on the longer side of what is painted again, at most. */
+    private const PAINTED = 6000;
+
+    public static function svg(Image $ink, int $count): string
+    {
+        [$width, $height] = [$ink->width(), $ink->height()];
+        [$ink, $larger] = self::sized($ink);
+        // In pixels of the picture as it came.
+        $back = Affine::scale($width / $ink->width(), $height / $ink->height());
+        $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, Background::buckets($ink, $count));
+        // From dark to light: an edge between two of them passes through those between, and the middle of its neighbours wins.
+        usort($colours, fn (Srgb $one, Srgb $other): int => $one->luminance() <=> $other->luminance());
+        $solid = $ink->alpha()->isMore(127.0)->settled();
+        $marks = '';
+        if ($colours !== []) {
+            $nearest = ColourKeys::of($ink)->nearest($colours);
+            $nearest = ($larger > 1 ? Morphology::middle($nearest, 2 * $larger + 1) : $nearest)->settled();
+            foreach ($colours as $i => $colour) {
+                // Each colour lies over those before it and under those after, so that no gap opens between two.
+                $path = Tracer::outline($nearest->isMore($i - 0.5)->both($solid));
+                $marks .= $path->isEmpty() ? '' : sprintf('<path fill="%s" d="%s"/>', $colour->toHex(), $path->transformed($back)->toSvg(3));
+            }
+        }
+
+        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %d %d">%s</svg>', $width, $height, $marks);
+    }
+
+    /** How many times larger a picture is painted once it is traced, for so many of its pixels to an inch. */
+    public static function factor(int $width, int $height, float $perInch, float $ppi): int
+    {
+        return max(1, min((int) ceil($ppi / max(1.0, $perInch)), intdiv(self::PAINTED, max(1, $width, $height))));
+    }
+
+    /** The traced shapes as pixels again, so many times larger. */
+    public static function painted(Image $ink, int $count, int $factor): Image
+    {
+        [$width, $height] = [$ink->width() * $factor, $ink->height() * $factor];
+        $svg = str_replace('<svg ', sprintf('<svg width="%d" height="%d" preserveAspectRatio="none" ', $width, $height), self::svg($ink, $count));
+        $drawn = ImageFile::drawing($svg);
+
+        return $drawn->bands() === 4 ? $drawn->embed(0, 0, $width, $height)->settled() : Image::empty($width, $height);
+    }
+
+    /** @return array{Image, int} the picture, and how many times larger it is */
+    private static function sized(Image $ink): array
+    {
+        $side = max($ink->width(), $ink->height());
+        $larger = max(1, min(self::LARGER, intdiv(self::MOST_SIDE, $side)));
+
+        return [match (true) {
+            $larger > 1 => self::enlarged($ink, $larger),
+            $side > self::MOST_SIDE => $ink->resized(self::MOST_SIDE / $side)->settled(),
+            default => $ink->settled(),
+        }, $larger];
+    }
+
+    /** Squares of pixels under a bell of half their side: where it is half full, the edge runs. Colours are carried out under clear pixels. */
+    private static function enlarged(Image $ink, int $by): Image
+    {
+        $smooth = fn (Image $bands): Image => Blur::gaussian($bands->spread(2, 2, $ink->width() + 4, $ink->height() + 4)->zoomed($by), $by / 2, 0.02)
+            ->crop(2 * $by, 2 * $by, $ink->width() * $by, $ink->height() * $by)->settled();
+
+        return $smooth(EdgeCare::withoutFringe($ink, 1.0)->band(0, 3))->asColours()->withBand($smooth($ink->alpha()));
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Cutout\EdgeCare;
+use TallCrow\Effect\Looks;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Values;
+use TallCrow\Raster\Image;
+
+/** Drops specks and fills pinholes that masks and looks left in the ink of any piece. */
+final readonly class Tidied implements Looks
+{
+    /** A scrap as small as that is seldom longer than this many times the side of its square. */
+    private const LONG = 3.0;
+
+    private function __construct(private float $specks, private float $pinholes) {}
+
+    public static function kind(): string
+    {
+        return 'tidied';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::length('specks', 0, 0.5, 0.02), Parameter::length('pinholes', 0, 0.5, 0.02)];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->number('specks'), $values->number('pinholes'));
+    }
+
+    public function reach(): float
+    {
+        return self::LONG * max($this->specks, $this->pinholes);
+    }
+
+    public function ppi(): float
+    {
+        return self::PRINT;
+    }
+
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        return EdgeCare::tidied($ink, $this->specks * $ppi, $this->pinholes * $ppi);
+    }
+}

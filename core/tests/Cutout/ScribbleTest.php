@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Cutout\Background;
+use TallCrow\Cutout\LeastCut;
+use TallCrow\Cutout\Pockets;
+use TallCrow\Cutout\Scribble;
+use TallCrow\Cutout\Subject;
+use TallCrow\Cutout\Tracing;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\PictureType;
+use TallCrow\Tests\Fixtures;
+
+/** @param  list<string>  $made  what ImageMagick makes of */
+function made_picture(array $made): Image
+{
+    $file = Fixtures::temporary('made').'/made.png';
+    Fixtures::run(['convert', ...$made, '-alpha', 'set', "PNG32:$file"]);
+
+    return ImageFile::read(PictureType::Png, $file)->settled();
+}
+
+/** Share of what either of two masks holds that both hold. */
+function overlap(Image $one, Image $other): float
+{
+    return $one->lesser($other)->area() / max(1.0, $one->lighter($other)->area());
+}
+
+it('finds the least cut of a network from a text book', function (): void {
+    // Cormen, Leiserson, Rivest, Stein, "Introduction to Algorithms", the flow network of figure 26.1: greatest flow 23, the sink's side {v3, t}.
+    $cut = new LeastCut(4);
+    [$v1, $v2, $v3, $v4] = [0, 1, 2, 3];
+    $cut->node($v1, 16, 0);
+    $cut->node($v2, 13, 0);
+    $cut->node($v3, 0, 20);
+    $cut->node($v4, 0, 4);
+    foreach ([[$v1, $v3, 12], [$v2, $v1, 4], [$v3, $v2, 9], [$v2, $v4, 14], [$v4, $v3, 7]] as [$from, $to, $room]) {
+        $cut->way($from, $to, $room);
+    }
+    expect($cut->cut())->toBe([true, true, false, true])->and($cut->flow)->toEqualWithDelta(23.0, 1e-9);
+});
+
+it('keeps a subject before a busy ground by two rough scribbles', function (int $seed, int $points): void {
+    $star = '';
+    for ($i = 0; $i < 60; $i++) {
+        $far = 200 * (0.75 + 0.25 * sin($points * 2 * M_PI * $i / 60));
+        $star .= sprintf('%.1f,%.1f ', 400 + $far * cos(2 * M_PI * $i / 60), 300 + $far * sin(2 * M_PI * $i / 60));
+    }
+    $folder = Fixtures::temporary('busy');
+    Fixtures::run(['convert', '-size', '800x600', '-seed', (string) $seed, 'plasma:olive-forestgreen', '-attenuate', '0.6', '+noise', 'Gaussian', "$folder/ground.png"]);
+    Fixtures::run(['convert', '-size', '800x600', '-seed', (string) ($seed + 1), 'plasma:orangered-gold', '-attenuate', '0.4', '+noise', 'Gaussian', "$folder/subject.png"]);
+    Fixtures::run(['convert', '-size', '800x600', 'xc:black', '-fill', 'white', '-draw', "polygon $star", '-blur', '0x0.7', "$folder/truth.png"]);
+    $photo = made_picture(["$folder/ground.png", "$folder/subject.png", "$folder/truth.png", '-composite']);
+    $truth = made_picture(["$folder/truth.png"])->band(0)->settled();
+    $keep = new Scribble([[0.5, 0.42], [0.47, 0.58], [0.55, 0.5]], 0.02, true);
+    $drop = new Scribble([[0.06, 0.1], [0.9, 0.08], [0.93, 0.9], [0.1, 0.92], [0.06, 0.1]], 0.02, false);
+    $off = fn (Image $alpha): float => $alpha->minus($truth)->multiplied($alpha->minus($truth))->mean() / 255 ** 2;
+    $cut = Subject::of($photo, [$keep, $drop])->alpha()->settled();
+    expect(overlap($cut, $truth))->toBeGreaterThan(0.97)->and($off($cut))->toBeLessThan(0.01)
+        // Without a word on what goes, the rim does.
+        ->and(overlap(Subject::of($photo, [$keep])->alpha()->settled(), $truth))->toBeGreaterThan(0.95)
+        ->and(Subject::of($photo, [$drop]))->toBe($photo);
+})->with([[4, 5], [11, 3], [23, 7]]);
+
+/** Three discs of white within a dark bar, on white; the first is open to the edge. */
+function garland(): Image
+{
+    return made_picture(['-size', '400x200', 'xc:white', '-fill', '#203050', '-draw', 'rectangle 20,40 380,160', '-fill', 'white', '-draw', 'circle 90,100 90,70 rectangle 80,20 100,100 circle 200,100 200,60 circle 310,100 310,80']);
+}
+
+it('names pockets of a background and clears the ones that were chosen', function (): void {
+    $picture = garland();
+    $pockets = Pockets::of(Background::enclosed($picture, 12));
+    expect(count($pockets))->toBe(2)->and($pockets[0]['x'] * 400)->toEqualWithDelta(200, 42)->and($pockets[1]['x'] * 400)->toEqualWithDelta(310, 22)
+        ->and($pockets[0]['share'])->toEqualWithDelta(M_PI * 1600 / 80000, 0.002);
+    $cleared = Background::fromEdge($picture, 12, false, [new Scribble([[$pockets[1]['x'], $pockets[1]['y']]], 0.004, false)])->alpha();
+    $mean = fn (int $x): float => $cleared->crop($x - 5, 95, 10, 10)->mean();
+    expect($mean(310))->toBeLessThan(1.0)->and($mean(200))->toBeGreaterThan(254.0)->and($mean(90))->toBeLessThan(1.0);
+});
+
+it('keeps a pale subject at the edge behind a painted hint', function (): void {
+    // A white plate that runs off the picture's foot, with a dark rim at its sides alone.
+    $picture = made_picture(['-size', '300x200', 'xc:white', '-fill', '#203050', '-draw', 'rectangle 80,60 90,199 rectangle 210,60 220,199 rectangle 80,60 220,70']);
+    $inside = fn (array $hints): float => Background::fromEdge($picture, 12, false, $hints)->alpha()->crop(140, 120, 20, 20)->mean();
+    expect($inside([]))->toBeLessThan(1.0)->and($inside([new Scribble([[0.28, 0.985], [0.72, 0.985]], 0.02, true)]))->toBeGreaterThan(254.0);
+});
+
+it('finds hidden buckets again when their number changes, and keeps edges smooth', function (): void {
+    $picture = made_picture(['-size', '400x400', 'xc:#fdfdf4', '-fill', '#b04a2c', '-draw', 'circle 200,200 200,80']);
+    $hidden = [Background::buckets($picture, 2)[0]->colour];
+    expect($hidden[0]->toHex())->not->toBe('#b04a2c');
+    foreach ([2, 5, 9] as $count) {
+        $cleared = Background::ofBuckets($picture, $count, $hidden)->alpha()->settled();
+        expect($cleared->crop(5, 5, 20, 20)->mean())->toBeLessThan(1.0)->and($cleared->crop(190, 190, 20, 20)->mean())->toBeGreaterThan(254.0)
+            // The area of the disc to a pixel of its rim, and partial pixels along it as a smooth edge has.
+            ->and($cleared->area())->toEqualWithDelta(M_PI * 120 ** 2, 2 * M_PI * 120 * 0.5);
+        $partial = $cleared->isMore(12.0)->both($cleared->isLess(243.0))->area() / (2 * M_PI * 120);
+        expect($partial)->toBeGreaterThan(0.6)->toBeLessThan(2.2);
+    }
+    expect(Background::bucketOf(Background::buckets($picture, 4), Srgb::hex('#2060ff')))->toBeNull();
+});
+
+it('traces a small picture to the shape that it was made from', function (): void {
+    // Made at 1200 px and brought down to 100, as a small logo is; traced and painted at 12 times its size.
+    $shape = 'circle 600,600 600,150 polygon 150,1100 600,700 1050,1100';
+    $truth = made_picture(['-size', '1200x1200', 'xc:white', '-fill', '#203050', '-draw', $shape])->band(0)->isLess(128.0)->settled();
+    $small = made_picture(['-size', '1200x1200', 'xc:white', '-fill', '#203050', '-draw', $shape, '-filter', 'box', '-resize', '100x100']);
+    $traced = Tracing::painted($small, 2, 12);
+    expect([$traced->width(), $traced->height()])->toBe([1200, 1200]);
+    $dark = $traced->band(0)->isLess(128.0)->settled();
+    $off = $dark->both($truth->inverted())->either($truth->both($dark->inverted()))->area();
+    // The mean distance between the two outlines, in pixels of the small picture: under a fifth of one.
+    $outline = 2 * M_PI * 450 + 2 * hypot(450, 400) + 900;
+    expect($off / $outline / 12)->toBeLessThan(0.2);
+});
+
+it('retouches within an area alone', function (): void {
+    $folder = Fixtures::temporary('area');
+    copy(Fixtures::assets().'/rock-pool.png', "$folder/pool.png");
+    $drawn = fn (array $lines): Image => Fixtures::render(Fixtures::artwork([['id' => 'p', 'source' => ['kind' => 'art', 'file' => 'pool.png', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => 2], 'effects' => $lines]]), 150, $folder);
+    $plain = $drawn([]);
+    $left = $drawn([['kind' => 'tone', 'brightness' => 0.5, 'contrast' => 0, 'area' => [['points' => [[-0.1, -0.1], [0.5, -0.1], [0.5, 1.1], [-0.1, 1.1]], 'width' => 0, 'keeps' => true]]]]);
+    $off = fn (int $x): float => $left->crop($x, 150, 60, 300)->band(0)->minus($plain->crop($x, 150, 60, 300)->band(0))->linear(1.0)->raised(2.0)->mean();
+    expect($off(90))->toBeGreaterThan(4.0)->and($off(300))->toBe(0.0);
+});
+
+it('works as lines of a sheet: a subject kept, a picture traced, what masks left tidied', function (): void {
+    $folder = Fixtures::temporary('lines');
+    Fixtures::run(['convert', '-size', '60x60', 'xc:white', '-fill', '#203050', '-draw', 'circle 30,30 30,10', "PNG32:$folder/dot.png"]);
+    $drawn = fn (array $more): Image => Fixtures::render(Fixtures::artwork([$more + ['id' => 'd', 'source' => ['kind' => 'art', 'file' => 'dot.png', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 1.5, 'width' => 2, 'height' => 2]]]), 300, $folder);
+    $kept = $drawn(['effects' => [['kind' => 'subject', 'scribbles' => [['points' => [[0.5, 0.5]], 'width' => 0.1, 'keeps' => true]]]]])->alpha();
+    expect($kept->area())->toEqualWithDelta(M_PI * 200 ** 2, 0.06 * M_PI * 200 ** 2);
+    // Traced, an edge runs from full to none within a pixel or two of the print, where ten pixels of it were one of the file's.
+    $partial = fn (Image $image): float => $image->band(0)->isMore(60.0)->both($image->band(0)->isLess(225.0))->crop(160, 160, 580, 580)->area() / (2 * M_PI * 200);
+    expect($partial($drawn(['effects' => [['kind' => 'traced', 'count' => 2]]])))->toBeLessThan(2.0)->and($partial($drawn([])))->toBeGreaterThan(5.0);
+    $placer = (new TallCrow\Render\Renderer(Fixtures::shelf($folder)))->placer;
+    $layer = fn (array $effects): TallCrow\Artwork\Layer => Fixtures::artwork([['id' => 'd', 'source' => ['kind' => 'art', 'file' => 'dot.png'], 'placement' => ['x' => 1.5, 'y' => 1.5, 'width' => 2, 'height' => 2], 'effects' => $effects]])->layers[0];
+    expect($placer->effectivePpi($layer([])))->toBeLessThan(31.0)->and($placer->effectivePpi($layer([['kind' => 'traced', 'count' => 2]])))->toBeNull();
+    // A plate and a crumb that masks leave: the crumb goes, the plate stays as it is.
+    $plate = fn (array $lines): Image => Fixtures::render(Fixtures::artwork([['effects' => [['kind' => 'fill', 'colour' => '#b04a2c'], ...$lines], 'masks' => [
+        ['kind' => 'rectangle', 'x' => 0.25, 'y' => 0.5, 'width' => 0.3, 'height' => 0.5, 'feather' => 0], ['kind' => 'ellipse', 'x' => 0.8, 'y' => 0.5, 'width' => 0.015, 'height' => 0.015, 'feather' => 0, 'joining' => 'also'],
+    ]] + Fixtures::shape('p', 'rectangle', 2)]))->alpha()->isMore(127.0)->settled();
+    $tidy = $plate([['kind' => 'tidied', 'specks' => 0.05]]);
+    expect(TallCrow\Raster\Morphology::regions($plate([]))[1])->toBe(3)->and(TallCrow\Raster\Morphology::regions($tidy)[1])->toBe(2)
+        ->and($tidy->crop(0, 0, 540, 1200)->area())->toBe($plate([])->crop(0, 0, 540, 1200)->area());
+});
