@@ -69,7 +69,7 @@ function lines(): array
 
 function timed_lines(string $folder, string $wanted): void
 {
-    exec("convert -size 3600x3600 -seed 5 plasma:olive-orangered -attenuate 0.3 +noise Gaussian PNG24:$folder/photo.png");
+    exec("convert -size 3600x3600 -seed 5 plasma:olive-orangered PNG24:$folder/photo.png");
     $crow = __DIR__.'/crow';
     $bare = [];
     $over = 0;

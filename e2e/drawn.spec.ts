@@ -34,7 +34,7 @@ test('draws ink by hand, stroke after stroke of one drawing, that can be set ane
     expect(drawn.kind).toBe('drawn');
     expect(drawn.ink.map((one) => one.tip)).toEqual(['round', 'spray']);
     await page.getByRole('button', { name: 'Done' }).click();
-    await page.getByRole('button', { name: '2 strokes' }).click();
+    await page.getByRole('button', { name: '2 strokes', exact: true }).click();
     await page.getByRole('combobox', { name: 'tip of stroke 1' }).selectOption('slash');
     await saved(page);
     expect(((await artworkOf(page, path)).layers[0]?.source as unknown as { ink: { tip: string }[] }).ink[0]?.tip).toBe('slash');

@@ -31,7 +31,7 @@ function all_tests(): string
 {
     static $all = null;
 
-    return $all ??= implode("\n", array_map(fn (string $file): string => (string) file_get_contents($file), array_diff(glob(__DIR__.'/*/*Test.php') ?: [], [__FILE__])));
+    return $all ??= implode("\n", array_map(fn (string $file): string => (string) file_get_contents($file), array_diff([...(glob(__DIR__.'/*/*Test.php') ?: []), ...(glob(__DIR__.'/Preflight/trial/*.json') ?: [])], [__FILE__])));
 }
 
 function page(string $name): string
@@ -65,10 +65,10 @@ it('describes every effect, paper and texture in docs/artwork-format.md', functi
 it('tries every check by the key of its findings', function (): void {
     foreach (Preflight::checks() as $check) {
         $source = (string) file_get_contents((string) (new ReflectionClass($check))->getFileName());
-        preg_match_all("/(?:Group::\\w+, |finding\\(|return )'([a-z]+)[:']/", $source, $keys);
+        preg_match_all("/(?:Group::\\w+, |finding\\(|return )'([a-z-]+)[:']/", $source, $keys);
         expect($keys[1])->not->toBe([], $check::class.' names no key for its findings');
         foreach (array_unique($keys[1]) as $key) {
-            expect(preg_match("/'$key(:|')/", all_tests()))->toBe(1, $check::class.": no test speaks of \"$key\"");
+            expect(preg_match("/['\"]$key(:|['\"])/", all_tests()))->toBe(1, $check::class.": no test speaks of \"$key\"");
         }
     }
 });

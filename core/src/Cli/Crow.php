@@ -9,11 +9,12 @@ use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Schema\ArtworkSchema;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Colour\Srgb;
-use TallCrow\Export\PngFile;
+use TallCrow\Export\PngFacts;
 use TallCrow\Export\PrintPng;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Resolution;
 use TallCrow\Pack\JobPack;
 use TallCrow\Pack\PackedFile;
@@ -25,7 +26,7 @@ use TallCrow\Raster\PictureType;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Renderer;
 
-/** The command line: render, print, preflight, pack, unpack, inspect. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
+/** The command line: render, print, preflight, trial, pack, unpack, inspect, mend. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
 final class Crow
 {
     public const FINE = 0;
@@ -37,11 +38,13 @@ final class Crow
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
         bin/crow print JOB --out FILE.png --scratch FOLDER [--area W,H,PPI,NAME] [--shelf FOLDER ...]
-        bin/crow preflight JOB [--shelf FOLDER ...] [--json]
+        bin/crow preflight JOB [--area W,H] [--shelf FOLDER ...] [--json]
+        bin/crow trial FOLDER [--shelf FOLDER ...]
         bin/crow pack ARTWORK.json --out FILE.crow [--shelf FOLDER ...]
         bin/crow unpack FILE.crow --out FOLDER
         bin/crow schema --out FILE.json
-        bin/crow inspect FILE.png [--width 10in] [--on "#1d2b1f"] [--rule strict-300|accept-200] [--json]
+        bin/crow inspect FILE.png [--width 10in] [--on "#1d2b1f"] [--rule strict-300|accept-200] [--area W,H] [--json]
+        bin/crow mend FILE.png --out RIGHT.png (--ppi N | --width 10in)
 
         A job is an artwork (.json) or a whole job in one file (.crow). Fonts and pictures are found beside the artwork,
         or in the folders of --shelf, the first that has them. A region is in pixels of the picture at its ppi.
@@ -71,6 +74,8 @@ final class Crow
                 'unpack' => self::unpack($arguments, $out),
                 'schema' => self::schema($arguments, $out),
                 'inspect' => self::inspect($arguments, $out),
+                'mend' => self::mend($arguments, $out),
+                'trial' => TrialCommand::run($arguments, $out),
                 default => throw UnusableCall::command($arguments->command),
             };
         } catch (\RuntimeException|\DomainException|\InvalidArgumentException $unusable) {
@@ -106,7 +111,48 @@ final class Crow
     {
         [$artwork, $shelf] = OpenedJob::from($arguments);
 
-        return self::told(Preflight::artwork($artwork, new Renderer($shelf), $shelf), $arguments->flag('json'), [], $out);
+        return self::told(Preflight::artwork($artwork, new Renderer($shelf), $shelf, self::area($arguments, $artwork->sheet->ppi->value)), $arguments->flag('json'), [], $out);
+    }
+
+    /** The print area that a call names in pixels. */
+    private static function area(Arguments $arguments, float $ppi): ?PrintArea
+    {
+        $told = $arguments->option('area');
+        if ($told === null) {
+            return null;
+        }
+        $numbers = explode(',', $told);
+        if (count($numbers) < 2 || (int) $numbers[0] < 1 || (int) $numbers[1] < 1) {
+            throw UnusableCall::area($told);
+        }
+
+        return PrintArea::pixels($numbers[3] ?? '', (int) $numbers[0], (int) $numbers[1], Ppi::of(isset($numbers[2]) ? (float) $numbers[2] : $ppi));
+    }
+
+    /**
+     * Writes a file as print houses take it: 8-bit RGBA in sRGB, not interlaced, its ppi stated, no colour under clear pixels.
+     *
+     * @param  resource  $out
+     */
+    private static function mend(Arguments $arguments, mixed $out): int
+    {
+        $file = $arguments->operand('a PNG file');
+        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
+        if (! is_file($file)) {
+            throw UnusableCall::file($file);
+        }
+        $facts = PngFacts::of($file);
+        $picture = PictureReader::check($file);
+        $width = $arguments->option('width');
+        $ppi = match (true) {
+            $arguments->option('ppi') !== null => (float) $arguments->option('ppi'),
+            $width !== null => Resolution::effective((int) $picture->width, Length::parse($width, Ppi::of($facts->ppi ?? 300))),
+            default => throw UnusableCall::missing('--ppi N or --width 10in, so that the right ppi can be stated'),
+        };
+        PrintPng::write($picture->pixels()->settled(), $target, Ppi::of($ppi), '');
+        fprintf($out, "%s: %d × %d px, %s ppi, 8-bit sRGB\n", $target, (int) $picture->width, (int) $picture->height, round($ppi, 2));
+
+        return self::FINE;
     }
 
     /** @param  resource  $out */
@@ -164,17 +210,12 @@ final class Crow
         if (! is_file($file)) {
             throw UnusableCall::file($file);
         }
-        $stated = null;
-        foreach (PngFile::chunks($file) as $chunk) {
-            if ($chunk->type === 'pHYs' && strlen($chunk->data) === 9 && ord($chunk->data[8]) === 1) {
-                $stated = (int) ((array) unpack('N', $chunk->data))[1];
-            }
-        }
+        $facts = PngFacts::of($file);
         $picture = PictureReader::check($file);
         if ($picture->type !== PictureType::Png) {
             throw UnusableCall::file($file);
         }
-        $ppi = $stated === null || $stated === 0 ? null : round(Ppi::fromPerMetre($stated)->value, 2);
+        $ppi = $facts->ppi;
         $width = $arguments->option('width');
         $printed = $width === null ? null : Length::parse($width, Ppi::of($ppi ?? 300));
         $effective = $printed === null ? ($ppi ?? throw UnusableCall::missing('--width, since the file states no ppi')) : Resolution::effective((int) $picture->width, $printed);
@@ -188,7 +229,7 @@ final class Crow
             'printed_inches' => [round($picture->width / $effective, 3), round($picture->height / $effective, 3)],
         ];
 
-        return self::told(Preflight::picture($picture->pixels()->settled(), $effective, $garments, $rule), $arguments->flag('json'), $figures, $out);
+        return self::told(Preflight::picture($picture->pixels()->settled(), $effective, $garments, $rule, $facts, self::area($arguments, $effective)), $arguments->flag('json'), $figures, $out);
     }
 
     /**

@@ -61,6 +61,21 @@ final readonly class ColourKeys
         });
     }
 
+    /**
+     * Where the colour is one of some: one band, 255 there.
+     *
+     * @param  \Closure(Srgb): bool  $isOne
+     */
+    public function chosen(\Closure $isOne): Image
+    {
+        $table = str_repeat("\0", 65536);
+        foreach ($this->present as $key) {
+            $table[$key] = $isOne(self::colour($key)) ? "\xff" : "\0";
+        }
+
+        return Lookup::shortsToBytes($this->keys, $table);
+    }
+
     /** How many colours there are. */
     public function count(): int
     {

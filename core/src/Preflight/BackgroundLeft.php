@@ -6,53 +6,149 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Placement;
 use TallCrow\Asset\AssetUnusable;
+use TallCrow\Colour\Srgb;
+use TallCrow\Cutout\ColourKeys;
+use TallCrow\Cutout\Pockets;
 use TallCrow\Edit\AddEffect;
-use TallCrow\Effect\Values;
+use TallCrow\Effect\ClearsInk;
+use TallCrow\Effect\Retouches;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Morphology;
+use TallCrow\Render\Frame;
 
-/** A placed raster whose background was never taken away. */
+/**
+ * What is left of the background of placed art: all of it, a rectangle within it, pockets that the picture encloses, or a rim of it about what was
+ * freed. It is judged on the piece as its retouching and masks leave it, before looks, rings and wear.
+ */
 final class BackgroundLeft implements ChecksSheet
 {
     /** CIEDE2000 of the mend: enough for the noise of a photo (our choice). */
     private const TOLERANCE = 14.0;
 
+    /** Pixels of the longer side of the piece as it is looked at. */
+    private const LOOK = 600.0;
+
+    /** CIEDE2000 within which what is left is the ground's own colour. */
+    private const GROUND = 3.5;
+
+    /** Of a rim, which is mixed with what it lies about. */
+    private const HALO = 12.0;
+
+    /** Share of the edge that is of the ground's colour where a rim of it was left, and how many times less there must be of it further in. */
+    private const RIMMED = 0.3;
+
+    private const LESS_WITHIN = 0.4;
+
+    /** Share of the picture from which on a pocket matters. */
+    private const POCKET = 0.0008;
+
     public function sheet(SheetSubject $subject): array
     {
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            $art = $layer->picture();
-            // A masked picture shows its mask's edge and not its own.
-            $pixels = $layer->on && $art !== null && $layer->liveMasks() === [] ? self::raster($layer, $art, $subject) : null;
-            if ($pixels !== null) {
-                $findings[] = self::finding($layer, Rim::of($pixels), $subject);
+            $art = $layer->on && $layer->role->prints() ? $layer->picture() : null;
+            $finding = $art === null ? null : self::layer($layer, $art, $subject);
+            if ($finding !== null) {
+                $findings[] = $finding;
             }
         }
 
         return $findings;
     }
 
-    private static function finding(Layer $layer, Rim $rim, SheetSubject $subject): Finding
-    {
-        $finding = $rim->finding('background:'.$layer->id, $layer->called().', background', $layer->called())->about($layer->id);
-        if ($rim->isBackground() || $rim->isCut()) {
-            $finding = $finding->at(array_filter([$subject->reach($layer->id)]));
-        }
-
-        return $rim->isBackground()
-            ? $finding->mendedBy(Mend::by('Clear it from the edge', new AddEffect($layer->id, new EffectLine('clear-edge', new Values(['tolerance' => self::TOLERANCE, 'islands' => 'kept']), true), first: true)))
-            : $finding;
-    }
-
-    private static function raster(Layer $layer, ArtSource $source, SheetSubject $subject): ?Image
+    private static function layer(Layer $layer, ArtSource $art, SheetSubject $subject): ?Finding
     {
         try {
-            $picture = $subject->shelf->picture($source->file);
-
-            return $picture->isVector() ? null : ($subject->renderer->placer->retoucher->retouched($layer, $source, $layer->placement->width ?? 1.0) ?? $picture->pixels());
+            $picture = $subject->shelf->picture($art->file);
+            $placing = $subject->renderer->placer->place($layer);
         } catch (AssetUnusable) {
             return null;
         }
+        if ($placing === null) {
+            return null;
+        }
+        $own = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => is_a($line->is(), Retouches::class, true))))
+            ->withDistress([])->withOpacity(1.0)->withRepeat(null)
+            ->withPlacement(new Placement($placing->width / 2, $placing->height / 2, $placing->width, $placing->height, 0, Flip::None));
+        $ppi = self::LOOK / max($placing->width, $placing->height);
+        $frame = new Frame($ppi, 0, 0, max(2, (int) floor($placing->width * $ppi)), max(2, (int) floor($placing->height * $ppi)));
+        $piece = $subject->compositor()->piece($own, $frame);
+        if ($piece === null) {
+            return null;
+        }
+        $drawn = $piece->image->embed($piece->frame->left, $piece->frame->top, $frame->width, $frame->height)->settled();
+        $rim = Rim::of($drawn->crop(1, 1, $frame->width - 2, $frame->height - 2));
+        if ($picture->isVector()) {
+            // A drawing may well be a plate to its edges; one on white paper is a picture on its ground.
+            return $rim->isBackground() && $rim->isPaper() ? self::standing($layer, $rim, $subject, false) : self::clear($layer);
+        }
+        $cleared = array_filter($own->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), ClearsInk::class, true)) !== [];
+
+        return match (true) {
+            $rim->isBackground() || $rim->isCut() => self::standing($layer, $rim, $subject, $rim->isBackground()),
+            $cleared || $layer->liveMasks() !== [] => self::remains($layer, $drawn, Rim::of($picture->pixels()), $subject),
+            default => self::remains($layer, $drawn, null, $subject),
+        };
+    }
+
+    private static function standing(Layer $layer, Rim $rim, SheetSubject $subject, bool $mendable): Finding
+    {
+        $finding = $rim->finding('background:'.$layer->id, $layer->called().', background', $layer->called())->about($layer->id)->at(array_filter([$subject->reach($layer->id)]));
+
+        return $mendable
+            ? $finding->mendedBy(Mend::by('Clear it from the edge', new AddEffect($layer->id, Lines::of('clear-edge', ['tolerance' => self::TOLERANCE, 'islands' => 'kept']), first: true)))
+            : $finding;
+    }
+
+    private static function clear(Layer $layer): Finding
+    {
+        return Finding::of(Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Pass, 'background off', 'a clear rim', sprintf('%s has a clear rim.', $layer->called()))->about($layer->id);
+    }
+
+    /** What is left where it was cleared: pockets of the ground, and a rim of it. */
+    private static function remains(Layer $layer, Image $drawn, ?Rim $before, SheetSubject $subject): Finding
+    {
+        $ground = $before !== null && $before->isBackground() ? $before->colour : null;
+        $solid = $drawn->alpha()->isMore(127.0)->settled();
+        $pockets = $ground === null ? [] : self::pockets($drawn, $solid, $ground);
+        $rim = self::rimmed($drawn, $solid, $ground ?? Srgb::of(255, 255, 255));
+        if ($pockets === [] && $rim === null) {
+            return self::clear($layer);
+        }
+        $what = array_filter([
+            $pockets === [] ? '' : sprintf('%d enclosed %s of its background %s left', count($pockets), count($pockets) === 1 ? 'part' : 'parts', count($pockets) === 1 ? 'is' : 'are'),
+            $rim === null ? '' : sprintf('a rim of its background (%d %% of its edge) is left about it', round($rim * 100)),
+        ]);
+
+        return Finding::of(
+            Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Warn, $pockets === [] ? 'a rim left' : sprintf('%d pockets left', count($pockets)), 'none left',
+            sprintf('Of %s %s.', $layer->called(), implode(', and ', $what)),
+        )->about($layer->id)->at(array_filter([$subject->reach($layer->id)]))->mendedBy(...array_filter([
+            $rim === null ? null : Mend::by('Take its edge in a little', new AddEffect($layer->id, Lines::of('edge', ['choke' => 0.012, 'fringe' => 0.02]), first: false)),
+        ]));
+    }
+
+    /** @return list<array{x: float, y: float, share: float}> */
+    private static function pockets(Image $drawn, Image $solid, Srgb $ground): array
+    {
+        $like = ColourKeys::of($drawn)->difference([$ground])->isLess(self::GROUND * ColourKeys::PER_UNIT)->both($solid)->settled();
+
+        return array_values(array_filter(Pockets::of($like), fn (array $pocket): bool => $pocket['share'] > self::POCKET));
+    }
+
+    /** Share of the edge that is of the ground's colour, when that is a rim and not the picture itself. */
+    private static function rimmed(Image $drawn, Image $solid, Srgb $ground): ?float
+    {
+        $edge = $solid->both(Morphology::dilated($solid->inverted(), 5))->settled();
+        $within = $solid->both(Morphology::dilated($solid->inverted(), 25)->inverted())->settled();
+        $like = ColourKeys::of($drawn)->difference([$ground])->isLess(self::HALO * ColourKeys::PER_UNIT)->settled();
+        $share = fn (Image $part): float => $part->area() > 0 ? $part->both($like)->area() / $part->area() : 0.0;
+        $rim = $share($edge);
+
+        return $edge->area() < $solid->area() && $rim > self::RIMMED && $share($within) < self::LESS_WITHIN * $rim && $within->area() > 0 ? $rim : null;
     }
 }

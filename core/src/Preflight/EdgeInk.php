@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
 use TallCrow\Edit\Move;
 use TallCrow\Edit\Scale;
 use TallCrow\Geometry\Box;
+use TallCrow\Render\Frame;
 
 /** Ink in the outermost pixels of the sheet, where art that runs on is cut in a straight line. */
 final class EdgeInk implements MendsOnSheet
@@ -19,6 +21,8 @@ final class EdgeInk implements MendsOnSheet
     private const ROOM = 0.05;
 
     private const MOST_MENDS = 4;
+
+    private const PPI = 75.0;
 
     public function picture(PictureSubject $subject): array
     {
@@ -71,8 +75,22 @@ final class EdgeInk implements MendsOnSheet
         return array_values(array_filter($subject->artwork->layers, function (Layer $layer) use ($subject, $sheet): bool {
             $box = $layer->on && $layer->role->prints() ? $subject->reach($layer->id) : null;
 
-            return $box !== null && ($box->left <= 0 || $box->top <= 0 || $box->right >= $sheet->right || $box->bottom >= $sheet->bottom);
+            return $box !== null && ($box->left <= 0 || $box->top <= 0 || $box->right >= $sheet->right || $box->bottom >= $sheet->bottom) && self::inksEdge($layer, $subject);
         }));
+    }
+
+    /** Whether ink of the piece itself lies in the outermost pixels: its box may be larger than what it inks. */
+    private static function inksEdge(Layer $layer, SheetSubject $subject): bool
+    {
+        $frame = Frame::sheet($subject->artwork->sheet, self::PPI);
+        $piece = $subject->compositor()->piece($layer->withRole(Role::ink()), $frame);
+        if ($piece === null) {
+            return false;
+        }
+        $alpha = $piece->image->alpha()->embed($piece->frame->left, $piece->frame->top, $frame->width, $frame->height)->isMore(self::FAINT)->settled();
+        $inner = $alpha->crop(1, 1, $frame->width - 2, $frame->height - 2)->area();
+
+        return $alpha->area() > $inner;
     }
 
     /** Sized down if it is larger than the sheet, then moved in by the least that is needed. */

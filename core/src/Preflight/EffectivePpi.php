@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
+use TallCrow\Asset\AssetUnusable;
 use TallCrow\Edit\Scale;
 
 /** Source pixels ÷ placed inches of every raster: enlarging one raises the file's ppi and adds no detail. */
@@ -13,18 +15,75 @@ final class EffectivePpi implements ChecksSheet
     /** Ppi by which a picture may miss the rule through rounding. */
     private const ROUNDING = 0.05;
 
+    /** Looks that end in hard edges and dots of the print's own pixels. */
+    private const REDRAWN = ['traced', 'stamped', 'halftone', 'halftone-inks', 'photocopied', 'posterised'];
+
     public function sheet(SheetSubject $subject): array
     {
-        return array_values(array_filter(array_map(
-            fn (Layer $layer): ?Finding => $layer->on ? self::layer($layer, $subject) : null,
-            $subject->artwork->everyLayer(),
-        )));
+        $findings = [];
+        foreach ($subject->artwork->everyLayer() as $layer) {
+            if ($layer->on && $layer->role->prints()) {
+                array_push($findings, ...array_filter([self::layer($layer, $subject)]), ...self::within($layer, $subject));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** Whether a look of the piece draws its edges anew at print size, so that the file's own pixels do not show. */
+    private static function isRedrawn(Layer $layer): bool
+    {
+        return array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::REDRAWN, true)) !== [];
+    }
+
+    /**
+     * Pictures that are seen through letters and frames.
+     *
+     * @return list<Finding>
+     */
+    private static function within(Layer $layer, SheetSubject $subject): array
+    {
+        $findings = [];
+        foreach ($layer->effects as $i => $line) {
+            $file = $line->on && $line->kind === 'picture' ? $line->values->word('file') : '';
+            if ($file === '' || self::isRedrawn($layer)) {
+                continue;
+            }
+            try {
+                $picture = $subject->shelf->picture($file);
+                $box = $subject->renderer->placer->box($layer);
+            } catch (AssetUnusable) {
+                continue;
+            }
+            if ($box === null || $picture->isVector()) {
+                continue;
+            }
+            // At a scale of 1 it just covers the piece.
+            $width = max($box->width(), $box->height() / $picture->aspect()) * $line->values->number('scale');
+            $findings[] = self::told($layer, $i, (int) $picture->width / max(0.01, $width), $line->values->number('scale'), $subject);
+        }
+
+        return $findings;
+    }
+
+    private static function told(Layer $layer, int $line, float $ppi, float $scale, SheetSubject $subject): Finding
+    {
+        $rule = $subject->artwork->brief->rule;
+        $least = $rule->least()->value;
+        $enough = $ppi >= $least - self::ROUNDING;
+        $finding = Finding::of(
+            Group::Pictures, "ppi:$layer->id:$line", $layer->called().', picture in it', $enough ? Verdict::Pass : Verdict::Fail, sprintf('%d ppi', floor($ppi + 1e-6)), sprintf('%d ppi', $least),
+            $enough ? sprintf('The picture in %s holds %d ppi.', $layer->called(), floor($ppi))
+                : sprintf('The picture in %s has %d ppi; the rule "%s" asks for %d. Show it at %d %% of its size, or find a larger one.', $layer->called(), floor($ppi), $rule->says(), $least, floor($scale * $ppi / $least * 100)),
+        )->about($layer->id);
+
+        return $enough ? $finding : $finding->at(array_filter([$subject->reach($layer->id)]));
     }
 
     private static function layer(Layer $layer, SheetSubject $subject): ?Finding
     {
         $placer = $subject->renderer->placer;
-        $ppi = $placer->effectivePpi($layer);
+        $ppi = self::isRedrawn($layer) ? null : $placer->effectivePpi($layer);
         $width = $ppi === null ? null : $placer->place($layer)?->width;
         if ($ppi === null || $width === null) {
             return null;

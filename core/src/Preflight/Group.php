@@ -12,4 +12,5 @@ enum Group: string
     case Cloth = 'cloth';
     case Wear = 'wear';
     case Composition = 'composition';
+    case Detail = 'detail';
 }

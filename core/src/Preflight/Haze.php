@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Garment;
+use TallCrow\Artwork\Layer;
 use TallCrow\Edit\AsHalftone;
 use TallCrow\Edit\HardenMasks;
 use TallCrow\Edit\SetOpacity;
 use TallCrow\Mask\Mask;
+use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
 
 /**
- * Half-transparent ink beyond the smooth rim that every edge has. On dark cloth white is laid under it, and it prints
- * as pale haze (common practice). A pixel counts when it is neither clear nor full and none of its eight neighbours is
- * either.
+ * Half-transparent ink beyond the smooth rim that every edge has. On cloth that gets an underbase white is laid under it, and it prints as pale haze
+ * (common practice). A pixel of the print counts when it is neither clear nor full and none of its eight neighbours is either.
  */
 final class Haze implements MendsOnSheet
 {
@@ -27,44 +30,135 @@ final class Haze implements MendsOnSheet
 
     private const FAIL = 0.03;
 
+    /** Relative luminance of cloth below which a printer lays an underbase (our choice: mid grey and darker). */
+    private const UNDERBASE = 0.4;
+
     private const MOST_MENDS = 4;
+
+    /** A coarser picture than this is not the print's own; then parts of the print are looked at. */
+    private const PRINT = 250.0;
+
+    /** Inches across such a part, and how many of them. */
+    private const PART = 1.5;
+
+    private const PARTS = 6;
 
     public function picture(PictureSubject $subject): array
     {
-        $alpha = $subject->picture->alpha();
-        $haze = Morphology::eroded($alpha)->isMore(self::CLEAR)->both(Morphology::dilated($alpha)->isLess(self::FULL))->settled();
-        $ink = $alpha->isMore(self::CLEAR)->area();
-        $share = $ink > 0 ? $haze->area() / $ink : 0.0;
-        $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
-        $clean = $verdict === Verdict::Pass;
+        $haze = self::of($subject->picture);
 
-        return [Finding::of(
-            Group::Sheet, 'haze', 'Haze', $verdict, sprintf('%.1f %%', $share * 100), sprintf('%.1f %%', self::WARN * 100),
-            $clean ? 'The ink is full or none.' : sprintf('%.1f %% of the ink is half-transparent and would print as pale haze on dark cloth.', $share * 100),
-        )->at($clean ? [] : $subject->where($haze))];
+        return [self::finding($subject, self::share($haze, $subject->picture), $haze, '')];
     }
 
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
-        return $finding->verdict === Verdict::Pass ? $finding : $finding->mendedBy(...self::mends($subject->artwork));
+        $haze = self::of($subject->picture->picture);
+        $share = self::share($haze, $subject->picture->picture);
+        if ($subject->picture->ppi < self::PRINT) {
+            $share = $this->ofPrint($share, $haze, $subject);
+        }
+        $fading = array_values(array_filter($subject->artwork->everyLayer(), fn (Layer $layer): bool => $layer->on && $layer->role->prints() && $layer->fades()));
+        $finding = self::finding($subject->picture, $share, $haze, $fading === [] ? '' : ' It comes of '.implode(', ', array_map(self::cause(...), array_slice($fading, 0, 3))).'.');
+
+        return $finding->verdict === Verdict::Pass ? $finding : $finding->about(...array_map(fn (Layer $layer): string => $layer->id, $fading))->mendedBy(...self::mends($fading));
     }
 
-    /** @return list<Mend> */
-    private static function mends(Artwork $artwork): array
+    private static function finding(PictureSubject $subject, float $share, Image $haze, string $cause): Finding
     {
-        $mends = [];
-        foreach ($artwork->everyLayer() as $layer) {
-            if ($layer->on && $layer->role->prints() && $layer->fades()) {
-                $mends[] = Mend::by(sprintf('Print the fade of %s as halftone', $layer->called()), new AsHalftone([$layer->id]));
+        $matters = $subject->garments === [] || array_filter($subject->garments, fn (Garment $garment): bool => $garment->colour->luminance() < self::UNDERBASE) !== [];
+        $verdict = $matters ? Verdict::atMost($share, self::WARN, self::FAIL) : Verdict::Pass;
+        $clean = $verdict === Verdict::Pass;
+
+        return Finding::of(
+            Group::Sheet, 'haze', 'Haze', $verdict, sprintf('%.1f %%', $share * 100), sprintf('%.1f %%', self::WARN * 100),
+            match (true) {
+                ! $matters => 'No cloth on offer gets an underbase, so half-transparent ink prints as it is.',
+                $clean => 'The ink is full or none.',
+                default => sprintf('%.1f %% of the ink is half-transparent and would print as pale haze on cloth that gets an underbase.%s', $share * 100, $cause),
+            },
+        )->at($clean ? [] : $subject->where($haze));
+    }
+
+    private static function of(Image $picture): Image
+    {
+        $alpha = $picture->alpha();
+
+        return Morphology::eroded($alpha)->isMore(self::CLEAR)->both(Morphology::dilated($alpha)->isLess(self::FULL))->settled();
+    }
+
+    private static function share(Image $haze, Image $picture): float
+    {
+        $ink = $picture->alpha()->isMore(self::CLEAR)->area();
+
+        return $ink > 0 ? $haze->area() / $ink : 0.0;
+    }
+
+    /**
+     * The share in the print: in the parts of the sheet with the most half-transparent ink, the print's own pixels say how much of what the coarse
+     * picture shows is there.
+     */
+    private function ofPrint(float $share, Image $haze, SheetSubject $subject): float
+    {
+        $alpha = $subject->picture->picture->alpha();
+        $partial = $alpha->isMore(self::CLEAR)->both($alpha->isLess(self::FULL))->settled();
+        if ($partial->mean() <= 0.0) {
+            return 0.0;
+        }
+        $coarse = $subject->picture->ppi;
+        $block = max(1, (int) round(self::PART * $coarse));
+        $cells = $partial->embed(0, 0, $block * (int) ceil($partial->width() / $block), $block * (int) ceil($partial->height() / $block))->shrunk($block);
+        $levels = array_values((array) unpack('C*', $cells->toBytes()));
+        arsort($levels);
+        [$shown, $printed, $inPrint] = [0.0, 0.0, 0.0];
+        $finer = max(1, (int) round(300 / $coarse));
+        foreach (array_slice(array_keys($levels), 0, self::PARTS) as $i) {
+            [$left, $top] = [$i % $cells->width() * $block, intdiv($i, $cells->width()) * $block];
+            [$width, $height] = [min($block, $haze->width() - $left), min($block, $haze->height() - $top)];
+            if ($levels[$i] === 0 || $width < 2 || $height < 2) {
+                continue;
             }
-            if ($layer->on && $layer->role->prints() && $layer->opacity < 1) {
-                $mends[] = Mend::by(sprintf('Print %s at full strength', $layer->called()), new SetOpacity($layer->id, 1.0));
+            $part = $subject->renderer->picture($subject->artwork, new Frame($coarse * $finer, $left * $finer, $top * $finer, $width * $finer, $height * $finer), fn (LayerTrouble $trouble): null => null)->settled();
+            $shown += $haze->crop($left, $top, $width, $height)->area();
+            $inPrint += self::of($part)->area() / $finer ** 2;
+            $printed += $partial->crop($left, $top, $width, $height)->area();
+        }
+        $ink = max(1.0, $alpha->isMore(self::CLEAR)->area());
+
+        return match (true) {
+            $shown > 0 => min(1.0, $share * $inPrint / $shown),
+            $printed > 0 => min(1.0, $inPrint / $printed * $partial->area() / $ink),
+            default => 0.0,
+        };
+    }
+
+    private static function cause(Layer $layer): string
+    {
+        $soft = array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask->isSoft()) !== [];
+
+        return sprintf('%s (%s)', $layer->called(), match (true) {
+            $layer->opacity < 1 => sprintf('printed at %d %%', round($layer->opacity * 100)),
+            $soft => 'a soft mask',
+            default => 'a soft look',
+        });
+    }
+
+    /**
+     * @param  list<Layer>  $fading
+     * @return list<Mend>
+     */
+    private static function mends(array $fading): array
+    {
+        $mends = $others = [];
+        foreach ($fading as $layer) {
+            $mends[] = Mend::by(sprintf('Print the fade of %s as halftone', $layer->called()), new AsHalftone([$layer->id]));
+            if ($layer->opacity < 1) {
+                $others[] = Mend::by(sprintf('Print %s at full strength', $layer->called()), new SetOpacity($layer->id, 1.0));
             }
-            if ($layer->on && array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask->isSoft()) !== []) {
-                $mends[] = Mend::by(sprintf('Give %s a hard mask', $layer->called()), new HardenMasks($layer->id));
+            if (array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask->isSoft()) !== []) {
+                $others[] = Mend::by(sprintf('Give %s a hard mask', $layer->called()), new HardenMasks($layer->id));
             }
         }
 
-        return array_slice($mends, 0, self::MOST_MENDS);
+        return array_slice([...array_slice($mends, 0, 2), ...$others], 0, self::MOST_MENDS);
     }
 }

@@ -6,24 +6,39 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\EffectOrder;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
 use TallCrow\Edit\PutInOrder;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
 
 /** Lines in an order that harms (common practice): a warp after a ring bends the ring too, a fill laid over a piece before its ring is cut by it. */
 final class LineOrder implements ChecksSheet
 {
+    private const PPI = 60.0;
+
+    private const ROOM = 0.2;
+
+    /** Levels by which a pixel must differ, and the share of the ink that must. */
+    private const DIFFERS = 40.0;
+
+    private const LEAST = 0.004;
+
     public function sheet(SheetSubject $subject): array
     {
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
             $warps = EffectOrder::warpsAfterRings($layer->effects);
             $overlays = EffectOrder::overlaysBeforeRings($layer->effects);
-            if ($layer->on && $warps !== []) {
+            if (! $layer->on || ($warps === [] && $overlays === []) || ! self::matters($layer, $subject)) {
+                continue;
+            }
+            if ($warps !== []) {
                 [$ring, $warp] = $warps[0];
                 $findings[] = self::finding($layer, 'warp after ring', sprintf(
                     'The %s of %s comes after its %s, so the ring is bent with the letters and no longer keeps its width. Warp first, ring after.',
                     $layer->effects[$warp]->kind, $layer->called(), $layer->effects[$ring]->kind,
                 ));
-            } elseif ($layer->on && $overlays !== []) {
+            } else {
                 [$fill, $ring] = $overlays[0];
                 $findings[] = self::finding($layer, 'fill before ring', sprintf(
                     'The %s of %s comes before its %s. A fill laid over the whole reads best after the rings.',
@@ -33,6 +48,28 @@ final class LineOrder implements ChecksSheet
         }
 
         return $findings;
+    }
+
+    /** Whether the piece comes out otherwise once its lines are in order. */
+    private static function matters(Layer $layer, SheetSubject $subject): bool
+    {
+        $reach = $subject->reach($layer->id);
+        $frame = $reach === null ? null : Frame::about($reach->grown(self::ROOM), self::PPI);
+        if ($frame === null) {
+            return false;
+        }
+        $compositor = $subject->compositor();
+        $drawn = function (Layer $layer) use ($compositor, $frame): Image {
+            $piece = $compositor->piece($layer->withRole(Role::ink()), $frame);
+
+            return $piece === null ? Image::empty($frame->width, $frame->height) : $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
+        };
+        [$as, $ordered] = [$drawn($layer), $drawn($layer->withEffects(EffectOrder::mended($layer->effects)))];
+        // Over any cloth, what differs shows as colour times alpha.
+        $seen = fn (Image $image): Image => $image->masked($image->alpha())->band(0, 3)->withBand($image->alpha());
+        $off = $seen($as)->minus($seen($ordered))->linear(1.0)->raised(2.0)->isMore(self::DIFFERS ** 2)->mean() / 255;
+
+        return $off * $frame->width * $frame->height > self::LEAST * max(1.0, $as->alpha()->isMore(127.0)->area());
     }
 
     private static function finding(Layer $layer, string $figure, string $says): Finding

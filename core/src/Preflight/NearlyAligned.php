@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Compose\Edge;
 use TallCrow\Edit\Move;
+use TallCrow\Effect\Words\Jitter;
 use TallCrow\Geometry\Box;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
@@ -27,7 +29,7 @@ final class NearlyAligned implements ChecksSheet
         $boxes = [];
         foreach ($subject->artwork->layers as $layer) {
             try {
-                $box = $layer->on ? $subject->renderer->placer->box($layer) : null;
+                $box = $layer->on && ! self::isShaken($layer) ? self::box($layer, $subject) : null;
             } catch (AssetUnusable|MissingGlyphs|FontRefused) {
                 $box = null;
             }
@@ -66,13 +68,28 @@ final class NearlyAligned implements ChecksSheet
         foreach ($others as [$other, $its]) {
             $look(Edge::Middle, $its->centreX(), 'the middle of '.$other->called());
             $look(Edge::Centre, $its->centreY(), 'the middle of '.$other->called());
-            foreach ([Edge::Left, Edge::Right] as $edge) {
+            foreach ($its->width() > 0 && $box->width() > 0 ? [Edge::Left, Edge::Right] : [] as $edge) {
                 $look($edge, $edge->of($its), sprintf('the %s edge of %s', $edge->value, $other->called()));
             }
         }
 
         // In line with one thing already, it is not a slip that it is near another.
         return $found !== null && $taken[$found[0]->isAcross()] ? null : $found;
+    }
+
+    /** Letters that a line shakes are meant to stand uneven. */
+    private static function isShaken(Layer $layer): bool
+    {
+        return array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $line->kind === Jitter::kind()) !== [];
+    }
+
+    /** A turned piece has no edges to be in line with: it stands where its middle is. */
+    private static function box(Layer $layer, SheetSubject $subject): ?Box
+    {
+        $place = $layer->placement;
+        $isTurned = $place !== null && abs(fmod($place->turn, 90.0)) > 0.01;
+
+        return $isTurned && ! $layer->repeat?->on ? Box::centred($place->x, $place->y, 0, 0) : $subject->renderer->placer->box($layer);
     }
 
     private static function finding(Layer $layer, Box $box, Edge $edge, float $off, string $name): Finding

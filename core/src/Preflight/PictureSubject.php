@@ -40,7 +40,13 @@ final readonly class PictureSubject
      */
     public function where(Image $mask, int $most = 40): array
     {
-        $block = max(1, (int) round($this->ppi / 2));
+        return self::squares($mask, $this->ppi, $most);
+    }
+
+    /** @return list<Box> */
+    public static function squares(Image $mask, float $ppi, int $most = 40): array
+    {
+        $block = max(1, (int) round($ppi / 2));
         $cells = $mask->shrunk($block);
         $width = $cells->width();
         $found = [];
@@ -52,8 +58,8 @@ final readonly class PictureSubject
         arsort($found);
         $boxes = [];
         foreach (array_slice(array_keys($found), 0, $most) as $i) {
-            [$x, $y] = [$i % $width * $block / $this->ppi, intdiv($i, $width) * $block / $this->ppi];
-            $boxes[] = new Box($x, $y, $x + $block / $this->ppi, $y + $block / $this->ppi);
+            [$x, $y] = [$i % $width * $block / $ppi, intdiv($i, $width) * $block / $ppi];
+            $boxes[] = new Box($x, $y, $x + $block / $ppi, $y + $block / $ppi);
         }
 
         return $boxes;

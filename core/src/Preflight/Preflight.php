@@ -7,6 +7,7 @@ namespace TallCrow\Preflight;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Garment;
 use TallCrow\Asset\Shelf;
+use TallCrow\Export\PngFacts;
 use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
@@ -25,8 +26,9 @@ final class Preflight
     public static function checks(): array
     {
         return [
-            new FileSize, new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundOfFile, new BackgroundLeft, new Haze, new VanishingInk,
-            new WearShare, new WornWords, new NearlyAligned, new LineOrder, new VisualWeight,
+            new NothingThere, new FileSize, new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundOfFile, new BackgroundLeft, new Haze, new VanishingInk,
+            new WearShare, new WornWords, new FineDetail, new SmallWords, new MethodFits,
+            new Centred, new NearlyAligned, new LineOrder, new VisualWeight, new FlatCuts, new Covered, new Unevenness,
         ];
     }
 
@@ -60,14 +62,19 @@ final class Preflight
      *
      * @param  float  $ppi  at the width at which it is to be printed
      * @param  list<Garment>  $garments
+     * @param  ?PngFacts  $facts  of the file that it came in
+     * @param  ?PrintArea  $area  that the file should fill
      */
-    public static function picture(Image $picture, float $ppi, array $garments, HouseRule $rule): Report
+    public static function picture(Image $picture, float $ppi, array $garments, HouseRule $rule, ?PngFacts $facts = null, ?PrintArea $area = null): Report
     {
         $file = PrintArea::pixels('', $picture->width(), $picture->height(), Ppi::of($ppi));
         $subject = new PictureSubject($picture, $ppi, $garments, $rule, $file);
         $checks = array_filter(self::checks(), fn (ChecksPicture|ChecksSheet $check): bool => $check instanceof ChecksPicture);
 
-        return new Report(array_merge([], ...array_map(fn (ChecksPicture $check): array => $check->picture($subject), array_values($checks))));
+        return new Report([
+            ...array_merge([], ...array_map(fn (ChecksPicture $check): array => $check->picture($subject), array_values($checks))),
+            ...($facts === null ? [] : FileFacts::of($facts, $picture, $rule, $ppi, $area)),
+        ]);
     }
 
     /** @return list<Finding> */

@@ -13,9 +13,12 @@ final readonly class Rim
     private const OPAQUE = 250;
 
     /** Shares of the rim (our choice): how much must be opaque, and how much of that of one colour. */
-    private const OPAQUE_SHARE = 0.95;
+    private const OPAQUE_SHARE = 0.9;
 
     private const EVEN_SHARE = 0.8;
+
+    /** Share of one side that is opaque where the picture ends in a straight line. */
+    private const CUT_SHARE = 0.55;
 
     /** CIEDE2000 within which two colours of a background count as one; JPEG noise stays below it. */
     private const ALIKE = 6.0;
@@ -23,15 +26,42 @@ final readonly class Rim
     /** Pixels of the longer side of the picture as it is looked at. */
     private const LOOK = 300;
 
+    /** @param  array<string, float>  $sides  share of each side that is opaque: top, right, bottom, left */
     private function __construct(
         public float $opaque,
         public float $even,
         public Srgb $colour,
+        public array $sides,
     ) {}
 
     public static function of(Image $pixels): self
     {
-        return new self(...self::measured($pixels));
+        $small = $pixels->resized(min(1.0, self::LOOK / max($pixels->width(), $pixels->height())))->settled();
+        [$w, $h] = [$small->width(), $small->height()];
+        $sides = ['top' => [0, 0, $w, 1], 'right' => [$w - 1, 0, 1, $h], 'bottom' => [0, $h - 1, $w, 1], 'left' => [0, 0, 1, $h]];
+        $solid = $shares = [];
+        $count = 0;
+        foreach ($sides as $side => $part) {
+            $pixels = str_split($small->crop(...$part)->toBytes(), 4);
+            $own = array_values(array_filter($pixels, fn (string $pixel): bool => ord($pixel[3]) >= self::OPAQUE));
+            $shares[$side] = count($own) / count($pixels);
+            array_push($solid, ...$own);
+            $count += count($pixels);
+        }
+        if ($solid === []) {
+            return new self(0.0, 0.0, Srgb::of(0, 0, 0), $shares);
+        }
+        $median = function (int $band) use ($solid): int {
+            $values = array_map(fn (string $pixel): int => ord($pixel[$band]), $solid);
+            sort($values);
+
+            return $values[intdiv(count($values), 2)];
+        };
+        $colour = Srgb::of($median(0), $median(1), $median(2));
+        $lab = $colour->toLab();
+        $alike = array_filter($solid, fn (string $pixel): bool => Srgb::of(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]))->toLab()->difference($lab) < self::ALIKE);
+
+        return new self(count($solid) / $count, count($alike) / count($solid), $colour, $shares);
     }
 
     public function isBackground(): bool
@@ -43,6 +73,20 @@ final readonly class Rim
     public function isCut(): bool
     {
         return $this->opaque >= self::OPAQUE_SHARE && ! $this->isBackground();
+    }
+
+    /** @return list<string> sides along which the picture ends in a straight line */
+    public function cutSides(): array
+    {
+        return $this->isBackground() ? [] : array_keys(array_filter($this->sides, fn (float $share): bool => $share >= self::CUT_SHARE));
+    }
+
+    /** White paper, or black: what art is drawn and scanned on. */
+    public function isPaper(): bool
+    {
+        $lab = $this->colour->toLab();
+
+        return hypot($lab->a, $lab->b) < 6 && ($lab->l > 93 || $lab->l < 6);
     }
 
     /** What is told of a picture with this rim. */
@@ -60,35 +104,5 @@ final readonly class Rim
                 default => sprintf('%s has a clear rim.', $called),
             },
         );
-    }
-
-    /** @return array{float, float, Srgb} share of the rim that is opaque, share of that alike, and its colour */
-    private static function measured(Image $pixels): array
-    {
-        $small = $pixels->resized(min(1.0, self::LOOK / max($pixels->width(), $pixels->height())))->settled();
-        [$w, $h] = [$small->width(), $small->height()];
-        $bytes = $small->toBytes();
-        $rim = [];
-        for ($i = 0, $n = $w * $h; $i < $n; $i++) {
-            [$x, $y] = [$i % $w, intdiv($i, $w)];
-            if ($x < 1 || $y < 1 || $x >= $w - 1 || $y >= $h - 1) {
-                $rim[] = array_values((array) unpack('C4', $bytes, $i * 4));
-            }
-        }
-        $opaque = array_values(array_filter($rim, fn (array $p): bool => $p[3] >= self::OPAQUE));
-        if ($opaque === []) {
-            return [0.0, 0.0, Srgb::of(0, 0, 0)];
-        }
-        $median = function (int $band) use ($opaque): int {
-            $values = array_column($opaque, $band);
-            sort($values);
-
-            return (int) $values[intdiv(count($values), 2)];
-        };
-        $colour = Srgb::of($median(0), $median(1), $median(2));
-        $lab = $colour->toLab();
-        $alike = array_filter($opaque, fn (array $p): bool => Srgb::of((int) $p[0], (int) $p[1], (int) $p[2])->toLab()->difference($lab) < self::ALIKE);
-
-        return [count($opaque) / count($rim), count($alike) / count($opaque), $colour];
     }
 }

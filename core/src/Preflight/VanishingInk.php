@@ -5,78 +5,161 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Garment;
+use TallCrow\Artwork\Layer;
+use TallCrow\Colour\Contrast;
 use TallCrow\Colour\Srgb;
+use TallCrow\Cutout\ColourKeys;
+use TallCrow\Edit\AddEffect;
 use TallCrow\Edit\LeaveGarmentOut;
 use TallCrow\Geometry\Box;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
 
-/**
- * Ink too near the cloth's colour to be seen, for each garment colour on offer. Pixels are sampled on an even grid;
- * colours within four levels of a channel count as one.
- */
+/** Ink that cannot be read on a cloth, for each garment colour on offer: as a share of all, and piece by piece. */
 final class VanishingInk implements MendsOnSheet
 {
-    /** CIEDE2000 below which ink is lost on the cloth at arm's length (our choice; 1 is just visible side by side). */
-    public const LIMIT = 10.0;
-
     private const WARN = 0.02;
 
     private const FAIL = 0.2;
 
-    /** Samples to the inch. */
-    private const GRID = 37.5;
+    /** Pixels to the inch that are looked at: an edging of a fiftieth of an inch still shows. */
+    private const GRID = 75.0;
 
-    private const COLOUR_BITS = 0xFCFCFC;
+    /** A piece is lost when so much of what is seen of it is; words sooner than all else. */
+    private const WORDS_LOST = 0.4;
+
+    private const PIECE_LOST = 0.6;
+
+    /** Square inches below which a piece is not judged by itself. */
+    private const LEAST = 0.02;
+
+    /** Share of all ink from which on a lost piece that is no word matters. */
+    private const MATTERS = 0.03;
+
+    /** Inches of an edging, and contrast with every cloth that it should have. */
+    private const EDGE = 0.05;
+
+    private const MOST_MENDS = 3;
+
+    /** Colours that are tried where the job's own do not do: bone, ink, gold, rust, moss, sea. */
+    private const USUAL = ['#f3ead7', '#1f1d1a', '#d9a441', '#b04a2c', '#6d7a2c', '#3f7f95'];
 
     public function picture(PictureSubject $subject): array
     {
         $every = max(1, (int) round($subject->ppi / self::GRID));
-        $sampled = $subject->picture->subsampled($every);
-        $width = $sampled->width();
-        $pixels = $counts = [];
-        foreach ((array) unpack('V*', $sampled->toBytes()) as $i => $pixel) {
-            if ($pixel > 0x7FFFFFFF) {
-                $colour = $pixel & self::COLOUR_BITS;
-                $pixels[$i - 1] = $colour;
-                $counts[$colour] = ($counts[$colour] ?? 0) + 1;
-            }
-        }
-        $labs = [];
-        foreach ($counts as $colour => $count) {
-            // The middle of the four levels that count as one.
-            $labs[$colour] = Srgb::of(($colour & 0xFF) | 2, ($colour >> 8 & 0xFF) | 2, ($colour >> 16 & 0xFF) | 2)->toLab();
-        }
+        $sampled = $subject->picture->subsampled($every)->settled();
+        $keys = ColourKeys::of($sampled);
 
-        return array_map(function (Garment $garment) use ($subject, $pixels, $counts, $labs, $width, $every): Finding {
-            $cloth = $garment->colour->toLab();
-            $lost = array_filter($labs, fn ($lab): bool => $lab->difference($cloth) < self::LIMIT);
-            $share = $pixels === [] ? 0.0 : array_sum(array_intersect_key($counts, $lost)) / count($pixels);
+        return array_map(function (Garment $garment) use ($subject, $sampled, $keys, $every): Finding {
+            $standing = Standing::of($sampled, $keys, $garment);
+            $share = $standing->share();
+            $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
+            $seen = $verdict === Verdict::Pass;
 
-            return $this->finding($garment, $share, $subject, fn (): array => self::where($pixels, $lost, $width, $subject->ppi / $every));
+            return Finding::of(
+                Group::Cloth, self::key($garment), 'On '.$garment->name, $verdict, sprintf('%.1f %% lost', $share * 100), sprintf('%d %%', self::WARN * 100),
+                $seen ? sprintf('The ink reads on %s.', $garment->name)
+                    : sprintf('%.1f %% of the ink is too like %s in lightness and colour and is not edged by ink that stands out: it is lost there.', $share * 100, $garment->name),
+            )->at($seen ? [] : self::where($standing->lost, $subject->ppi / $every));
         }, $subject->garments);
-    }
-
-    /** @param  \Closure(): list<Box>  $where */
-    private function finding(Garment $garment, float $share, PictureSubject $subject, \Closure $where): Finding
-    {
-        $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
-        $seen = $verdict === Verdict::Pass;
-
-        return Finding::of(
-            Group::Cloth, self::key($garment), 'On '.$garment->name, $verdict, sprintf('%.1f %% lost', $share * 100), sprintf('%d %%', self::WARN * 100),
-            $seen ? sprintf('The ink reads on %s.', $garment->name)
-                : sprintf('%.1f %% of the ink is nearer than %d (CIEDE2000) to %s and vanishes on it.', $share * 100, self::LIMIT, $garment->name),
-        )->at($seen ? [] : $where());
     }
 
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
-        foreach (count($subject->artwork->brief->garments) < 2 || $finding->verdict === Verdict::Pass ? [] : $subject->artwork->brief->garments as $garment) {
-            if (self::key($garment) === $finding->key) {
-                return $finding->mendedBy(Mend::by(sprintf('Leave %s out', $garment->name), new LeaveGarmentOut($garment->name)));
+        $garments = $subject->artwork->brief->garments;
+        $garment = array_values(array_filter($garments, fn (Garment $garment): bool => self::key($garment) === $finding->key))[0] ?? null;
+        if ($garment === null) {
+            return $finding;
+        }
+        $lost = $this->lostPieces($garment, $subject);
+        $words = array_values(array_filter($lost, fn (array $one): bool => $one[0]->isWords()));
+        $named = implode(', ', array_map(fn (array $one): string => $one[0]->called(), $lost));
+        if ($lost !== []) {
+            $verdict = $finding->verdict->worst($words !== [] ? Verdict::Fail : Verdict::Warn);
+            $finding = Finding::of(
+                Group::Cloth, $finding->key, $finding->word, $verdict, $finding->figure, $finding->limit,
+                sprintf('%s cannot be read on %s: %s is too like the cloth, and nothing that stands out edges it.', $named, $garment->name, count($lost) === 1 ? 'its ink' : 'their ink'),
+            )->at([...array_map(fn (array $one): Box => $one[1], $lost), ...$finding->where])->about(...array_map(fn (array $one): string => $one[0]->id, $lost));
+        }
+
+        return $finding->verdict === Verdict::Pass ? $finding : $finding->mendedBy(...array_slice([...$this->edged($lost, $subject), ...$this->leftOut($finding, $garment, $subject)], 0, self::MOST_MENDS));
+    }
+
+    /**
+     * Pieces of which most that is seen is lost.
+     *
+     * @return list<array{Layer, Box}>
+     */
+    private function lostPieces(Garment $garment, SheetSubject $subject): array
+    {
+        $frame = Frame::sheet($subject->artwork->sheet, self::GRID);
+        $every = max(1, (int) round($subject->picture->ppi / self::GRID));
+        $sampled = $subject->picture->picture->subsampled($every)->settled();
+        $standing = Standing::of($sampled, ColourKeys::of($sampled), $garment);
+        if ($standing->lost->mean() <= 0.0) {
+            return [];
+        }
+        $lost = [];
+        foreach ($subject->seen($frame) as $id => $seen) {
+            $layer = $subject->artwork->layer($id);
+            $area = $seen->area() / self::GRID ** 2;
+            if ($layer === null || $area < self::LEAST || ! self::fits($seen, $standing->lost)) {
+                continue;
+            }
+            $share = $seen->both($standing->lost)->area() / max(1.0, $seen->both($standing->ink)->area());
+            $matters = $layer->isWords() || $area * self::GRID ** 2 > self::MATTERS * $standing->ink->area();
+            if ($matters && $share > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST)) {
+                $lost[] = [$layer, $subject->renderer->placer->box($layer) ?? $subject->artwork->sheet->box()];
             }
         }
 
-        return $finding;
+        return $lost;
+    }
+
+    private static function fits(Image $one, Image $other): bool
+    {
+        return $one->width() === $other->width() && $one->height() === $other->height();
+    }
+
+    /**
+     * A thin edge in a colour that reads on every cloth of the job.
+     *
+     * @param  list<array{Layer, Box}>  $lost
+     * @return list<Mend>
+     */
+    private function edged(array $lost, SheetSubject $subject): array
+    {
+        $colour = self::standsOut($subject);
+
+        return $colour === null ? [] : array_map(
+            fn (array $one): Mend => Mend::by(sprintf('Edge %s in %s', $one[0]->called(), $colour->toHex()), new AddEffect($one[0]->id, Lines::of('outline', ['width' => self::EDGE, 'colour' => $colour->toHex()]), first: false)),
+            array_slice($lost, 0, 2),
+        );
+    }
+
+    /** Of the job's own colours, and of bone and ink, the one with the most contrast with the cloth that it stands out from least. */
+    private static function standsOut(SheetSubject $subject): ?Srgb
+    {
+        $colours = [...array_map(fn ($swatch): Srgb => $swatch->colour, $subject->artwork->swatches), ...array_map(Srgb::hex(...), self::USUAL)];
+        $cloths = array_map(fn (Garment $garment): Srgb => $garment->colour, $subject->artwork->brief->garments);
+        $least = fn (Srgb $colour): float => min([21.0, ...array_map(fn (Srgb $cloth): float => Standing::isLost($colour, $cloth) ? 1.0 : Contrast::ratio($colour, $cloth), $cloths)]);
+        $best = array_reduce($colours, fn (?Srgb $best, Srgb $colour): Srgb => $best === null || $least($colour) > $least($best) ? $colour : $best);
+
+        return $best !== null && $least($best) > 1.0 ? $best : null;
+    }
+
+    /**
+     * Only a cloth on which more is lost than on another is left out.
+     *
+     * @return list<Mend>
+     */
+    private function leftOut(Finding $finding, Garment $garment, SheetSubject $subject): array
+    {
+        $shares = array_map(fn (Finding $one): float => (float) $one->figure, $this->picture($subject->picture));
+
+        return count($shares) > 1 && (float) $finding->figure > min($shares) + 0.05
+            ? [Mend::by(sprintf('Leave %s out', $garment->name), new LeaveGarmentOut($garment->name))]
+            : [];
     }
 
     private static function key(Garment $garment): string
@@ -84,30 +167,9 @@ final class VanishingInk implements MendsOnSheet
         return 'vanish:'.$garment->name;
     }
 
-    /**
-     * Half-inch squares that hold the most lost ink.
-     *
-     * @param  array<int, int>  $pixels
-     * @param  array<int, mixed>  $lost
-     * @return list<Box>
-     */
-    private static function where(array $pixels, array $lost, int $width, float $perInch): array
+    /** @return list<Box> half-inch squares that hold the most */
+    private static function where(Image $mask, float $ppi): array
     {
-        $cell = $perInch / 2;
-        $found = [];
-        foreach ($pixels as $i => $colour) {
-            if (isset($lost[$colour])) {
-                $key = (int) ($i % $width / $cell).','.(int) (intdiv($i, $width) / $cell);
-                $found[$key] = ($found[$key] ?? 0) + 1;
-            }
-        }
-        arsort($found);
-        $boxes = [];
-        foreach (array_slice(array_keys($found), 0, 40) as $key) {
-            [$x, $y] = array_map(intval(...), explode(',', $key));
-            $boxes[] = new Box($x / 2, $y / 2, $x / 2 + 0.5, $y / 2 + 0.5);
-        }
-
-        return $boxes;
+        return PictureSubject::squares($mask, $ppi);
     }
 }

@@ -4,79 +4,145 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Compose\Weight;
 use TallCrow\Edit\AddEffect;
-use TallCrow\Effect\Values;
+use TallCrow\Edit\Scale;
+use TallCrow\Geometry\Region;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
-/** Lines of words that share a design should carry a like weight (common practice): the mean thickness of their strokes is compared. */
+/**
+ * Lines of words that share a design should carry a like weight (common practice): the mean thickness of their strokes is compared with the middle one of
+ * all lines of words. Small print is meant to be light, so only what is far lighter than both the others and its own size tells is named, in one line.
+ */
 final class VisualWeight implements ChecksSheet
 {
-    /** A line whose strokes are thinner than this share of the heaviest line's looks weak beside it (our choice). */
+    /** A line whose strokes are thinner than this share of the middle line's looks weak beside it (our choice). */
     private const LEAST = 0.3;
+
+    /** Strokes thinner than this share of the letters' height are those of a light face (our choice). */
+    private const LIGHT = 0.085;
+
+    /** Inches below which a line is small print. */
+    private const SMALL = 0.25;
 
     private const EVEN = 0.5;
 
-    private const MOST_BY = 0.5;
+    private const STEPS = 5;
+
+    /** Share of the letters that must still stand apart. */
+    private const APART = 0.7;
 
     public function sheet(SheetSubject $subject): array
     {
         $weights = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            if ($layer->on && $layer->role->prints() && $layer->isWords()) {
-                array_push($weights, ...$this->weights($layer, $subject));
+            $weight = $layer->on && $layer->role->prints() && $layer->isWords() ? $this->weight($layer, $subject) : null;
+            if ($weight !== null) {
+                $weights[] = $weight;
             }
         }
-        $most = max([0.0, ...array_column($weights, 'thick')]);
-        $findings = [];
-        foreach ($weights as $weight) {
-            if ($weight['thick'] < $most * self::LEAST && ! isset($findings[$weight['layer']->id])) {
-                $findings[$weight['layer']->id] = $this->finding($weight, $most);
-            }
+        if (count($weights) < 2) {
+            return [];
         }
+        $thick = array_column($weights, 'thick');
+        sort($thick);
+        $middle = $thick[intdiv(count($thick), 2)];
+        $weak = array_values(array_filter($weights, fn (array $one): bool => $one['thick'] < $middle * self::LEAST && $one['thick'] < self::LIGHT * $one['height'] && $one['height'] >= self::SMALL));
 
-        return array_values($findings);
+        return $weak === [] ? [] : [$this->finding($weak, $middle, $subject)];
     }
 
-    /** @return list<array{layer: Layer, line: int, thick: float}> */
-    private function weights(Layer $layer, SheetSubject $subject): array
+    /** @return array{layer: Layer, letters: list<Letter>, thick: float, height: float}|null */
+    private function weight(Layer $layer, SheetSubject $subject): ?array
     {
         try {
             $letters = $subject->renderer->placer->place($layer)->letters ?? [];
         } catch (AssetUnusable|MissingGlyphs|FontRefused) {
-            return [];
+            return null;
         }
-        $grown = $subject->renderer->placer->inking($layer)->reach();
-        $lines = [];
-        foreach ($letters as $letter) {
-            $lines[$letter->line][] = $letter;
+        $inking = $subject->renderer->placer->inking($layer);
+        $height = max([0.0, ...array_map(fn (Letter $letter): float => $letter->path->bounds()->height(), $letters)]);
+        $thick = $letters === [] ? 0.0 : Weight::of(Letter::together($letters));
+        // Hollow words weigh what their line weighs.
+        $hollow = array_filter($layer->effects, fn ($line): bool => $line->on && $line->kind === 'hollow');
+        $line = $hollow === [] ? null : (float) array_values($hollow)[count($hollow) - 1]->values->number('width');
+
+        return $thick <= 0 ? null : ['layer' => $layer, 'letters' => $letters, 'thick' => ($line ?? $thick) + 2 * $inking->reach(), 'height' => $height];
+    }
+
+    /** @param  non-empty-list<array{layer: Layer, letters: list<Letter>, thick: float, height: float}>  $weak */
+    private function finding(array $weak, float $middle, SheetSubject $subject): Finding
+    {
+        $named = implode(', ', array_map(fn (array $one): string => $one['layer']->called(), $weak));
+        $mends = array_map(function (array $one) use ($middle, $subject): ?Mend {
+            $by = self::open($one['letters'], ($middle * self::EVEN - $one['thick']) / 2, ($middle * self::LEAST - $one['thick']) / 2 * 1.02);
+
+            return $by > 0
+                ? Mend::by(sprintf('Embolden %s by %.3f in', $one['layer']->called(), $by), new AddEffect($one['layer']->id, Lines::of('embolden', ['by' => $by]), first: false))
+                : self::larger($one['layer'], $middle * self::LEAST / $one['thick'], $subject);
+        }, array_slice($weak, 0, 3));
+
+        return Finding::of(
+            Group::Composition, 'weight:'.$weak[0]['layer']->id, 'Weight', Verdict::Warn, sprintf('%.2f in strokes', $weak[0]['thick']), sprintf('%.2f in', $middle * self::LEAST),
+            sprintf('%s %s strokes of %.3f in beside %.3f in of the other words, and may look weak there.', $named, count($weak) === 1 ? 'has' : 'have', $weak[0]['thick'], $middle),
+        )->about(...array_map(fn (array $one): string => $one['layer']->id, $weak))->mendedBy(...array_filter($mends));
+    }
+
+    /** @return array{int, int} outlines, and holes in them */
+    private static function rings(Region $region): array
+    {
+        $outers = $holes = 0;
+        foreach ($region->path()->contours(0.01) as $contour) {
+            $twice = 0.0;
+            foreach ($contour as $i => [$x, $y]) {
+                [$fromX, $fromY] = $contour[max(0, $i - 1)];
+                $twice += $fromX * $y - $x * $fromY;
+            }
+            // What is outermost runs one way round, holes the other.
+            $twice > 0 ? $outers++ : $holes++;
         }
-        $weights = [];
-        foreach ($lines as $line => $of) {
-            $thick = Weight::of(Letter::together($of));
-            if ($thick > 0) {
-                $weights[] = ['layer' => $layer, 'line' => $line, 'thick' => $thick + 2 * $grown];
+
+        return [$outers, $holes];
+    }
+
+    /** As far as the sheet has room for it. */
+    private static function larger(Layer $layer, float $by, SheetSubject $subject): ?Mend
+    {
+        $by = round($by * 1.03, 3);
+        $reach = $subject->reach($layer->id);
+        $sheet = $subject->artwork->sheet->box();
+        $fits = $reach !== null && $reach->centreX() - $reach->width() * $by / 2 > 0 && $reach->centreX() + $reach->width() * $by / 2 < $sheet->right
+            && $reach->centreY() - $reach->height() * $by / 2 > 0 && $reach->centreY() + $reach->height() * $by / 2 < $sheet->bottom;
+
+        return ! $fits ? null : Mend::by(sprintf('Set %s %d %% larger', $layer->called(), round(($by - 1) * 100)), new Scale([$layer->id], $by));
+    }
+
+    /**
+     * As much of an emboldening as leaves every counter open and no two letters grown together; 0 where none does.
+     *
+     * @param  list<Letter>  $letters
+     * @param  float  $least  inches below which it would not help
+     */
+    private static function open(array $letters, float $by, float $least): float
+    {
+        $region = Region::filledBy(Letter::together($letters));
+        [$outers, $holes] = self::rings($region);
+        for ($step = self::STEPS; $step > 0; $step--) {
+            $try = round($by * $step / self::STEPS, 3);
+            if ($try < max(0.001, $least)) {
+                continue;
+            }
+            // Twice as much may not close a counter either: it must stay wide enough to print. Few letters may touch that did not.
+            $left = self::rings($region->moved(2 * $try));
+            if ($left[1] === $holes && self::rings($region->moved($try))[0] >= self::APART * $outers) {
+                return $try;
             }
         }
 
-        return $weights;
-    }
-
-    /** @param  array{layer: Layer, line: int, thick: float}  $weight */
-    private function finding(array $weight, float $most): Finding
-    {
-        ['layer' => $layer, 'line' => $line, 'thick' => $thick] = $weight;
-        $by = min(self::MOST_BY, round(($most * self::EVEN - $thick) / 2, 3));
-        $which = $layer->words()?->hasSeveralLines() ? sprintf('Line %d of %s', $line + 1, $layer->called()) : $layer->called();
-
-        return Finding::of(
-            Group::Composition, 'weight:'.$layer->id, $layer->called(), Verdict::Warn, sprintf('%.2f in strokes', $thick), sprintf('%.2f in', $most * self::LEAST),
-            sprintf('%s has strokes of %.3f in, the heaviest line on the sheet %.3f in. Beside one another the thin one looks weak; emboldened by %.3f in it carries half the weight.', $which, $thick, $most, $by),
-        )->about($layer->id)->mendedBy(Mend::by(sprintf('Embolden by %.3f in', $by), new AddEffect($layer->id, new EffectLine('embolden', new Values(['by' => $by]), true), first: false)));
+        return 0.0;
     }
 }

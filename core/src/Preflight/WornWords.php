@@ -9,57 +9,99 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\Shield;
 use TallCrow\Geometry\Box;
+use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
+use TallCrow\Render\Compositor;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
-use TallCrow\Texture\Wear;
 use TallCrow\Type\Letter;
 
-/** Whether each word can still be read once wear has taken its share: of every letter what was lost, and the thinnest stroke left. */
+/**
+ * Whether each word can still be read: how much ink of every letter is left in the finished picture, whatever took it (wear of any line, knockouts,
+ * masks, what lies over it), and the thinnest stroke that is left.
+ */
 final class WornWords implements ChecksSheet
 {
-    private const PPI = 150.0;
-
     /** A stroke is as thin as the square that, opened with, loses this share of the ink. */
     private const OPENED = 0.15;
+
+    /** Share of a letter below which nothing was taken from it. */
+    private const TAKEN = 0.02;
+
+    /** Levels of one colour by which a letter's own ink may look otherwise and is there all the same. */
+    private const SAME = 48.0;
 
     private const MOST = 12;
 
     public function sheet(SheetSubject $subject): array
     {
-        [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
-        $sheetWear = array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on));
-        $frame = Frame::sheet($artwork->sheet, self::PPI);
+        $artwork = $subject->artwork;
+        $ppi = $subject->picture->ppi;
+        $frame = Frame::sheet($artwork->sheet, $ppi);
         $compositor = $subject->compositor();
         $findings = [];
-        foreach ($artwork->layers as $layer) {
-            $wears = array_values(array_filter($sheetWear, fn (Wear $wear): bool => ! in_array($layer->id, $wear->shielded, true)));
-            if (! $layer->on || ! $layer->role->prints() || ! $layer->isWords() || $layer->repeat?->on || ($wears === [] && $layer->liveDistress() === [])) {
+        foreach (self::words($artwork->layers, false) as [$layer, $isReplaced]) {
+            $letters = $isReplaced ? [] : ($subject->renderer->placer->place($layer)->letters ?? []);
+            $whole = $letters === [] ? null : self::whole($layer, $compositor, $frame);
+            if ($whole === null) {
                 continue;
             }
-            $ink = $layer->withRole(Role::ink())->withOpacity(1.0);
-            $whole = $compositor->piece($ink->withDistress([]), $frame);
-            $worn = $compositor->piece($ink, $frame);
-            if ($whole === null || $worn === null) {
-                continue;
-            }
-            $left = $worn->image->alpha()->settled();
-            foreach ($wears as $wear) {
-                $taken = $compositor->takenBy($wear, [], $worn->frame, $compositor->wornInk($artwork->layers, $wear, $left));
-                $left = $left->times($taken->inverted())->settled();
-            }
-            array_push($findings, ...$this->words($layer, $renderer->placer->place($layer)->letters ?? [], $whole, $worn->with($left), $artwork));
+            array_push($findings, ...$this->ofWords($layer, $letters, $whole, $whole->with(self::left($layer, $whole, $subject)), $artwork, $ppi));
         }
+        // What is lost is told first; what holds as far as there is room.
+        usort($findings, fn (Finding $one, Finding $other): int => ($other->verdict === Verdict::Fail ? 1 : 0) <=> ($one->verdict === Verdict::Fail ? 1 : 0));
 
         return array_slice($findings, 0, self::MOST);
     }
 
     /**
-     * @param  list<Letter>  $letters
+     * Words at any depth, and whether they stand elsewhere than their own lines say: in a group that is bent.
+     *
+     * @param  list<Layer>  $layers
+     * @return list<array{Layer, bool}>
+     */
+    private static function words(array $layers, bool $isReplaced): array
+    {
+        $found = [];
+        foreach ($layers as $layer) {
+            if (! $layer->on || ! $layer->role->prints()) {
+                continue;
+            }
+            if ($layer->isWords()) {
+                $found[] = [$layer, $isReplaced];
+            }
+            array_push($found, ...self::words($layer->children(), $isReplaced || $layer->effects !== []));
+        }
+
+        return $found;
+    }
+
+    private static function whole(Layer $layer, Compositor $compositor, Frame $frame): ?Piece
+    {
+        return $compositor->piece($layer->withRole(Role::ink())->withOpacity(1.0)->withDistress([])->withMasks([])->withRepeat(null), $frame);
+    }
+
+    /** Where the letters' own ink is still seen: one band. */
+    private static function left(Layer $layer, Piece $whole, SheetSubject $subject): Image
+    {
+        $at = $whole->frame;
+        $now = $subject->picture->picture->crop($at->left, $at->top, $at->width, $at->height)->settled();
+        $there = $now->alpha()->isMore(127.0);
+        if ($layer->blend !== BlendMode::Normal || $layer->opacity < 1) {
+            return $there->both($whole->image->alpha()->isMore(127.0))->settled();
+        }
+        $off = $now->band(0, 3)->linear(1.0)->minus($whole->image->band(0, 3));
+        $far = $off->multiplied($off)->isMore(self::SAME ** 2);
+
+        return $there->both($whole->image->alpha()->isMore(127.0))->both($far->band(0)->either($far->band(1))->either($far->band(2))->inverted())->settled();
+    }
+
+    /**
+     * @param  non-empty-list<Letter>  $letters
      * @return list<Finding>
      */
-    private function words(Layer $layer, array $letters, Piece $whole, Piece $left, Artwork $artwork): array
+    private function ofWords(Layer $layer, array $letters, Piece $whole, Piece $left, Artwork $artwork, float $ppi): array
     {
         $words = [];
         foreach ($letters as $letter) {
@@ -67,37 +109,41 @@ final class WornWords implements ChecksSheet
         }
         $findings = [];
         foreach ($words as $number => $of) {
-            $lost = max([0.0, ...array_map(fn (Letter $letter): float => $this->lost($letter->path->bounds(), $whole, $left), $of)]);
+            $lost = max([0.0, ...array_map(fn (Letter $letter): float => $this->lost($letter->path->bounds(), $whole, $left, $ppi), $of)]);
+            if ($lost < self::TAKEN) {
+                continue;
+            }
             $box = Letter::together($of)->bounds();
-            $thin = $this->thinnest($box, $left);
+            $thin = $this->thinnest($box, $left, $ppi);
             $limits = $artwork->limits;
             $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke);
             $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
             $finding = Finding::of(
                 Group::Wear, 'word:'.$layer->id.':'.$number, $called, $gone ? Verdict::Fail : Verdict::Pass,
                 sprintf('%d %% · %.3f in', round($lost * 100), $thin ?? 0.0), sprintf('%d %% · %.3f in', round($limits->letterLost * 100), $limits->stroke),
-                sprintf('Of one letter of %s wear took %d %%; the thinnest stroke that is left is %.3f in.', $called, round($lost * 100), $thin ?? 0.0),
+                sprintf('Of one letter of %s %d %% is gone (worn, knocked out, masked or covered); the thinnest stroke that is left is %.3f in.', $called, round($lost * 100), $thin ?? 0.0),
             )->at([$box])->about($layer->id);
-            $findings[] = $gone ? $finding->mendedBy(Mend::by(sprintf('Shield %s', $layer->called()), new Shield($layer->id))) : $finding;
+            $isWorn = array_filter($artwork->distress, fn ($wear): bool => $wear->on) !== [] && in_array($layer, $artwork->layers, true);
+            $findings[] = $gone && $isWorn ? $finding->mendedBy(Mend::by(sprintf('Shield %s', $layer->called()), new Shield($layer->id))) : $finding;
         }
 
         return $findings;
     }
 
-    private function lost(Box $box, Piece $whole, Piece $left): float
+    private function lost(Box $box, Piece $whole, Piece $left, float $ppi): float
     {
-        $frame = Frame::about($box, self::PPI);
+        $frame = Frame::about($box, $ppi);
         $before = $frame === null ? null : $whole->cut($frame);
         $after = $frame === null ? null : $left->cut($frame);
-        $area = $before?->image->alpha()->area() ?? 0.0;
+        $area = $before === null ? 0.0 : $before->image->alpha()->isMore(127.0)->area();
 
         return $area <= 0 ? 0.0 : max(0.0, 1 - ($after?->image->area() ?? 0.0) / $area);
     }
 
     /** Inches; null where nothing is left. */
-    private function thinnest(Box $box, Piece $left): ?float
+    private function thinnest(Box $box, Piece $left, float $ppi): ?float
     {
-        $frame = Frame::about($box, self::PPI);
+        $frame = Frame::about($box, $ppi);
         $cut = $frame === null ? null : $left->cut($frame);
         if ($cut === null) {
             return null;
@@ -109,11 +155,11 @@ final class WornWords implements ChecksSheet
         }
         foreach ([3, 5, 7, 9, 13] as $side) {
             if (1 - self::opened($ink, $side)->area() / $area > self::OPENED) {
-                return ($side - 1) / self::PPI;
+                return ($side - 1) / $ppi;
             }
         }
 
-        return 13 / self::PPI;
+        return 13 / $ppi;
     }
 
     private static function opened(Image $ink, int $side): Image

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use TallCrow\Artwork\Garment;
+use TallCrow\Colour\Contrast;
 use TallCrow\Colour\Srgb;
 use TallCrow\Edit\SetOpacity;
 use TallCrow\Measure\HouseRule;
@@ -58,20 +59,20 @@ it('checks a finished picture without knowing its artwork', function (): void {
     Fixtures::run(['convert', '-size', '900x1200', 'xc:none', '-fill', '#3d4a57', '-draw', 'rectangle 100,100 500,500', '-fill', '#f3ead7', '-draw', 'rectangle 100,600 500,1000', "PNG32:$folder/p.png"]);
     $picture = ImageFile::read(TallCrow\Raster\PictureType::Png, "$folder/p.png")->asInk()->settled();
     $report = Preflight::picture($picture, 300.0, [new Garment('Slate', Srgb::hex('#3d4a57'))], HouseRule::Strict300);
-    expect(array_map(fn (Finding $f): string => $f->key, $report->findings))->toBe(['sheet', 'edge', 'background', 'haze', 'vanish:Slate'])
+    expect(array_map(fn (Finding $f): string => $f->key, $report->findings))->toBe(['blank', 'sheet', 'edge', 'background', 'haze', 'vanish:Slate', 'scraps', 'line-fine', 'gap-fine', 'centre'])
         ->and((float) $report->finding('vanish:Slate')?->figure)->toEqualWithDelta(50.0, 0.5)
         ->and($report->finding('vanish:Slate')?->mends)->toBe([])
         ->and($report->finding('edge')?->verdict)->toBe(Verdict::Pass);
 });
 
-it('counts colours that lie just this side and just beyond the limit', function (): void {
+it('counts greys that lie just this side and just beyond the contrast that is asked', function (): void {
     $cloth = Srgb::hex('#808080');
-    $at = function (float $difference) use ($cloth): Srgb {
-        // The grey whose CIEDE2000 from the cloth is the nearest to the one asked.
+    $at = function (float $contrast) use ($cloth): Srgb {
+        // The grey whose contrast with the cloth (WCAG 2.2) is the nearest to the one asked.
         $best = $cloth;
         for ($v = 128; $v < 256; $v++) {
             $grey = Srgb::of($v, $v, $v);
-            if (abs($grey->toLab()->difference($cloth->toLab()) - $difference) < abs($best->toLab()->difference($cloth->toLab()) - $difference)) {
+            if (abs(Contrast::ratio($grey, $cloth) - $contrast) < abs(Contrast::ratio($best, $cloth) - $contrast)) {
                 $best = $grey;
             }
         }
@@ -83,7 +84,9 @@ it('counts colours that lie just this side and just beyond the limit', function 
 
         return (float) Preflight::picture($flat, 300, [new Garment('Grey', $cloth)], HouseRule::Strict300)->finding('vanish:Grey')?->figure;
     };
-    expect($lost($at(8.5)))->toBe(100.0)->and($lost($at(11.5)))->toBe(0.0);
+    expect($lost($at(1.5)))->toBe(100.0)->and($lost($at(1.72)))->toBe(0.0)
+        // As light as the cloth, and of quite another colour.
+        ->and($lost(Srgb::hex('#d0503a')))->toBe(0.0);
 });
 
 it('holds the share of haze against half and three in a hundred', function (int $side, int $level, Verdict $verdict): void {

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Colour\Contrast;
+use TallCrow\Colour\Srgb;
+use TallCrow\Edit\AddEffect;
+use TallCrow\Edit\Reorder;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\Morphology;
+use TallCrow\Render\Frame;
+
+/** Pieces that hardly show: hidden by what lies over them, or words in the colour of what lies about them. */
+final class Covered implements ChecksSheet
+{
+    private const PPI = 60.0;
+
+    /** Share of a piece's ink that must be seen (our choice): of words more than of what may well lie half behind. */
+    private const WORDS = 0.6;
+
+    private const PIECE = 0.06;
+
+    /** Square inches below which a piece is not judged. */
+    private const LEAST = 0.03;
+
+    /** Inches about words in which their surroundings are looked at, and the share of it that must be ink. */
+    private const ABOUT = 0.05;
+
+    private const ON_INK = 0.6;
+
+    public function sheet(SheetSubject $subject): array
+    {
+        $frame = Frame::sheet($subject->artwork->sheet, self::PPI);
+        $compositor = $subject->compositor();
+        $findings = [];
+        foreach ($subject->seen($frame) as $id => $seen) {
+            $layer = $subject->artwork->layer($id);
+            $piece = $layer === null ? null : $compositor->piece($layer->withRole(\TallCrow\Artwork\Role::ink()), $frame);
+            $all = $piece === null ? 0.0 : $piece->image->alpha()->isMore(127.0)->area();
+            if ($layer === null || $piece === null || $all < self::LEAST * self::PPI ** 2) {
+                continue;
+            }
+            $share = $seen->area() / $all;
+            $finding = match (true) {
+                self::isTwice($layer, $subject) => null,
+                $share < ($layer->isWords() ? self::WORDS : self::PIECE) => self::hidden($layer, $share, $subject),
+                $layer->isWords() => self::sunk($layer, $seen, $subject),
+                default => null,
+            };
+            if ($finding !== null) {
+                $findings[] = $finding->about($layer->id)->at(array_filter([$subject->renderer->placer->box($layer)]));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** Laid twice: that is told by itself. */
+    private static function isTwice(Layer $layer, SheetSubject $subject): bool
+    {
+        return array_filter($subject->artwork->layers, fn (Layer $other): bool => $other !== $layer && $other->on && NothingThere::isSame($layer, $other)) !== [];
+    }
+
+    private static function hidden(Layer $layer, float $share, SheetSubject $subject): Finding
+    {
+        return Finding::of(
+            Group::Composition, 'covered:'.$layer->id, $layer->called().', covered', $layer->isWords() ? Verdict::Fail : Verdict::Warn, sprintf('%d %% seen', round($share * 100)), 'most of it',
+            sprintf('%d %% of %s is hidden by what lies over it.', round((1 - $share) * 100), $layer->called()),
+        )->mendedBy(Mend::by(sprintf('Bring %s to the top', $layer->called()), new Reorder($layer->id, count($subject->artwork->layers))));
+    }
+
+    /** Words whose own ink is too like the ink that they stand on. */
+    private static function sunk(Layer $layer, Image $seen, SheetSubject $subject): ?Finding
+    {
+        $every = $subject->picture->ppi / self::PPI;
+        $picture = $subject->picture->picture->resized(1 / $every)->settled();
+        if ($picture->width() < $seen->width() || $picture->height() < $seen->height()) {
+            $picture = $picture->embed(0, 0, $seen->width(), $seen->height())->settled();
+        }
+        $picture = $picture->crop(0, 0, $seen->width(), $seen->height())->settled();
+        $core = Morphology::eroded($seen)->settled();
+        $side = 2 * (int) round(self::ABOUT * self::PPI) + 1;
+        $about = Morphology::dilated($seen, $side)->both(Morphology::dilated($seen, 3)->inverted())->settled();
+        $inked = $about->both($picture->alpha()->isMore(127.0))->settled();
+        if ($core->area() < 8 || $about->area() <= 0 || $inked->area() / $about->area() < self::ON_INK) {
+            return null;
+        }
+        [$own, $ground] = [self::mean($picture, $core), self::mean($picture, $inked)];
+        $contrast = Contrast::ratio($own, $ground);
+
+        return Standing::isLost($own, $ground) ? Finding::of(
+            Group::Composition, 'sunk:'.$layer->id, $layer->called().', on ink', Verdict::Fail, sprintf('%.1f : 1', $contrast), sprintf('%.1f : 1', Standing::CONTRAST),
+            sprintf('%s is %s on %s: its contrast with the ink about it is %.1f to 1.', $layer->called(), $own->toHex(), $ground->toHex(), $contrast),
+        )->mendedBy(Mend::by(sprintf('Edge %s in %s', $layer->called(), self::other($ground)), new AddEffect($layer->id, Lines::of('outline', ['width' => 0.04, 'colour' => self::other($ground)]), first: false))) : null;
+    }
+
+    private static function other(Srgb $ground): string
+    {
+        return $ground->luminance() < 0.25 ? '#f3ead7' : '#1f1d1a';
+    }
+
+    private static function mean(Image $picture, Image $mask): Srgb
+    {
+        $of = fn (int $band): int => (int) round(min(255.0, $picture->band($band)->times($mask)->mean() / max(1e-9, $mask->mean() / 255)));
+
+        return Srgb::of($of(0), $of(1), $of(2));
+    }
+}

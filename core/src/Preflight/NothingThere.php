@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Edit\RemovePieces;
+
+/** A sheet without ink, lines that leave none, pieces that lie wholly off the sheet, and pieces laid twice. */
+final class NothingThere implements MendsOnSheet
+{
+    private const SEEN = 8.0;
+
+    /** Inches within which a second piece lies on the first. */
+    private const SAME = 0.02;
+
+    public function picture(PictureSubject $subject): array
+    {
+        $bare = $subject->picture->alpha()->isMore(self::SEEN)->mean() <= 0.0;
+
+        return [Finding::of(
+            Group::Sheet, 'blank', 'Ink', $bare ? Verdict::Fail : Verdict::Pass, $bare ? 'none' : 'there', 'some',
+            $bare ? 'There is no ink at all: the print would be blank cloth.' : 'There is ink to print.',
+        )];
+    }
+
+    public function onSheet(Finding $finding, SheetSubject $subject): Finding
+    {
+        $sheet = $subject->artwork->sheet->box();
+        $bare = $off = $twice = [];
+        $before = [];
+        foreach ($subject->artwork->layers as $layer) {
+            if (! $layer->on || ! $layer->role->prints()) {
+                continue;
+            }
+            $reach = $subject->reach($layer->id);
+            if ($reach === null) {
+                $bare[] = $layer;
+            } elseif ($reach->right <= 0 || $reach->bottom <= 0 || $reach->left >= $sheet->right || $reach->top >= $sheet->bottom) {
+                $off[] = $layer;
+            }
+            foreach ($before as $other) {
+                if (self::isSame($layer, $other)) {
+                    $twice[] = $layer;
+                    break;
+                }
+            }
+            $before[] = $layer;
+        }
+        $what = array_filter([
+            $bare === [] ? '' : self::named($bare).' leaves no ink',
+            $off === [] ? '' : self::named($off).' lies wholly off the sheet',
+            $twice === [] ? '' : self::named($twice).' lies on another piece that is just the same',
+        ]);
+        if ($what === []) {
+            return $finding;
+        }
+        $layers = [...$bare, ...$off, ...$twice];
+
+        return Finding::of(
+            $finding->group, $finding->key, $finding->word, Verdict::Fail, $finding->verdict === Verdict::Fail ? 'none' : sprintf('%d of %d pieces', count($layers), count($subject->artwork->layers)), 'every piece once',
+            ($finding->verdict === Verdict::Fail ? $finding->says.' ' : '').ucfirst(implode('; ', $what)).'.',
+        )->about(...array_map(fn (Layer $layer): string => $layer->id, $layers))->mendedBy(...array_map(
+            fn (Layer $layer): Mend => Mend::by(sprintf('Take out %s', $layer->called()), new RemovePieces([$layer->id])),
+            array_slice([...$twice, ...$bare, ...$off], 0, 3),
+        ));
+    }
+
+    /** @param  list<Layer>  $layers */
+    private static function named(array $layers): string
+    {
+        return implode(', ', array_map(fn (Layer $layer): string => $layer->called() === '' ? 'a blank line' : $layer->called(), $layers));
+    }
+
+    /** Whether two pieces are the same in all but their names, and lie on one another. */
+    public static function isSame(Layer $one, Layer $other): bool
+    {
+        [$a, $b] = [$one->placement, $other->placement];
+        if ($a === null || $b === null || abs($a->x - $b->x) > self::SAME || abs($a->y - $b->y) > self::SAME) {
+            return false;
+        }
+        $bare = function (Layer $layer): array {
+            $array = $layer->toArray();
+            unset($array['id'], $array['name']);
+            $place = (array) ($array['placement'] ?? []);
+            $array['placement'] = ['x' => 0, 'y' => 0] + $place;
+
+            return $array;
+        };
+
+        return $bare($one) == $bare($other);
+    }
+}

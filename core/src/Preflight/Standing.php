@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Garment;
+use TallCrow\Colour\Contrast;
+use TallCrow\Colour\Lab;
+use TallCrow\Colour\Srgb;
+use TallCrow\Cutout\ColourKeys;
+use TallCrow\Raster\Histogram;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
+
+/**
+ * What of a picture's ink stands out from a cloth and what is lost on it. Ink of the cloth's own lightness and colour reads all the same where it is
+ * enclosed or edged by ink that stands out: the white of a bird within its dark line, black spots in a fur.
+ */
+final readonly class Standing
+{
+    /** Contrast ratio of WCAG 2.2 below which lightness does not carry the ink (its least for graphics, 3, is for screens and small signs; our choice for shirts). */
+    public const CONTRAST = 1.6;
+
+    /** CIEDE2000 from which on colour carries it though lightness does not (our choice). */
+    public const DIFFERENCE = 24.0;
+
+    /** Of two colours that are both dark, hues hardly tell at arm's length: relative luminance up to which that is so, and what then is asked. */
+    private const DARK = 0.07;
+
+    private const DIFFERENCE_DARK = 50.0;
+
+    /** CIEDE2000 below which the ink is the cloth's own colour to the eye, however light both are. */
+    private const SAME = 6.0;
+
+    /** A part is lost when more than this share of its border is bare cloth. */
+    private const BARE = 0.3;
+
+    private const MOST_REGIONS = 65_000;
+
+    /**
+     * @param  Image  $ink  one band, 255 where there is ink
+     * @param  Image  $lost  255 where it is lost
+     */
+    private function __construct(public Image $ink, public Image $lost) {}
+
+    public static function of(Image $picture, ColourKeys $keys, Garment $garment): self
+    {
+        $ink = $picture->alpha()->isMore(127.0)->settled();
+        $cloth = $garment->colour->toLab();
+        $like = $keys->chosen(fn (Srgb $colour): bool => self::isLost($colour, $garment->colour, $cloth))->both($ink)->settled();
+
+        return new self($ink, self::exposed($like, $ink->both($like->inverted())->settled(), $ink->inverted()));
+    }
+
+    public static function isLost(Srgb $ink, Srgb $cloth, ?Lab $lab = null): bool
+    {
+        $difference = $ink->toLab()->difference($lab ?? $cloth->toLab());
+
+        $enough = max($ink->luminance(), $cloth->luminance()) < self::DARK ? self::DIFFERENCE_DARK : self::DIFFERENCE;
+
+        return $difference < self::SAME || ($difference < $enough && Contrast::ratio($ink, $cloth) < self::CONTRAST);
+    }
+
+    public function share(): float
+    {
+        $all = $this->ink->area();
+
+        return $all > 0 ? $this->lost->area() / $all : 0.0;
+    }
+
+    private static function exposed(Image $like, Image $standing, Image $bare): Image
+    {
+        [$regions, $count] = Morphology::regions($like);
+        if ($count > self::MOST_REGIONS) {
+            return $like;
+        }
+        $numbers = $regions->asNumbers()->settled();
+        $none = $numbers->linearShort(0.0, 0.0);
+        $beside = fn (Image $of): array => Histogram::ofShorts(Morphology::dilated($of)->both($like)->chosen($numbers, $none)->settled());
+        [$cloth, $ink] = [$beside($bare), $beside($standing)];
+        $table = str_repeat("\0", 65536);
+        foreach (Histogram::ofShorts($like->chosen($numbers, $none)->settled()) as $number => $size) {
+            [$bared, $edged] = [$cloth[$number] ?? 0, $ink[$number] ?? 0];
+            // What nothing borders fills the picture, and cloth lies beyond.
+            $table[$number] = chr($number > 0 && $size > 0 && ($edged === 0 || $bared > self::BARE * ($bared + $edged)) ? 255 : 0);
+        }
+
+        return Lookup::shortsToBytes($numbers, $table)->both($like)->settled();
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * Makes the trial set of the checks: php core/tests/Preflight/make-trial.php. Every case is a small sheet or file of which it is known what is wrong;
+ * `bin/crow trial core/tests/Preflight/trial --shelf core/tests/fixtures/assets` runs them.
+ */
+$folder = __DIR__.'/trial';
+foreach (glob("$folder/*") ?: [] as $old) {
+    unlink($old);
+}
+$made = 0;
+$case = function (string $name, string $says, array $what, array $faults, array $fine) use ($folder, &$made): void {
+    file_put_contents(sprintf('%s/%02d-%s.json', $folder, ++$made, $name), json_encode(['says' => $says] + $what + ['faults' => $faults, 'fine' => $fine], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n");
+};
+$magick = fn (string ...$words) => exec('convert '.implode(' ', array_map(escapeshellarg(...), $words)));
+$sheet = fn (array $layers, array $cloths = ['Black' => '#17181a'], array $more = []): array => ['sheet' => $more + [
+    'format' => 'tallcrow.artwork/3', 'title' => 'Trial', 'product' => 'tee', 'side' => 'front', 'method' => 'dtg', 'rule' => 'strict-300',
+    'sheet' => ['width' => 1800, 'height' => 1800, 'ppi' => 300], 'garments' => array_map(fn (string $name, string $hex): array => ['name' => $name, 'colour' => $hex], array_keys($cloths), $cloths),
+    'layers' => $layers, 'distress' => [],
+]];
+$place = fn (float $x, float $y, float $width, ?float $height = null, float $turn = 0): array => ['x' => $x, 'y' => $y, 'width' => $width, 'height' => $height, 'turn' => $turn, 'flip' => 'none'];
+$fill = fn (string $colour): array => ['kind' => 'fill', 'colour' => $colour];
+$ring = fn (float $width, string $colour, array $more = []): array => $more + ['kind' => 'outline', 'width' => $width, 'colour' => $colour];
+$words = fn (string $id, string $text, array $at, array $effects, string $font = 'anton.woff2', array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'text', 'text' => $text, 'font' => $font], 'placement' => $at, 'effects' => $effects];
+$shape = fn (string $id, string $shape, array $at, array $effects, array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'shape', 'shape' => $shape], 'placement' => $at, 'effects' => $effects];
+$art = fn (string $id, string $file, array $at, array $effects = [], array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'art', 'file' => $file], 'placement' => $at, 'effects' => $effects];
+$bone = '#f3ead7';
+$all = ['blank', 'sheet', 'edge', 'haze', 'vanish', 'scraps', 'line-fine', 'gap-fine', 'small', 'centre', 'line', 'order', 'weight', 'cut', 'covered', 'sunk', 'uneven', 'word', 'ppi', 'background', 'method'];
+
+// Ink on cloth.
+$case('plain', 'bone words on black', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill($bone)])]), [], $all);
+$case('dark-on-dark', 'navy words on black, contrast 1.3', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill('#16243f')])]), ['vanish:Black'], ['sunk']);
+$case('maroon-on-forest', 'dark red words on forest', $sheet([$words('w', 'KITE DAY', $place(3, 3, 5), [$fill('#4a1216')])], ['Forest' => '#1d3323']), ['vanish:Forest'], []);
+$case('small-dark-line', 'a dark second line under bone words', $sheet([$words('a', 'KITE', $place(3, 2, 5), [$fill($bone)]), $words('b', 'day', $place(3, 4.2, 1.4), [$fill('#232a33')])], ['Black' => '#17181a']), ['vanish:Black'], []);
+$case('bird-on-white', 'a white disc edged in dark line on white', $sheet([$shape('b', 'ellipse', $place(3, 3, 4), [$fill('#ffffff'), $ring(0.06, '#1f1d1a')])], ['White' => '#fdfdfb']), [], ['vanish']);
+$case('inner-ring', 'a white ring between two dark ones on white', $sheet([$words('w', 'BELL', $place(3, 3, 4.6), [$fill('#8c2f23'), $ring(0.05, '#ffffff'), $ring(0.06, '#1f1d1a')])], ['White' => '#fdfdfb']), [], ['vanish']);
+$case('leopard-on-black', 'a paper of black spots on black', $sheet([$shape('p', 'rectangle', $place(3, 3, 4, 3), [['kind' => 'paper', 'paper' => 'animal-spots', 'colours' => ['#17181a', '#d9a441', '#5c3410']]])]), [], ['vanish']);
+$case('red-on-green', 'red words on green of like lightness', $sheet([$words('w', 'POOL', $place(3, 3, 5), [$fill('#c8372d')])], ['Leaf' => '#2f7d3a']), [], ['vanish']);
+$case('two-cloths', 'bone words lost on oat, read on black', $sheet([$words('w', 'POOL', $place(3, 3, 5), [$fill($bone)])], ['Black' => '#17181a', 'Oat' => '#e4d9c3']), ['vanish:Oat'], ['vanish:Black']);
+$case('edged-dark', 'black words in a bone ring on black', $sheet([$words('w', 'POOL', $place(3, 3, 5), [$fill('#17181a'), $ring(0.06, $bone)])]), [], ['vanish']);
+
+$case('charcoal-on-black', 'charcoal words on black, contrast 1.5', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill('#30353b')])]), ['vanish:Black'], []);
+$case('gold-on-navy', 'gold words on navy', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill('#d9a441')])], ['Navy' => '#1b2742']), [], ['vanish']);
+$case('hair-before-sky', 'black hair before a gold sky on black', $sheet([$shape('s', 'ellipse', $place(3, 3, 5), [$fill('#d9a441')]), $shape('h', 'ellipse', $place(3, 3, 2, 3), [$fill('#17181a')])]), [], ['vanish']);
+
+// Haze.
+$case('feather', 'a plate with a feather of half an inch on black', $sheet([$shape('p', 'rectangle', $place(3, 3, 4, 3), [$fill($bone)], ['masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.8, 'height' => 0.8, 'feather' => 0.5]]])]), ['haze'], []);
+$case('feather-white', 'the same on white cloth', $sheet([$shape('p', 'rectangle', $place(3, 3, 4, 3), [$fill('#8c2f23')], ['masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.8, 'height' => 0.8, 'feather' => 0.5]]])], ['White' => '#fdfdfb']), [], ['haze', 'vanish']);
+$case('weak', 'words printed at half strength', $sheet([$words('w', 'POOL', $place(3, 3, 5), [$fill($bone)], 'anton.woff2', ['opacity' => 0.5])]), ['haze'], []);
+$case('feather-dots', 'a feather ended in halftone', $sheet([$shape('p', 'rectangle', $place(3, 3, 4, 3), [$fill($bone), ['kind' => 'halftone', 'lpi' => 25]], ['masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.8, 'height' => 0.8, 'feather' => 0.5]]])]), [], ['haze', 'scraps']);
+$case('speckled', 'fine speckle on words: crisp at print', $sheet([$words('w', 'POOL', $place(3, 3, 5), [$fill($bone)])], more: ['distress' => [['texture' => 'speckle', 'amount' => 0.12, 'seed' => 4]]]), [], ['haze', 'word', 'scraps', 'wear']);
+
+// Order.
+$case('warp-after-ring', 'an arch after a ring', $sheet([$words('w', 'KITE DAY', $place(3, 3, 5), [$fill($bone), $ring(0.1, '#b04a2c'), ['kind' => 'arch', 'bend' => 0.5]])]), ['order'], []);
+$case('fill-then-ring', 'a gradient before a ring: the picture is the same', $sheet([$words('w', 'KITE DAY', $place(3, 3, 5), [['kind' => 'gradient', 'colours' => ['#b04a2c', '#d9a441'], 'angle' => 90], $ring(0.1, $bone)])]), [], ['order']);
+
+// Alignment and centre.
+$case('off-middle', 'a line 0.05 in off the middle of the one above', $sheet([$words('a', 'KITE DAY', $place(3, 2, 5), [$fill($bone)]), $words('b', 'QUARRY ROAD', $place(3.05, 4, 3), [$fill($bone)])]), ['line:b'], ['centre']);
+$case('turned', 'a word turned about the very middle', $sheet([$words('a', 'KITE DAY', $place(3, 2, 5), [$fill($bone)]), $words('b', 'Jaunty', $place(3, 4, 3, null, -9), [$fill($bone)])]), [], ['line', 'centre']);
+$case('shaken', 'letters shaken on purpose', $sheet([$words('a', 'KITE DAY', $place(3, 2, 5), [$fill($bone)]), $words('b', 'POOLS', $place(3.03, 4, 3), [$fill($bone), ['kind' => 'jitter', 'shift' => 0.1, 'turn' => 6, 'size' => 0.1, 'seed' => 3]])]), [], ['line']);
+$case('whole-off', 'the whole design 0.1 in off the middle', $sheet([$words('a', 'KITE DAY', $place(3.1, 2, 5), [$fill($bone)]), $words('b', 'POOLS', $place(3.1, 4, 3), [$fill($bone)])]), ['centre'], []);
+$case('chest', 'a small print at one side, as meant', $sheet([$words('a', 'KITE', $place(4.6, 1.4, 1.8), [$fill($bone)])]), [], ['centre', 'line']);
+
+// Weight.
+$case('thin-beside', 'a hairline script beside slab letters', $sheet([$words('a', 'KITE', $place(3, 1.6, 5), [$fill($bone)], 'ultra.woff2'), $words('c', 'DAYS', $place(3, 3.4, 5), [$fill($bone)], 'ultra.woff2'), $words('b', 'on the hill', $place(3, 5, 3.4), [$fill($bone)], 'homemade-apple.woff2')]), ['weight'], []);
+$case('small-print', 'small print under large letters is meant', $sheet([$words('a', 'KITE', $place(3, 2, 5), [$fill($bone)], 'ultra.woff2'), $words('b', 'QUARRY ROAD 1931', $place(3, 4.6, 2), [$fill($bone)], 'anton.woff2')]), [], ['weight', 'small']);
+$case('blackletter', 'blackletter beside a sans', $sheet([$words('a', 'Bell Ringers', $place(3, 2, 5), [$fill($bone)], 'pirata-one.woff2'), $words('b', 'QUARRY ROAD', $place(3, 4.4, 4), [$fill($bone)], 'bebas-neue.woff2')]), [], ['weight']);
+
+// Worn, masked, knocked-out and covered words.
+$case('worn-out', 'small words worn by large cracks', $sheet([$words('w', 'MOTHS', $place(3, 3, 2.4), [$fill($bone)])], more: ['distress' => [['texture' => 'speckle', 'amount' => 0.72, 'seed' => 4]]]), ['word'], []);
+$case('group-worn', 'words within a group, worn away', $sheet([['id' => 'g', 'source' => ['kind' => 'group', 'layers' => [$words('w', 'MOTHS', $place(3, 3, 3), [$fill($bone)])]], 'effects' => [], 'distress' => [['texture' => 'speckle', 'amount' => 0.75, 'seed' => 4]]]]), ['word'], []);
+$case('mask-eats', 'a mask cuts through the last letters', $sheet([$words('w', 'MOTHS', $place(3, 3, 4), [$fill($bone)], 'anton.woff2', ['masks' => [['kind' => 'rectangle', 'x' => 0.3, 'y' => 0.5, 'width' => 0.6, 'height' => 2, 'feather' => 0]]])]), ['word'], []);
+$case('knocked', 'a knockout takes the middle of a word', $sheet([$words('w', 'MOTHS', $place(3, 3, 4), [$fill($bone)]), $shape('k', 'ellipse', $place(3, 3, 1.8, 1.4), [], ['role' => ['kind' => 'knockout', 'gap' => 0.0]])]), ['word'], []);
+$case('worn-lightly', 'a tenth of wear leaves words', $sheet([$words('w', 'MOTHS', $place(3, 3, 4), [$fill($bone)])], more: ['distress' => [['texture' => 'scratches', 'amount' => 0.1, 'seed' => 4]]]), [], ['word', 'haze', 'scraps']);
+$case('hidden-word', 'a word behind a plate', $sheet([$words('w', 'MOTHS', $place(3, 3, 3), [$fill($bone)]), $shape('p', 'rectangle', $place(3, 3, 4, 2), [$fill('#b04a2c')])]), ['covered:w'], []);
+$case('navy-on-navy', 'navy words on a navy plate', $sheet([$shape('p', 'rectangle', $place(3, 3, 5, 3), [$fill('#26375c')]), $words('w', 'MOTHS', $place(3, 3, 3), [$fill('#22304f')])], ['White' => '#fdfdfb']), ['sunk:w'], []);
+$case('bone-on-rust', 'bone words on a rust plate', $sheet([$shape('p', 'rectangle', $place(3, 3, 5, 3), [$fill('#b04a2c')]), $words('w', 'MOTHS', $place(3, 3, 3), [$fill($bone)])]), [], ['sunk', 'covered', 'word']);
+$case('half-behind', 'a sun half behind a word', $sheet([$shape('s', 'ellipse', $place(3, 2.6, 3), [$fill('#d9a441')]), $words('w', 'MOTHS', $place(3, 3.2, 5), [$fill($bone), $ring(0.06, '#17181a')])]), [], ['covered', 'sunk']);
+
+// Edges.
+$case('cut-at-edge', 'a plate that runs off the sheet', $sheet([$shape('p', 'rectangle', $place(3, 0.6, 4, 2), [$fill($bone)])]), ['edge'], []);
+$case('box-over-edge', 'an empty corner of a star\'s box lies over the edge', $sheet([$shape('p', 'ellipse', $place(3, 3, 5.7), [$fill($bone)])]), [], ['edge']);
+
+// Nothing, twice, off.
+$case('no-layers', 'no layers at all', $sheet([]), ['blank'], []);
+$case('blank-text', 'a text of spaces', $sheet([$words('w', '   ', $place(3, 3, 4), [$fill($bone)]), $words('v', 'POOL', $place(3, 3, 4), [$fill($bone)])]), ['blank'], []);
+$case('off-sheet', 'a star wholly off the sheet', $sheet([$words('v', 'POOL', $place(3, 3, 4), [$fill($bone)]), $shape('s', 'star', $place(12, 3, 2), [$fill($bone)])]), ['blank'], ['edge']);
+$case('twice', 'the same word twice on itself', $sheet([$words('v', 'POOL', $place(3, 3, 4), [$fill($bone)]), $words('w', 'POOL', $place(3, 3, 4), [$fill($bone)])]), ['blank'], []);
+
+// Fine detail.
+$case('hairlines', 'hatching of 0.006 in', $sheet([$shape('p', 'rectangle', $place(3, 3, 4, 3), [['kind' => 'hatch', 'spacing' => 0.06, 'width' => 0.006, 'angle' => 45, 'inset' => 0, 'as' => 'ink', 'colour' => $bone], ['kind' => 'hollow', 'width' => 0.05, 'colour' => $bone]])]), ['line-fine'], []);
+$case('fine-gaps', 'words ringed with a gap of 0.007 in', $sheet([$words('w', 'MOTHS', $place(3, 3, 5), [$fill($bone), ['kind' => 'gap', 'width' => 0.007], $ring(0.1, '#b04a2c')])]), ['gap-fine'], []);
+$case('sound-gaps', 'a gap of 0.04 in and lines of 0.03 in', $sheet([$words('w', 'MOTHS', $place(3, 3, 5), [['kind' => 'letter-spacing', 'by' => 220], $fill($bone), ['kind' => 'gap', 'width' => 0.04], $ring(0.03, '#b04a2c')])]), [], ['gap-fine', 'line-fine', 'scraps']);
+$case('tiny-words', 'a line of words 0.04 in high', $sheet([$words('a', 'KITE', $place(3, 2, 5), [$fill($bone)]), $words('b', 'made by hand in the yard behind the mill', $place(3, 4, 0.9), [$fill($bone)], 'courier-prime.woff2')]), ['small'], []);
+$case('sound-words', 'words a quarter of an inch high', $sheet([$words('b', 'tide-pool rangers', $place(3, 4, 4), [$fill($bone)], 'graduate.woff2')]), [], ['small', 'line-fine']);
+
+// Unevenness.
+$case('uneven-capitals', 'two lines of one face, 3 % apart', $sheet([$words('a', 'KITE', ['capitals' => 0.8] + ['x' => 3, 'y' => 2, 'width' => null, 'height' => null], [$fill($bone)]), $words('b', 'POOL', ['capitals' => 0.776] + ['x' => 3, 'y' => 4, 'width' => null, 'height' => null], [$fill($bone)])]), ['uneven'], []);
+$case('uneven-colour', 'two creams that were meant as one', $sheet([$words('a', 'KITE', $place(3, 2, 4), [$fill('#f3ead7')]), $words('b', 'POOLS', $place(3, 4, 3), [$fill('#f1e8d6')])]), ['uneven'], []);
+$case('even', 'two sizes clearly apart', $sheet([$words('a', 'KITE', $place(3, 2, 4), [$fill($bone), $ring(0.08, '#b04a2c')]), $words('b', 'POOLS', $place(3, 4, 3), [$fill($bone), $ring(0.04, '#b04a2c')])]), [], ['uneven', 'weight']);
+
+// Method.
+$case('sublimation-dark', 'sublimation on black', $sheet([$words('a', 'KITE', $place(3, 3, 4), [$fill($bone)])], ['Black' => '#17181a', 'White' => '#fdfdfb'], ['method' => 'sublimation']), ['method'], []);
+$case('sublimation-light', 'sublimation on white', $sheet([$words('a', 'KITE', $place(3, 3, 4), [$fill('#8c2f23')])], ['White' => '#fdfdfb'], ['method' => 'sublimation']), [], ['method', 'vanish']);
+$case('plate-transfer', 'a transfer of one solid plate', ['sheet' => ['sheet' => ['width' => 3600, 'height' => 3600, 'ppi' => 300]] + $sheet([$shape('p', 'rectangle', $place(6, 6, 11, 10), [$fill($bone)])], more: ['method' => 'transfer'])['sheet']], ['solid'], []);
+
+// Pictures.
+$magick('-size', '700x500', 'xc:#f7f6f1', '-seed', '3', '-attenuate', '0.15', '+noise', 'Gaussian', '-fill', '#7a3527', '-draw', 'circle 350,250 350,80', '-fill', '#d9a441', '-draw', 'circle 350,250 350,170', "PNG24:$folder/scan.png");
+$magick('-size', '700x500', 'xc:none', '-fill', '#7a3527', '-draw', 'circle 350,250 350,80', '-fill', '#d9a441', '-draw', 'circle 350,250 350,170', "PNG32:$folder/freed.png");
+$magick('-size', '700x500', 'xc:none', '-fill', '#7a3527', '-draw', 'circle 350,310 350,30', '(', '+clone', '-alpha', 'transparent', '-draw', 'color 0,0 reset', ')', '-delete', '1', '-region', '700x500+0+420', '-alpha', 'transparent', "PNG32:$folder/bust-raw.png");
+$magick('-size', '560x420', 'xc:none', '-fill', '#7a3527', '-draw', 'ellipse 280,420 250,380 0,360', '-fill', '#d9a441', '-draw', 'circle 280,220 280,120', "PNG32:$folder/bust.png");
+$magick('-size', '700x500', 'xc:none', '-fill', 'white', '-draw', 'circle 350,250 350,74', '-fill', '#7a3527', '-draw', 'circle 350,250 350,80', "PNG32:$folder/halo.png");
+$magick('-size', '700x500', 'xc:white', '-fill', '#203050', '-draw', 'roundrectangle 80,80 620,420 30,30', '-fill', 'white', '-draw', 'circle 220,250 220,180 circle 470,250 470,180', "PNG24:$folder/pockets.png");
+file_put_contents("$folder/box.svg", '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 160"><rect width="200" height="160" fill="#ffffff"/><circle cx="100" cy="80" r="60" fill="#7a3527"/></svg>');
+file_put_contents("$folder/plate.svg", '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 160"><rect width="200" height="160" fill="#7a3527"/><circle cx="100" cy="80" r="60" fill="#f3ead7"/></svg>');
+unlink("$folder/bust-raw.png");
+$case('scan', 'a scan that stands on its paper', $sheet([$art('p', 'scan.png', $place(3, 3, 2.2))]), ['background:p'], []);
+$case('scan-dot', 'the same with one dot of the brush', $sheet([$art('p', 'scan.png', $place(3, 3, 2.2), [], ['masks' => [['kind' => 'brush', 'strokes' => [['points' => [[0.5, 0.5]], 'width' => 0.1]]]]])]), ['background:p'], []);
+$case('freed', 'art on a clear ground', $sheet([$art('p', 'freed.png', $place(3, 3, 1.1))]), [], ['background', 'cut', 'ppi', 'haze', 'edge']);
+$case('cleared-scan', 'the scan cleared from its edge', $sheet([$art('p', 'scan.png', $place(3, 3, 2.2), [['kind' => 'clear-edge', 'tolerance' => 14]])]), [], ['background']);
+$case('halo', 'a white rim of 6 px about a disc', $sheet([$art('p', 'halo.png', $place(3, 3, 2.2))]), ['background:p'], []);
+$case('pockets', 'white left in two eyes of a sign', $sheet([$art('p', 'pockets.png', $place(3, 3, 2.2), [['kind' => 'clear-edge', 'tolerance' => 14]])]), ['background:p'], []);
+$case('svg-box', 'a drawing on a white box', $sheet([$art('p', 'box.svg', $place(3, 3, 3))]), ['background:p'], []);
+$case('svg-plate', 'a drawing that is a plate', $sheet([$art('p', 'plate.svg', $place(3, 3, 3))]), [], ['background']);
+$case('low-ppi', '700 px printed 5 in wide', $sheet([$art('p', 'freed.png', $place(3, 3, 5))]), ['ppi:p'], []);
+$case('low-ppi-traced', 'the same, traced', $sheet([$art('p', 'freed.png', $place(3, 3, 5), [['kind' => 'traced', 'count' => 2]])]), [], ['ppi']);
+$case('low-ppi-letters', '700 px seen through letters 5 in wide', $sheet([$words('w', 'POOL', $place(3, 3, 5), [['kind' => 'picture', 'file' => 'scan.png']])], ['Black' => '#17181a']), ['ppi:w'], []);
+$case('bust', 'a bust that ends in a straight line in mid-air', $sheet([$art('p', 'bust.png', $place(3, 2.4, 1.8))]), ['cut:p'], ['background']);
+$case('bust-on-bar', 'the same standing on a bar', $sheet([$art('p', 'bust.png', $place(3, 2.4, 1.8)), $shape('s', 'rectangle', $place(3, 3.2, 3, 0.4), [$fill('#d9a441')])]), [], ['cut']);
+
+// Files.
+$file = fn (string $name, array $more = []): array => ['file' => $name] + $more;
+$disc = ['-size', '900x900', 'xc:none', '-fill', '#f3ead7', '-draw', 'circle 450,450 450,100'];
+$magick(...$disc, ...['-units', 'PixelsPerInch', '-density', '300', "PNG32:$folder/right.png"]);
+$magick(...$disc, ...['-units', 'PixelsPerInch', '-density', '72', "PNG32:$folder/ppi72.png"]);
+$magick(...$disc, ...['-units', 'PixelsPerInch', '-density', '300', '-depth', '16', "PNG64:$folder/deep.png"]);
+$magick(...$disc, ...['-units', 'PixelsPerInch', '-density', '300', '-interlace', 'PNG', "PNG32:$folder/interlaced.png"]);
+$magick('-size', '900x900', 'xc:none', '-units', 'PixelsPerInch', '-density', '300', "PNG32:$folder/blank.png");
+$magick('-size', '900x900', 'xc:#c03020', '(', '-size', '900x900', 'xc:black', '-fill', 'white', '-draw', 'circle 450,450 450,100', ')', '-alpha', 'off', '-compose', 'CopyOpacity', '-composite', '-units', 'PixelsPerInch', '-density', '300', "PNG32:$folder/hidden.png");
+$magick(...$disc, ...['-channel', 'A', '-blur', '0x1.7', '+channel', '-units', 'PixelsPerInch', '-density', '300', "PNG32:$folder/fringe.png"]);
+$specks = implode(' ', array_map(fn (int $i): string => sprintf('rectangle %1$d,%2$d %3$d,%4$d', 30 + $i * 47 % 840, 30 + $i * 91 % 60, 32 + $i * 47 % 840, 32 + $i * 91 % 60), range(0, 29)));
+$magick(...$disc, ...['-draw', $specks, '-units', 'PixelsPerInch', '-density', '300', "PNG32:$folder/specks.png"]);
+$magick('-size', '900x900', 'xc:none', '-fill', '#f3ead7', '-draw', implode(' ', array_map(fn (int $i): string => sprintf('rectangle 100,%d 800,%d', 100 + 40 * $i, 101 + 40 * $i), range(0, 17))), '-units', 'PixelsPerInch', '-density', '300', "PNG32:$folder/hairlines.png");
+$magick('-size', '900x900', 'xc:none', '-fill', 'white', '-draw', 'rectangle 100,100 800,800', '-fill', '#7a3527', '-draw', 'circle 450,450 450,200', '-units', 'PixelsPerInch', '-density', '300', "PNG32:$folder/boxed.png");
+$files = ['file-ppi', 'file-depth', 'file-interlace', 'file-profile', 'file-hidden', 'file-fringe', 'file-palette', 'blank', 'scraps', 'line-fine', 'background', 'haze', 'edge'];
+$case('file-right', 'a file as houses take it', $file('right.png'), [], $files);
+$case('file-72', 'a stated 72 ppi', $file('ppi72.png'), ['file-ppi'], []);
+$case('file-16', '16 bits to a sample', $file('deep.png'), ['file-depth'], ['file-ppi']);
+$case('file-interlaced', 'interlaced', $file('interlaced.png'), ['file-interlace'], []);
+$case('file-blank', 'all clear', $file('blank.png'), ['blank'], []);
+$case('file-hidden', 'colour under clear pixels', $file('hidden.png'), ['file-hidden'], ['blank']);
+$case('file-fringe', 'a soft fringe of some pixels', $file('fringe.png'), ['file-fringe'], []);
+$case('file-specks', 'thirty specks of 3 px', $file('specks.png'), ['scraps'], []);
+$case('file-hairlines', 'lines of two pixels', $file('hairlines.png'), ['line-fine'], ['scraps']);
+$case('file-boxed', 'art in a white box on a clear ground', $file('boxed.png'), ['background'], []);
+$case('file-area', '900 px where 1200 are asked', $file('right.png', ['area' => [1200, 1200]]), ['file-area'], []);
+echo "$made cases\n";
