@@ -46,6 +46,11 @@ export async function setToken(token: Locator, text: string): Promise<void> {
     await saved(token.page());
 }
 
+/** Unfolds the gauges that hold. */
+export async function showAllGauges(page: Page): Promise<void> {
+    await page.getByRole('button', { name: /^show the \d+ that hold$/ }).click({ timeout: 30_000 });
+}
+
 /** The lines of one layer, by what it is called. */
 export function layer(page: Page, called: string): Locator {
     return page.locator('[data-layer]').filter({ has: page.getByRole('checkbox', { name: `${called}: line is on`, exact: true }) });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { PNG } from 'pngjs';
-import { addLine, expect, layer, newJob, saved, setToken, test, words } from './bench';
+import { addLine, expect, layer, newJob, saved, setToken, showAllGauges, test, words } from './bench';
 
 interface Chunk {
     type: string;
@@ -59,6 +59,7 @@ test('from an empty job to a print-ready PNG', async ({ page }) => {
     await setToken(page.getByRole('textbox', { name: 'amount of wear' }), '12%');
     await expect(page.locator('svg.peg-view image').first()).toHaveAttribute('href', /proof\.png/);
     await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/);
+    await showAllGauges(page);
     const wear = page.locator('.gauge-row').filter({ hasText: /^.*Wear/ }).first();
     await expect(wear).toContainText(/1[12]\.\d % worn/);
 

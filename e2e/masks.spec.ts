@@ -1,5 +1,5 @@
 import { PNG } from 'pngjs';
-import { addLine, artworkOf, expect, layer, newJob, onSheet, saved, setToken, test, words } from './bench';
+import { addLine, artworkOf, expect, layer, newJob, onSheet, saved, setToken, showAllGauges, test, words } from './bench';
 import type { Page } from '@playwright/test';
 
 type Sheet = { layers: { id: string; name: string; role: Record<string, unknown>; masks: Record<string, unknown>[]; effects: Record<string, unknown>[]; distress: Record<string, unknown>[]; source: Record<string, unknown> }[]; distress: Record<string, unknown>[]; limits: Record<string, number> };
@@ -150,5 +150,6 @@ test('a feather becomes a halftone, and wear is brushed, limited and measured', 
     const sheet = await sheetOf(page, path);
     expect(sheet.limits['letterLost']).toBe(0.3);
     expect((sheet.distress[0]?.['strokes'] as unknown[])?.length).toBe(1);
+    await showAllGauges(page);
     await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/% worn/);
 });

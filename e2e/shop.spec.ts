@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, saved, test } from './bench';
+import { expect, saved, showAllGauges, test } from './bench';
 
 test('the shelf takes a drawing with its licence, and refuses a hostile file', async ({ page, quiet }) => {
     quiet.allow.push(/422/);
@@ -35,6 +35,7 @@ test('a brief can be changed, and the design follows the new print area', async 
     await page.getByRole('button', { name: 'Save the brief' }).click();
     await expect(page.getByText('The brief is saved.')).toBeVisible();
     await page.getByRole('link', { name: 'Build' }).click();
+    await showAllGauges(page);
     await expect(page.locator('.gauge').filter({ hasText: 'Sheet' }).first()).toContainText('2550 × 3300 px');
     await page.getByRole('button', { name: 'Step back' }).click();
     await saved(page);

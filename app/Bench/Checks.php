@@ -11,10 +11,11 @@ use TallCrow\Preflight\Report;
 /** Preflight of a revision against the print area that its job is for. */
 final class Checks
 {
-    public static function report(Revision $revision): Report
+    /** @param  bool  $closely  with the checks that take their time, as where a design is examined */
+    public static function report(Revision $revision, bool $closely): Report
     {
         $studio = Studio::of($revision->job->shop);
 
-        return Preflight::artwork($revision->read(), $studio->renderer, $studio->shelf, $revision->job->area());
+        return Preflight::artwork($revision->read(), $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely);
     }
 }

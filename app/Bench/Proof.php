@@ -42,6 +42,12 @@ final readonly class Proof
         return new self($revision->read(), Studio::of($revision->job->shop), $ppi, $near ? 0 : 1, ProofSteps::of($revision, $ppi));
     }
 
+    /** The same proof of the sheet as it would be. */
+    public function trying(Artwork $artwork): self
+    {
+        return new self($artwork, $this->studio, $this->ppi, $this->compression, $this->steps);
+    }
+
     /**
      * @param  ?array{int, int, int, int}  $region  left, top, width, height in pixels of the proof
      * @param  string  $without  id of a layer to leave out

@@ -100,7 +100,7 @@ const stands = (all: Verb[], say: string): Operation[] | undefined => all.find((
 const words = layer('w', { source: { kind: 'text', text: 'X', font: 'rye.woff2', align: 'left', leading: 1 } });
 
 test('offers what suits the chosen piece, as each kind of line says for itself', () => {
-    expect(says(offered([]))).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Wear the whole sheet with fine speckle', 'Wear the whole sheet with dry roller']);
+    expect(says(offered([]))).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Draw by hand', 'Wear the whole sheet with fine speckle', 'Wear the whole sheet with dry roller']);
     expect(says(offered([words], words))).toEqual(expect.arrayContaining(['Space letters', 'Arch', 'Outline']));
     expect(says(offered([layer('s')], layer('s')))).toEqual(expect.arrayContaining(['Arch', 'Repeat it about a centre', 'Stack copies of it']));
     expect(says(offered([], layer('s')))).not.toEqual(expect.arrayContaining(['Space letters']));
@@ -176,7 +176,7 @@ test('has a sentence for every kind of line, with every value of it, and a word 
     const lacking = api.$defs.effectLine.oneOf.flatMap(({ properties }) => {
         const line = properties['kind']?.const ?? '';
         const wording = effectWords[line];
-        const values = Object.keys(properties).filter((name) => !['kind', 'on'].includes(name));
+        const values = Object.keys(properties).filter((name) => !['kind', 'on', 'area', 'scribbles'].includes(name));
         return wording
             ? values.flatMap((name) => [...(wording.sentence.includes(`{${name}}`) ? [] : [`${line}: the sentence has no {${name}}`]), ...(wording.labels[name] ? [] : [`${line}: no label for ${name}`])])
             : [`${line}: no sentence in words/lines.ts`];

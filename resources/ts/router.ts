@@ -9,6 +9,7 @@ import NewJobPage from './pages/NewJobPage.vue';
 import SendPage from './pages/SendPage.vue';
 import ShelfPage from './pages/ShelfPage.vue';
 
+const CheckPage = () => import('./pages/CheckPage.vue');
 const AccountPage = () => import('./pages/AccountPage.vue');
 const DoorPage = () => import('./pages/DoorPage.vue');
 const PeoplePage = () => import('./pages/PeoplePage.vue');
@@ -28,6 +29,7 @@ export const router = createRouter({
                 { path: 'brief', component: BriefPage, meta: { title: 'Brief' } },
                 { path: 'gather', component: ShelfPage, meta: { title: 'Gather' } },
                 { path: 'build', component: BuildPage, meta: { title: 'Build' } },
+                { path: 'check', component: CheckPage, meta: { title: 'Check' } },
                 { path: 'send', component: SendPage, meta: { title: 'Send' } },
             ],
         },

@@ -26,13 +26,14 @@ final readonly class Finding extends Answer
         public array $where,
         public array $layers,
         public array $mends,
+        public string $meant,
     ) {}
 
     public static function of(Found $finding): self
     {
         return new self(
             $finding->key, $finding->group->value, $finding->word, $finding->verdict, $finding->figure, $finding->limit, $finding->says,
-            array_map(Box::of(...), $finding->where), $finding->layers, array_map(Mend::of(...), $finding->mends),
+            array_map(Box::of(...), $finding->where), $finding->layers, array_map(Mend::of(...), $finding->mends), $finding->meant,
         );
     }
 }

@@ -108,7 +108,7 @@ final class ProofController
     }
 
     /** @return ?array{int, int, int, int} */
-    private static function region(Request $request): ?array
+    public static function region(Request $request): ?array
     {
         return $request->has(['left', 'top', 'width', 'height'])
             ? [$request->integer('left'), $request->integer('top'), $request->integer('width'), $request->integer('height')]

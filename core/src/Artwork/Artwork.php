@@ -18,6 +18,7 @@ final readonly class Artwork
      * @param  list<Layer>  $layers  in print order: the first lies on the cloth
      * @param  list<Wear>  $distress  over the whole sheet
      * @param  list<Swatch>  $swatches  colours by name, changed once and changed on every line that names them
+     * @param  list<Meant>  $meant  findings that are meant so
      */
     private function __construct(
         public string $title,
@@ -27,6 +28,7 @@ final readonly class Artwork
         public array $distress = [],
         public array $swatches = [],
         public Limits $limits = new Limits,
+        public array $meant = [],
     ) {}
 
     public static function blank(string $title, Brief $brief, Sheet $sheet): self
@@ -60,6 +62,12 @@ final readonly class Artwork
     public function withSwatches(array $swatches): self
     {
         return $this->with(['swatches' => $swatches]);
+    }
+
+    /** @param  list<Meant>  $meant */
+    public function meaning(array $meant): self
+    {
+        return $this->with(['meant' => $meant]);
     }
 
     public function withLimits(Limits $limits): self
@@ -148,7 +156,7 @@ final readonly class Artwork
             'layers' => array_map(fn (Layer $layer): array => $layer->toArray(), $this->layers),
             'distress' => array_map(fn (Wear $wear): array => $wear->toArray(), $this->distress),
             'limits' => $this->limits->toArray(),
-        ];
+        ] + ($this->meant === [] ? [] : ['meant' => array_map(fn (Meant $meant): array => $meant->toArray(), $this->meant)]);
     }
 
     /**

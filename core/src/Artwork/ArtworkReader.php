@@ -68,7 +68,7 @@ final class ArtworkReader
 
     public static function artwork(Reading $root): Artwork
     {
-        $root = $root->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'swatches', 'layers', 'distress', 'limits');
+        $root = $root->knows('format', 'title', 'product', 'side', 'method', 'rule', 'sheet', 'garments', 'swatches', 'layers', 'distress', 'limits', 'meant');
         $root->word('format', [Artwork::FORMAT]);
 
         $swatches = array_map(self::swatch(...), $root->items('swatches', 64));
@@ -86,7 +86,8 @@ final class ArtworkReader
             ->withSwatches($swatches)
             ->withLayers((new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'))
             ->withDistress(array_map(self::wear(...), $root->items('distress', 12)))
-            ->withLimits($root->has('limits') ? self::limits($root->child('limits')) : new Limits);
+            ->withLimits($root->has('limits') ? self::limits($root->child('limits')) : new Limits)
+            ->meaning(array_map(self::meant(...), $root->items('meant', Meant::MOST)));
     }
 
     public static function wear(Reading $node): Wear
@@ -109,6 +110,13 @@ final class ArtworkReader
             ->brushed(MaskReader::strokes($node, 'strokes'))
             ->switched($on)
             ->asItIs($node->flag('asItIs', false));
+    }
+
+    public static function meant(Reading $node): Meant
+    {
+        $node->knows('key', 'why');
+
+        return new Meant($node->text('key', 120), $node->text('why', 200));
     }
 
     public static function limits(Reading $node): Limits

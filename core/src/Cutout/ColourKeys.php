@@ -64,13 +64,13 @@ final readonly class ColourKeys
     /**
      * Where the colour is one of some: one band, 255 there.
      *
-     * @param  \Closure(Srgb): bool  $isOne
+     * @param  \Closure(Srgb, Lab): bool  $isOne
      */
     public function chosen(\Closure $isOne): Image
     {
         $table = str_repeat("\0", 65536);
         foreach ($this->present as $key) {
-            $table[$key] = $isOne(self::colour($key)) ? "\xff" : "\0";
+            $table[$key] = $isOne(self::colour($key), self::lab($key)) ? "\xff" : "\0";
         }
 
         return Lookup::shortsToBytes($this->keys, $table);
@@ -106,6 +106,13 @@ final readonly class ColourKeys
         return $bands;
     }
 
+    private static function lab(int $key): Lab
+    {
+        static $known = [];
+
+        return $known[$key] ??= self::colour($key)->toLab();
+    }
+
     /** The middle of a step. */
     private static function colour(int $key): Srgb
     {
@@ -117,7 +124,7 @@ final readonly class ColourKeys
     {
         $table = str_repeat("\0", 65536);
         foreach ($this->present as $key) {
-            $table[$key] = chr($value(self::colour($key)->toLab()));
+            $table[$key] = chr($value(self::lab($key)));
         }
 
         return Lookup::shortsToBytes($this->keys, $table);

@@ -23,7 +23,7 @@ final class Operations
         Move::class, Scale::class, Turn::class, Flip::class, Align::class, Space::class, Stretch::class, SizeBy::class,
         AddEffect::class, ReorderLine::class, PutInOrder::class, AddRepeat::class, AddMask::class, AddWear::class, ScaleWear::class, Shield::class,
         HardenMasks::class, AsHalftone::class, SetOpacity::class, SetBlend::class, SetRole::class, TakeOut::class, LayCut::class, SwapPicture::class,
-        Refit::class, LeaveGarmentOut::class, NameColour::class, RenameColour::class, RemoveColour::class,
+        Refit::class, LeaveGarmentOut::class, MeanSo::class, NameColour::class, RenameColour::class, RemoveColour::class,
     ];
 
     /** As many in one request. */

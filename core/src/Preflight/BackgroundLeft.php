@@ -143,8 +143,8 @@ final class BackgroundLeft implements ChecksSheet
     /** Share of the edge that is of the ground's colour, when that is a rim and not the picture itself. */
     private static function rimmed(Image $drawn, Image $solid, Srgb $ground): ?float
     {
-        $edge = $solid->both(Morphology::dilated($solid->inverted(), 5))->settled();
-        $within = $solid->both(Morphology::dilated($solid->inverted(), 25)->inverted())->settled();
+        $edge = $solid->both(Morphology::grown($solid->inverted(), 5))->settled();
+        $within = $solid->both(Morphology::grown($solid->inverted(), 25)->inverted())->settled();
         $like = ColourKeys::of($drawn)->difference([$ground])->isLess(self::HALO * ColourKeys::PER_UNIT)->settled();
         $share = fn (Image $part): float => $part->area() > 0 ? $part->both($like)->area() / $part->area() : 0.0;
         $rim = $share($edge);

@@ -16,7 +16,7 @@ use TallCrow\Render\Frame;
 /** Pieces that hardly show: hidden by what lies over them, or words in the colour of what lies about them. */
 final class Covered implements ChecksSheet
 {
-    private const PPI = 60.0;
+    private const PPI = 75.0;
 
     /** Share of a piece's ink that must be seen (our choice): of words more than of what may well lie half behind. */
     private const WORDS = 0.6;
@@ -75,15 +75,13 @@ final class Covered implements ChecksSheet
     /** Words whose own ink is too like the ink that they stand on. */
     private static function sunk(Layer $layer, Image $seen, SheetSubject $subject): ?Finding
     {
-        $every = $subject->picture->ppi / self::PPI;
-        $picture = $subject->picture->picture->resized(1 / $every)->settled();
-        if ($picture->width() < $seen->width() || $picture->height() < $seen->height()) {
+        $picture = $subject->sampled(self::PPI);
+        if ($picture->width() !== $seen->width() || $picture->height() !== $seen->height()) {
             $picture = $picture->embed(0, 0, $seen->width(), $seen->height())->settled();
         }
-        $picture = $picture->crop(0, 0, $seen->width(), $seen->height())->settled();
-        $core = Morphology::eroded($seen)->settled();
+        $core = Morphology::worn($seen)->settled();
         $side = 2 * (int) round(self::ABOUT * self::PPI) + 1;
-        $about = Morphology::dilated($seen, $side)->both(Morphology::dilated($seen, 3)->inverted())->settled();
+        $about = Morphology::grown($seen, $side)->both(Morphology::grown($seen, 3)->inverted())->settled();
         $inked = $about->both($picture->alpha()->isMore(127.0))->settled();
         if ($core->area() < 8 || $about->area() <= 0 || $inked->area() / $about->area() < self::ON_INK) {
             return null;

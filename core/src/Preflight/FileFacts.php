@@ -76,8 +76,8 @@ final class FileFacts
         $partial = $full->either($clear)->inverted()->settled();
         // The line where half is reached, one pixel thick.
         $half = $alpha->isMore(127.0)->settled();
-        $edge = $half->both(Morphology::dilated($half->inverted()->settled()))->settled();
-        $near = $partial->both(Morphology::dilated($edge, 17))->area();
+        $edge = $half->both(Morphology::grown($half->inverted()->settled()))->settled();
+        $near = $partial->both(Morphology::grown($edge, 17))->area();
 
         return $edge->area() > 0 ? $near / $edge->area() : 0.0;
     }

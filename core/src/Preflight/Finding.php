@@ -25,6 +25,8 @@ final readonly class Finding
         public array $where = [],
         public array $layers = [],
         public array $mends = [],
+        /** Why it is meant so, as the seller told; nothing where it is not. */
+        public string $meant = '',
     ) {}
 
     /**
@@ -53,6 +55,17 @@ final readonly class Finding
         return $this->with(['mends' => array_values($mends)]);
     }
 
+    public function meantSo(string $why): self
+    {
+        return $this->with(['meant' => $why]);
+    }
+
+    /** Whether it needs a look. */
+    public function counts(): bool
+    {
+        return $this->verdict !== Verdict::Pass && $this->meant === '';
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
@@ -67,6 +80,7 @@ final readonly class Finding
             'where' => array_map(fn (Box $box): array => $box->toArray(), $this->where),
             'layers' => $this->layers,
             'mends' => array_map(fn (Mend $mend): array => $mend->toArray(), $this->mends),
+            'meant' => $this->meant,
         ];
     }
 

@@ -11,12 +11,14 @@ use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
 
 /**
  * Lines too fine to print, gaps too fine to stay open, and scraps: specks, pinholes and slivers. Found by opening and closing the ink (Serra, 1982) at
  * the width that the method holds; grain that was asked for (wear, halftone, looks) is left out of it.
  */
-final class FineDetail implements MendsOnSheet
+final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 {
     private const INK = 127.0;
 
@@ -52,23 +54,19 @@ final class FineDetail implements MendsOnSheet
         return $subject->ppi < self::LEAST_PPI ? [] : self::findings($subject, $subject->picture, Method::of(PrintMethod::DirectToGarment));
     }
 
-    public function onSheet(Finding $finding, SheetSubject $subject): Finding
+    public function sheet(SheetSubject $subject): array
     {
-        if ($finding->verdict === Verdict::Pass) {
-            return $finding;
-        }
-        // Once more without what is meant to be fine, by the method's own figures.
-        $ppi = $subject->picture->ppi;
-        $frame = \TallCrow\Render\Frame::sheet($subject->artwork->sheet, $ppi);
-        $plain = $subject->artwork->withDistress([])->withLayers(array_values(array_filter(array_map(self::plain(...), $subject->artwork->layers))));
-        $picture = $subject->renderer->picture($plain, $frame, fn ($trouble): null => null)->settled();
-        foreach (self::findings($subject->picture, $picture, Method::of($subject->artwork->brief->method)) as $again) {
-            if ($again->key === $finding->key) {
-                return $again->verdict === Verdict::Pass ? $again : self::blamed($again, $subject);
-            }
-        }
+        $artwork = $subject->artwork;
+        $plain = array_values(array_filter(array_map(self::plain(...), $artwork->layers)));
+        // Without what is meant to be fine.
+        $picture = $artwork->distress === [] && $plain == $artwork->layers
+            ? $subject->picture->picture
+            : $subject->renderer->picture($artwork->withDistress([])->withLayers($plain), Frame::sheet($artwork->sheet, $subject->picture->ppi), fn (LayerTrouble $trouble): null => null)->settled();
 
-        return $finding;
+        return array_map(
+            fn (Finding $finding): Finding => $finding->verdict === Verdict::Pass ? $finding : self::blamed($finding, $subject),
+            self::findings($subject->picture, $picture, Method::of($artwork->brief->method)),
+        );
     }
 
     /** @return list<Finding> */
@@ -108,7 +106,7 @@ final class FineDetail implements MendsOnSheet
     private static function scraps(Image $mask, float $ppi): array
     {
         $apart = 2 * max(1, (int) round(self::APART * $ppi)) + 1;
-        [$regions, $count] = Morphology::regions(Morphology::dilated($mask, $apart)->settled());
+        [$regions, $count] = Morphology::regions(Morphology::grown($mask, $apart)->settled());
         if ($count > self::MOST_REGIONS) {
             return [0, Image::empty($mask->width(), $mask->height(), 1)];
         }
@@ -165,10 +163,10 @@ final class FineDetail implements MendsOnSheet
     /** Stretches that a square of that side takes away. */
     private static function opened(Image $mask, int $side, float $ppi): Image
     {
-        $opened = Morphology::dilated(Morphology::eroded($mask, $side), $side);
+        $opened = Morphology::opened($mask, $side);
 
         // Corners lose little; a line loses all, and stands apart from what is left by more than a pixel.
-        return self::long($mask->both(Morphology::dilated($opened, 3)->inverted())->settled(), self::STRETCH * $ppi * max(1.0, $side * 0.5));
+        return self::long($mask->both(Morphology::grown($opened, 3)->inverted())->settled(), self::STRETCH * $ppi * max(1.0, $side * 0.5));
     }
 
     /** Stretches of so many pixels and more: the ends of wedges and corners are short. */

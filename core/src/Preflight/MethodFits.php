@@ -56,7 +56,7 @@ final class MethodFits implements ChecksSheet
         $ink = $subject->picture->picture->alpha()->shrunk($by)->isMore(235.0)->settled();
         // What is narrower than a few gaps bends by itself.
         $side = 2 * (int) ceil(self::OPEN * $ppi / 2) + 1;
-        $open = Morphology::dilated(Morphology::eroded($ink, $side), $side);
+        $open = Morphology::opened($ink, $side);
         [$regions] = Morphology::regions($open->settled());
         $sizes = \TallCrow\Raster\Histogram::ofShorts($regions->asNumbers()->both($open)->settled());
         unset($sizes[0]);

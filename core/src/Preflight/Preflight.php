@@ -6,6 +6,7 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Garment;
+use TallCrow\Artwork\Meant;
 use TallCrow\Asset\Shelf;
 use TallCrow\Export\PngFacts;
 use TallCrow\Measure\HouseRule;
@@ -35,8 +36,9 @@ final class Preflight
     /**
      * @param  ?PrintArea  $area  what the house asks for, if it is known
      * @param  ?Image  $printed  the finished picture at the sheet's own ppi, if it is there already
+     * @param  bool  $closely  with the checks that take their time
      */
-    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null): Report
+    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true): Report
     {
         $troubles = [];
         $note = function (LayerTrouble $trouble) use (&$troubles): void {
@@ -51,10 +53,16 @@ final class Preflight
         $seen = new PictureSubject($picture, $ppi, $artwork->brief->garments, $artwork->brief->rule, $artwork->sheet->area());
         $sheet = new SheetSubject($artwork, $renderer, $shelf, $area ?? $artwork->sheet->area(), $seen);
 
-        return new Report([
+        $findings = [
             ...array_map(self::trouble(...), array_values($troubles)),
-            ...array_merge([], ...array_map(fn (ChecksPicture|ChecksSheet $check): array => self::ofSheet($check, $sheet), self::checks())),
-        ]);
+            ...array_merge([], ...array_map(
+                fn (ChecksPicture|ChecksSheet $check): array => $check instanceof LooksClosely && ! $closely ? [] : self::ofSheet($check, $sheet),
+                self::checks(),
+            )),
+        ];
+        $why = array_column(array_map(fn (Meant $meant): array => $meant->toArray(), $artwork->meant), 'why', 'key');
+
+        return new Report(array_map(fn (Finding $finding): Finding => $finding->verdict === Verdict::Pass ? $finding : $finding->meantSo($why[$finding->key] ?? ''), $findings));
     }
 
     /**

@@ -11,7 +11,7 @@ final readonly class Report
 
     public function verdict(): Verdict
     {
-        return array_reduce($this->findings, fn (Verdict $worst, Finding $f): Verdict => $worst->worst($f->verdict), Verdict::Pass);
+        return array_reduce($this->findings, fn (Verdict $worst, Finding $f): Verdict => $f->counts() ? $worst->worst($f->verdict) : $worst, Verdict::Pass);
     }
 
     public function finding(string $key): ?Finding

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\Shelf;
+use TallCrow\Cutout\ColourKeys;
 use TallCrow\Geometry\Box;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Raster\Image;
@@ -16,15 +18,27 @@ use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Renderer;
 
 /** A sheet that is checked, every line of which can be drawn, with the picture that came of it. */
-final readonly class SheetSubject
+final class SheetSubject
 {
+    /** @var array<string, array<string, Image>> what was found of each frame */
+    private array $known = [];
+
+    /** @var array<string, Standing> by cloth */
+    private array $standing = [];
+
+    /** @var array<int, Image> by ppi */
+    private array $samples = [];
+
+    /** @var array<int, ColourKeys> by ppi */
+    private array $colours = [];
+
     public function __construct(
-        public Artwork $artwork,
-        public Renderer $renderer,
-        public Shelf $shelf,
+        public readonly Artwork $artwork,
+        public readonly Renderer $renderer,
+        public readonly Shelf $shelf,
         /** What the house asks for; where that is not known, the sheet's own. */
-        public PrintArea $area,
-        public PictureSubject $picture,
+        public readonly PrintArea $area,
+        public readonly PictureSubject $picture,
     ) {}
 
     public function reach(string $id): ?Box
@@ -40,6 +54,29 @@ final readonly class SheetSubject
      * @return array<string, Image>
      */
     public function seen(Frame $frame): array
+    {
+        return $this->known[$frame->key()] ??= $this->looked($frame);
+    }
+
+    /** What stands out of the finished picture on a cloth, looked at in so many pixels to the inch. */
+    public function standing(Garment $garment, float $ppi): Standing
+    {
+        return $this->standing["{$garment->colour->toHex()} $ppi"] ??= Standing::of($this->sampled($ppi), $this->keys($ppi), $garment);
+    }
+
+    /** The finished picture, every so many of its pixels. */
+    public function sampled(float $ppi): Image
+    {
+        return $this->samples[(int) $ppi] ??= $this->picture->picture->subsampled(max(1, (int) round($this->picture->ppi / $ppi)))->settled();
+    }
+
+    private function keys(float $ppi): ColourKeys
+    {
+        return $this->colours[(int) $ppi] ??= ColourKeys::of($this->sampled($ppi));
+    }
+
+    /** @return array<string, Image> */
+    private function looked(Frame $frame): array
     {
         $compositor = $this->compositor();
         $covered = Image::empty($frame->width, $frame->height, 1);

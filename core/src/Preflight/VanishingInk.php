@@ -16,7 +16,7 @@ use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
 /** Ink that cannot be read on a cloth, for each garment colour on offer: as a share of all, and piece by piece. */
-final class VanishingInk implements MendsOnSheet
+final class VanishingInk implements ChecksPicture, ChecksSheet
 {
     private const WARN = 0.02;
 
@@ -50,21 +50,28 @@ final class VanishingInk implements MendsOnSheet
         $sampled = $subject->picture->subsampled($every)->settled();
         $keys = ColourKeys::of($sampled);
 
-        return array_map(function (Garment $garment) use ($subject, $sampled, $keys, $every): Finding {
-            $standing = Standing::of($sampled, $keys, $garment);
-            $share = $standing->share();
-            $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
-            $seen = $verdict === Verdict::Pass;
-
-            return Finding::of(
-                Group::Cloth, self::key($garment), 'On '.$garment->name, $verdict, sprintf('%.1f %% lost', $share * 100), sprintf('%d %%', self::WARN * 100),
-                $seen ? sprintf('The ink reads on %s.', $garment->name)
-                    : sprintf('%.1f %% of the ink is too like %s in lightness and colour and is not edged by ink that stands out: it is lost there.', $share * 100, $garment->name),
-            )->at($seen ? [] : self::where($standing->lost, $subject->ppi / $every));
-        }, $subject->garments);
+        return array_map(fn (Garment $garment): Finding => self::finding($garment, Standing::of($sampled, $keys, $garment), $subject->ppi / $every), $subject->garments);
     }
 
-    public function onSheet(Finding $finding, SheetSubject $subject): Finding
+    public function sheet(SheetSubject $subject): array
+    {
+        return array_map(fn (Garment $garment): Finding => $this->onSheet(self::finding($garment, $subject->standing($garment, self::GRID), self::GRID), $subject), $subject->artwork->brief->garments);
+    }
+
+    private static function finding(Garment $garment, Standing $standing, float $ppi): Finding
+    {
+        $share = $standing->share();
+        $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
+        $seen = $verdict === Verdict::Pass;
+
+        return Finding::of(
+            Group::Cloth, self::key($garment), 'On '.$garment->name, $verdict, sprintf('%.1f %% lost', $share * 100), sprintf('%d %%', self::WARN * 100),
+            $seen ? sprintf('The ink reads on %s.', $garment->name)
+                : sprintf('%.1f %% of the ink is too like %s in lightness and colour and is not edged by ink that stands out: it is lost there.', $share * 100, $garment->name),
+        )->at($seen ? [] : self::where($standing->lost, $ppi));
+    }
+
+    private function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
         $garments = $subject->artwork->brief->garments;
         $garment = array_values(array_filter($garments, fn (Garment $garment): bool => self::key($garment) === $finding->key))[0] ?? null;
@@ -93,9 +100,7 @@ final class VanishingInk implements MendsOnSheet
     private function lostPieces(Garment $garment, SheetSubject $subject): array
     {
         $frame = Frame::sheet($subject->artwork->sheet, self::GRID);
-        $every = max(1, (int) round($subject->picture->ppi / self::GRID));
-        $sampled = $subject->picture->picture->subsampled($every)->settled();
-        $standing = Standing::of($sampled, ColourKeys::of($sampled), $garment);
+        $standing = $subject->standing($garment, self::GRID);
         if ($standing->lost->mean() <= 0.0) {
             return [];
         }
@@ -155,7 +160,7 @@ final class VanishingInk implements MendsOnSheet
      */
     private function leftOut(Finding $finding, Garment $garment, SheetSubject $subject): array
     {
-        $shares = array_map(fn (Finding $one): float => (float) $one->figure, $this->picture($subject->picture));
+        $shares = array_map(fn (Garment $one): float => 100 * $subject->standing($one, self::GRID)->share(), $subject->artwork->brief->garments);
 
         return count($shares) > 1 && (float) $finding->figure > min($shares) + 0.05
             ? [Mend::by(sprintf('Leave %s out', $garment->name), new LeaveGarmentOut($garment->name))]

@@ -164,6 +164,6 @@ final class WornWords implements ChecksSheet
 
     private static function opened(Image $ink, int $side): Image
     {
-        return Morphology::dilated(Morphology::eroded($ink, $side), $side);
+        return Morphology::opened($ink, $side);
     }
 }

@@ -19,6 +19,34 @@ final class Morphology
         return $image->operation('rank', [$side, $side, $side * $side - 1]);
     }
 
+    /** Of a mask of 0 and 255, what a square of that side fits into at every place: as eroded(), and many times quicker. */
+    public static function worn(Image $mask, int $side = 3): Image
+    {
+        return self::swept($mask, $side, 0);
+    }
+
+    /** Of a mask of 0 and 255, what a square of that side touches: as dilated(), and many times quicker. */
+    public static function grown(Image $mask, int $side = 3): Image
+    {
+        return self::swept($mask, $side, 1);
+    }
+
+    /** What of a mask a square of that side can paint from within (Serra, 1982). */
+    public static function opened(Image $mask, int $side): Image
+    {
+        return self::grown(self::worn($mask, $side), $side);
+    }
+
+    /** Along rows, then along columns: a square is both. */
+    private static function swept(Image $mask, int $side, int $how): Image
+    {
+        $side = max(1, $side);
+        $row = Image::of(Vips::matrix([array_fill(0, $side, 255.0)]));
+        $column = Image::of(Vips::matrix(array_fill(0, $side, [255.0])));
+
+        return $mask->operation('morph', [$row, $how])->operation('morph', [$column, $how]);
+    }
+
     /** Each pixel becomes the middle one of its square of neighbours. */
     public static function middle(Image $image, int $side): Image
     {

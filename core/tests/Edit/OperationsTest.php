@@ -57,7 +57,7 @@ it('sends each operation as it reads it', function (array $sent): void {
     [['op' => 'draw', 'id' => '', 'stroke' => ['points' => [[1.0, 2.0], [2.0, 2.5]], 'width' => 0.2, 'tip' => 'slash', 'symmetry' => 'none', 'count' => 6, 'seed' => 3]]],
     [['op' => 'scale-wear', 'ids' => [], 'by' => 0.5]], [['op' => 'take-out', 'id' => 'a', 'points' => [[0.0, 0.0], [1.0, 0.0], [0.5, 1.0]]]], [['op' => 'lay-cut', 'id' => 'a', 'font' => 'rye.woff2', 'behind' => true]],
     [['op' => 'swap-picture', 'id' => 'a', 'file' => 'moth.svg']], [['op' => 'refit', 'width' => 600, 'height' => 800, 'ppi' => 200.0]], [['op' => 'leave-garment-out', 'name' => 'Slate']],
-    [['op' => 'name-colour', 'colour' => '#b04a2c', 'name' => 'Rust']], [['op' => 'rename-colour', 'from' => 'Rust', 'to' => 'Brick']], [['op' => 'remove-colour', 'name' => 'Rust']],
+    [['op' => 'mean-so', 'key' => 'edge', 'why' => 'it bleeds']], [['op' => 'name-colour', 'colour' => '#b04a2c', 'name' => 'Rust']], [['op' => 'rename-colour', 'from' => 'Rust', 'to' => 'Brick']], [['op' => 'remove-colour', 'name' => 'Rust']],
     [['op' => 'add', 'source' => ['kind' => 'grid', 'columns' => 3, 'rows' => 1, 'gap' => 0.2], 'share' => 0.5]],
     [['op' => 'add-wear', 'id' => '', 'wear' => ['texture' => 'cracks', 'amount' => 0.2, 'scale' => 1.0, 'seed' => 4, 'inverted' => false, 'shielded' => [], 'on' => true, 'file' => '', 'x' => 0.0, 'y' => 0.0, 'turn' => 0.0, 'strokes' => [], 'asItIs' => false]]],
 ]);

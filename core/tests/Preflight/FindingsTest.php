@@ -84,7 +84,7 @@ it('counts greys that lie just this side and just beyond the contrast that is as
 
         return (float) Preflight::picture($flat, 300, [new Garment('Grey', $cloth)], HouseRule::Strict300)->finding('vanish:Grey')?->figure;
     };
-    expect($lost($at(1.5)))->toBe(100.0)->and($lost($at(1.72)))->toBe(0.0)
+    expect($lost($at(1.35)))->toBe(100.0)->and($lost($at(1.58)))->toBe(0.0)
         // As light as the cloth, and of quite another colour.
         ->and($lost(Srgb::hex('#d0503a')))->toBe(0.0);
 });

@@ -43,6 +43,7 @@ $case('edged-dark', 'black words in a bone ring on black', $sheet([$words('w', '
 
 $case('charcoal-on-black', 'charcoal words on black, contrast 1.5', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill('#30353b')])]), ['vanish:Black'], []);
 $case('gold-on-navy', 'gold words on navy', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill('#d9a441')])], ['Navy' => '#1b2742']), [], ['vanish']);
+$case('gold-on-oat', 'a gold sun and a bone word ringed in rust, worn, on oat', $sheet([$shape('s', 'ellipse', $place(3, 3, 5), [$fill('#d9a441')]), $words('w', 'KITE', $place(3, 3, 4), [$fill($bone), $ring(0.09, '#b04a2c')])], ['Oat' => '#e4d9c3'], ['distress' => [['texture' => 'speckle', 'amount' => 0.08, 'seed' => 4]]]), [], ['vanish']);
 $case('hair-before-sky', 'black hair before a gold sky on black', $sheet([$shape('s', 'ellipse', $place(3, 3, 5), [$fill('#d9a441')]), $shape('h', 'ellipse', $place(3, 3, 2, 3), [$fill('#17181a')])]), [], ['vanish']);
 
 // Haze.

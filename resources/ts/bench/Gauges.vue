@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useShop } from '../server/queries';
 import { useGauges } from '../stores/gauges';
 import { usePeg } from '../stores/peg';
@@ -13,10 +13,15 @@ const gauges = useGauges();
 const shop = useShop();
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const saysMark = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
-const groups = computed(() => groupsOf(gauges.findings, shop.catalogue?.groups ?? []));
+const showsHeld = ref(false);
+/** What needs a look; the rest is folded until it is asked for. */
+const shown = computed(() => (showsHeld.value ? gauges.findings : gauges.findings.filter((finding) => counts(finding) || finding.group === 'cloth' || finding.key === gauges.open)));
+const counts = (finding: Finding): boolean => finding.verdict !== 'pass' && finding.meant === '';
+const groups = computed(() => groupsOf(shown.value, shop.catalogue?.groups ?? []));
+const held = computed(() => gauges.findings.filter((finding) => !counts(finding)).length);
 const summary = computed(() => {
-    const count = (verdict: string): number => gauges.findings.filter((finding) => finding.verdict === verdict).length;
-    return `${count('fail')} fail · ${count('warn')} to look at · ${count('pass')} hold`;
+    const count = (verdict: string): number => gauges.findings.filter((finding) => finding.verdict === verdict && finding.meant === '').length;
+    return `${count('fail')} fail · ${count('warn')} to look at · ${held.value} hold`;
 });
 
 function choose(finding: Finding): void {
@@ -36,6 +41,7 @@ function choose(finding: Finding): void {
             <div class="measuring" :class="{ busy: gauges.measuring }"></div>
         </header>
         <p v-if="gauges.trouble" class="gauge-trouble" role="alert">{{ gauges.trouble }} <button type="button" class="token" @click="gauges.again()">Measure again</button></p>
+        <button v-if="held" type="button" class="token gauges-held" :aria-expanded="showsHeld" @click="showsHeld = !showsHeld">{{ showsHeld ? 'show what needs a look alone' : `show the ${held} that hold` }}</button>
         <div v-for="group in groups" :key="group.name" class="gauge-group">
             <h3>{{ group.name }}</h3>
             <div v-for="finding in group.findings" :key="finding.key" class="gauge" :class="[finding.verdict, { open: gauges.open === finding.key }]">
@@ -57,6 +63,7 @@ function choose(finding: Finding): void {
 <style>
 .measuring { height: 2px; margin: 4px -10px 0; background: repeating-linear-gradient(90deg, var(--hair) 0 4px, transparent 4px 8px); }
 .measuring.busy { background: var(--rust); }
+.gauges-held { margin: 6px 10px 0; }
 .gauge-group h3 { padding: 8px 10px 2px; }
 .gauge { border-bottom: 1px solid var(--hair); }
 .gauge-row { display: grid; grid-template-columns: 16px minmax(0, 1fr) auto; gap: 4px; width: 100%; text-align: left; padding: 3px 10px; font-size: 12.5px; align-items: baseline; }

@@ -20,7 +20,7 @@ final class ArtworkSchema
 
     /** The definition of the objects that stand at a key. */
     private const AT = [
-        'sheet' => 'sheet', 'garments' => 'garment', 'swatches' => 'swatch', 'layers' => 'layer', 'distress' => 'wear', 'limits' => 'limits',
+        'sheet' => 'sheet', 'garments' => 'garment', 'swatches' => 'swatch', 'layers' => 'layer', 'distress' => 'wear', 'limits' => 'limits', 'meant' => 'meant',
         'role' => 'role', 'source' => 'source', 'placement' => 'placement', 'effects' => 'effectLine', 'masks' => 'mask', 'repeat' => 'repeat',
         'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear', 'area' => 'scribble', 'scribbles' => 'scribble', 'ink' => 'inkStroke', 'stroke' => 'inkStroke',
     ];
@@ -39,7 +39,7 @@ final class ArtworkSchema
             '$id' => 'urn:'.str_replace('/', ':', Artwork::FORMAT),
             'title' => 'Artwork',
             'description' => 'A build sheet. Lengths are inches from the sheet\'s top left corner, angles degrees clockwise, shares 0 to 1, colours sRGB.',
-            ...self::described(ArtworkReader::artwork(...), $complete),
+            ...self::described(ArtworkReader::artwork(...), $complete, ['meant']),
             '$defs' => self::definitions($complete),
         ];
     }
@@ -60,6 +60,7 @@ final class ArtworkSchema
             'garment' => $one(ArtworkReader::garment(...)),
             'swatch' => $one(ArtworkReader::swatch(...)),
             'limits' => $one(ArtworkReader::limits(...)),
+            'meant' => $one(ArtworkReader::meant(...)),
             'layer' => $one($layers->layer(...), 'layer') + [
                 'if' => ['properties' => ['source' => ['properties' => ['kind' => ['const' => 'group']]]]],
                 'then' => ['properties' => ['placement' => false]],

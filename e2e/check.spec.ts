@@ -1,0 +1,54 @@
+import { addLine, expect, newJob, saved, setToken, test } from './bench';
+
+/** Presses as a hand does. */
+async function press(page: import('@playwright/test').Page, target: import('@playwright/test').Locator): Promise<void> {
+    await target.scrollIntoViewIfNeeded();
+    const box = await target.boundingBox();
+    if (!box) {
+        throw new Error('What should be pressed is not shown.');
+    }
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.waitForTimeout(70);
+    await page.mouse.up();
+}
+
+test('a design is examined: a fault is shown, tried, mended by one press and taken back, or meant so', async ({ page }) => {
+    const path = await newJob(page, 'Examined');
+    await addLine(page, 'shape', 'Draw a shape');
+    await setToken(page.getByRole('textbox', { name: 'centre from the top' }), '1 in');
+    await page.goto(path.replace('/build', '/check'));
+    const edges = page.getByRole('button', { name: /Edges/ });
+    await expect(edges).toBeVisible({ timeout: 20_000 });
+    await press(page, edges);
+    await press(page, page.getByRole('button', { name: 'Show what it would do' }).first());
+    await expect(page.getByAltText('The design as the mend would leave it')).toBeVisible();
+    await press(page, page.getByRole('button', { name: /^Bring .* inside$/ }));
+    await expect(edges).toBeHidden({ timeout: 20_000 });
+    await page.goto(path);
+    await page.getByRole('button', { name: 'Step back' }).click();
+    await saved(page);
+    await page.goto(path.replace('/build', '/check'));
+    await press(page, edges);
+    await press(page, page.getByRole('button', { name: 'it is meant so …' }));
+    await page.getByRole('textbox', { name: 'Why is it meant so?' }).fill('it bleeds');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByText('Meant so: it bleeds')).toBeVisible({ timeout: 20_000 });
+});
+
+test('choosing a line by pressing a token of it moves nothing under the hand', async ({ page }) => {
+    await newJob(page, 'Still');
+    await addLine(page, 'words', 'Set words');
+    await addLine(page, 'shape', 'Draw a shape');
+    await addLine(page, 'outline', 'Outline');
+    await page.mouse.click(700, 640);
+    for (const target of [page.getByRole('textbox', { name: 'outline width' }), page.getByRole('checkbox', { name: /line is on/ }).nth(1), page.getByRole('button', { name: /: more$/ }).nth(1)]) {
+        const before = await target.boundingBox();
+        await page.mouse.move((before?.x ?? 0) + (before?.width ?? 0) / 2, (before?.y ?? 0) + (before?.height ?? 0) / 2);
+        await page.mouse.down();
+        await page.waitForTimeout(70);
+        expect((await target.boundingBox())?.y).toBeCloseTo(before?.y ?? 0, 1);
+        await page.mouse.up();
+        await page.keyboard.press('Escape');
+    }
+});

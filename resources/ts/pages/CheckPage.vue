@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { api, said } from '../api';
+import { useSheet } from '../stores/sheet';
+import type { Finding, Mend, Report } from '../types';
+
+/** Where a design is examined as at a print house: what costs most first, each with its place, its figure, and what would mend it. */
+const sheet = useSheet();
+const revision = computed(() => sheet.job?.revision);
+const { data: report, error, isFetching, refetch } = useQuery({
+    queryKey: ['closely', revision],
+    queryFn: () => api.get<Report>(`revisions/${revision.value}/preflight?closely=1`),
+    enabled: () => revision.value !== undefined,
+    placeholderData: (before) => before,
+});
+const open = ref<string | null>(null);
+const trying = ref<Mend | null>(null);
+const cloth = ref(0);
+const why = ref('');
+const asks = ref(false);
+const showsHeld = ref(false);
+
+const findings = computed(() => report.value?.findings ?? []);
+const counts = (finding: Finding): boolean => finding.verdict !== 'pass' && finding.meant === '';
+const rank = (finding: Finding): number => (finding.meant !== '' ? 2 : finding.verdict === 'fail' ? 0 : 1);
+const told = computed(() => findings.value.filter((finding) => finding.verdict !== 'pass').sort((a, b) => rank(a) - rank(b)));
+const held = computed(() => findings.value.filter((finding) => finding.verdict === 'pass'));
+const needs = computed(() => findings.value.filter(counts).length);
+const chosen = computed(() => findings.value.find((finding) => finding.key === open.value));
+const garments = computed(() => sheet.artwork?.garments ?? []);
+const page = computed(() => sheet.artwork?.sheet);
+const inches = computed(() => (page.value ? { width: page.value.width / page.value.ppi, height: page.value.height / page.value.ppi } : { width: 1, height: 1 }));
+const picture = computed(() => `/api/revisions/${revision.value}/proof.png?ppi=60`);
+const mark = { pass: '✓', warn: '!', fail: '✕' };
+const saysMark = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
+
+/** Two inches about the first place of a finding, in the print's own pixels. */
+const part = computed(() => {
+    const box = chosen.value?.where[0];
+    const ppi = page.value?.ppi ?? 300;
+    if (!box) {
+        return null;
+    }
+    const side = Math.min(600, page.value?.width ?? 600, page.value?.height ?? 600);
+    const at = (middle: number, most: number): number => Math.round(Math.max(0, Math.min(most - side, middle * ppi - side / 2)));
+    return `ppi=${ppi}&left=${at(box.left + box.width / 2, page.value?.width ?? side)}&top=${at(box.top + box.height / 2, page.value?.height ?? side)}&width=${side}&height=${side}`;
+});
+const loupe = computed(() => (part.value ? `/api/revisions/${revision.value}/proof.png?${part.value}` : null));
+const tried = computed(() => (trying.value ? `/api/revisions/${revision.value}/mended.png?operations=${encodeURIComponent(JSON.stringify(trying.value.operations))}` : null));
+const wholeTried = computed(() => (tried.value ? `${tried.value}&ppi=60` : null));
+const loupeTried = computed(() => (tried.value && part.value ? `${tried.value}&${part.value}` : null));
+
+watch(open, () => {
+    trying.value = null;
+    asks.value = false;
+    why.value = '';
+    const index = garments.value.findIndex((garment) => `vanish:${garment.name}` === open.value);
+    if (index >= 0) {
+        cloth.value = index;
+    }
+});
+
+async function mend(one: Mend): Promise<void> {
+    trying.value = null;
+    await sheet.operate(...one.operations);
+}
+
+async function meanSo(finding: Finding, word: string): Promise<void> {
+    asks.value = false;
+    await sheet.operate({ op: 'mean-so', key: finding.key, why: word });
+}
+</script>
+
+<template>
+    <div class="check">
+        <section class="check-list" aria-label="Findings">
+            <header>
+                <h1>Check</h1>
+                <p class="small" role="status">{{ isFetching ? 'examining the print …' : `${needs} to look at · ${held.length} hold` }}</p>
+                <v-progress-linear v-if="isFetching" indeterminate color="primary" height="2" />
+            </header>
+            <p v-if="error" role="alert" class="gauge-trouble">{{ said(error) }} <button type="button" class="token" @click="refetch()">Examine again</button></p>
+            <p v-else-if="report && told.length === 0" class="check-fine">Nothing to object to. {{ held.length }} gauges hold.</p>
+            <ul class="check-findings">
+                <li v-for="finding in told" :key="finding.key" :class="finding.meant ? 'meant' : finding.verdict">
+                    <button type="button" class="check-row" :aria-expanded="open === finding.key" @click="open = open === finding.key ? null : finding.key">
+                        <span class="mark"><span aria-hidden="true">{{ finding.meant ? '~' : mark[finding.verdict] }}</span><span class="sr">{{ finding.meant ? 'meant so' : saysMark[finding.verdict] }}: </span></span>
+                        <span>{{ finding.word }}</span>
+                        <span class="measure small">{{ finding.figure }}</span>
+                    </button>
+                    <div v-if="open === finding.key" class="check-more">
+                        <p>{{ finding.says }}</p>
+                        <p class="small measure">limit: {{ finding.limit }}</p>
+                        <p v-if="finding.meant" class="small">Meant so: {{ finding.meant }} <button type="button" class="token" @click="meanSo(finding, '')">count it again</button></p>
+                        <template v-else>
+                            <div v-for="one in finding.mends" :key="one.says" class="check-mend">
+                                <button type="button" class="plain-button strong" @click="mend(one)">{{ one.says }}</button>
+                                <button type="button" class="plain-button" :aria-pressed="trying === one" @click="trying = trying === one ? null : one">{{ trying === one ? 'Hide what it would do' : 'Show what it would do' }}</button>
+                            </div>
+                            <form v-if="asks" class="check-why" @submit.prevent="meanSo(finding, why)">
+                                <v-text-field v-model="why" label="Why is it meant so?" autofocus :maxlength="200" hide-details density="compact" />
+                                <button type="submit" class="plain-button" :disabled="why.trim() === ''">Keep</button>
+                            </form>
+                            <button v-else type="button" class="token" @click="asks = true">it is meant so …</button>
+                        </template>
+                    </div>
+                </li>
+            </ul>
+            <button v-if="held.length" type="button" class="token check-held" :aria-expanded="showsHeld" @click="showsHeld = !showsHeld">{{ held.length }} hold</button>
+            <ul v-if="showsHeld" class="check-findings held">
+                <li v-for="finding in held" :key="finding.key" class="pass"><span class="check-row"><span class="mark">✓</span><span>{{ finding.word }}</span><span class="measure small">{{ finding.figure }}</span></span></li>
+            </ul>
+            <p class="check-report"><a :href="`/api/revisions/${revision}/report.html`" target="_blank" rel="noopener">Open the report to print or send</a></p>
+        </section>
+        <section class="check-cloth" aria-label="The design on its cloth">
+            <div class="check-garments" role="group" aria-label="Cloth">
+                <button v-for="(garment, i) in garments" :key="garment.name" type="button" class="check-garment" :aria-pressed="cloth === i" @click="cloth = i"><i :style="{ background: garment.colour }"></i>{{ garment.name }}</button>
+            </div>
+            <div class="check-pictures" :class="{ two: trying }">
+                <figure v-for="one in trying ? ['now', 'mended'] : ['now']" :key="one">
+                    <div class="check-piece" :style="{ background: garments[cloth]?.colour, aspectRatio: `${inches.width} / ${inches.height}` }">
+                        <img :src="one === 'now' ? picture : (wholeTried ?? picture)" :alt="one === 'now' ? `The design on ${garments[cloth]?.name ?? 'cloth'}` : 'The design as the mend would leave it'" />
+                        <svg v-if="chosen && one === 'now'" :viewBox="`0 0 ${inches.width} ${inches.height}`" aria-hidden="true"><rect v-for="(box, i) in chosen.where" :key="i" :x="box.left" :y="box.top" :width="box.width" :height="box.height" /></svg>
+                    </div>
+                    <figcaption v-if="trying" class="small">{{ one === 'now' ? 'as it is' : trying.says }}</figcaption>
+                </figure>
+            </div>
+            <div v-if="loupe" class="check-loupes">
+                <figure><img :src="loupe" alt="The place in the print's own pixels" :style="{ background: garments[cloth]?.colour }" /><figcaption class="small">1 : 1, two inches of the print</figcaption></figure>
+                <figure v-if="loupeTried"><img :src="loupeTried" alt="The same place as the mend would leave it" :style="{ background: garments[cloth]?.colour }" /><figcaption class="small">with the mend</figcaption></figure>
+            </div>
+        </section>
+    </div>
+</template>
+
+<style>
+.check { display: grid; grid-template-columns: 400px minmax(0, 1fr); height: 100%; min-height: 0; }
+.check-list { border-right: 1px solid var(--ink); background: var(--card); overflow: auto; padding-bottom: 20px; }
+.check-list header { padding: 8px 14px; border-bottom: 2px dotted var(--hair); }
+.check-list h1 { font-size: 17px; margin: 0; }
+.check-findings { list-style: none; margin: 0; padding: 0; }
+.check-findings li { border-bottom: 1px solid var(--hair); }
+.check-row { display: grid; grid-template-columns: 18px minmax(0, 1fr) auto; gap: 6px; width: 100%; text-align: left; padding: 8px 14px; align-items: baseline; min-height: 36px; }
+button.check-row:hover, .check-row[aria-expanded=true] { background: var(--rust-wash); }
+.check-findings .fail .mark { color: var(--bad); font-weight: 600; }
+.check-findings .warn .mark { color: var(--rust); font-weight: 600; }
+.check-findings .meant { opacity: 0.75; }
+.check-more { display: grid; gap: 8px; padding: 4px 14px 14px 38px; justify-items: start; }
+.check-more p { margin: 0; }
+.check-mend { display: flex; flex-wrap: wrap; gap: 8px; }
+.check-why { display: flex; gap: 8px; width: 100%; align-items: center; }
+.check-held { margin: 10px 14px; }
+.check-report, .check-fine { padding: 8px 14px; margin: 0; }
+.check-cloth { overflow: auto; padding: 14px 20px; }
+.check-garments { display: flex; flex-wrap: wrap; gap: 8px; margin-bottom: 12px; }
+.check-garment { display: inline-flex; align-items: center; gap: 8px; min-height: 30px; padding: 2px 10px 2px 4px; border: 1px solid var(--hair); background: var(--card); }
+.check-garment[aria-pressed=true] { border-color: var(--ink); outline: 1px solid var(--ink); }
+.check-garment i { width: 24px; height: 22px; border: 1px solid var(--hair); }
+.check-pictures { display: grid; gap: 16px; grid-template-columns: minmax(0, 560px); }
+.check-pictures.two { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); }
+.check figure { margin: 0; }
+.check-piece { position: relative; border: 1px solid var(--hair); }
+.check-piece img { position: absolute; inset: 0; width: 100%; height: 100%; }
+.check-piece svg { position: absolute; inset: 0; width: 100%; height: 100%; pointer-events: none; }
+.check-piece rect { fill: none; stroke: #ff00c8; stroke-width: 2; vector-effect: non-scaling-stroke; }
+.check-loupes { display: flex; flex-wrap: wrap; gap: 16px; margin-top: 16px; }
+.check-loupes img { width: 380px; max-width: 100%; display: block; image-rendering: pixelated; border: 1px solid var(--hair); }
+@media (max-width: 900px) { .check { grid-template-columns: minmax(0, 1fr); height: auto; } .check-list { border-right: 0; } }
+</style>

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Tests\Fixtures;
+
+it('keeps with the job that a finding is meant so, tells why, and counts it again when asked', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7', ['placement' => ['y' => 0.2, 'height' => 1.5]])]);
+    $edge = fn (): array => collect($this->getJson('/api/revisions/'.$job->fresh()->head_id.'/preflight')->assertOk()->json('findings'))->firstWhere('key', 'edge');
+    expect($edge())->toMatchArray(['verdict' => 'fail', 'meant' => '']);
+    $say = fn (string $why) => $this->postJson("/api/jobs/{$job->id}/operations", ['version' => $job->fresh()->version, 'operations' => [['op' => 'mean-so', 'key' => 'edge', 'why' => $why]]])->assertOk();
+    $say('it bleeds over the hem');
+    expect($edge())->toMatchArray(['verdict' => 'fail', 'meant' => 'it bleeds over the hem'])->and($job->fresh()->head->read()->toArray()['meant'])->toBe([['key' => 'edge', 'why' => 'it bleeds over the hem']]);
+    $say('');
+    expect($edge()['meant'])->toBe('')->and($job->fresh()->head->read()->toArray())->not->toHaveKey('meant');
+});
+
+it('shows what a mend would do and saves nothing', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7')]);
+    $operations = json_encode([['op' => 'move', 'ids' => ['plate'], 'dx' => 0.4, 'dy' => 0.0]]);
+    $now = $this->get("/api/revisions/{$job->head_id}/proof.png?ppi=60")->assertOk()->getContent();
+    $mended = $this->get("/api/revisions/{$job->head_id}/mended.png?ppi=60&operations=".urlencode((string) $operations))->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+    expect($mended)->not->toBe($now)->and(substr((string) $mended, 1, 3))->toBe('PNG')->and($job->fresh()->head_id)->toBe($job->head_id);
+    $this->getJson("/api/revisions/{$job->head_id}/mended.png?operations=nonsense")->assertUnprocessable();
+});
+
+it('writes a report that stands by itself, whatever the job is called', function (): void {
+    $job = $this->job([Fixtures::words('w', '<script>alert(1)</script>', 2)]);
+    $page = (string) $this->get("/api/revisions/{$job->head_id}/report.html")->assertOk()->getContent();
+    expect($page)->toContain('data:image/png;base64,', 'Does not hold', 'On Oat', '&lt;script&gt;')->not->toContain('<script', 'style="');
+});
+
+it('names the pockets of a picture and the colours that a line hides', function (): void {
+    $this->shelve('moth-scan.png');
+    $scan = fn (array $lines): array => ['id' => 'moth', 'source' => ['kind' => 'art', 'file' => 'moth-scan.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2], 'effects' => $lines];
+    $job = $this->job([$scan([['kind' => 'clear-edge', 'tolerance' => 22], ['kind' => 'clear-buckets', 'count' => 3, 'hidden' => ['#2060ff']]])]);
+    $pockets = $this->getJson("/api/revisions/{$job->head_id}/layers/moth/pockets/0")->assertOk()->json();
+    // The white of the two eyes on its wings.
+    expect(count($pockets))->toBeGreaterThanOrEqual(2)->and($pockets[0]['share'])->toBeGreaterThan(0.0005);
+    $buckets = $this->getJson("/api/revisions/{$job->head_id}/layers/moth/buckets/1")->assertOk()->json();
+    expect($buckets)->toHaveCount(4)->and($buckets[3])->toMatchArray(['colour' => '#2060ff', 'matches' => false, 'hiddenAs' => '#2060ff'])->and($buckets[0]['hiddenAs'])->toBeNull();
+    $this->getJson("/api/revisions/{$job->head_id}/layers/moth/pockets/1")->assertNotFound();
+});
