@@ -10,6 +10,7 @@ PACKAGES=(
     php8.2-cli php8.2-common php8.2-sqlite3 php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php8.2-intl unzip
     libvips42 libcairo2 libfreetype6 libharfbuzz0b libfribidi0 libgeos-c1v5 potrace
     nginx-light php8.2-fpm
+    hunspell hunspell-en-us hunspell-de-de hunspell-fr hunspell-es
     liblcms2-utils icc-profiles-free librsvg2-bin
     chromium imagemagick pngcheck libharfbuzz-bin woff2
 )

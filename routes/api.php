@@ -55,6 +55,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
     Route::get('revisions/{revision}/preflight', PreflightController::class);
     Route::get('revisions/{revision}/mended.png', [PreflightController::class, 'mended']);
+    Route::get('revisions/{revision}/pressed.png', [PreflightController::class, 'pressed']);
     Route::get('revisions/{revision}/report.html', [PreflightController::class, 'page']);
     Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
     Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);

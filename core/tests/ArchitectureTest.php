@@ -11,10 +11,11 @@ const MAY_USE = [
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look', 'Noise'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Edit' => ['Compose', 'Render', 'Artwork', 'Texture', 'Mask', 'Effect', 'Colour', 'Measure', 'Raster'],
+    'Press' => ['Artwork', 'Raster', 'Colour'],
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Cutout', 'Export', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Pack' => ['Artwork', 'Raster'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
-    'Cli' => ['Pack', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
+    'Cli' => ['Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];
 
 /** @return array<string, list<string>> namespaces that the files of a folder name, by file */

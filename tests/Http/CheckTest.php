@@ -41,3 +41,12 @@ it('names the pockets of a picture and the colours that a line hides', function 
     expect($buckets)->toHaveCount(4)->and($buckets[3])->toMatchArray(['colour' => '#2060ff', 'matches' => false, 'hiddenAs' => '#2060ff'])->and($buckets[0]['hiddenAs'])->toBeNull();
     $this->getJson("/api/revisions/{$job->head_id}/layers/moth/pockets/1")->assertNotFound();
 });
+
+it('shows a part as a house would print it on a cloth of the job, and no other', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7', ['opacity' => 0.3])]);
+    $pressed = fn (string $more) => $this->get("/api/revisions/{$job->head_id}/pressed.png?$more");
+    $png = $pressed('cloth=0&left=300&top=500&width=200&height=100')->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+    expect(array_slice((array) getimagesizefromstring((string) $png), 0, 2))->toBe([200, 100]);
+    $pressed('cloth=9&left=300&top=500&width=200&height=100')->assertNotFound();
+    $pressed('cloth=0')->assertNotFound();
+});

@@ -13,10 +13,19 @@ use App\Upkeep\Metrics;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use TallCrow\Edit\Operations;
+use TallCrow\Press\Press;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
 
 /** The gauges: what preflight measures of a revision, and its mends. */
 final class PreflightController
 {
+    /** Pixels of a part that is pressed, at most, and about it, since its edges need to know. */
+    private const MOST_SIDE = 1500;
+
+    private const RIM = 24;
+
     public function __invoke(Request $request, Revision $revision): Report
     {
         $began = microtime(true);
@@ -35,6 +44,21 @@ final class PreflightController
         $png = Proof::of($revision, $request->float('ppi', 60), near: true)->trying($artwork)->sheet(ProofController::region($request));
 
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    /** A part of the sheet as a house would print it on one of the job's cloths, at the print's own ppi. */
+    public function pressed(Request $request, Revision $revision): Response
+    {
+        $artwork = $revision->read();
+        $garment = $artwork->brief->garments[$request->integer('cloth')] ?? abort(404, 'The job does not offer that cloth.');
+        [$left, $top, $width, $height] = ProofController::region($request) ?? abort(404, 'Say which part of the print is to be seen.');
+        $ppi = $artwork->sheet->ppi->value;
+        $frame = new Frame($ppi, $left, $top, min(self::MOST_SIDE, max(1, $width)), min(self::MOST_SIDE, max(1, $height)));
+        $wide = $frame->grown(self::RIM);
+        $art = Studio::of($revision->job->shop)->renderer->picture($artwork, $wide, fn (LayerTrouble $trouble): null => null)->settled();
+        $printed = Press::of($artwork->brief->method, $garment->colour, $ppi)->printed($art, [$wide->left, $wide->top])->crop(self::RIM, self::RIM, $frame->width, $frame->height);
+
+        return new Response(ImageFile::png($printed), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 
     /** What a partner or a printer is shown: the design on its cloths, what was measured, what is meant so. One page that needs nothing else. */

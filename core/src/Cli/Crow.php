@@ -44,6 +44,7 @@ final class Crow
         bin/crow unpack FILE.crow --out FOLDER
         bin/crow schema --out FILE.json
         bin/crow inspect FILE.png [--width 10in] [--on "#1d2b1f"] [--rule strict-300|accept-200] [--area W,H] [--json]
+        bin/crow press JOB --on "#1d2b1f" --out FILE.png [--region X,Y,W,H] [--shelf FOLDER ...]
         bin/crow mend FILE.png --out RIGHT.png (--ppi N | --width 10in)
 
         A job is an artwork (.json) or a whole job in one file (.crow). Fonts and pictures are found beside the artwork,
@@ -76,6 +77,7 @@ final class Crow
                 'inspect' => self::inspect($arguments, $out),
                 'mend' => self::mend($arguments, $out),
                 'trial' => TrialCommand::run($arguments, $out),
+                'press' => PressCommand::run($arguments, $out),
                 default => throw UnusableCall::command($arguments->command),
             };
         } catch (\RuntimeException|\DomainException|\InvalidArgumentException $unusable) {

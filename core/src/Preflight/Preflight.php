@@ -28,7 +28,7 @@ final class Preflight
     {
         return [
             new NothingThere, new FileSize, new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundOfFile, new BackgroundLeft, new Haze, new VanishingInk,
-            new WearShare, new WornWords, new FineDetail, new SmallWords, new MethodFits,
+            new WearShare, new WornWords, new FineDetail, new SmallWords, new Spelling, new MethodFits,
             new Centred, new NearlyAligned, new LineOrder, new VisualWeight, new FlatCuts, new Covered, new Unevenness,
         ];
     }

@@ -44,3 +44,11 @@ it('holds a file against the pixels of a print area, and asks for what it needs'
         ->and(Fixtures::crow('inspect', $file, '--width', '1in', '--area', 'wide')[0])->toBe(Crow::UNUSABLE)
         ->and(Fixtures::crow('mend', $file, '--out', "$file.png")[2])->toContain('--ppi N or --width');
 });
+
+it('presses a part of a job on a cloth: opaque, and as large as was asked', function (): void {
+    $out = Fixtures::temporary('press').'/press.png';
+    [$code, $said] = Fixtures::crow('press', Fixtures::assets().'/kite-day.json', '--on', '#24382c', '--out', $out, '--region', '900,2700,300,200');
+    expect($code)->toBe(Crow::FINE)->and($said)->toContain('300 × 200 px as printed on #24382c')->and(array_slice((array) getimagesize($out), 0, 2))->toBe([300, 200])
+        ->and(trim(Fixtures::run(['convert', $out, '-format', '%[fx:minima.a]', 'info:'])))->toBe('1')
+        ->and(Fixtures::crow('press', Fixtures::assets().'/kite-day.json', '--on', '#24382c', '--out', $out, '--region', 'x')[0])->toBe(Crow::UNUSABLE);
+});

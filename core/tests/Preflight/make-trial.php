@@ -97,6 +97,12 @@ $case('sound-gaps', 'a gap of 0.04 in and lines of 0.03 in', $sheet([$words('w',
 $case('tiny-words', 'a line of words 0.04 in high', $sheet([$words('a', 'KITE', $place(3, 2, 5), [$fill($bone)]), $words('b', 'made by hand in the yard behind the mill', $place(3, 4, 0.9), [$fill($bone)], 'courier-prime.woff2')]), ['small'], []);
 $case('sound-words', 'words a quarter of an inch high', $sheet([$words('b', 'tide-pool rangers', $place(3, 4, 4), [$fill($bone)], 'graduate.woff2')]), [], ['small', 'line-fine']);
 
+// Spelling.
+$case('misspelt', 'a letter too many', $sheet([$words('w', 'MOTH NIGHTT', $place(3, 3, 5), [$fill($bone)])]), ['spelling'], []);
+$case('misspelt-line', 'a slip in the second of two lines', $sheet([$words('w', "tide pool\nrangres", $place(3, 3, 4), [$fill($bone)])]), ['spelling'], []);
+$case('spelt', 'words as the dictionary has them', $sheet([$words('w', "Bell ringers'\nfair 1931", $place(3, 3, 4), [$fill($bone)])]), [], ['spelling']);
+$case('spelt-german', 'words of another language', $sheet([$words('w', "Drachen über\nden Hügeln", $place(3, 3, 4), [$fill($bone)])]), [], ['spelling']);
+
 // Unevenness.
 $case('uneven-capitals', 'two lines of one face, 3 % apart', $sheet([$words('a', 'KITE', ['capitals' => 0.8] + ['x' => 3, 'y' => 2, 'width' => null, 'height' => null], [$fill($bone)]), $words('b', 'POOL', ['capitals' => 0.776] + ['x' => 3, 'y' => 4, 'width' => null, 'height' => null], [$fill($bone)])]), ['uneven'], []);
 $case('uneven-colour', 'two creams that were meant as one', $sheet([$words('a', 'KITE', $place(3, 2, 4), [$fill('#f3ead7')]), $words('b', 'POOLS', $place(3, 4, 3), [$fill('#f1e8d6')])]), ['uneven'], []);

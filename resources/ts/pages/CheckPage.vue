@@ -37,19 +37,19 @@ const saysMark = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
 
 /** Two inches about the first place of a finding, in the print's own pixels. */
 const part = computed(() => {
-    const box = chosen.value?.where[0];
     const ppi = page.value?.ppi ?? 300;
-    if (!box) {
-        return null;
-    }
+    const box = chosen.value?.where[0] ?? { left: inches.value.width / 2, top: inches.value.height / 2, width: 0, height: 0 };
     const side = Math.min(600, page.value?.width ?? 600, page.value?.height ?? 600);
     const at = (middle: number, most: number): number => Math.round(Math.max(0, Math.min(most - side, middle * ppi - side / 2)));
     return `ppi=${ppi}&left=${at(box.left + box.width / 2, page.value?.width ?? side)}&top=${at(box.top + box.height / 2, page.value?.height ?? side)}&width=${side}&height=${side}`;
 });
-const loupe = computed(() => (part.value ? `/api/revisions/${revision.value}/proof.png?${part.value}` : null));
+const loupe = computed(() => `/api/revisions/${revision.value}/proof.png?${part.value}`);
+const pressed = computed(() => `/api/revisions/${revision.value}/pressed.png?${part.value}&cloth=${cloth.value}`);
+/** How much of the loupe shows the art, the rest the press. */
+const split = ref(50);
 const tried = computed(() => (trying.value ? `/api/revisions/${revision.value}/mended.png?operations=${encodeURIComponent(JSON.stringify(trying.value.operations))}` : null));
 const wholeTried = computed(() => (tried.value ? `${tried.value}&ppi=60` : null));
-const loupeTried = computed(() => (tried.value && part.value ? `${tried.value}&${part.value}` : null));
+const loupeTried = computed(() => (tried.value ? `${tried.value}&${part.value}` : null));
 
 watch(open, () => {
     trying.value = null;
@@ -126,8 +126,16 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                     <figcaption v-if="trying" class="small">{{ one === 'now' ? 'as it is' : trying.says }}</figcaption>
                 </figure>
             </div>
-            <div v-if="loupe" class="check-loupes">
-                <figure><img :src="loupe" alt="The place in the print's own pixels" :style="{ background: garments[cloth]?.colour }" /><figcaption class="small">1 : 1, two inches of the print</figcaption></figure>
+            <div v-if="garments.length" class="check-loupes">
+                <figure>
+                    <div class="check-press" :style="{ background: garments[cloth]?.colour }">
+                        <img :src="pressed" alt="The place as a house would print it" />
+                        <img :src="loupe" alt="The place in the print's own pixels" :style="{ clipPath: `inset(0 ${100 - split}% 0 0)`, background: garments[cloth]?.colour }" />
+                        <i :style="{ left: `${split}%` }"></i>
+                    </div>
+                    <label class="small check-split">art <input v-model.number="split" type="range" min="0" max="100" aria-label="how much shows the art, the rest the press" /> as it would print</label>
+                    <figcaption class="small">Two inches at 1 : 1. White goes under all ink of dark cloth; ink spreads a little; hairlines are lost. By common practice, not a proof of one press.</figcaption>
+                </figure>
                 <figure v-if="loupeTried"><img :src="loupeTried" alt="The same place as the mend would leave it" :style="{ background: garments[cloth]?.colour }" /><figcaption class="small">with the mend</figcaption></figure>
             </div>
         </section>
@@ -165,6 +173,12 @@ button.check-row:hover, .check-row[aria-expanded=true] { background: var(--rust-
 .check-piece svg { position: absolute; inset: 0; width: 100%; height: 100%; pointer-events: none; }
 .check-piece rect { fill: none; stroke: #ff00c8; stroke-width: 2; vector-effect: non-scaling-stroke; }
 .check-loupes { display: flex; flex-wrap: wrap; gap: 16px; margin-top: 16px; }
+.check-press { position: relative; width: 380px; max-width: 100%; aspect-ratio: 1; border: 1px solid var(--hair); overflow: hidden; }
+.check .check-press img { position: absolute; inset: 0; width: 100%; height: 100%; border: 0; image-rendering: auto; }
+.check-press i { position: absolute; top: 0; bottom: 0; width: 2px; margin-left: -1px; background: #ff00c8; }
+.check-split { display: flex; gap: 8px; align-items: center; width: 380px; max-width: 100%; }
+.check-split input { flex: 1; min-height: 24px; accent-color: var(--rust); }
+.check-loupes figcaption { max-width: 380px; }
 .check-loupes img { width: 380px; max-width: 100%; display: block; image-rendering: pixelated; border: 1px solid var(--hair); }
 @media (max-width: 900px) { .check { grid-template-columns: minmax(0, 1fr); height: auto; } .check-list { border-right: 0; } }
 </style>

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Preflight\Dictionary;
+use TallCrow\Preflight\Finding;
+use TallCrow\Preflight\Preflight;
+use TallCrow\Preflight\Verdict;
+use TallCrow\Render\Renderer;
+use TallCrow\Tests\Fixtures;
+
+/** @return list<Finding> */
+function spelling_of(string ...$texts): array
+{
+    $layers = array_map(fn (string $text, int $i): array => Fixtures::words("w$i", $text, 2, ['placement' => ['y' => 0.6 + $i * 0.8], 'source' => ['font' => 'courier-prime.woff2']]), $texts, array_keys($texts));
+    $report = Preflight::artwork(Fixtures::artwork($layers), new Renderer(Fixtures::shelf()), Fixtures::shelf());
+
+    return array_values(array_filter($report->findings, fn (Finding $finding): bool => str_starts_with($finding->key, 'spelling')));
+}
+
+it('agrees with hunspell on the command line', function (): void {
+    $words = ['moth', 'mothh', 'kite', 'kyte', 'ringers', 'rngers', 'Tuesday', 'tuesdy', 'well-kept', 'colour', 'color'];
+    $listed = preg_split('/\s+/', trim(Fixtures::run(['bash', '-c', 'printf "%s\n" '.implode(' ', array_map(escapeshellarg(...), $words)).' | hunspell -d en_US -i UTF-8 -l']))) ?: [];
+    expect(array_map(strval(...), array_keys(Dictionary::unknown($words, 'en_US'))))->toEqual($listed)->and($listed)->toContain('kyte');
+});
+
+it('tells a word that no dictionary has, where it stands, and writes it right by one press', function (): void {
+    [$finding] = spelling_of('MOTH NIGTH', 'bell ringers');
+    expect($finding->key)->toBe('spelling:nigth')->and($finding->verdict)->toBe(Verdict::Warn)->and($finding->layers)->toBe(['w0'])->and($finding->says)->toContain('"NIGTH" is not in the English dictionary');
+    $artwork = Fixtures::artwork([Fixtures::words('w0', 'MOTH NIGTH', 2)]);
+    $texts = array_map(fn ($mend): string => Fixtures::edited($artwork, ...$mend->operations)->layers[0]->words()->text ?? '', $finding->mends);
+    expect($texts)->toContain('MOTH NIGHT');
+});
+
+it('goes by the language that knows most of the words', function (): void {
+    expect(spelling_of('Drachen über', 'den grünen Hügeln')[0]->verdict)->toBe(Verdict::Pass)
+        ->and(spelling_of('la nuit des', 'papillons')[0]->says)->toContain('French')
+        ->and(spelling_of('Drachen über den', 'grühnen Hügeln')[0]->key)->toBe('spelling:grühnen');
+});
+
+it('asks nothing about numbers, letters alone and other scripts', function (): void {
+    expect(spelling_of('1931 K9', 'A & B'))->toBe([]);
+});
