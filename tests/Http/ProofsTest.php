@@ -43,10 +43,13 @@ it('measures a revision against its job\'s print area, and mends', function (): 
     $job = $this->job([Fixtures::shape('weak', 'rectangle', 2, '#f3ead7', ['opacity' => 0.5])]);
     $report = $this->getJson("/api/revisions/{$job->head_id}/preflight")->assertOk()->json();
     $haze = collect($report['findings'])->firstWhere('key', 'haze');
-    expect($haze['verdict'])->toBe('fail')->and($haze['mends'])->toBe([['says' => 'Print Rectangle at full strength', 'operations' => [['op' => 'set-opacity', 'id' => 'weak', 'opacity' => 1]]]]);
+    expect($haze['verdict'])->toBe('fail')->and($haze['mends'])->toBe([
+        ['says' => 'Print the fade of Rectangle as halftone', 'operations' => [['op' => 'as-halftone', 'ids' => ['weak']]]],
+        ['says' => 'Print Rectangle at full strength', 'operations' => [['op' => 'set-opacity', 'id' => 'weak', 'opacity' => 1]]],
+    ]);
 
     // A mend is carried out as it was shown.
-    $mended = $this->postJson("/api/jobs/{$job->id}/operations", ['version' => 1, 'operations' => $haze['mends'][0]['operations']])->assertOk()->json();
+    $mended = $this->postJson("/api/jobs/{$job->id}/operations", ['version' => 1, 'operations' => $haze['mends'][1]['operations']])->assertOk()->json();
     expect($mended['artwork']['layers'][0]['opacity'])->toEqual(1)->and($mended['canUndo'])->toBeTrue();
-    $this->postJson("/api/jobs/{$job->id}/operations", ['version' => 1, 'operations' => $haze['mends'][0]['operations']])->assertConflict();
+    $this->postJson("/api/jobs/{$job->id}/operations", ['version' => 1, 'operations' => $haze['mends'][1]['operations']])->assertConflict();
 });

@@ -66,6 +66,6 @@ it('asks every change for the version it started from', function (string $method
 
 it('runs the same checks over HTTP as the core does', function (): void {
     $job = $this->job();
-    expect($this->getJson("/api/revisions/{$job->head_id}/preflight")->json('findings.*.key'))->toBe(['blank', 'sheet', 'edge', 'haze', 'vanish:Slate', 'vanish:Oat', 'centre'])
+    expect($this->getJson("/api/revisions/{$job->head_id}/preflight")->json('findings.*.key'))->toBe(['blank', 'sheet', 'edge', 'haze', 'vanish:Slate', 'vanish:Oat'])
         ->and($this->getJson("/api/revisions/{$job->head_id}/preflight?closely=1")->json('findings.*.key'))->toContain('scraps', 'line-fine', 'gap-fine');
 });
