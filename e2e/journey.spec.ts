@@ -58,7 +58,7 @@ test('from an empty job to a print-ready PNG', async ({ page }) => {
     await addLine(page, 'wear', /whole sheet with fine speckle/);
     await setToken(page.getByRole('textbox', { name: 'amount of wear' }), '12%');
     await expect(page.locator('svg.peg-view image').first()).toHaveAttribute('href', /proof\.png/);
-    await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/);
+    await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/, { timeout: 30_000 });
     await showAllGauges(page);
     const wear = page.locator('.gauge-row').filter({ hasText: /^.*Wear/ }).first();
     await expect(wear).toContainText(/1[12]\.\d % worn/);

@@ -16,7 +16,7 @@ use TallCrow\Render\Frame;
 /** Pieces that hardly show: hidden by what lies over them, or words in the colour of what lies about them. */
 final class Covered implements ChecksSheet
 {
-    private const PPI = 75.0;
+    private const PPI = 50.0;
 
     /** Share of a piece's ink that must be seen (our choice): of words more than of what may well lie half behind. */
     private const WORDS = 0.6;

@@ -43,7 +43,7 @@ final readonly class Standing
     private const BARE = 0.3;
 
     /** Pixels across a hole that is none. */
-    private const HOLES = 7;
+    private const HOLES = 5;
 
     private const MOST_REGIONS = 65_000;
 

@@ -22,8 +22,8 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
 
     private const FAIL = 0.2;
 
-    /** Pixels to the inch that are looked at: an edging of a fiftieth of an inch still shows. */
-    private const GRID = 75.0;
+    /** Pixels to the inch that are looked at: an edging of a thirtieth of an inch still shows. */
+    private const GRID = 50.0;
 
     /** A piece is lost when so much of what is seen of it is; words sooner than all else. */
     private const WORDS_LOST = 0.4;
