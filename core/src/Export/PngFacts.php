@@ -64,6 +64,7 @@ final readonly class PngFacts
             return null;
         }
 
-        return preg_match('/(Display P3|Adobe RGB[^a-z]*|ProPhoto[^a-z]*)/', $text, $found) === 1 ? trim($found[1]) : ($name === '' ? 'a profile' : $name);
+        // The text of the description stands after the last of the tags' and types' names.
+        return preg_match('/.*(?:desc|mluc)([A-Za-z0-9][\w .()-]{2,40})/', $text, $found) === 1 ? trim($found[1]) : ($name === '' ? 'a profile' : $name);
     }
 }

@@ -31,9 +31,9 @@ it('knows a profile other than sRGB by what it says of itself', function (): voi
     $folder = Fixtures::temporary('profile');
     Fixtures::run(['convert', '-size', '300x300', 'xc:#b04a2c', "PNG32:$folder/plain.png"]);
     $chunk = fn (string $name, string $about): TallCrow\Export\PngChunk => new TallCrow\Export\PngChunk('iCCP', "$name\0\0".gzcompress(str_repeat("\0", 128)."desc$about"));
-    TallCrow\Export\PngFile::withChunks("$folder/plain.png", "$folder/wide.png", [$chunk('icc', 'Display P3')]);
+    TallCrow\Export\PngFile::withChunks("$folder/plain.png", "$folder/wide.png", [$chunk('icc', 'Wide gamut P3')]);
     TallCrow\Export\PngFile::withChunks("$folder/plain.png", "$folder/usual.png", [$chunk('icc', 'sRGB IEC61966-2.1')]);
-    expect(PngFacts::of("$folder/wide.png")->profile)->toBe('Display P3')->and(PngFacts::of("$folder/usual.png")->profile)->toBeNull()->and(PngFacts::of("$folder/plain.png")->profile)->toBeNull();
+    expect(PngFacts::of("$folder/wide.png")->profile)->toBe('Wide gamut P3')->and(PngFacts::of("$folder/usual.png")->profile)->toBeNull()->and(PngFacts::of("$folder/plain.png")->profile)->toBeNull();
 });
 
 it('holds a file against the pixels of a print area, and asks for what it needs', function (): void {
