@@ -55,16 +55,31 @@ final readonly class PngFacts
         );
     }
 
-    /** The description within a profile says more than the name of the chunk. */
+    /** What a profile calls itself; null for sRGB. */
     private static function described(string $data, string $name): ?string
     {
         $profile = @gzuncompress(substr($data, strlen($name) + 2));
-        $text = $profile === false ? '' : (string) preg_replace('/[^\x20-\x7e]/', '', $profile);
-        if (stripos($text, 'srgb') !== false) {
-            return null;
+        $told = $profile === false ? '' : self::description($profile);
+
+        return stripos($told, 'srgb') !== false ? null : ($told !== '' ? $told : ($name === '' ? 'a profile' : $name));
+    }
+
+    /** The text of the tag "desc" (ICC.1:2022, 9.2.41 and 10.15; ICC.1:2001-04, 6.5.17 for profiles of version 2). */
+    private static function description(string $profile): string
+    {
+        $number = fn (int $at): int => strlen($profile) >= $at + 4 ? (int) ((array) unpack('N', $profile, $at))[1] : 0;
+        for ($i = 0; $i < min(100, $number(128)); $i++) {
+            $entry = 132 + 12 * $i;
+            if (substr($profile, $entry, 4) === 'desc') {
+                $at = $number($entry + 4);
+                $text = substr($profile, $at, 4) === 'mluc'
+                    ? (string) iconv('UTF-16BE', 'UTF-8//IGNORE', substr($profile, $at + $number($at + 24), min(400, $number($at + 20))))
+                    : substr($profile, $at + 12, min(200, $number($at + 8)));
+
+                return trim(str_replace("\0", '', $text));
+            }
         }
 
-        // The text of the description stands after the last of the tags' and types' names.
-        return preg_match('/.*(?:desc|mluc)([A-Za-z0-9][\w .()-]{2,40})/', $text, $found) === 1 ? trim($found[1]) : ($name === '' ? 'a profile' : $name);
+        return '';
     }
 }

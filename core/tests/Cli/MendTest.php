@@ -30,10 +30,15 @@ it('writes a right file of a wrong one, and finds nothing more to say about it',
 it('knows a profile other than sRGB by what it says of itself', function (): void {
     $folder = Fixtures::temporary('profile');
     Fixtures::run(['convert', '-size', '300x300', 'xc:#b04a2c', "PNG32:$folder/plain.png"]);
-    $chunk = fn (string $name, string $about): TallCrow\Export\PngChunk => new TallCrow\Export\PngChunk('iCCP', "$name\0\0".gzcompress(str_repeat("\0", 128)."desc$about"));
+    // A profile of version 2 with one tag: its count, its place and size, and the text.
+    $profile = fn (string $about): string => str_repeat("\0", 128).pack('N', 1).'desc'.pack('NN', 144, 12 + strlen($about) + 1).'desc'.pack('NN', 0, strlen($about) + 1).$about."\0";
+    $chunk = fn (string $name, string $about): TallCrow\Export\PngChunk => new TallCrow\Export\PngChunk('iCCP', "$name\0\0".gzcompress($profile($about)));
     TallCrow\Export\PngFile::withChunks("$folder/plain.png", "$folder/wide.png", [$chunk('icc', 'Wide gamut P3')]);
     TallCrow\Export\PngFile::withChunks("$folder/plain.png", "$folder/usual.png", [$chunk('icc', 'sRGB IEC61966-2.1')]);
     expect(PngFacts::of("$folder/wide.png")->profile)->toBe('Wide gamut P3')->and(PngFacts::of("$folder/usual.png")->profile)->toBeNull()->and(PngFacts::of("$folder/plain.png")->profile)->toBeNull();
+    // One of Debian's icc-profiles-free, as ImageMagick writes it into a file.
+    Fixtures::run(['convert', "$folder/plain.png", '-profile', '/usr/share/color/icc/LStar-RGB.icc', "PNG32:$folder/star.png"]);
+    expect(PngFacts::of("$folder/star.png")->profile)->toContain('RGB')->not->toContain("\0");
 });
 
 it('holds a file against the pixels of a print area, and asks for what it needs', function (): void {
