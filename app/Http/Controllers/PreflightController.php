@@ -65,7 +65,8 @@ final class PreflightController
     public function page(Revision $revision): Response
     {
         $artwork = $revision->read();
-        $png = Proof::of($revision, 60.0, near: true)->sheet(null);
+        // Packed: it stands in the page once for each cloth.
+        $png = Proof::of($revision, 60.0, near: false)->sheet(null);
 
         return new Response(view('report', ['artwork' => $artwork, 'report' => Checks::report($revision, true), 'picture' => 'data:image/png;base64,'.base64_encode($png), 'day' => now()->toDateString()])->render(), 200, [
             'Content-Type' => 'text/html; charset=UTF-8',

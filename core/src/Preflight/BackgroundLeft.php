@@ -6,19 +6,15 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
-use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Placement;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\Pockets;
 use TallCrow\Edit\AddEffect;
 use TallCrow\Effect\ClearsInk;
-use TallCrow\Effect\Retouches;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
-use TallCrow\Render\Frame;
 
 /**
  * What is left of the background of placed art: all of it, a rectangle within it, pockets that the picture encloses, or a rim of it about what was
@@ -64,29 +60,19 @@ final class BackgroundLeft implements ChecksSheet
     {
         try {
             $picture = $subject->shelf->picture($art->file);
-            $placing = $subject->renderer->placer->place($layer);
+            $drawn = $subject->upright($layer, self::LOOK);
         } catch (AssetUnusable) {
             return null;
         }
-        if ($placing === null) {
+        if ($drawn === null) {
             return null;
         }
-        $own = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => is_a($line->is(), Retouches::class, true))))
-            ->withDistress([])->withOpacity(1.0)->withRepeat(null)
-            ->withPlacement(new Placement($placing->width / 2, $placing->height / 2, $placing->width, $placing->height, 0, Flip::None));
-        $ppi = self::LOOK / max($placing->width, $placing->height);
-        $frame = new Frame($ppi, 0, 0, max(2, (int) floor($placing->width * $ppi)), max(2, (int) floor($placing->height * $ppi)));
-        $piece = $subject->compositor()->piece($own, $frame);
-        if ($piece === null) {
-            return null;
-        }
-        $drawn = $piece->image->embed($piece->frame->left, $piece->frame->top, $frame->width, $frame->height)->settled();
-        $rim = Rim::of($drawn->crop(1, 1, $frame->width - 2, $frame->height - 2));
+        $rim = Rim::of($drawn->crop(1, 1, $drawn->width() - 2, $drawn->height() - 2));
         if ($picture->isVector()) {
             // A drawing may well be a plate to its edges; one on white paper is a picture on its ground.
             return $rim->isBackground() && $rim->isPaper() ? self::standing($layer, $rim, $subject, false) : self::clear($layer);
         }
-        $cleared = array_filter($own->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), ClearsInk::class, true)) !== [];
+        $cleared = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), ClearsInk::class, true)) !== [];
 
         return match (true) {
             $rim->isBackground() || $rim->isCut() => self::standing($layer, $rim, $subject, $rim->isBackground()),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
 use TallCrow\Colour\Contrast;
 use TallCrow\Colour\Srgb;
 use TallCrow\Edit\AddEffect;
@@ -38,7 +39,7 @@ final class Covered implements ChecksSheet
         $findings = [];
         foreach ($subject->seen($frame) as $id => $seen) {
             $layer = $subject->artwork->layer($id);
-            $piece = $layer === null ? null : $compositor->piece($layer->withRole(\TallCrow\Artwork\Role::ink()), $frame);
+            $piece = $layer === null ? null : $compositor->piece($layer->withRole(Role::ink()), $frame);
             $all = $piece === null ? 0.0 : $piece->image->alpha()->isMore(127.0)->area();
             if ($layer === null || $piece === null || $all < self::LEAST * self::PPI ** 2) {
                 continue;

@@ -6,6 +6,7 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\PrintMethod;
+use TallCrow\Edit\AddEffect;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
@@ -215,7 +216,7 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
         $layer = $first === null ? null : $subject->artwork->layer($first);
 
         return $layer === null ? $finding : $finding->about($layer->id)->mendedBy(...($finding->key === 'scraps'
-            ? [Mend::by(sprintf('Tidy %s', $layer->called()), new \TallCrow\Edit\AddEffect($layer->id, Lines::of('tidied', ['specks' => self::SCRAP * 1.5, 'pinholes' => self::SCRAP * 1.5]), first: false))]
+            ? [Mend::by(sprintf('Tidy %s', $layer->called()), new AddEffect($layer->id, Lines::of('tidied', ['specks' => self::SCRAP * 1.5, 'pinholes' => self::SCRAP * 1.5]), first: false))]
             : []));
     }
 }

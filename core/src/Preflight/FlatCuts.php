@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Edit\AddEffect;
 use TallCrow\Edit\AddMask;
+use TallCrow\Geometry\Box;
 use TallCrow\Mask\MaskShape;
 use TallCrow\Mask\ShapeMask;
 use TallCrow\Raster\Image;
@@ -54,23 +53,14 @@ final class FlatCuts implements ChecksSheet
         }
         try {
             $picture = $subject->shelf->picture($art->file);
-            $placing = $subject->renderer->placer->place($layer);
+            $drawn = $picture->isVector() ? null : $subject->upright($layer, self::LOOK);
         } catch (AssetUnusable) {
             return [];
         }
-        if ($placing === null || $picture->isVector()) {
+        if ($drawn === null) {
             return [];
         }
-        $own = $layer->withDistress([])->withOpacity(1.0)->withRepeat(null)->withEffects(array_values(array_filter($layer->effects, fn ($line): bool => is_a($line->is(), \TallCrow\Effect\Retouches::class, true))))
-            ->withPlacement(new Placement($placing->width / 2, $placing->height / 2, $placing->width, $placing->height, 0, Flip::None));
-        $ppi = self::LOOK / max($placing->width, $placing->height);
-        $frame = new Frame($ppi, 0, 0, max(4, (int) floor($placing->width * $ppi)), max(4, (int) floor($placing->height * $ppi)));
-        $piece = $subject->compositor()->piece($own, $frame);
-        if ($piece === null) {
-            return [];
-        }
-        $drawn = $piece->image->embed($piece->frame->left, $piece->frame->top, $frame->width, $frame->height)->settled();
-        $rim = Rim::of($drawn->crop(1, 1, $frame->width - 2, $frame->height - 2));
+        $rim = Rim::of($drawn->crop(1, 1, $drawn->width() - 2, $drawn->height() - 2));
 
         // What fills its rectangle all round is told elsewhere.
         return $rim->isCut() ? [] : $rim->cutSides();
@@ -85,10 +75,10 @@ final class FlatCuts implements ChecksSheet
             return false;
         }
         $strip = match ($side) {
-            'top' => new \TallCrow\Geometry\Box($box->left, $box->top - self::NEAR, $box->right, $box->top + self::NEAR),
-            'bottom' => new \TallCrow\Geometry\Box($box->left, $box->bottom - self::NEAR, $box->right, $box->bottom + self::NEAR),
-            'left' => new \TallCrow\Geometry\Box($box->left - self::NEAR, $box->top, $box->left + self::NEAR, $box->bottom),
-            default => new \TallCrow\Geometry\Box($box->right - self::NEAR, $box->top, $box->right + self::NEAR, $box->bottom),
+            'top' => new Box($box->left, $box->top - self::NEAR, $box->right, $box->top + self::NEAR),
+            'bottom' => new Box($box->left, $box->bottom - self::NEAR, $box->right, $box->bottom + self::NEAR),
+            'left' => new Box($box->left - self::NEAR, $box->top, $box->left + self::NEAR, $box->bottom),
+            default => new Box($box->right - self::NEAR, $box->top, $box->right + self::NEAR, $box->bottom),
         };
         if ($strip->left <= 0.02 || $strip->top <= 0.02 || $strip->right >= $sheet->right - 0.02 || $strip->bottom >= $sheet->bottom - 0.02) {
             return true;

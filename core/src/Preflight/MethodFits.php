@@ -7,6 +7,7 @@ namespace TallCrow\Preflight;
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\PrintMethod;
 use TallCrow\Edit\LeaveGarmentOut;
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Morphology;
 
 /** Whether the way of printing can do what the sheet asks of it (common practice): sublimation on dark cloth, solids too large to breathe, mirroring. */
@@ -56,9 +57,10 @@ final class MethodFits implements ChecksSheet
         $ink = $subject->picture->picture->alpha()->shrunk($by)->isMore(235.0)->settled();
         // What is narrower than a few gaps bends by itself.
         $side = 2 * (int) ceil(self::OPEN * $ppi / 2) + 1;
-        $open = Morphology::opened($ink, $side);
-        [$regions] = Morphology::regions($open->settled());
-        $sizes = \TallCrow\Raster\Histogram::ofShorts($regions->asNumbers()->both($open)->settled());
+        $open = Morphology::opened($ink, $side)->settled();
+        [$regions] = Morphology::regions($open);
+        $numbers = $regions->asNumbers()->settled();
+        $sizes = Histogram::ofShorts($open->chosen($numbers, $numbers->linearShort(0.0, 0.0))->settled());
         unset($sizes[0]);
 
         return ($sizes === [] ? 0 : max($sizes)) / $ppi ** 2;

@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Garment;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\Shelf;
 use TallCrow\Cutout\ColourKeys;
+use TallCrow\Effect\Retouches;
 use TallCrow\Geometry\Box;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Raster\Image;
@@ -92,6 +97,27 @@ final class SheetSubject
         }
 
         return $seen;
+    }
+
+    /**
+     * A piece of art as its retouching and masks leave it, before looks, rings and wear: upright, and as large as its own box.
+     *
+     * @param  float  $side  pixels of its longer side
+     */
+    public function upright(Layer $layer, float $side): ?Image
+    {
+        $placing = $this->renderer->placer->place($layer);
+        if ($placing === null) {
+            return null;
+        }
+        $own = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => is_a($line->is(), Retouches::class, true))))
+            ->withDistress([])->withOpacity(1.0)->withRepeat(null)
+            ->withPlacement(new Placement($placing->width / 2, $placing->height / 2, $placing->width, $placing->height, 0, Flip::None));
+        $ppi = $side / max($placing->width, $placing->height);
+        $frame = new Frame($ppi, 0, 0, max(4, (int) floor($placing->width * $ppi)), max(4, (int) floor($placing->height * $ppi)));
+        $piece = $this->compositor()->piece($own, $frame);
+
+        return $piece === null ? null : $piece->image->embed($piece->frame->left, $piece->frame->top, $frame->width, $frame->height)->settled();
     }
 
     public function compositor(): Compositor

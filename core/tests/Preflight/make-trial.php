@@ -113,7 +113,10 @@ $case('sublimation-dark', 'sublimation on black', $sheet([$words('a', 'KITE', $p
 $case('sublimation-light', 'sublimation on white', $sheet([$words('a', 'KITE', $place(3, 3, 4), [$fill('#8c2f23')])], ['White' => '#fdfdfb'], ['method' => 'sublimation']), [], ['method', 'vanish']);
 $case('plate-transfer', 'a transfer of one solid plate', ['sheet' => ['sheet' => ['width' => 3600, 'height' => 3600, 'ppi' => 300]] + $sheet([$shape('p', 'rectangle', $place(6, 6, 11, 10), [$fill($bone)])], more: ['method' => 'transfer'])['sheet']], ['solid'], []);
 
+$case('tiles-transfer', 'a transfer of four hundred small tiles: it bends between them', ['sheet' => ['sheet' => ['width' => 3600, 'height' => 3600, 'ppi' => 300]] + $sheet([['id' => 'g', 'source' => ['kind' => 'shape', 'shape' => 'rectangle'], 'placement' => $place(6, 6, 11, 11), 'effects' => [['kind' => 'paper', 'paper' => 'squared', 'scale' => 1]], 'masks' => [['kind' => 'picture', 'file' => 'tiles.png']]]], more: ['method' => 'transfer'])['sheet']], [], ['solid']);
+
 // Pictures.
+$magick('-size', '440x440', 'xc:black', '-fill', 'white', '-draw', implode(' ', array_map(fn (int $i): string => sprintf('rectangle %1$d,%2$d %3$d,%4$d', 4 + $i % 20 * 22, 4 + intdiv($i, 20) * 22, 18 + $i % 20 * 22, 18 + intdiv($i, 20) * 22), range(0, 399))), "PNG24:$folder/tiles.png");
 $magick('-size', '700x500', 'xc:#f7f6f1', '-seed', '3', '-attenuate', '0.15', '+noise', 'Gaussian', '-fill', '#7a3527', '-draw', 'circle 350,250 350,80', '-fill', '#d9a441', '-draw', 'circle 350,250 350,170', "PNG24:$folder/scan.png");
 $magick('-size', '700x500', 'xc:none', '-fill', '#7a3527', '-draw', 'circle 350,250 350,80', '-fill', '#d9a441', '-draw', 'circle 350,250 350,170', "PNG32:$folder/freed.png");
 $magick('-size', '700x500', 'xc:none', '-fill', '#7a3527', '-draw', 'circle 350,310 350,30', '(', '+clone', '-alpha', 'transparent', '-draw', 'color 0,0 reset', ')', '-delete', '1', '-region', '700x500+0+420', '-alpha', 'transparent', "PNG32:$folder/bust-raw.png");
