@@ -45,6 +45,8 @@ test('a partner is invited, signs in with a code, looks and approves, and can ch
     await other.getByRole('button', { name: 'Switch codes on' }).click();
     await expect(other.getByText('A code from your phone is asked for')).toBeVisible();
     await other.getByRole('button', { name: 'Sign out everywhere' }).click();
+    // To the door itself, not to the door of the page that was left.
+    await expect(other).toHaveURL(/\/sign-in$/);
     await other.getByLabel('Sign-in name').fill('bell');
     await other.getByLabel('Password').fill('nine bells over the water');
     await other.getByRole('button', { name: 'Sign in' }).click();

@@ -50,8 +50,16 @@ function door(path: string): { path: string; query?: { to: string } } {
 
 router.beforeEach(async (to) => to.meta['door'] === true || (await signedIn()) || door(to.fullPath));
 
+let leaving = false;
+
+/** After a sign-out that was asked for: nobody is led back to the page that they left, whatever that page still asks the server. */
+export async function toTheDoor(): Promise<void> {
+    leaving = true;
+    await router.push('/sign-in').finally(() => (leaving = false));
+}
+
 window.addEventListener('signed-out', () => {
-    if (router.currentRoute.value.meta['door'] !== true) {
+    if (!leaving && router.currentRoute.value.meta['door'] !== true) {
         void router.push(door(router.currentRoute.value.fullPath));
     }
 });

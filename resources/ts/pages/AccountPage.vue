@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import { VBtn, VCheckbox, VForm, VTable, VTextField } from 'vuetify/components';
 import { api } from '../api';
 import CodePicture from '../people/CodePicture.vue';
+import { toTheDoor } from '../router';
 import { changeHands, faults, keep, useMe } from '../people/me';
 import { useChange } from '../server/queries';
 import type { CodeSetup, Me, Secret, TokenCard } from '../types';
 import { ago } from '../words/lines';
 
 const { me } = useMe();
-const router = useRouter();
 const current = ref('');
 const password = ref('');
 const code = ref('');
@@ -36,8 +35,8 @@ function done(answer: Me): void {
 
 async function leave(everywhere: boolean): Promise<void> {
     await (everywhere ? api.post('me/sign-out-everywhere') : api.remove('session'));
+    await toTheDoor();
     changeHands();
-    await router.push('/sign-in');
 }
 </script>
 
