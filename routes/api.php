@@ -19,6 +19,8 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
 use App\Http\Controllers\SwatchController;
+use App\Http\Controllers\VersionController;
+use App\Http\Controllers\WordController;
 use Illuminate\Support\Facades\Route;
 
 // Every route here is for people who are signed in, and sees their own shop's rows alone; bootstrap/app.php and
@@ -57,6 +59,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/mended.png', [PreflightController::class, 'mended']);
     Route::get('revisions/{revision}/pressed.png', [PreflightController::class, 'pressed']);
     Route::get('revisions/{revision}/report.html', [PreflightController::class, 'page']);
+    Route::get('revisions/{revision}/report.pdf', [PreflightController::class, 'paper']);
     Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
     Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
 });
@@ -73,6 +76,13 @@ Route::post('assets/{asset}/trace', [AssetController::class, 'trace'])->name('sh
 Route::get('areas', [AreaController::class, 'index'])->name('areas.list');
 Route::post('areas', [AreaController::class, 'store'])->name('areas.add');
 Route::delete('areas/{area}', [AreaController::class, 'destroy'])->name('areas.take-out');
+
+Route::get('words', [WordController::class, 'index'])->name('words.list');
+Route::post('words', [WordController::class, 'store'])->name('words.add');
+Route::delete('words/{word}', [WordController::class, 'destroy'])->name('words.take-out');
+
+Route::get('jobs/{job}/versions', [VersionController::class, 'index'])->name('versions.list');
+Route::post('jobs/{job}/versions/{revision}', [VersionController::class, 'restore'])->name('versions.go-back-to');
 
 Route::get('jobs/{job}/comments', [CommentController::class, 'index'])->name('comments.list');
 Route::post('jobs/{job}/comments', [CommentController::class, 'store'])->name('anyone.comments.add');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Revision;
+use App\Models\Shop;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 
@@ -16,6 +17,12 @@ final class Checks
     {
         $studio = Studio::of($revision->job->shop);
 
-        return Preflight::artwork($revision->read(), $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely);
+        return Preflight::artwork($revision->read(), $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely, words: self::words($revision->job->shop));
+    }
+
+    /** @return list<string> that the shop spells so, whatever dictionaries say */
+    private static function words(Shop $shop): array
+    {
+        return array_values(array_filter($shop->words()->pluck('word')->all(), is_string(...)));
     }
 }

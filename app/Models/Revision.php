@@ -21,6 +21,7 @@ use TallCrow\Artwork\ArtworkReader;
  * @property ?int $parent_id
  * @property string $artwork
  * @property PrintJob $job
+ * @property ?User $user
  * @property \Illuminate\Support\Carbon $created_at
  */
 #[ScopedBy(ShopScope::class)]
@@ -32,6 +33,12 @@ final class Revision extends Model
     public function job(): BelongsTo
     {
         return $this->belongsTo(PrintJob::class, 'print_job_id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
     }
 
     public function read(): Artwork

@@ -33,6 +33,12 @@ final class Shop extends Model
         return $this->hasMany(SellersArea::class);
     }
 
+    /** @return HasMany<ShopWord, $this> */
+    public function words(): HasMany
+    {
+        return $this->hasMany(ShopWord::class);
+    }
+
     /** @return HasMany<Export, $this> */
     public function exports(): HasMany
     {

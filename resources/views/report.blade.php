@@ -4,7 +4,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $artwork->title }}: report</title>
-    <style nonce="{{ Illuminate\Support\Facades\Vite::cspNonce() }}">
+    <style nonce="{{ $onPaper ? '' : Illuminate\Support\Facades\Vite::cspNonce() }}">
         body { font: 15px/1.5 system-ui, sans-serif; color: #1f1d1a; margin: 24px auto; max-width: 900px; padding: 0 20px; }
         h1 { font-size: 24px; margin: 0 0 4px; }
         h2 { font-size: 17px; margin: 26px 0 8px; border-bottom: 2px dotted #b8ad98; }
@@ -22,6 +22,13 @@
         @foreach ($artwork->brief->garments as $i => $garment)
         .cloth-{{ $i }} { background: {{ $garment->colour->toHex() }}; }
         @endforeach
+        @if ($onPaper)
+        body { font: 10px/1.45 'DejaVu Sans', sans-serif; margin: 0; padding: 0; }
+        h1 { font-size: 17px; } h2 { font-size: 12px; margin: 16px 0 6px; }
+        figure { display: inline-block; width: 31%; margin: 0 1% 8px 0; }
+        .cloth { width: 100%; padding: 8px; } figcaption, td.figure { font-size: 9px; font-family: 'DejaVu Sans', sans-serif; }
+        td.figure { white-space: normal; width: 17%; }
+        @endif
         @media print { body { margin: 0; } tr { break-inside: avoid; } }
     </style>
 </head>
@@ -30,7 +37,7 @@
     <p>{{ $artwork->sheet->width }} × {{ $artwork->sheet->height }} px at {{ $artwork->sheet->ppi->value }} ppi, {{ round($artwork->sheet->box()->width(), 2) }} × {{ round($artwork->sheet->box()->height(), 2) }} in. Examined on {{ $day }}.</p>
     <div class="cloths">
         @foreach ($artwork->brief->garments as $i => $garment)
-            <figure><div class="cloth cloth-{{ $i }}"><img src="{{ $picture }}" alt="The design on {{ $garment->name }}"></div><figcaption>{{ $garment->name }} {{ $garment->colour->toHex() }}</figcaption></figure>
+            <figure><div class="cloth cloth-{{ $i }}"><img src="{{ $pictures[$i] }}" alt="The design on {{ $garment->name }}"></div><figcaption>{{ $garment->name }} {{ $garment->colour->toHex() }}</figcaption></figure>
         @endforeach
     </div>
     @foreach (['fail' => 'Does not hold', 'warn' => 'To look at', 'meant' => 'Meant so', 'pass' => 'Holds'] as $kind => $heading)

@@ -50,3 +50,43 @@ it('shows a part as a house would print it on a cloth of the job, and no other',
     $pressed('cloth=9&left=300&top=500&width=200&height=100')->assertNotFound();
     $pressed('cloth=0')->assertNotFound();
 });
+
+it('knows the words that the shop keeps as its own, and forgets them', function (): void {
+    $this->shelve('alfa-slab-one.woff2');
+    $job = $this->job([Fixtures::words('w', 'tide pool rookery limpetry', 3)]);
+    $told = fn (): array => array_values(array_filter($this->getJson("/api/revisions/{$job->head_id}/preflight?closely=1")->assertOk()->json('findings.*.key'), fn (string $key): bool => str_starts_with($key, 'spelling:')));
+    expect($told())->toBe(['spelling:limpetry']);
+    $id = $this->postJson('/api/words', ['word' => 'Limpetry'])->assertCreated()->assertJsonPath('word', 'limpetry')->json('id');
+    $this->postJson('/api/words', ['word' => 'limpetry'])->assertCreated()->assertJsonPath('id', $id);
+    expect($told())->toBe([])->and($this->getJson('/api/words')->json('*.word'))->toBe(['limpetry']);
+    $this->postJson('/api/words', ['word' => 'two words'])->assertJsonValidationErrors('word');
+    $this->deleteJson("/api/words/$id")->assertNoContent();
+    expect($told())->toBe(['spelling:limpetry']);
+});
+
+it('goes back to an older state as one more step, which undo takes back', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7')]);
+    $first = $job->head_id;
+    $this->postJson("/api/jobs/{$job->id}/operations", ['version' => $job->fresh()->version, 'operations' => [['op' => 'move', 'ids' => ['plate'], 'dx' => 0.4, 'dy' => 0.0]]])->assertOk();
+    $second = $job->fresh()->head_id;
+    $versions = $this->getJson("/api/jobs/{$job->id}/versions")->assertOk()->json();
+    expect(array_column($versions, 'revision'))->toBe([$second, $first])->and(array_column($versions, 'number'))->toBe([2, 1])
+        ->and(array_column($versions, 'current'))->toBe([true, false])->and($versions[1])->toMatchArray(['layers' => 1]);
+    $this->postJson("/api/jobs/{$job->id}/versions/$first", ['version' => $job->fresh()->version])->assertOk();
+    $third = $job->fresh()->load('head')->head;
+    expect($third->id)->toBeGreaterThan($second)->and($third->artwork)->toBe($job->revisions()->find($first)->artwork);
+    $this->postJson("/api/jobs/{$job->id}/undo", ['version' => $job->fresh()->version])->assertOk();
+    expect($job->fresh()->head_id)->toBe($second);
+    $other = $this->job([Fixtures::shape('other', 'rectangle', 2, '#f3ead7')]);
+    $this->postJson("/api/jobs/{$job->id}/versions/{$other->head_id}", ['version' => $job->fresh()->version])->assertNotFound();
+    $this->postJson("/api/jobs/{$job->id}/versions/$first", ['version' => 1])->assertConflict();
+});
+
+it('writes the report on paper, too', function (): void {
+    $this->shelve('alfa-slab-one.woff2');
+    $job = $this->job([Fixtures::words('w', 'Bells & <b>ropes</b>', 2)]);
+    $answer = $this->get("/api/revisions/{$job->head_id}/report.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+    $pdf = (string) $answer->getContent();
+    // ISO 32000-1, 7.5: a header, pages, and a trailer at the end.
+    expect($pdf)->toStartWith('%PDF-1.')->toContain('/Type /Page', '/Subtype /Image')->and(trim(substr($pdf, -8)))->toEndWith('%%EOF');
+});

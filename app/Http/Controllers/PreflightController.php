@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\Checks;
 use App\Bench\Proof;
+use App\Bench\ReportPaper;
 use App\Bench\Studio;
 use App\Http\Answers\Report;
 use App\Models\Revision;
@@ -61,15 +62,13 @@ final class PreflightController
         return new Response(ImageFile::png($printed), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 
-    /** What a partner or a printer is shown: the design on its cloths, what was measured, what is meant so. One page that needs nothing else. */
     public function page(Revision $revision): Response
     {
-        $artwork = $revision->read();
-        // Packed: it stands in the page once for each cloth.
-        $png = Proof::of($revision, 60.0, near: false)->sheet(null);
+        return new Response(ReportPaper::of($revision)->html(), 200, ['Content-Type' => 'text/html; charset=UTF-8']);
+    }
 
-        return new Response(view('report', ['artwork' => $artwork, 'report' => Checks::report($revision, true), 'picture' => 'data:image/png;base64,'.base64_encode($png), 'day' => now()->toDateString()])->render(), 200, [
-            'Content-Type' => 'text/html; charset=UTF-8',
-        ]);
+    public function paper(Revision $revision): Response
+    {
+        return new Response(ReportPaper::of($revision)->pdf(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="report-'.$revision->id.'.pdf"']);
     }
 }

@@ -23,7 +23,15 @@ final readonly class Picture
         public array $leftOut = [],
         /** @var array{int, int, int, int}|null left, top, width, height of the part that it is of its file's pixels */
         private ?array $part = null,
+        /** @var (\Closure(\Closure(): Image): Image)|null gives the pixels that were kept, or keeps them as they are read */
+        private ?\Closure $keep = null,
     ) {}
+
+    /** @param  \Closure(\Closure(): Image): Image  $keep  given how the file is read */
+    public function keptBy(\Closure $keep): self
+    {
+        return new self($this->type, $this->width, $this->height, $this->content, $this->leftOut, $this->part, $keep);
+    }
 
     /** @param  string  $path of a file already found to be of that type and within bounds */
     public static function raster(PictureType $type, int $width, int $height, string $path): self
@@ -60,7 +68,7 @@ final readonly class Picture
         $top = (int) round($part->top * $this->height);
         $window = [$left, $top, max(1, (int) round($part->right * $this->width) - $left), max(1, (int) round($part->bottom * $this->height) - $top)];
 
-        return new self($this->type, $window[2], $window[3], $this->content, $this->leftOut, $window);
+        return new self($this->type, $window[2], $window[3], $this->content, $this->leftOut, $window, $this->keep);
     }
 
     public function isVector(): bool
@@ -79,7 +87,8 @@ final readonly class Picture
         if ($this->isVector()) {
             return ImageFile::drawing($this->content)->asInk();
         }
-        $whole = IntoSrgb::of(ImageFile::read($this->type, $this->content), $this->type, $this->content)->autorotated()->asInk();
+        $read = fn (): Image => IntoSrgb::of(ImageFile::read($this->type, $this->content), $this->type, $this->content)->autorotated()->asInk();
+        $whole = $this->keep === null ? $read() : ($this->keep)($read);
 
         return $this->part === null ? $whole : $whole->crop(...$this->part);
     }

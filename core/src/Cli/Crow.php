@@ -24,6 +24,7 @@ use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Raster\PictureType;
 use TallCrow\Render\Frame;
+use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
 /** The command line: render, print, preflight, trial, pack, unpack, inspect, mend. Exit codes: 0 fine, 1 checks failed, 2 unusable input. */
@@ -37,7 +38,7 @@ final class Crow
 
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
-        bin/crow print JOB --out FILE.png --scratch FOLDER [--area W,H,PPI,NAME] [--shelf FOLDER ...]
+        bin/crow print JOB --out FILE.png --scratch FOLDER [--materials FOLDER] [--area W,H,PPI,NAME] [--shelf FOLDER ...]
         bin/crow preflight JOB [--area W,H] [--shelf FOLDER ...] [--json]
         bin/crow trial FOLDER [--shelf FOLDER ...]
         bin/crow pack ARTWORK.json --out FILE.crow [--shelf FOLDER ...]
@@ -49,6 +50,7 @@ final class Crow
 
         A job is an artwork (.json) or a whole job in one file (.crow). Fonts and pictures are found beside the artwork,
         or in the folders of --shelf, the first that has them. A region is in pixels of the picture at its ppi.
+        Fields of wear and papers that were made are kept in $XDG_CACHE_HOME/tall-crow or ~/.cache/tall-crow.
         Exit codes: 0 fine, 1 checks failed, 2 unusable input.
         TEXT;
 
@@ -60,7 +62,7 @@ final class Crow
     public static function run(array $words, mixed $out, mixed $error): int
     {
         try {
-            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area'], ['json', 'help']);
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials'], ['json', 'help']);
             if ($arguments->flag('help') || $arguments->command === '') {
                 fwrite($out, self::HELP."\n");
 
@@ -101,7 +103,7 @@ final class Crow
             }
             $frame = $part;
         }
-        $picture = (new Renderer($shelf))->picture($artwork, $frame);
+        $picture = (new Renderer($shelf, new NoPictures(Materials::kept())))->picture($artwork, $frame);
         PrintPng::write($picture, $target, $ppi, $artwork->title);
         fprintf($out, "%s: %d × %d px, %s ppi, %.2f × %.2f in\n", $target, $frame->width, $frame->height, $ppi->value, $frame->width / $ppi->value, $frame->height / $ppi->value);
 
@@ -113,7 +115,7 @@ final class Crow
     {
         [$artwork, $shelf] = OpenedJob::from($arguments);
 
-        return self::told(Preflight::artwork($artwork, new Renderer($shelf), $shelf, self::area($arguments, $artwork->sheet->ppi->value)), $arguments->flag('json'), [], $out);
+        return self::told(Preflight::artwork($artwork, new Renderer($shelf, new NoPictures(Materials::kept())), $shelf, self::area($arguments, $artwork->sheet->ppi->value)), $arguments->flag('json'), [], $out);
     }
 
     /** The print area that a call names in pixels. */
@@ -164,7 +166,7 @@ final class Crow
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.crow');
         $terms = ShelfTerms::of($arguments->options('shelf'));
         $files = array_map(fn (string $name): PackedFile => new PackedFile($name, $shelf->path($name), $terms[$name] ?? new Terms), $artwork->files());
-        JobPack::write($artwork, $files, (new Renderer($shelf))->picture($artwork, Frame::sheet($artwork->sheet, JobPack::previewPpi($artwork->sheet))), $target);
+        JobPack::write($artwork, $files, (new Renderer($shelf, new NoPictures(Materials::kept())))->picture($artwork, Frame::sheet($artwork->sheet, JobPack::previewPpi($artwork->sheet))), $target);
         fprintf($out, "%s: %s with %d files, %d bytes\n", $target, $artwork->title, count($files), filesize($target));
 
         return self::FINE;

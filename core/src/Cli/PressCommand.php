@@ -8,6 +8,7 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Export\PrintPng;
 use TallCrow\Press\Press;
 use TallCrow\Render\Frame;
+use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
 /** Shows a job, or a part of it, as a house would print it on a cloth: an opaque picture at the sheet's own ppi. */
@@ -31,7 +32,7 @@ final class PressCommand
             $part ?? throw UnusableCall::region($region, $whole->width, $whole->height);
         }
         $wide = $part->grown(self::RIM);
-        $art = (new Renderer($shelf))->picture($artwork, $wide)->settled();
+        $art = (new Renderer($shelf, new NoPictures(Materials::kept())))->picture($artwork, $wide)->settled();
         $printed = Press::of($artwork->brief->method, Srgb::hex($told), $ppi->value)->printed($art, [$wide->left, $wide->top])->crop(self::RIM, self::RIM, $part->width, $part->height);
         PrintPng::write($printed, $target, $ppi, $artwork->title);
         fprintf($out, "%s: %d × %d px as printed on %s\n", $target, $part->width, $part->height, $told);

@@ -20,7 +20,7 @@ final class PrintCommand
         [$artwork, $shelf] = OpenedJob::from($arguments);
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
         $scratch = $arguments->option('scratch') ?? throw UnusableCall::missing('--scratch FOLDER');
-        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')));
+        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), Materials::kept($arguments->option('materials')));
         PrintedProgress::say($out, ['done' => $done->toArray()]);
 
         return Crow::FINE;

@@ -17,6 +17,7 @@ use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
+use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
 /**
@@ -74,7 +75,7 @@ final class TrialCommand
     {
         $area = isset($case['area']) ? PrintArea::pixels('', $case['area'][0], $case['area'][1], Ppi::of($case['ppi'] ?? 300.0)) : null;
         if (isset($case['sheet'])) {
-            return Preflight::artwork(ArtworkReader::data($case['sheet']), new Renderer($shelf), $shelf, $area);
+            return Preflight::artwork(ArtworkReader::data($case['sheet']), new Renderer($shelf, new NoPictures(Materials::kept())), $shelf, $area);
         }
         $file = $folder.'/'.basename($case['file'] ?? '');
         $garments = array_map(fn (string $hex): Garment => new Garment($hex, Srgb::hex($hex)), $case['on'] ?? ['#1f1d1a']);

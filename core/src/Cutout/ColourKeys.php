@@ -76,6 +76,32 @@ final readonly class ColourKeys
         return Lookup::shortsToBytes($this->keys, $table);
     }
 
+    /** @return list<Srgb> the middle of each step that the picture has */
+    public function colours(): array
+    {
+        return array_map(self::colour(...), $this->present);
+    }
+
+    /**
+     * How many pixels of a mask have each colour.
+     *
+     * @return list<array{Srgb, int}>
+     */
+    public function weighed(Image $mask): array
+    {
+        $counts = Histogram::ofShorts($mask->chosen($this->keys, $this->keys->linearShort(0.0, 0.0))->settled());
+        // What lies without the mask was counted as the first.
+        $counts[0] = (int) round($mask->area()) - (int) array_sum(array_slice($counts, 1));
+        $weighed = [];
+        foreach ($counts as $key => $count) {
+            if ($count > 0) {
+                $weighed[] = [self::colour($key), $count];
+            }
+        }
+
+        return $weighed;
+    }
+
     /** How many colours there are. */
     public function count(): int
     {

@@ -13,6 +13,7 @@ use TallCrow\Raster\PictureType;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Render\Pictures;
 use TallCrow\Render\Renderer;
 
 /** From an artwork to the file for the print house, with the checks that were run on that very file. */
@@ -21,14 +22,15 @@ final class Exporter
     /**
      * @param  string  $path  where the finished file shall lie; it is there whole or not at all
      * @param  string  $scratch  a folder for the pieces, emptied at the end
+     * @param  ?Pictures  $materials  where fields of wear and papers are kept for other prints
      *
      * @throws LayerTrouble|PngBroken
      */
-    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null): Exported
+    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null): Exported
     {
         try {
             $frame = Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value);
-            $renderer = new Renderer($shelf, new FolderPictures($scratch));
+            $renderer = new Renderer($shelf, new FolderPictures($scratch, materials: $materials));
             $picture = $renderer->picture($artwork, $frame, progress: $progress);
 
             $progress->stage(ExportStage::Write);

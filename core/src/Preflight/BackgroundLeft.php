@@ -8,6 +8,7 @@ use TallCrow\Artwork\ArtSource;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\AssetUnusable;
+use TallCrow\Asset\Picture;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\Pockets;
@@ -60,14 +61,13 @@ final class BackgroundLeft implements ChecksSheet
     {
         try {
             $picture = $subject->shelf->picture($art->file);
-            $drawn = $subject->upright($layer, self::LOOK);
+            $rim = $subject->rim($layer, self::LOOK);
         } catch (AssetUnusable) {
             return null;
         }
-        if ($drawn === null) {
+        if ($rim === null) {
             return null;
         }
-        $rim = Rim::of($drawn->crop(1, 1, $drawn->width() - 2, $drawn->height() - 2));
         if ($picture->isVector()) {
             // A drawing may well be a plate to its edges; one on white paper is a picture on its ground.
             return $rim->isBackground() && $rim->isPaper() ? self::standing($layer, $rim, $subject, false) : self::clear($layer);
@@ -76,9 +76,17 @@ final class BackgroundLeft implements ChecksSheet
 
         return match (true) {
             $rim->isBackground() || $rim->isCut() => self::standing($layer, $rim, $subject, $rim->isBackground()),
-            $cleared || $layer->liveMasks() !== [] => self::remains($layer, $drawn, Rim::of($picture->pixels()), $subject),
-            default => self::remains($layer, $drawn, null, $subject),
+            $cleared || $layer->liveMasks() !== [] => self::remains($layer, self::ofFile($picture, $art->file, $subject), $subject),
+            default => self::remains($layer, null, $subject),
         };
+    }
+
+    /** The rim of a raster's file as it is. */
+    private static function ofFile(Picture $picture, string $file, SheetSubject $subject): Rim
+    {
+        $kept = unserialize($subject->renderer->found('rim of file '.sha1_file(__DIR__.'/Rim.php').$subject->shelf->fingerprint($file), fn (): string => serialize(Rim::of($picture->pixels()))), ['allowed_classes' => [Rim::class, Srgb::class]]);
+
+        return $kept instanceof Rim ? $kept : Rim::of($picture->pixels());
     }
 
     private static function standing(Layer $layer, Rim $rim, SheetSubject $subject, bool $mendable): Finding
@@ -96,22 +104,32 @@ final class BackgroundLeft implements ChecksSheet
     }
 
     /** What is left where it was cleared: pockets of the ground, and a rim of it. */
-    private static function remains(Layer $layer, Image $drawn, ?Rim $before, SheetSubject $subject): Finding
+    private static function remains(Layer $layer, ?Rim $before, SheetSubject $subject): Finding
     {
         $ground = $before !== null && $before->isBackground() ? $before->colour : null;
-        $solid = $drawn->alpha()->isMore(127.0)->settled();
-        $pockets = $ground === null ? [] : self::pockets($drawn, $solid, $ground);
-        $rim = self::rimmed($drawn, $solid, $ground ?? Srgb::of(255, 255, 255));
-        if ($pockets === [] && $rim === null) {
+        // Of the piece as it lies upright in its own box: a move changes nothing of it.
+        $key = sha1_file(__FILE__).$subject->uprightKey($layer).($ground?->toHex() ?? '');
+        /** @var array{int, ?float} $left */
+        $left = json_decode($subject->renderer->found("background left $key", function () use ($layer, $ground, $subject): string {
+            $drawn = $subject->upright($layer, self::LOOK);
+            if ($drawn === null) {
+                return '[0, null]';
+            }
+            $solid = $drawn->alpha()->isMore(127.0)->settled();
+
+            return json_encode([$ground === null ? 0 : count(self::pockets($drawn, $solid, $ground)), self::rimmed($drawn, $solid, $ground ?? Srgb::of(255, 255, 255))], JSON_THROW_ON_ERROR);
+        }), true);
+        [$pockets, $rim] = $left;
+        if ($pockets === 0 && $rim === null) {
             return self::clear($layer);
         }
         $what = array_filter([
-            $pockets === [] ? '' : sprintf('%d enclosed %s of its background %s left', count($pockets), count($pockets) === 1 ? 'part' : 'parts', count($pockets) === 1 ? 'is' : 'are'),
+            $pockets === 0 ? '' : sprintf('%d enclosed %s of its background %s left', $pockets, $pockets === 1 ? 'part' : 'parts', $pockets === 1 ? 'is' : 'are'),
             $rim === null ? '' : sprintf('a rim of its background (%d %% of its edge) is left about it', round($rim * 100)),
         ]);
 
         return Finding::of(
-            Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Warn, $pockets === [] ? 'a rim left' : sprintf('%d pockets left', count($pockets)), 'none left',
+            Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Warn, $pockets === 0 ? 'a rim left' : sprintf('%d pockets left', $pockets), 'none left',
             sprintf('Of %s %s.', $layer->called(), implode(', and ', $what)),
         )->about($layer->id)->at(array_filter([$subject->reach($layer->id)]))->mendedBy(...array_filter([
             $rim === null ? null : Mend::by('Take its edge in a little', new AddEffect($layer->id, Lines::of('edge', ['choke' => 0.012, 'fringe' => 0.02]), first: false)),

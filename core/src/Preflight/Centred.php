@@ -17,26 +17,32 @@ final class Centred implements MendsOnSheet
 
     private const MEANT = 0.5;
 
+    /** Pixels to the inch that are looked at, or more. */
+    private const LOOK = 100.0;
+
     /** Of the sheet's width: a small print to one side is meant to be there. */
     private const WIDE = 0.4;
 
     public function picture(PictureSubject $subject): array
     {
-        $box = $subject->picture->alpha()->isMore(12.0)->settled()->inkBox();
+        $every = max(1, (int) floor($subject->ppi / self::LOOK));
+        $ppi = $subject->ppi / $every;
+        $picture = $subject->picture->subsampled($every)->settled();
+        $box = $picture->alpha()->isMore(12.0)->settled()->inkBox();
         if ($box === null) {
             return [];
         }
         $width = $subject->picture->width() / $subject->ppi;
-        $off = ($box[0] + $box[2] / 2) / $subject->ppi - $width / 2;
-        $weight = self::weight($subject->picture) / $subject->ppi - $width / 2;
-        $isOff = abs($off) > self::SEEN && abs($off) < self::MEANT && self::WIDE * $width < $box[2] / $subject->ppi;
+        $off = ($box[0] + $box[2] / 2) / $ppi - $width / 2;
+        $weight = self::weight($picture) / $ppi - $width / 2;
+        $isOff = abs($off) > self::SEEN && abs($off) < self::MEANT && self::WIDE * $width < $box[2] / $ppi;
 
         return [Finding::of(
             Group::Composition, 'centre', 'Centre', $isOff ? Verdict::Warn : Verdict::Pass, sprintf('%.2f in off', abs($off)), sprintf('%.2f in', self::SEEN),
             $isOff
                 ? sprintf('The design as a whole hangs %.2f in to the %s of the middle; its weight lies %.2f in to the %s.', abs($off), $off > 0 ? 'right' : 'left', abs($weight), $weight > 0 ? 'right' : 'left')
                 : sprintf('The ink\'s box hangs %.2f in from the middle of the sheet, its weight %.2f in to the %s.', abs($off), abs($weight), $weight > 0 ? 'right' : 'left'),
-        )->at($isOff ? [new Box($box[0] / $subject->ppi, $box[1] / $subject->ppi, ($box[0] + $box[2]) / $subject->ppi, ($box[1] + $box[3]) / $subject->ppi)] : [])];
+        )->at($isOff ? [new Box($box[0] / $ppi, $box[1] / $ppi, ($box[0] + $box[2]) / $ppi, ($box[1] + $box[3]) / $ppi)] : [])];
     }
 
     public function onSheet(Finding $finding, SheetSubject $subject): Finding

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Role;
 use TallCrow\Colour\Contrast;
 use TallCrow\Colour\Srgb;
 use TallCrow\Edit\AddEffect;
@@ -35,20 +34,19 @@ final class Covered implements ChecksSheet
     public function sheet(SheetSubject $subject): array
     {
         $frame = Frame::sheet($subject->artwork->sheet, self::PPI);
-        $compositor = $subject->compositor();
+        $top = $subject->topmost($frame);
         $findings = [];
-        foreach ($subject->seen($frame) as $id => $seen) {
+        foreach (array_reverse($top->counted(), true) as $id => $area) {
             $layer = $subject->artwork->layer($id);
-            $piece = $layer === null ? null : $compositor->piece($layer->withRole(Role::ink()), $frame);
-            $all = $piece === null ? 0.0 : $piece->image->alpha()->isMore(127.0)->area();
-            if ($layer === null || $piece === null || $all < self::LEAST * self::PPI ** 2) {
+            $all = $top->whole[$id];
+            if ($layer === null || $all < self::LEAST * self::PPI ** 2) {
                 continue;
             }
-            $share = $seen->area() / $all;
+            $share = $area / $all;
             $finding = match (true) {
                 self::isTwice($layer, $subject) => null,
                 $share < ($layer->isWords() ? self::WORDS : self::PIECE) => self::hidden($layer, $share, $subject),
-                $layer->isWords() => self::sunk($layer, $seen, $subject),
+                $layer->isWords() => self::sunk($layer, $top->seen($id), $subject),
                 default => null,
             };
             if ($finding !== null) {

@@ -31,6 +31,9 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
     /** Inches of bare cloth about a scrap. */
     private const APART = 0.02;
 
+    /** Blocks that a scrap touches at most, wherever it lies among them. */
+    private const BLOCKS = 9;
+
     /** From this ppi on the picture is fine enough by itself. */
     private const FINE_PPI = 250.0;
 
@@ -106,24 +109,40 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
      */
     private static function scraps(Image $mask, float $ppi): array
     {
-        $apart = 2 * max(1, (int) round(self::APART * $ppi)) + 1;
-        [$regions, $count] = Morphology::regions(Morphology::grown($mask, $apart)->settled());
+        // What lies within a block of its neighbours is one heap: told apart in blocks, counted in pixels.
+        $block = max(1, (int) floor(self::APART * $ppi / 1.5));
+        [$wide, $high] = [$block * (int) ceil($mask->width() / $block), $block * (int) ceil($mask->height() / $block)];
+        $blocks = $mask->embed(0, 0, $wide, $high)->shrunk($block)->isMore(0.0)->settled();
+        [$regions, $count] = Morphology::regions(Morphology::grown($blocks)->settled());
         if ($count > self::MOST_REGIONS) {
             return [0, Image::empty($mask->width(), $mask->height(), 1)];
         }
         $numbers = $regions->asNumbers()->settled();
+        $few = self::ofSize(Histogram::ofShorts($blocks->chosen($numbers, $numbers->linearShort(0.0, 0.0))->settled()), self::BLOCKS);
+        if ($few === []) {
+            return [0, Image::empty($mask->width(), $mask->height(), 1)];
+        }
+        $numbers = $numbers->zoomed($block)->crop(0, 0, $mask->width(), $mask->height())->settled();
         $sizes = Histogram::ofShorts($mask->chosen($numbers, $numbers->linearShort(0.0, 0.0))->settled());
         $most = max(1.0, (self::SCRAP * $ppi) ** 2);
         $table = str_repeat("\0", 65536);
-        $found = 0;
-        foreach ($sizes as $number => $size) {
-            if ($number > 0 && $size > 0 && $size <= $most) {
-                $table[$number] = "\xff";
-                $found++;
-            }
+        $found = array_intersect($few, self::ofSize($sizes, $most));
+        foreach ($found as $number) {
+            $table[$number] = "\xff";
         }
 
-        return [$found, Lookup::shortsToBytes($numbers, $table)->both($mask)->settled()];
+        return [count($found), Lookup::shortsToBytes($numbers, $table)->both($mask)->settled()];
+    }
+
+    /**
+     * Regions that are there and no larger.
+     *
+     * @param  list<int>  $sizes  by number; 0 is no region
+     * @return list<int>
+     */
+    private static function ofSize(array $sizes, float $most): array
+    {
+        return array_keys(array_filter($sizes, fn (int $size, int $number): bool => $number > 0 && $size > 0 && $size <= $most, ARRAY_FILTER_USE_BOTH));
     }
 
     /**
@@ -135,7 +154,12 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
     private static function fine(Image $alpha, float $width, float $ppi): array
     {
         $side = max(3, (int) ceil($width * $ppi));
-        $lost = self::opened($alpha->isMore(self::INK)->settled(), $side, $ppi);
+        $lost = self::lost($alpha->isMore(self::INK)->settled(), $side);
+        // Little in all: no need to ask how long each stretch of it is.
+        if ($lost->area() / max(1.0, $side * 0.6) / $ppi <= self::LONG) {
+            return [0.0, $lost];
+        }
+        $lost = self::long($lost, self::STRETCH * $ppi * max(1.0, $side * 0.5));
         $long = $lost->area() / max(1.0, $side * 0.6) / $ppi;
         if ($long <= self::LONG || $ppi > self::FINE_PPI) {
             return [$long, $lost];
@@ -164,10 +188,13 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
     /** Stretches that a square of that side takes away. */
     private static function opened(Image $mask, int $side, float $ppi): Image
     {
-        $opened = Morphology::opened($mask, $side);
+        return self::long(self::lost($mask, $side), self::STRETCH * $ppi * max(1.0, $side * 0.5));
+    }
 
+    private static function lost(Image $mask, int $side): Image
+    {
         // Corners lose little; a line loses all, and stands apart from what is left by more than a pixel.
-        return self::long($mask->both(Morphology::grown($opened, 3)->inverted())->settled(), self::STRETCH * $ppi * max(1.0, $side * 0.5));
+        return $mask->both(Morphology::grown(Morphology::opened($mask, $side), 3)->inverted())->settled();
     }
 
     /** Stretches of so many pixels and more: the ends of wedges and corners are short. */

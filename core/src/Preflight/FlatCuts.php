@@ -53,17 +53,13 @@ final class FlatCuts implements ChecksSheet
         }
         try {
             $picture = $subject->shelf->picture($art->file);
-            $drawn = $picture->isVector() ? null : $subject->upright($layer, self::LOOK);
+            $rim = $picture->isVector() ? null : $subject->rim($layer, self::LOOK);
         } catch (AssetUnusable) {
             return [];
         }
-        if ($drawn === null) {
-            return [];
-        }
-        $rim = Rim::of($drawn->crop(1, 1, $drawn->width() - 2, $drawn->height() - 2));
 
         // What fills its rectangle all round is told elsewhere.
-        return $rim->isCut() ? [] : $rim->cutSides();
+        return $rim === null || $rim->isCut() ? [] : $rim->cutSides();
     }
 
     /** Whether the cut lies at the sheet's edge, under another piece, or on one that goes on beyond it. */

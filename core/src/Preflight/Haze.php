@@ -43,16 +43,19 @@ final class Haze implements MendsOnSheet
 
     private const PARTS = 6;
 
+    /** @var ?\WeakMap<Image, Image> what was found of pictures that are still looked at */
+    private ?\WeakMap $known = null;
+
     public function picture(PictureSubject $subject): array
     {
-        $haze = self::of($subject->picture);
+        $haze = $this->of($subject->picture);
 
         return [self::finding($subject, self::share($haze, $subject->picture), $haze, '')];
     }
 
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
-        $haze = self::of($subject->picture->picture);
+        $haze = $this->of($subject->picture->picture);
         $share = self::share($haze, $subject->picture->picture);
         if ($subject->picture->ppi < self::PRINT) {
             $share = $this->ofPrint($share, $haze, $subject);
@@ -79,11 +82,23 @@ final class Haze implements MendsOnSheet
         )->at($clean ? [] : $subject->where($haze));
     }
 
-    private static function of(Image $picture): Image
+    private function of(Image $picture): Image
+    {
+        $this->known ??= new \WeakMap;
+
+        return $this->known[$picture] ??= self::solid($picture);
+    }
+
+    private static function solid(Image $picture): Image
+    {
+        return Morphology::worn(self::partial($picture))->settled();
+    }
+
+    private static function partial(Image $picture): Image
     {
         $alpha = $picture->alpha();
 
-        return Morphology::eroded($alpha)->isMore(self::CLEAR)->both(Morphology::dilated($alpha)->isLess(self::FULL))->settled();
+        return $alpha->isMore(self::CLEAR)->both($alpha->isLess(self::FULL))->settled();
     }
 
     private static function share(Image $haze, Image $picture): float
@@ -100,7 +115,7 @@ final class Haze implements MendsOnSheet
     private function ofPrint(float $share, Image $haze, SheetSubject $subject): float
     {
         $alpha = $subject->picture->picture->alpha();
-        $partial = $alpha->isMore(self::CLEAR)->both($alpha->isLess(self::FULL))->settled();
+        $partial = self::partial($subject->picture->picture);
         if ($partial->mean() <= 0.0) {
             return 0.0;
         }
@@ -119,7 +134,7 @@ final class Haze implements MendsOnSheet
             }
             $part = $subject->renderer->picture($subject->artwork, new Frame($coarse * $finer, $left * $finer, $top * $finer, $width * $finer, $height * $finer), fn (LayerTrouble $trouble): null => null)->settled();
             $shown += $haze->crop($left, $top, $width, $height)->area();
-            $inPrint += self::of($part)->area() / $finer ** 2;
+            $inPrint += self::solid($part)->area() / $finer ** 2;
             $printed += $partial->crop($left, $top, $width, $height)->area();
         }
         $ink = max(1.0, $alpha->isMore(self::CLEAR)->area());

@@ -17,6 +17,8 @@ final readonly class Method
         public float $xHeight,
         /** Whether cloth shows through and there is no white ink. */
         public bool $needsLightCloth,
+        /** Finest dot of a halftone. */
+        public float $dot,
         /** Square inches of one solid area from which on it feels like a plate; null where that does not matter. */
         public ?float $solid,
     ) {}
@@ -24,9 +26,9 @@ final readonly class Method
     public static function of(PrintMethod $method): self
     {
         return match ($method) {
-            PrintMethod::DirectToGarment => new self(0.014, 0.014, 0.05, false, null),
-            PrintMethod::Transfer => new self(0.02, 0.014, 0.06, false, 60.0),
-            PrintMethod::Sublimation => new self(0.01, 0.01, 0.04, true, null),
+            PrintMethod::DirectToGarment => new self(0.014, 0.014, 0.05, false, 0.008, null),
+            PrintMethod::Transfer => new self(0.02, 0.014, 0.06, false, 0.012, 60.0),
+            PrintMethod::Sublimation => new self(0.01, 0.01, 0.04, true, 0.006, null),
         };
     }
 }

@@ -20,16 +20,19 @@ use TallCrow\Render\Renderer;
 /** Runs every check. */
 final class Preflight
 {
-    /** Fine enough to tell a rim from haze, coarse enough to keep up with a seller at work. */
+    /** Fine enough to tell a rim from haze. */
     public const PPI = 150.0;
+
+    /** Fine enough for all but the checks that look closely, coarse enough to keep up with a seller at work. */
+    public const AT_WORK = 100.0;
 
     /** @return list<ChecksPicture|ChecksSheet> in the order in which their findings are told */
     public static function checks(): array
     {
         return [
             new NothingThere, new FileSize, new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundOfFile, new BackgroundLeft, new Haze, new VanishingInk,
-            new WearShare, new WornWords, new FineDetail, new SmallWords, new Spelling, new MethodFits,
-            new Centred, new NearlyAligned, new LineOrder, new VisualWeight, new FlatCuts, new Covered, new Unevenness,
+            new WearShare, new WornWords, new FineDetail, new HalftoneDots, new SmallWords, new Thumbnail, new Spelling, new MethodFits, new Gamut, new InkCount,
+            new Centred, new NearlyAligned, new LineOrder, new VisualWeight, new FlatCuts, new Covered, new Collisions, new Unevenness,
         ];
     }
 
@@ -37,21 +40,22 @@ final class Preflight
      * @param  ?PrintArea  $area  what the house asks for, if it is known
      * @param  ?Image  $printed  the finished picture at the sheet's own ppi, if it is there already
      * @param  bool  $closely  with the checks that take their time
+     * @param  list<string>  $words  in small letters: names and the like that are spelt so
      */
-    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true): Report
+    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true, array $words = []): Report
     {
         $troubles = [];
         $note = function (LayerTrouble $trouble) use (&$troubles): void {
             $troubles[$trouble->layer] = $trouble;
         };
-        $ppi = $printed === null ? min(self::PPI, $artwork->sheet->ppi->value) : $artwork->sheet->ppi->value;
+        $ppi = $printed === null ? min($closely ? self::PPI : self::AT_WORK, $artwork->sheet->ppi->value) : $artwork->sheet->ppi->value;
         $picture = $printed ?? $renderer->picture($artwork, Frame::sheet($artwork->sheet, $ppi), $note)->settled();
         foreach (array_keys($troubles) as $id) {
             $layer = $artwork->layer($id);
             $artwork = $layer === null ? $artwork : $artwork->withLayer($id, $layer->withOn(false));
         }
         $seen = new PictureSubject($picture, $ppi, $artwork->brief->garments, $artwork->brief->rule, $artwork->sheet->area());
-        $sheet = new SheetSubject($artwork, $renderer, $shelf, $area ?? $artwork->sheet->area(), $seen);
+        $sheet = new SheetSubject($artwork, $renderer, $shelf, $area ?? $artwork->sheet->area(), $seen, $words);
 
         $findings = [
             ...array_map(self::trouble(...), array_values($troubles)),

@@ -12,6 +12,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\Shelf;
+use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Effect\Retouches;
 use TallCrow\Geometry\Box;
@@ -20,12 +21,13 @@ use TallCrow\Raster\Image;
 use TallCrow\Render\Compositor;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Render\Piece;
 use TallCrow\Render\Renderer;
 
 /** A sheet that is checked, every line of which can be drawn, with the picture that came of it. */
 final class SheetSubject
 {
-    /** @var array<string, array<string, Image>> what was found of each frame */
+    /** @var array<string, Topmost> by frame */
     private array $known = [];
 
     /** @var array<string, Standing> by cloth */
@@ -33,6 +35,9 @@ final class SheetSubject
 
     /** @var array<int, Image> by ppi */
     private array $samples = [];
+
+    /** @var array<int, Image> by ppi */
+    private array $bare = [];
 
     /** @var array<int, ColourKeys> by ppi */
     private array $colours = [];
@@ -44,6 +49,8 @@ final class SheetSubject
         /** What the house asks for; where that is not known, the sheet's own. */
         public readonly PrintArea $area,
         public readonly PictureSubject $picture,
+        /** @var list<string> words that are spelt so, in small letters */
+        public readonly array $words = [],
     ) {}
 
     public function reach(string $id): ?Box
@@ -53,20 +60,16 @@ final class SheetSubject
         return $layer === null ? null : $this->renderer->placer->reach($layer);
     }
 
-    /**
-     * Where each layer of the sheet is seen: its own ink, less what lies over it. One band over the whole frame, the topmost first.
-     *
-     * @return array<string, Image>
-     */
-    public function seen(Frame $frame): array
+    /** Which layer of the sheet is seen where: its own ink, less what lies over it. */
+    public function topmost(Frame $frame): Topmost
     {
-        return $this->known[$frame->key()] ??= $this->looked($frame);
+        return $this->known[$frame->key()] ??= Topmost::of($this->artwork->layers, $frame, $this->piece(...));
     }
 
     /** What stands out of the finished picture on a cloth, looked at in so many pixels to the inch. */
     public function standing(Garment $garment, float $ppi): Standing
     {
-        return $this->standing["{$garment->colour->toHex()} $ppi"] ??= Standing::of($this->sampled($ppi), $this->keys($ppi), $garment);
+        return $this->standing["{$garment->colour->toHex()} $ppi"] ??= Standing::of($this->sampled($ppi), $this->keys($ppi), $garment, $this->bare[(int) $ppi] ??= Standing::bareOf($this->sampled($ppi)));
     }
 
     /** The finished picture, every so many of its pixels. */
@@ -75,28 +78,25 @@ final class SheetSubject
         return $this->samples[(int) $ppi] ??= $this->picture->picture->subsampled(max(1, (int) round($this->picture->ppi / $ppi)))->settled();
     }
 
-    private function keys(float $ppi): ColourKeys
+    /** The colours of that. */
+    public function keys(float $ppi): ColourKeys
     {
         return $this->colours[(int) $ppi] ??= ColourKeys::of($this->sampled($ppi));
     }
 
-    /** @return array<string, Image> */
-    private function looked(Frame $frame): array
+    /** A top layer's ink over the sheet, knockouts or not: points of the one that was drawn already, where the window is so many times coarser. */
+    public function piece(Layer $layer, Frame $frame): ?Piece
     {
-        $compositor = $this->compositor();
-        $covered = Image::empty($frame->width, $frame->height, 1);
-        $seen = [];
-        foreach (array_reverse($this->artwork->layers) as $layer) {
-            $piece = $layer->on && $layer->role->prints() ? $compositor->piece($layer->withRole(Role::ink()), $frame) : null;
-            if ($piece === null) {
-                continue;
-            }
-            $own = $piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->isMore(127.0)->settled();
-            $seen[$layer->id] = $own->both($covered->inverted())->settled();
-            $covered = $covered->either($own)->settled();
+        if (! $layer->on || ! $layer->role->prints()) {
+            return null;
+        }
+        $own = Frame::sheet($this->artwork->sheet, $this->picture->ppi);
+        $every = (int) round($this->picture->ppi / $frame->ppi);
+        if ($every < 2 || $own->coarser($every) != $frame) {
+            return $this->compositor()->piece($layer->withRole(Role::ink()), $frame);
         }
 
-        return $seen;
+        return $this->compositor()->piece($layer->withRole(Role::ink()), $own)?->glimpsed($every);
     }
 
     /**
@@ -118,6 +118,27 @@ final class SheetSubject
         $piece = $this->compositor()->piece($own, $frame);
 
         return $piece === null ? null : $piece->image->embed($piece->frame->left, $piece->frame->top, $frame->width, $frame->height)->settled();
+    }
+
+    /** The rim of a piece of art as it lies upright; null where none of it is drawn. Kept: a move changes nothing of it. */
+    public function rim(Layer $layer, float $side): ?Rim
+    {
+        $kept = $this->renderer->found('rim '.sha1_file(__DIR__.'/Rim.php').$side.$this->uprightKey($layer), function () use ($layer, $side): string {
+            $drawn = $this->upright($layer, $side);
+
+            return serialize($drawn === null ? null : Rim::of($drawn->crop(1, 1, $drawn->width() - 2, $drawn->height() - 2)));
+        });
+        $rim = unserialize($kept, ['allowed_classes' => [Rim::class, Srgb::class]]);
+
+        return $rim instanceof Rim ? $rim : null;
+    }
+
+    /** All that a piece of art looks like as it lies upright. */
+    public function uprightKey(Layer $layer): string
+    {
+        $placing = $this->renderer->placer->place($layer);
+
+        return serialize([$layer->source, $layer->effects, $layer->masks, $placing?->width, $placing?->height, array_map($this->shelf->fingerprint(...), $layer->files())]);
     }
 
     public function compositor(): Compositor

@@ -16,17 +16,11 @@ use TallCrow\Type\MissingGlyphs;
 /** Words too small to print: the height of their small letters and the thickness of their strokes against what the method holds. */
 final class SmallWords implements ChecksSheet
 {
-    /** Pixels of the width of a listing's picture, and of a letter that still reads there (our choice). */
-    private const THUMBNAIL = 200.0;
-
-    private const READS = 6.0;
-
     public function sheet(SheetSubject $subject): array
     {
         $method = Method::of($subject->artwork->brief->method);
         $small = [];
-        $words = $read = 0;
-        $width = $subject->artwork->sheet->box()->width();
+        $words = 0;
         foreach ($subject->artwork->everyLayer() as $layer) {
             $measured = $layer->on && $layer->role->prints() && $layer->isWords() ? self::measured($layer, $subject) : null;
             if ($measured === null) {
@@ -34,7 +28,6 @@ final class SmallWords implements ChecksSheet
             }
             [$height, $stroke, $box] = $measured;
             $words++;
-            $read += $height * self::THUMBNAIL / max(0.1, $width) >= self::READS ? 1 : 0;
             if ($height < $method->xHeight || $stroke < $method->line) {
                 $small[] = [$layer, $height, $stroke, $box, max($method->xHeight / max(1e-6, $height), $method->line / max(1e-6, $stroke))];
             }
@@ -42,13 +35,12 @@ final class SmallWords implements ChecksSheet
         if ($words === 0) {
             return [];
         }
-        $thumb = sprintf(' In a listing %d px wide %d of %d lines of words still read.', self::THUMBNAIL, $read, $words);
         $named = implode(', ', array_map(fn (array $one): string => $one[0]->called(), $small));
 
         return [Finding::of(
             Group::Detail, 'small', 'Small words', $small === [] ? Verdict::Pass : Verdict::Fail,
             $small === [] ? 'large enough' : sprintf('%.2f in · %.3f in', $small[0][1], $small[0][2]), sprintf('%.2f in · %.3f in', $method->xHeight, $method->line),
-            ($small === [] ? 'Every word is large enough to print.' : sprintf('%s: small letters of %.2f in with strokes of %.3f in are under what this method holds.', $named, $small[0][1], $small[0][2])).$thumb,
+            $small === [] ? 'Every word is large enough to print.' : sprintf('%s: small letters of %.2f in with strokes of %.3f in are under what this method holds.', $named, $small[0][1], $small[0][2]),
         )->about(...array_map(fn (array $one): string => $one[0]->id, $small))->at(array_map(fn (array $one): Box => $one[3], $small))->mendedBy(...array_map(
             fn (array $one): Mend => Mend::by(sprintf('Set %s %d %% larger', $one[0]->called(), (int) ceil(($one[4] - 1) * 100 + 1)), new Scale([$one[0]->id], round($one[4] * 1.01, 3))),
             array_slice($small, 0, 3),
@@ -56,7 +48,7 @@ final class SmallWords implements ChecksSheet
     }
 
     /** @return array{float, float, Box}|null height of small letters and thickness of strokes in inches, and where they stand */
-    private static function measured(Layer $layer, SheetSubject $subject): ?array
+    public static function measured(Layer $layer, SheetSubject $subject): ?array
     {
         try {
             $letters = $subject->renderer->placer->place($layer)->letters ?? [];

@@ -35,6 +35,7 @@ final class Spelling implements ChecksSheet
             return [];
         }
         [$language, $unknown] = self::best(array_map(strval(...), array_keys($words)), $languages);
+        $unknown = array_filter($unknown, fn (string $word): bool => ! in_array(mb_strtolower($word), $subject->words, true), ARRAY_FILTER_USE_KEY);
         if ($unknown === []) {
             return [Finding::of(Group::Detail, 'spelling', 'Spelling', Verdict::Pass, sprintf('%d words', count($words)), 'all known', sprintf('Every word is in the %s dictionary.', Dictionary::LANGUAGES[$language] ?? $language))];
         }

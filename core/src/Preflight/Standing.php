@@ -53,7 +53,8 @@ final readonly class Standing
      */
     private function __construct(public Image $ink, public Image $lost) {}
 
-    public static function of(Image $picture, ColourKeys $keys, Garment $garment): self
+    /** @param  Image  $bare  one band, 255 where cloth is seen: bareOf() the picture */
+    public static function of(Image $picture, ColourKeys $keys, Garment $garment, Image $bare): self
     {
         $ink = $picture->alpha()->isMore(127.0)->settled();
         $cloth = $garment->colour->toLab();
@@ -63,7 +64,12 @@ final readonly class Standing
             return new self($ink, $like);
         }
 
-        return new self($ink, self::exposed($like, $ink->both($like->inverted())->settled(), self::filled($ink)->inverted()->settled()));
+        return new self($ink, self::exposed($like, $ink->both($like->inverted())->settled(), $bare));
+    }
+
+    public static function bareOf(Image $picture): Image
+    {
+        return self::filled($picture->alpha()->isMore(127.0)->settled())->inverted()->settled();
     }
 
     public static function isLost(Srgb $ink, Srgb $cloth): bool

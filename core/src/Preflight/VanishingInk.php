@@ -49,8 +49,9 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         $every = max(1, (int) round($subject->ppi / self::GRID));
         $sampled = $subject->picture->subsampled($every)->settled();
         $keys = ColourKeys::of($sampled);
+        $bare = Standing::bareOf($sampled);
 
-        return array_map(fn (Garment $garment): Finding => self::finding($garment, Standing::of($sampled, $keys, $garment), $subject->ppi / $every), $subject->garments);
+        return array_map(fn (Garment $garment): Finding => self::finding($garment, Standing::of($sampled, $keys, $garment, $bare), $subject->ppi / $every), $subject->garments);
     }
 
     public function sheet(SheetSubject $subject): array
@@ -104,26 +105,25 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         if ($standing->lost->mean() <= 0.0) {
             return [];
         }
+        $top = $subject->topmost($frame);
+        if (! $top->fits($standing->lost)) {
+            return [];
+        }
+        [$seen, $gone, $inked] = [$top->counted(), $top->counted($standing->lost), $top->counted($standing->ink)];
+        $all = $standing->ink->area();
         $lost = [];
-        foreach ($subject->seen($frame) as $id => $seen) {
+        foreach ($seen as $id => $area) {
             $layer = $subject->artwork->layer($id);
-            $area = $seen->area() / self::GRID ** 2;
-            if ($layer === null || $area < self::LEAST || ! self::fits($seen, $standing->lost)) {
+            if ($layer === null || $area < self::LEAST * self::GRID ** 2) {
                 continue;
             }
-            $share = $seen->both($standing->lost)->area() / max(1.0, $seen->both($standing->ink)->area());
-            $matters = $layer->isWords() || $area * self::GRID ** 2 > self::MATTERS * $standing->ink->area();
-            if ($matters && $share > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST)) {
+            $matters = $layer->isWords() || $area > self::MATTERS * $all;
+            if ($matters && $gone[$id] / max(1, $inked[$id]) > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST)) {
                 $lost[] = [$layer, $subject->renderer->placer->box($layer) ?? $subject->artwork->sheet->box()];
             }
         }
 
-        return $lost;
-    }
-
-    private static function fits(Image $one, Image $other): bool
-    {
-        return $one->width() === $other->width() && $one->height() === $other->height();
+        return array_reverse($lost);
     }
 
     /**

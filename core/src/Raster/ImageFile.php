@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
+use TallCrow\Colour\Srgb;
+
 /** Pictures in files and from markup. */
 final class ImageFile
 {
@@ -41,6 +43,14 @@ final class ImageFile
     public static function png(Image $image, int $compression = 1): string
     {
         return self::buffer($image, 'pngsave_buffer', ['compression' => $compression, 'strip' => true]);
+    }
+
+    /** Laid on a colour, for where a picture may have no alpha. */
+    public static function jpegOn(Image $image, Srgb $ground, int $quality = 88): string
+    {
+        $flat = $image->operation('flatten', [], ['background' => Boxed::doubles([$ground->red, $ground->green, $ground->blue])]);
+
+        return self::buffer($flat, 'jpegsave_buffer', ['Q' => $quality, 'strip' => true]);
     }
 
     /** The library's own uncompressed file, which is mapped and not read when opened. */

@@ -25,11 +25,13 @@ final readonly class FolderPictures implements Pictures
     /**
      * @param  int  $mostBytes  that the folder may hold
      * @param  ?string  $code  fingerprint of the code that draws; DrawingCode's unless given
+     * @param  ?Pictures  $materials  where materials are kept, if not in this folder
      */
     public function __construct(
         public string $folder,
         private int $mostBytes = 1_500_000_000,
         ?string $code = null,
+        private ?Pictures $materials = null,
     ) {
         if (! is_dir($this->folder)) {
             @mkdir($this->folder, 0o700, true);
@@ -84,6 +86,11 @@ final readonly class FolderPictures implements Pictures
         $this->used($file);
 
         return ImageFile::mapped($file);
+    }
+
+    public function material(string $key, callable $make): Image
+    {
+        return $this->materials === null ? $this->image($key, $make) : $this->materials->material($key, $make);
     }
 
     public function text(string $key, callable $make): string

@@ -22,6 +22,9 @@ final class NoPictures implements Pictures
     /** @var array<string, string> */
     private array $texts = [];
 
+    /** @param  ?Pictures  $materials  where materials are kept nonetheless */
+    public function __construct(private readonly ?Pictures $materials = null) {}
+
     public function piece(string $key, Frame $frame, callable $make): ?Piece
     {
         $piece = $make();
@@ -37,6 +40,11 @@ final class NoPictures implements Pictures
     public function image(string $key, callable $make): Image
     {
         return $this->images[$key] ??= $make()->settled();
+    }
+
+    public function material(string $key, callable $make): Image
+    {
+        return $this->materials === null ? $this->image($key, $make) : $this->images[$key] ??= $this->materials->material($key, $make);
     }
 
     public function text(string $key, callable $make): string

@@ -43,7 +43,7 @@ final readonly class PatternPainter
         $scale = max(1, round($paint->scale * self::SCALES)) / self::SCALES;
         $across = Patchwork::across($scale);
         $key = sprintf('%s %d %d %s', $kind, $paint->seed, $across, implode(' ', array_map(fn (Srgb $colour): string => $colour->toHex(), $colours)));
-        $whole = $this->pictures->image("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours), $across));
+        $whole = $this->pictures->material("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours), $across));
         $side = max(1, (int) round($whole->width() * $scale * $window->ppi / Paper::PPI));
         $tile = $side === $whole->width() ? $whole : $this->pictures->image("tile $key $side", fn (): Image => self::sized($whole, $side));
         // Each letter of its own looks through at another place.

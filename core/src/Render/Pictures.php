@@ -15,6 +15,13 @@ interface Pictures
     /** @param  callable(): Image  $make */
     public function image(string $key, callable $make): Image;
 
+    /**
+     * What hangs on no sheet and no shelf: a field of wear, a paper. It may be kept longer, and for all sheets.
+     *
+     * @param  callable(): Image  $make
+     */
+    public function material(string $key, callable $make): Image;
+
     /** @param  callable(): string  $make */
     public function text(string $key, callable $make): string;
 }

@@ -22,9 +22,21 @@ final class Renderer
         Shelf $shelf,
         private readonly Pictures $pictures = new NoPictures,
     ) {
+        $shelf = new UnpackedShelf($shelf, $pictures);
         $this->placer = new Placer($shelf, $pictures);
         $this->wear = new WearPainter($shelf, $pictures);
         $this->painter = new LayerPainter($shelf, $this->placer, $pictures, $this->wear);
+    }
+
+    /**
+     * What was found out of a picture, kept as text beside what was drawn.
+     *
+     * @param  string  $key  all that it depends on besides the code that draws
+     * @param  callable(): string  $find
+     */
+    public function found(string $key, callable $find): string
+    {
+        return $this->pictures->text($key, $find);
     }
 
     /**

@@ -24,6 +24,11 @@ final readonly class WatchedPictures implements Pictures
         return $this->pictures->image($key, fn (): Image => $this->watch->during($key, $make));
     }
 
+    public function material(string $key, callable $make): Image
+    {
+        return $this->pictures->material($key, fn (): Image => $this->watch->during($key, $make));
+    }
+
     public function text(string $key, callable $make): string
     {
         return $this->pictures->text($key, fn (): string => $this->watch->during($key, $make));

@@ -184,13 +184,9 @@ final readonly class WearPainter
 
     private function field(Wear $wear): Image
     {
-        return $this->pictures->image('field '.$this->origin($wear), function () use ($wear): Image {
-            if ($wear->texture === Catalogue::PICTURE) {
-                return MarksOfPicture::field($this->shelf->picture($wear->file)->pixels());
-            }
-
-            return Catalogue::field($wear->texture, $wear->seed, $wear->scale);
-        });
+        return $wear->texture === Catalogue::PICTURE
+            ? $this->pictures->image('field '.$this->origin($wear), fn (): Image => MarksOfPicture::field($this->shelf->picture($wear->file)->pixels()))
+            : $this->pictures->material('field '.$this->origin($wear), fn (): Image => Catalogue::field($wear->texture, $wear->seed, $wear->scale));
     }
 
     private function sized(Wear $wear): Image

@@ -156,6 +156,11 @@ it('measures a sheet without drawing a pixel of its pictures', function (): void
             return $make();
         }
 
+        public function material(string $key, callable $make): Image
+        {
+            return $this->image($key, $make);
+        }
+
         public function text(string $key, callable $make): string
         {
             return $make();

@@ -11,6 +11,7 @@ use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Group;
+use TallCrow\Preflight\HalftoneDots;
 use TallCrow\Preflight\Haze;
 use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\PictureSubject;
@@ -19,6 +20,7 @@ use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\SoftProof;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
@@ -109,3 +111,19 @@ it('finds what is off by more than is not seen and less than is meant', function
     'not seen' => [0.005, false], 'just seen' => [0.0075, true], 'most that is chance' => [0.088, true], 'least that is meant' => [0.095, false],
     'not seen, to the left' => [-0.005, false], 'just seen, to the left' => [-0.0075, true], 'meant, to the left' => [-0.095, false],
 ]);
+
+it('sees glaring colours fade in process inks, and leaves earth and grey alone', function (): void {
+    $off = fn (string ...$hex): array => array_map(fn (Srgb $colour, Srgb $printed): float => $colour->toLab()->difference($printed->toLab()), $colours = array_map(Srgb::hex(...), array_values($hex)), SoftProof::of($colours));
+    // Primaries of sRGB lie beyond the inks of coated paper, greens and blues by most; neutrals and earth within (common knowledge of prepress, from memory).
+    [$green, $blue] = $off('#00ff00', '#0000ff');
+    [$bone, $rust, $grey, $white] = $off('#f3ead7', '#b04a2c', '#808080', '#ffffff');
+    expect($green)->toBeGreaterThan(12)->and($blue)->toBeGreaterThan(12)
+        ->and(max($bone, $rust, $grey, $white))->toBeLessThan(3.0)
+        ->and(SoftProof::of([]))->toBe([]);
+});
+
+it('finds the lightest tone of a screen by the area of a round dot', function (): void {
+    // At 50 lines a dot of 0.01 in fills π / 4 · 0.5² of its cell: 19.6 %.
+    expect(HalftoneDots::smallest(50.0, 0.01))->toEqualWithDelta(0.19635, 1e-5)
+        ->and(HalftoneDots::smallest(25.0, 0.01))->toEqualWithDelta(0.19635 / 4, 1e-5);
+});

@@ -115,6 +115,17 @@ $case('plate-transfer', 'a transfer of one solid plate', ['sheet' => ['sheet' =>
 
 $case('tiles-transfer', 'a transfer of four hundred small tiles: it bends between them', ['sheet' => ['sheet' => ['width' => 3600, 'height' => 3600, 'ppi' => 300]] + $sheet([['id' => 'g', 'source' => ['kind' => 'shape', 'shape' => 'rectangle'], 'placement' => $place(6, 6, 11, 11), 'effects' => [['kind' => 'paper', 'paper' => 'squared', 'scale' => 1]], 'masks' => [['kind' => 'picture', 'file' => 'tiles.png']]]], more: ['method' => 'transfer'])['sheet']], [], ['solid']);
 
+// Colours, dots, letters, listings.
+$case('neon', 'glaring green and blue that process inks do not hold', $sheet([$words('a', 'KITE', $place(3, 2, 5), [$fill('#00ff2a')]), $words('b', 'POOL', $place(3, 4.4, 5), [$fill('#1000ff')])]), ['gamut'], ['vanish']);
+$case('earth', 'earth colours that they hold', $sheet([$words('a', 'KITE', $place(3, 2, 5), [$fill('#b04a2c')]), $words('b', 'POOL', $place(3, 4.4, 5), [$fill('#d9a441')])]), [], ['gamut', 'thumbnail', 'collide']);
+$case('fine-screen', 'a transfer screened at 70 lines', $sheet([$shape('p', 'rectangle', $place(3, 3, 4, 3), [$fill($bone), ['kind' => 'halftone', 'lpi' => 70]], ['masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.8, 'height' => 0.8, 'feather' => 0.5]]])], more: ['method' => 'transfer']), ['dots'], []);
+$case('usual-screen', 'a print screened at 45 lines', $sheet([$shape('p', 'rectangle', $place(3, 3, 4, 3), [$fill($bone), ['kind' => 'halftone', 'lpi' => 45]], ['masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.8, 'height' => 0.8, 'feather' => 0.5]]])]), [], ['dots', 'haze']);
+$case('tight', 'letters pushed into one another', $sheet([$words('w', 'BELL RINGERS', $place(3, 3, 5), [['kind' => 'letter-spacing', 'by' => -160], $fill($bone)])]), ['collide'], []);
+$case('tight-lines', 'lines set so close that they run together', $sheet([['id' => 'w', 'source' => ['kind' => 'text', 'text' => "BELL\nRINGERS", 'font' => 'anton.woff2', 'align' => 'centre', 'leading' => 0.5], 'placement' => $place(3, 3, 4), 'effects' => [$fill($bone)]]]), ['collide'], []);
+$case('script', 'a script whose letters join', $sheet([$words('w', 'moth night', $place(3, 3, 5), [$fill($bone)], 'homemade-apple.woff2')]), [], ['collide']);
+$case('stacked', 'two lines set close, not touching', $sheet([['id' => 'w', 'source' => ['kind' => 'text', 'text' => "BELL\nRINGERS", 'font' => 'anton.woff2', 'align' => 'centre', 'leading' => 0.85], 'placement' => $place(3, 3, 4), 'effects' => [$fill($bone)]]]), [], ['collide']);
+$case('no-word-in-a-listing', 'a wide plate whose only words are small', $sheet([$shape('p', 'ellipse', $place(3, 2.4, 5, 3), [$fill('#d9a441')]), $words('w', 'made by hand on the hill', $place(3, 5, 2), [$fill($bone)])]), ['thumbnail'], ['small']);
+
 // Pictures.
 $magick('-size', '440x440', 'xc:black', '-fill', 'white', '-draw', implode(' ', array_map(fn (int $i): string => sprintf('rectangle %1$d,%2$d %3$d,%4$d', 4 + $i % 20 * 22, 4 + intdiv($i, 20) * 22, 18 + $i % 20 * 22, 18 + intdiv($i, 20) * 22), range(0, 399))), "PNG24:$folder/tiles.png");
 $magick('-size', '700x500', 'xc:#f7f6f1', '-seed', '3', '-attenuate', '0.15', '+noise', 'Gaussian', '-fill', '#7a3527', '-draw', 'circle 350,250 350,80', '-fill', '#d9a441', '-draw', 'circle 350,250 350,170', "PNG24:$folder/scan.png");

@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
+use TallCrow\Asset\FolderShelf;
+use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
+use TallCrow\Render\NoPictures;
 use TallCrow\Render\Piece;
+use TallCrow\Render\UnpackedShelf;
 use TallCrow\Tests\Fixtures;
 
 /** Processes that ask for the same at once, each noting when it has to draw it. @return string what all noted */
@@ -91,4 +95,35 @@ it('throws the longest unused away first', function (): void {
         });
     }
     expect($asked)->toBe(['old']);
+});
+
+it('keeps materials where they outlive a print, and pieces in its own folder', function (): void {
+    [$own, $shared] = [Fixtures::temporary('print'), Fixtures::temporary('materials')];
+    $made = 0;
+    $draw = function () use (&$made): Image {
+        $made++;
+
+        return Image::empty(8, 8, 1)->inverted();
+    };
+    foreach ([1, 2] as $print) {
+        $pictures = new FolderPictures("$own/$print", materials: new FolderPictures($shared));
+        expect($pictures->material('field', $draw)->mean())->toBe(255.0);
+        $pictures->image('piece', $draw);
+        // Within one process, too, that keeps nothing else.
+        (new NoPictures(new FolderPictures($shared)))->material('field', $draw);
+    }
+    expect($made)->toBe(3)->and(glob("$shared/*.v"))->toHaveCount(1)->and(glob("$own/*/*.v"))->toHaveCount(2);
+});
+
+it('unpacks a large raster once, and shows the new one when the file is changed', function (): void {
+    $folder = Fixtures::temporary('large');
+    $shelf = fn (): UnpackedShelf => new UnpackedShelf(new FolderShelf($folder), new FolderPictures("$folder/kept"));
+    Fixtures::run(['convert', '-size', '1200x1000', 'xc:#804020', "PNG24:$folder/wall.png"]);
+    expect(Fixtures::pixel($shelf()->picture('wall.png')->pixels(), 5, 5))->toBe([128, 64, 32, 255])
+        ->and(glob("$folder/kept/*.v"))->toHaveCount(1)
+        ->and(Fixtures::pixel($shelf()->picture('wall.png')->cut(new Box(0.5, 0.5, 1.0, 1.0))->pixels(), 599, 499))->toBe([128, 64, 32, 255])
+        ->and(glob("$folder/kept/*.v"))->toHaveCount(1);
+    Fixtures::run(['convert', '-size', '1200x1000', 'xc:#204080', "PNG24:$folder/wall.png"]);
+    expect(Fixtures::pixel($shelf()->picture('wall.png')->pixels(), 5, 5))->toBe([32, 64, 128, 255])
+        ->and(glob("$folder/kept/*.v"))->toHaveCount(2);
 });

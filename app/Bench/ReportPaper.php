@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Revision;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use TallCrow\Artwork\Garment;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
+
+/** What a partner or a printer is shown of a revision: the design on its cloths, what was measured, what is meant so. */
+final readonly class ReportPaper
+{
+    private const PPI = 60.0;
+
+    private function __construct(private Revision $revision) {}
+
+    public static function of(Revision $revision): self
+    {
+        return new self($revision);
+    }
+
+    /** One page that needs nothing else. */
+    public function html(): string
+    {
+        // Packed: it stands in the page once for each cloth, which lies behind it.
+        $png = 'data:image/png;base64,'.base64_encode(Proof::of($this->revision, self::PPI, near: false)->sheet(null));
+
+        return $this->page(fn (Garment $garment): string => $png, onPaper: false);
+    }
+
+    /** @param  \Closure(Garment): string  $picture */
+    private function page(\Closure $picture, bool $onPaper): string
+    {
+        $artwork = $this->revision->read();
+
+        return view('report', [
+            'artwork' => $artwork, 'report' => Checks::report($this->revision, true), 'pictures' => array_map($picture, $artwork->brief->garments),
+            'day' => now()->toDateString(), 'onPaper' => $onPaper,
+        ])->render();
+    }
+
+    public function pdf(): string
+    {
+        // It reads no file and no address: all that it shows stands in the page.
+        $options = (new Options)->setIsRemoteEnabled(false)->setIsPhpEnabled(false)->setIsJavascriptEnabled(false)->setDefaultFont('DejaVu Sans')->setAllowedProtocols(['data://']);
+        $paper = new Dompdf($options);
+        $artwork = $this->revision->read();
+        $art = Studio::of($this->revision->job->shop)->renderer->picture($artwork, Frame::sheet($artwork->sheet, self::PPI), fn (LayerTrouble $trouble): null => null)->settled();
+        $paper->loadHtml($this->page(fn (Garment $garment): string => 'data:image/jpeg;base64,'.base64_encode(ImageFile::jpegOn($art, $garment->colour)), onPaper: true), 'UTF-8');
+        $paper->setPaper('A4');
+        $paper->render();
+
+        return (string) $paper->output();
+    }
+}

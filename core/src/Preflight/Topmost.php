@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Raster\Histogram;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Piece;
+
+/** Which of a sheet's layers lies on top at each pixel of a window: each has a number, 0 is bare cloth. */
+final readonly class Topmost
+{
+    private const MOST = 255;
+
+    /**
+     * @param  Image  $numbers  one 8-bit band
+     * @param  list<string>  $ids  of layers, that of number 1 first
+     * @param  array<string, int>  $whole  pixels that each would have, were nothing over it
+     */
+    private function __construct(
+        private Image $numbers,
+        public array $ids,
+        public array $whole,
+    ) {}
+
+    /**
+     * @param  list<Layer>  $layers  from the cloth up; of more than fit in a byte, the uppermost
+     * @param  \Closure(Layer, Frame): ?Piece  $piece
+     */
+    public static function of(array $layers, Frame $frame, \Closure $piece): self
+    {
+        $numbers = Image::empty($frame->width, $frame->height, 1);
+        $ids = $whole = [];
+        foreach (array_slice($layers, -self::MOST) as $layer) {
+            $own = $piece($layer, $frame);
+            if ($own === null) {
+                continue;
+            }
+            $ids[] = $layer->id;
+            $ink = $own->image->alpha()->isMore(127.0)->embed($own->frame->left - $frame->left, $own->frame->top - $frame->top, $frame->width, $frame->height)->settled();
+            $whole[$layer->id] = (int) round($ink->area());
+            $numbers = $ink->chosen($ink->linearByte(count($ids) / 255), $numbers)->settled();
+        }
+
+        return new self($numbers, $ids, $whole);
+    }
+
+    /** Where one layer is seen: 255 there. */
+    public function seen(string $id): Image
+    {
+        return $this->numbers->isEqual((float) ((int) array_search($id, $this->ids, true) + 1))->settled();
+    }
+
+    /**
+     * How many pixels of a mask show each layer.
+     *
+     * @param  ?Image  $within  all of the window unless given
+     * @return array<string, int> by id
+     */
+    public function counted(?Image $within = null): array
+    {
+        $counts = Histogram::of($within === null ? $this->numbers : $within->both($this->numbers)->settled());
+        $found = [];
+        foreach ($this->ids as $i => $id) {
+            $found[$id] = $counts[$i + 1];
+        }
+
+        return $found;
+    }
+
+    public function fits(Image $mask): bool
+    {
+        return $mask->width() === $this->numbers->width() && $mask->height() === $this->numbers->height();
+    }
+}
