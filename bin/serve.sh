@@ -13,7 +13,7 @@ fill_in() {
     fi
     sed -e "s|@RUN@|$RUN|g; s|@LOGS@|$LOGS|g; s|@ROOT@|$ROOT|g; s|@HOST@|$HOST|g; s|@PORT@|$PORT|g" \
         -e "s|@USER@|$user|g; s|@TLS@|$tls|; s|@CERTIFICATE@|$certificate|" \
-        -e "s|@PAGES@|${PAGES:-8}|; s|@DRAWING@|${DRAWING:-4}|; s|@CHECKING@|${CHECKING:-2}|; s|@DRAWING_SECONDS@|${DRAWING_SECONDS:-40}|" \
+        -e "s|@PAGES@|${PAGES:-8}|; s|@DRAWING@|${DRAWING:-4}|; s|@CHECKING@|${CHECKING:-2}|; s|@DRAWING_SECONDS@|${DRAWING_SECONDS:-40}|; s|@CHECKING_SECONDS@|${CHECKING_SECONDS:-110}|" \
         "bin/server/$1" >"$RUN/$1"
 }
 

@@ -1,4 +1,4 @@
-import { addLine, expect, newJob, saved, setToken, test } from './bench';
+import { addLine, expect, newJob, saved, setToken, test, words } from './bench';
 
 /** Presses as a hand does. */
 async function press(page: import('@playwright/test').Page, target: import('@playwright/test').Locator): Promise<void> {
@@ -51,4 +51,37 @@ test('choosing a line by pressing a token of it moves nothing under the hand', a
         await page.mouse.up();
         await page.keyboard.press('Escape');
     }
+});
+
+test('a word of the shop is learned, an older state is seen beside the present one and gone back to', async ({ page }) => {
+    const path = await newJob(page, 'Spelt so');
+    await addLine(page, 'words', 'Set words');
+    await setToken(words(page), 'Limpetry tide pool');
+    await saved(page);
+    await page.goto(path.replace('/build', '/check'));
+    const row = page.getByRole('button', { name: /Limpetry/ });
+    await expect(row.first()).toBeVisible({ timeout: 30_000 });
+    await press(page, row.first());
+    await press(page, page.getByRole('button', { name: 'Keep "limpetry" as a word of this shop' }));
+    await expect(row).toHaveCount(0, { timeout: 30_000 });
+    await press(page, page.locator('.check-older .v-field'));
+    await press(page, page.getByRole('option').last());
+    await expect(page.getByAltText('The design as it was')).toBeVisible();
+    await press(page, page.getByRole('button', { name: 'Go back to this state' }));
+    await expect(page.getByAltText('The design as it was')).toHaveCount(0);
+    await expect(page.getByText(/Ink/).first()).toBeVisible({ timeout: 30_000 });
+    const download = page.waitForEvent('download');
+    await press(page, page.getByRole('link', { name: 'as PDF' }));
+    expect((await download).suggestedFilename()).toMatch(/^report-\d+\.pdf$/);
+    await page.goto(path);
+    await expect(page.getByRole('button', { name: 'Step back' })).toBeEnabled();
+});
+
+test('the peg shows the print as a press would leave it', async ({ page }) => {
+    await newJob(page, 'Pressed');
+    await addLine(page, 'shape', 'Draw a shape');
+    const answered = page.waitForResponse((response) => response.url().includes('pressed.png') && response.status() === 200);
+    await page.getByLabel('What the peg shows').selectOption('press');
+    await answered;
+    await expect(page.locator('image.overlay')).toHaveAttribute('href', /pressed\.png/);
 });

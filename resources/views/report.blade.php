@@ -25,9 +25,8 @@
         @if ($onPaper)
         body { font: 10px/1.45 'DejaVu Sans', sans-serif; margin: 0; padding: 0; }
         h1 { font-size: 17px; } h2 { font-size: 12px; margin: 16px 0 6px; }
-        figure { display: inline-block; width: 31%; margin: 0 1% 8px 0; }
-        .cloth { width: 100%; padding: 8px; } figcaption, td.figure { font-size: 9px; font-family: 'DejaVu Sans', sans-serif; }
-        td.figure { white-space: normal; width: 17%; }
+        .on-paper td { border: 0; padding: 0 8px 0 0; font-size: 9px; }
+        td.figure { white-space: normal; width: 17%; font-family: 'DejaVu Sans', sans-serif; font-size: 9px; }
         @endif
         @media print { body { margin: 0; } tr { break-inside: avoid; } }
     </style>
@@ -35,11 +34,23 @@
 <body>
     <h1>{{ $artwork->title }}</h1>
     <p>{{ $artwork->sheet->width }} × {{ $artwork->sheet->height }} px at {{ $artwork->sheet->ppi->value }} ppi, {{ round($artwork->sheet->box()->width(), 2) }} × {{ round($artwork->sheet->box()->height(), 2) }} in. Examined on {{ $day }}.</p>
-    <div class="cloths">
-        @foreach ($artwork->brief->garments as $i => $garment)
-            <figure><div class="cloth cloth-{{ $i }}"><img src="{{ $pictures[$i] }}" alt="The design on {{ $garment->name }}"></div><figcaption>{{ $garment->name }} {{ $garment->colour->toHex() }}</figcaption></figure>
-        @endforeach
-    </div>
+    @if ($onPaper)
+        <table class="on-paper"><tbody>
+            @foreach (array_chunk(array_keys($artwork->brief->garments), 3) as $row)
+                <tr>
+                    @foreach ($row as $i)
+                        <td><img src="{{ $pictures[$i] }}" width="210"><br>{{ $artwork->brief->garments[$i]->name }} {{ $artwork->brief->garments[$i]->colour->toHex() }}</td>
+                    @endforeach
+                </tr>
+            @endforeach
+        </tbody></table>
+    @else
+        <div class="cloths">
+            @foreach ($artwork->brief->garments as $i => $garment)
+                <figure><div class="cloth cloth-{{ $i }}"><img src="{{ $pictures[$i] }}" alt="The design on {{ $garment->name }}"></div><figcaption>{{ $garment->name }} {{ $garment->colour->toHex() }}</figcaption></figure>
+            @endforeach
+        </div>
+    @endif
     @foreach (['fail' => 'Does not hold', 'warn' => 'To look at', 'meant' => 'Meant so', 'pass' => 'Holds'] as $kind => $heading)
         @php($told = array_filter($report->findings, fn ($finding) => $kind === 'meant' ? $finding->meant !== '' : $finding->meant === '' && $finding->verdict->value === $kind))
         @if ($told !== [])

@@ -48,7 +48,8 @@ it('shows a part as a house would print it on a cloth of the job, and no other',
     $png = $pressed('cloth=0&left=300&top=500&width=200&height=100')->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
     expect(array_slice((array) getimagesizefromstring((string) $png), 0, 2))->toBe([200, 100]);
     $pressed('cloth=9&left=300&top=500&width=200&height=100')->assertNotFound();
-    $pressed('cloth=0')->assertNotFound();
+    // The whole sheet of 3 × 4 in, coarser.
+    expect(array_slice((array) getimagesizefromstring((string) $pressed('cloth=0&ppi=50')->assertOk()->getContent()), 0, 2))->toBe([150, 200]);
 });
 
 it('knows the words that the shop keeps as its own, and forgets them', function (): void {

@@ -27,6 +27,9 @@ final class PreflightController
 
     private const RIM = 24;
 
+    /** Of the whole sheet. */
+    private const MOST_PPI = 100.0;
+
     public function __invoke(Request $request, Revision $revision): Report
     {
         $began = microtime(true);
@@ -47,19 +50,22 @@ final class PreflightController
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
 
-    /** A part of the sheet as a house would print it on one of the job's cloths, at the print's own ppi. */
+    /** The sheet, or a part of it in the print's own pixels, as a house would print it on one of the job's cloths. */
     public function pressed(Request $request, Revision $revision): Response
     {
         $artwork = $revision->read();
         $garment = $artwork->brief->garments[$request->integer('cloth')] ?? abort(404, 'The job does not offer that cloth.');
-        [$left, $top, $width, $height] = ProofController::region($request) ?? abort(404, 'Say which part of the print is to be seen.');
+        $part = ProofController::region($request);
         $ppi = $artwork->sheet->ppi->value;
-        $frame = new Frame($ppi, $left, $top, min(self::MOST_SIDE, max(1, $width)), min(self::MOST_SIDE, max(1, $height)));
+        $whole = Frame::sheet($artwork->sheet, $ppi);
+        $frame = $part === null ? $whole : new Frame($ppi, $part[0], $part[1], min(self::MOST_SIDE, max(1, $part[2])), min(self::MOST_SIDE, max(1, $part[3])));
         $wide = $frame->grown(self::RIM);
         $art = Studio::of($revision->job->shop)->renderer->picture($artwork, $wide, fn (LayerTrouble $trouble): null => null)->settled();
         $printed = Press::of($artwork->brief->method, $garment->colour, $ppi)->printed($art, [$wide->left, $wide->top])->crop(self::RIM, self::RIM, $frame->width, $frame->height);
+        // The whole is printed dot by dot, too, and then looked at from further away.
+        $seen = $part === null ? $printed->shrunk(max(1, (int) round($ppi / min(self::MOST_PPI, max(10.0, $request->float('ppi', 60))))))->settled() : $printed;
 
-        return new Response(ImageFile::png($printed), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
+        return new Response(ImageFile::png($seen), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 
     public function page(Revision $revision): Response

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
 use TallCrow\Colour\Contrast;
@@ -40,6 +41,9 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     private const EDGE = 0.05;
 
     private const MOST_MENDS = 3;
+
+    /** Lines that say what the letters themselves are filled with. */
+    private const FILLS = ['fill', 'gradient', 'paper', 'picture', 'letter-colours', 'hollow', 'hatch', 'only'];
 
     /** Colours that are tried where the job's own do not do: bone, ink, gold, rust, moss, sea. */
     private const USUAL = ['#f3ead7', '#1f1d1a', '#d9a441', '#b04a2c', '#6d7a2c', '#3f7f95'];
@@ -90,7 +94,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
             )->at([...array_map(fn (array $one): Box => $one[1], $lost), ...$finding->where])->about(...array_map(fn (array $one): string => $one[0]->id, $lost));
         }
 
-        return $finding->verdict === Verdict::Pass ? $finding : $finding->mendedBy(...array_slice([...$this->edged($lost, $subject), ...$this->leftOut($finding, $garment, $subject)], 0, self::MOST_MENDS));
+        return $finding->verdict === Verdict::Pass ? $finding : $finding->mendedBy(...array_slice([...$this->recoloured($lost, $subject), ...$this->edged($lost, $subject), ...$this->leftOut($finding, $garment, $subject)], 0, self::MOST_MENDS));
     }
 
     /**
@@ -139,6 +143,24 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         return $colour === null ? [] : array_map(
             fn (array $one): Mend => Mend::by(sprintf('Edge %s in %s', $one[0]->called(), $colour->toHex()), new AddEffect($one[0]->id, Lines::of('outline', ['width' => self::EDGE, 'colour' => $colour->toHex()]), first: false)),
             array_slice($lost, 0, 2),
+        );
+    }
+
+    /**
+     * Words of one colour, in another that reads on every cloth of the job.
+     *
+     * @param  list<array{Layer, Box}>  $lost
+     * @return list<Mend>
+     */
+    private function recoloured(array $lost, SheetSubject $subject): array
+    {
+        $colour = self::standsOut($subject);
+        $words = array_values(array_filter($lost, fn (array $one): bool => $one[0]->isWords()
+            && array_map(fn (EffectLine $line): string => $line->kind, array_values(array_filter($one[0]->effects, fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::FILLS, true)))) === ['fill']));
+
+        return $colour === null ? [] : array_map(
+            fn (array $one): Mend => Mend::by(sprintf('Print %s in %s', $one[0]->called(), $colour->toHex()), new AddEffect($one[0]->id, Lines::of('fill', ['colour' => $colour->toHex()]), first: false)),
+            array_slice($words, 0, 1),
         );
     }
 

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
+import { VBtn, VSelect } from 'vuetify/components';
 import { api, said } from '../api';
+import { useChange, useVersions } from '../server/queries';
 import { useSheet } from '../stores/sheet';
-import type { Finding, Mend, Report } from '../types';
+import type { Finding, KnownWord, Mend, Report } from '../types';
+import { ago } from '../words/lines';
 
 /** Where a design is examined as at a print house: what costs most first, each with its place, its figure, and what would mend it. */
 const sheet = useSheet();
@@ -51,6 +54,29 @@ const tried = computed(() => (trying.value ? `/api/revisions/${revision.value}/m
 const wholeTried = computed(() => (tried.value ? `${tried.value}&ppi=60` : null));
 const loupeTried = computed(() => (tried.value ? `${tried.value}&${part.value}` : null));
 
+/** An older state that is seen beside the present one. */
+const older = ref<number | null>(null);
+const { data: versions } = useVersions(() => sheet.job?.id, revision);
+const states = computed(() => (versions.value ?? []).filter((one) => !one.current).map((one) => ({ value: one.revision, title: `state ${one.number}, ${ago(one.at)}${one.who ? ` by ${one.who}` : ''}` })));
+const beside = computed(() => states.value.find((one) => one.value === older.value)?.title);
+
+/** The word that the check of spelling does not know. */
+const unknown = (finding: Finding): string | undefined => /^spelling:(.+)$/.exec(finding.key)?.[1];
+const learning = useChange((word: string) => api.post<KnownWord>('words', { word }), 'closely', 'report');
+
+const pictures = computed(() => [
+    { key: 'now', src: picture.value, alt: `The design on ${garments.value[cloth.value]?.name ?? 'cloth'}`, says: 'as it is' },
+    ...(trying.value ? [{ key: 'mended', src: wholeTried.value ?? picture.value, alt: 'The design as the mend would leave it', says: trying.value.says }] : []),
+    ...(beside.value && !trying.value ? [{ key: 'older', src: `/api/revisions/${older.value}/proof.png?ppi=60`, alt: 'The design as it was', says: beside.value }] : []),
+]);
+
+async function goBack(): Promise<void> {
+    if (older.value !== null) {
+        await sheet.goBackTo(older.value);
+        older.value = null;
+    }
+}
+
 watch(open, () => {
     trying.value = null;
     asks.value = false;
@@ -95,12 +121,14 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                         <p v-if="finding.meant" class="small">Meant so: {{ finding.meant }} <button type="button" class="token" @click="meanSo(finding, '')">count it again</button></p>
                         <template v-else>
                             <div v-for="one in finding.mends" :key="one.says" class="check-mend">
-                                <button type="button" class="plain-button strong" @click="mend(one)">{{ one.says }}</button>
-                                <button type="button" class="plain-button" :aria-pressed="trying === one" @click="trying = trying === one ? null : one">{{ trying === one ? 'Hide what it would do' : 'Show what it would do' }}</button>
+                                <v-btn size="small" variant="flat" color="primary" @click="mend(one)">{{ one.says }}</v-btn>
+                                <v-btn size="small" :aria-pressed="trying === one" @click="trying = trying === one ? null : one">{{ trying === one ? 'Hide what it would do' : 'Show what it would do' }}</v-btn>
                             </div>
+                            <v-btn v-if="unknown(finding)" size="small" :loading="learning.isPending.value" @click="learning.mutate(unknown(finding) ?? '')">Keep "{{ unknown(finding) }}" as a word of this shop</v-btn>
+                            <p v-if="learning.error.value && unknown(finding)" role="alert" class="small">{{ said(learning.error.value) }}</p>
                             <form v-if="asks" class="check-why" @submit.prevent="meanSo(finding, why)">
                                 <v-text-field v-model="why" label="Why is it meant so?" autofocus :maxlength="200" hide-details density="compact" />
-                                <button type="submit" class="plain-button" :disabled="why.trim() === ''">Keep</button>
+                                <v-btn type="submit" size="small" :disabled="why.trim() === ''">Keep</v-btn>
                             </form>
                             <button v-else type="button" class="token" @click="asks = true">it is meant so …</button>
                         </template>
@@ -111,19 +139,22 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
             <ul v-if="showsHeld" class="check-findings held">
                 <li v-for="finding in held" :key="finding.key" class="pass"><span class="check-row"><span class="mark">✓</span><span>{{ finding.word }}</span><span class="measure small">{{ finding.figure }}</span></span></li>
             </ul>
-            <p class="check-report"><a :href="`/api/revisions/${revision}/report.html`" target="_blank" rel="noopener">Open the report to print or send</a></p>
+            <p class="check-report"><a :href="`/api/revisions/${revision}/report.html`" target="_blank" rel="noopener">Open the report to print or send</a> · <a :href="`/api/revisions/${revision}/report.pdf`" download>as PDF</a></p>
         </section>
         <section class="check-cloth" aria-label="The design on its cloth">
-            <div class="check-garments" role="group" aria-label="Cloth">
-                <button v-for="(garment, i) in garments" :key="garment.name" type="button" class="check-garment" :aria-pressed="cloth === i" @click="cloth = i"><i :style="{ background: garment.colour }"></i>{{ garment.name }}</button>
+            <div class="check-bar">
+                <div class="check-garments" role="group" aria-label="Cloth">
+                    <button v-for="(garment, i) in garments" :key="garment.name" type="button" class="check-garment" :aria-pressed="cloth === i" @click="cloth = i"><i :style="{ background: garment.colour }"></i>{{ garment.name }}</button>
+                </div>
+                <v-select v-if="states.length" v-model="older" class="check-older" :items="states" label="Beside an older state" clearable />
             </div>
-            <div class="check-pictures" :class="{ two: trying }">
-                <figure v-for="one in trying ? ['now', 'mended'] : ['now']" :key="one">
+            <div class="check-pictures" :class="{ two: pictures.length > 1 }">
+                <figure v-for="one in pictures" :key="one.key">
                     <div class="check-piece" :style="{ background: garments[cloth]?.colour, aspectRatio: `${inches.width} / ${inches.height}` }">
-                        <img :src="one === 'now' ? picture : (wholeTried ?? picture)" :alt="one === 'now' ? `The design on ${garments[cloth]?.name ?? 'cloth'}` : 'The design as the mend would leave it'" />
-                        <svg v-if="chosen && one === 'now'" :viewBox="`0 0 ${inches.width} ${inches.height}`" aria-hidden="true"><rect v-for="(box, i) in chosen.where" :key="i" :x="box.left" :y="box.top" :width="box.width" :height="box.height" /></svg>
+                        <img :src="one.src" :alt="one.alt" />
+                        <svg v-if="chosen && one.key === 'now'" :viewBox="`0 0 ${inches.width} ${inches.height}`" aria-hidden="true"><rect v-for="(box, i) in chosen.where" :key="i" :x="box.left" :y="box.top" :width="box.width" :height="box.height" /></svg>
                     </div>
-                    <figcaption v-if="trying" class="small">{{ one === 'now' ? 'as it is' : trying.says }}</figcaption>
+                    <figcaption v-if="pictures.length > 1" class="small">{{ one.says }} <v-btn v-if="one.key === 'older'" size="small" @click="goBack()">Go back to this state</v-btn></figcaption>
                 </figure>
             </div>
             <div v-if="garments.length" class="check-loupes">
@@ -161,7 +192,9 @@ button.check-row:hover, .check-row[aria-expanded=true] { background: var(--rust-
 .check-held { margin: 10px 14px; }
 .check-report, .check-fine { padding: 8px 14px; margin: 0; }
 .check-cloth { overflow: auto; padding: 14px 20px; }
-.check-garments { display: flex; flex-wrap: wrap; gap: 8px; margin-bottom: 12px; }
+.check-bar { min-height: 40px; display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: center; margin-bottom: 12px; }
+.check-garments { display: flex; flex-wrap: wrap; gap: 8px; flex: 1 1 auto; }
+.check-older { flex: 0 1 280px; }
 .check-garment { display: inline-flex; align-items: center; gap: 8px; min-height: 30px; padding: 2px 10px 2px 4px; border: 1px solid var(--hair); background: var(--card); }
 .check-garment[aria-pressed=true] { border-color: var(--ink); outline: 1px solid var(--ink); }
 .check-garment i { width: 24px; height: 22px; border: 1px solid var(--hair); }

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
 import ArrangeMenu from '../bench/ArrangeMenu.vue';
 import { useGauges } from '../stores/gauges';
-import { usePeg } from '../stores/peg';
+import { usePeg, type Overlay } from '../stores/peg';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import type { Box, FoundColour, Picked } from '../types';
@@ -87,7 +87,14 @@ const lens = computed(() => {
     return right > left && bottom > top ? { left, top, width: right - left, height: bottom - top } : null;
 });
 const settledLens = refDebounced(lens, 120);
-const close = usePicture(computed(() => (revision.value === null || !settledLens.value ? null : proofUrl(revision.value, sheet.value.ppi, { ...settledLens.value }))));
+const pressed = computed(() => `/api/revisions/${revision.value}/pressed.png?cloth=${sheetStore.artwork?.garments.findIndex((one) => one.name === peg.garment?.name) ?? 0}`);
+const close = usePicture(computed(() => {
+    const part = settledLens.value;
+    if (revision.value === null || !part) {
+        return null;
+    }
+    return peg.overlay === 'press' ? `${pressed.value}&left=${part.left}&top=${part.top}&width=${part.width}&height=${part.height}` : proofUrl(revision.value, sheet.value.ppi, { ...part });
+}));
 
 const neighbours = computed<Neighbour[]>(() =>
     (sheetStore.artwork?.layers ?? []).flatMap((layer) => {
@@ -114,6 +121,9 @@ const pen = usePen(sheet);
 const overlay = usePicture(computed(() => {
     if (revision.value === null || peg.overlay === 'none') {
         return null;
+    }
+    if (peg.overlay === 'press') {
+        return `${pressed.value}&ppi=${proofPpi.value}`;
     }
     if (!drawn.value) {
         return peg.overlay === 'taken' ? `/api/revisions/${revision.value}/taken.png?ppi=${proofPpi.value}` : null;
@@ -257,14 +267,15 @@ function loupeHere(): void {
             </div>
             <span class="measure small" aria-live="polite">{{ says || said }}</span>
             <span v-if="peg.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="peg.colourWanted?.(null)">not now</button></span>
-            <select class="token" aria-label="What the peg shows" :value="peg.overlay" @change="peg.overlay = ($event.target as HTMLSelectElement).value as 'none' | 'taken' | 'mask'">
-                <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option>
+            <select class="token" aria-label="What the peg shows" :value="peg.overlay" @change="peg.overlay = ($event.target as HTMLSelectElement).value as Overlay">
+                <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option><option value="press">as it would print</option>
             </select>
             <ArrangeMenu />
             <span v-if="proof.lost.value" class="small" role="alert">The proof could not be drawn. <button type="button" class="token" @click="proof.again()">Try again</button></span>
         </header>
         <PenBar />
         <p v-if="proof.late.value || close.late.value" class="small drawing" role="status">{{ steps.says.value }} <progress v-if="steps.done.value !== null" :value="steps.done.value" aria-label="How much is drawn"></progress></p>
+        <p v-else-if="peg.overlay === 'press' && overlay.late.value" class="small drawing" role="status">printing it dot by dot …</p>
         <svg
             ref="svg" class="peg-view" :class="[distance, { picking: peg.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
             :aria-label="peg.pen ? `${peg.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : selection.layer ? `${sheetStore.called(selection.layer.id)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"

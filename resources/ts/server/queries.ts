@@ -1,7 +1,7 @@
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, reactive, toValue, type MaybeRefOrGetter, type UnwrapNestedRefs } from 'vue';
 import { api } from '../api';
-import type { Area, AssetCard, Catalogue, EffectKind, ExportCard, JobCard, PictureColour, Report } from '../types';
+import type { Area, AssetCard, Catalogue, EffectKind, ExportCard, JobCard, PictureColour, Report, Version } from '../types';
 
 /** What the server holds, read once and kept until a change makes it old. */
 export const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: 30_000 } } });
@@ -45,6 +45,16 @@ export function useReport(revision: MaybeRefOrGetter<number | undefined>) {
         queryFn: ({ signal }) => api.get<Report>(`revisions/${toValue(revision)}/preflight`, signal),
         enabled: () => toValue(revision) !== undefined,
         staleTime: Infinity,
+        placeholderData: keepPreviousData,
+    });
+}
+
+/** The saved states of a job, the newest first. */
+export function useVersions(job: MaybeRefOrGetter<number | undefined>, head: MaybeRefOrGetter<number | undefined>) {
+    return useQuery({
+        queryKey: ['versions', job, head],
+        queryFn: () => api.get<Version[]>(`jobs/${toValue(job)}/versions`),
+        enabled: () => toValue(job) !== undefined,
         placeholderData: keepPreviousData,
     });
 }

@@ -3,14 +3,16 @@ import { computed, ref, shallowRef } from 'vue';
 import type { Pen } from '../peg/pen';
 import { useSheet } from './sheet';
 
+/** What is shown over the art: nothing, what wear and knockouts take, a mask, or the print as a press would leave it on the cloth. */
+export type Overlay = 'none' | 'taken' | 'mask' | 'press';
+
 /** What hangs on the peg and what is done there: the cloth, the pen, a colour that is looked for. */
 export const usePeg = defineStore('peg', () => {
     const sheet = useSheet();
     const cloth = ref(0);
     /** What is being drawn. */
     const pen = shallowRef<Pen | null>(null);
-    /** What is shown over the art. */
-    const overlay = ref<'none' | 'taken' | 'mask'>('none');
+    const overlay = ref<Overlay>('none');
     const colourWanted = shallowRef<((colour: string | null) => void) | null>(null);
 
     const garment = computed(() => sheet.artwork?.garments[Math.min(cloth.value, sheet.artwork.garments.length - 1)]);

@@ -10,11 +10,14 @@ import { useSelection } from './selection';
 
 type Change = (artwork: Artwork) => Artwork;
 
-/** Something that waits to be sent: a value set here, an operation of the core, or a step back or forth. */
+/** Back, forth, or to an older state. */
+type Step = 'undo' | 'redo' | `versions/${number}`;
+
+/** Something that waits to be sent: a value set here, an operation of the core, or a step among the saved states. */
 type Task =
     | { kind: 'change'; by: Change }
     | { kind: 'operate'; operations: Operation[] }
-    | { kind: 'step'; action: 'undo' | 'redo' };
+    | { kind: 'step'; action: Step };
 
 /** A request for the first tasks that wait. */
 interface Attempt {
@@ -185,7 +188,7 @@ export const useSheet = defineStore('sheet', () => {
         trouble.value = said(error);
     }
 
-    async function step(action: 'undo' | 'redo'): Promise<void> {
+    async function step(action: Step): Promise<void> {
         await allRead();
         if (!stale.value) {
             await queue({ kind: 'step', action });
@@ -265,5 +268,6 @@ export const useSheet = defineStore('sheet', () => {
         job, artwork, measures, saving, saved, trouble, stale, open, change, changeLayer, operate, retry: settle, loadNewer, keepMine, loadSwatches, hex, called,
         undo: () => step('undo'),
         redo: () => step('redo'),
+        goBackTo: (revision: number) => step(`versions/${revision}`),
     };
 });
