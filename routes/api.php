@@ -34,6 +34,7 @@ Route::post('jobs', [JobController::class, 'store'])->name('jobs.start');
 Route::post('jobs/open', [JobFileController::class, 'open'])->name('jobs.open-file')->middleware('throttle:uploads');
 Route::get('jobs/{job}', [JobController::class, 'show'])->name('jobs.show');
 Route::get('jobs/{job}/file', [JobFileController::class, 'download'])->name('jobs.file');
+Route::post('jobs/{job}/copy', [JobController::class, 'copy'])->name('jobs.copy');
 Route::delete('jobs/{job}', [JobController::class, 'destroy'])->name('jobs.throw-away');
 Route::put('jobs/{job}/brief', BriefController::class)->name('jobs.change-brief');
 Route::put('jobs/{job}/artwork', [ArtworkController::class, 'save'])->name('sheet.save');

@@ -15,6 +15,9 @@ use TallCrow\Measure\Refit;
 /** Starts jobs from a brief, and changes the brief of those under way. */
 final readonly class Briefs
 {
+    /** Letters of a title. */
+    private const MOST_TITLE = 120;
+
     public function __construct(private Revisions $revisions) {}
 
     public function start(Shop $shop, PrintArea $area, Artwork $artwork): PrintJob
@@ -24,6 +27,13 @@ final readonly class Briefs
 
             return $this->revisions->save($job->load('head'), $job->version, $artwork);
         });
+    }
+
+    public function copy(Shop $shop, PrintJob $job): PrintJob
+    {
+        $artwork = $job->head?->read() ?? abort(404, 'This job has no sheet to copy.');
+
+        return $this->start($shop, $job->area(), $artwork->withBrief(mb_substr('Copy of '.$artwork->title, 0, self::MOST_TITLE), $artwork->brief));
     }
 
     /**

@@ -12,6 +12,7 @@ import ShelfPage from './pages/ShelfPage.vue';
 const CheckPage = () => import('./pages/CheckPage.vue');
 const AccountPage = () => import('./pages/AccountPage.vue');
 const DoorPage = () => import('./pages/DoorPage.vue');
+const NowherePage = () => import('./pages/NowherePage.vue');
 const PeoplePage = () => import('./pages/PeoplePage.vue');
 
 export const router = createRouter({
@@ -39,7 +40,7 @@ export const router = createRouter({
         { path: '/reset/:pass', component: DoorPage, props: { way: 'reset' }, meta: { title: 'New password', door: true } },
         { path: '/account', component: AccountPage, meta: { title: 'Account' } },
         { path: '/people', component: PeoplePage, meta: { title: 'People' } },
-        { path: '/:rest(.*)*', redirect: '/' },
+        { path: '/:rest(.*)*', component: NowherePage, meta: { title: 'Nothing here', door: true } },
     ],
 });
 

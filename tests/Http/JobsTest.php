@@ -81,3 +81,13 @@ it('lists a job whose sheet cannot be read beside the others, and lets it be thr
     $this->deleteJson("/api/jobs/{$broken->id}")->assertNoContent();
     expect($this->getJson('/api/jobs')->json('*.title'))->toBe(['Whole']);
 });
+
+it('copies a job whole, and leaves its states with the old one', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7')], title: 'Kite day');
+    $this->postJson("/api/jobs/{$job->id}/operations", ['version' => $job->fresh()->version, 'operations' => [['op' => 'move', 'ids' => ['plate'], 'dx' => 0.4, 'dy' => 0.0]]])->assertOk();
+    $copy = $this->postJson("/api/jobs/{$job->id}/copy")->assertCreated()->json();
+    $old = $job->fresh()->load('head')->head->read();
+    expect($copy['title'])->toBe('Copy of Kite day')->and($copy['id'])->not->toBe($job->id)->and($copy['canUndo'])->toBeFalse()
+        ->and(App\Models\PrintJob::query()->find($copy['id'])->head->read()->layers)->toEqual($old->layers)
+        ->and(App\Models\PrintJob::query()->find($copy['id'])->area())->toEqual($job->area());
+});

@@ -38,6 +38,12 @@ final class JobController
         return $benches->laid($job->load(['head', 'shop']));
     }
 
+    /** A new job with the sheet as it is now; versions, exports and remarks stay with the old one. */
+    public function copy(PrintJob $job, Shop $shop, Briefs $briefs, Benches $benches): JsonResponse
+    {
+        return $benches->laid($briefs->copy($shop, $job))->created();
+    }
+
     public function destroy(PrintJob $job, Jobs $jobs): Response
     {
         $jobs->throwAway($job);

@@ -84,7 +84,7 @@ final class ArtworkReader
 
         return Artwork::blank($root->text('title', 200), $brief, self::sheet($root->child('sheet')))
             ->withSwatches($swatches)
-            ->withLayers((new LayerReader(self::MOST_LAYERS, $swatches))->layers($root, 'layers'))
+            ->withLayers(LayerReader::of(self::MOST_LAYERS, $swatches)->layers($root, 'layers'))
             ->withDistress(array_map(self::wear(...), $root->items('distress', 12)))
             ->withLimits($root->has('limits') ? self::limits($root->child('limits')) : new Limits)
             ->meaning(array_map(self::meant(...), $root->items('meant', Meant::MOST)));

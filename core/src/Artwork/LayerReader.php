@@ -19,12 +19,18 @@ final class LayerReader
 
     private const MOST_DEPTH = 8;
 
-    private readonly EffectReader $effects;
+    private function __construct(private int $left, private readonly EffectReader $effects) {}
 
     /** @param  list<Swatch>  $swatches  that lines may name */
-    public function __construct(private int $left, array $swatches)
+    public static function of(int $most, array $swatches): self
     {
-        $this->effects = EffectReader::of($swatches);
+        return new self($most, EffectReader::of($swatches));
+    }
+
+    /** For layers that are on their way to a sheet: what they name is looked up there. */
+    public static function ofAnySwatch(int $most): self
+    {
+        return new self($most, EffectReader::ofAnySwatch());
     }
 
     /** @return list<Layer> */

@@ -7,6 +7,11 @@ namespace TallCrow\Edit;
 /** A change that the sheet cannot take as it stands. */
 final class EditRefused extends \DomainException
 {
+    public static function nothingCopied(): self
+    {
+        return new self('Nothing was copied: choose one line or several, and copy them first.');
+    }
+
     public static function gone(string $id): self
     {
         return new self(sprintf('The line "%s" is not on the sheet any more. Load the sheet again.', $id));

@@ -27,13 +27,17 @@ abstract readonly class Operation
     /** @return array<string, mixed> as it is sent, its name at `op` */
     final public function toArray(): array
     {
-        $values = array_map(fn (mixed $value): mixed => match (true) {
+        return ['op' => static::name()] + array_map(self::sent(...), get_object_vars($this));
+    }
+
+    private static function sent(mixed $value): mixed
+    {
+        return match (true) {
             $value instanceof \BackedEnum => $value->value,
             $value instanceof Srgb => $value->toHex(),
             is_object($value) && method_exists($value, 'toArray') => $value->toArray(),
+            is_array($value) => array_map(self::sent(...), $value),
             default => $value,
-        }, get_object_vars($this));
-
-        return ['op' => static::name()] + $values;
+        };
     }
 }

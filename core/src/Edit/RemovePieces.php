@@ -54,7 +54,7 @@ final readonly class RemovePieces extends Operation
 
         return $layer
             ->withOn($layer->on && ! $idle)
-            ->withRole($from === $layer->role->from ? $layer->role : new Role($layer->role->kind, $layer->role->gap, $layer->role->join, $from))
+            ->withRole($from === $layer->role->from ? $layer->role : new Role($layer->role->kind, $layer->role->gap, $layer->role->join, $from, $layer->role->whole))
             ->withMasks(array_values(array_filter($layer->masks, fn (Mask $mask): bool => ! in_array($mask->clipsTo(), $gone, true))))
             ->withDistress(array_map(fn (Wear $wear): Wear => self::spared($wear, $gone), $layer->distress))
             ->withSource($layer->source->each(fn (Layer $child): Layer => self::without($child, $gone)));

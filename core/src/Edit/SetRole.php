@@ -26,7 +26,7 @@ final readonly class SetRole extends Operation
     {
         $node->knows('op', 'id', 'role');
 
-        return new self($node->id('id'), (new LayerReader(ArtworkReader::MOST_LAYERS, []))->role($node->child('role')));
+        return new self($node->id('id'), LayerReader::of(ArtworkReader::MOST_LAYERS, [])->role($node->child('role')));
     }
 
     public function apply(Artwork $artwork, Placer $placer): Edited

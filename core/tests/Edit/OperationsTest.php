@@ -49,7 +49,7 @@ it('sends each operation as it reads it', function (array $sent): void {
 })->with([
     [['op' => 'move', 'ids' => ['a', 'b'], 'dx' => 0.5, 'dy' => -1.0]], [['op' => 'scale', 'ids' => ['a'], 'by' => 2.0]], [['op' => 'turn', 'ids' => ['a'], 'degrees' => -12.5]],
     [['op' => 'flip', 'ids' => ['a'], 'way' => 'down']], [['op' => 'size-by', 'ids' => ['w'], 'by' => 'em', 'size' => null]], [['op' => 'align', 'ids' => ['a', 'b'], 'edge' => 'left', 'to' => 'sheet']], [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'across', 'gap' => null]],
-    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a']]],
+    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a']]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
     [['op' => 'reorder', 'id' => 'a', 'to' => 3]], [['op' => 'stretch', 'id' => 'a']], [['op' => 'put-in-order', 'id' => 'a']], [['op' => 'shield', 'id' => 'a']], [['op' => 'harden-masks', 'id' => 'a']], [['op' => 'as-halftone', 'ids' => ['a']]],
     [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]],
     [['op' => 'add-repeat', 'id' => 'a', 'kind' => 'stack']], [['op' => 'add-mask', 'id' => 'a', 'mask' => ['kind' => 'clip', 'layer' => 'b', 'inverted' => false, 'joining' => 'within', 'on' => true]]],
@@ -114,6 +114,24 @@ it('copies with ids of their own, each right after its original, and chooses the
     expect(ids($edited->artwork))->toBe(['plate', $edited->chosen[0], 'word', 'pair', $edited->chosen[1]])
         ->and(count(array_unique(array_map(fn (Layer $l): string => $l->id, $edited->artwork->everyLayer()))))->toBe(9);
 });
+
+it('pastes lines of another sheet with the colours that they name, and lets go of what is not there', function (): void {
+    $copied = Fixtures::artwork([
+        Fixtures::shape('moon', 'ellipse', 1.0), Fixtures::shape('left', 'ellipse', 1.0),
+        Fixtures::shape('plate', 'rectangle', 1.0, '@Rust', ['masks' => [['kind' => 'clip', 'layer' => 'moon'], ['kind' => 'clip', 'layer' => 'left']], 'role' => ['kind' => 'knockout', 'gap' => 0.1, 'from' => ['moon', 'left']]]),
+    ], ['swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]])->toArray();
+    $desk = Fixtures::artwork([Fixtures::shape('own', 'rectangle', 1.0)]);
+    $edited = operated($desk, ['op' => 'paste', 'layers' => [$copied['layers'][0], $copied['layers'][2]], 'swatches' => $copied['swatches']]);
+    [$moon, $plate] = array_map(fn (string $id): Layer => $edited->artwork->layer($id), $edited->chosen);
+    expect(ids($edited->artwork))->toBe(['own', $moon->id, $plate->id])
+        ->and(array_map(fn ($mask) => $mask->clipsTo(), $plate->masks))->toBe([$moon->id])->and($plate->role->from)->toBe([$moon->id])
+        ->and($edited->artwork->swatches[0]->colour->toHex())->toBe('#b04a2c')
+        ->and($moon->placement->x)->toBe($copied['layers'][0]['placement']['x']);
+    // Once more on the same sheet: beside the first, and the colour is there already.
+    $again = operated($edited->artwork, ['op' => 'paste', 'layers' => [$moon->toArray()], 'swatches' => $copied['swatches']]);
+    expect($again->artwork->layer($again->chosen[0])->placement->x)->toEqualWithDelta($moon->placement->x + 0.15, 1e-9)->and($again->artwork->swatches)->toHaveCount(1);
+    operated($desk, ['op' => 'paste', 'layers' => [], 'swatches' => []]);
+})->throws(TallCrow\Edit\EditRefused::class, 'Nothing was copied');
 
 it('takes pieces out of the sheet and out of every line that names them', function (): void {
     $artwork = Fixtures::artwork([

@@ -4,6 +4,7 @@ import { useShop } from '../server/queries';
 import { useTracing } from '../server/tracing';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
+import { begin, linesOf } from './beginning';
 import { found as foundIn, verbs, type Verb } from './verbs';
 
 const sheet = useSheet();
@@ -28,13 +29,21 @@ async function show(): Promise<void> {
     field.value?.focus();
 }
 
-function take(verb: Verb | undefined): void {
-    open.value = false;
-    if (verb?.operations) {
-        void sheet.operate(...verb.operations);
-    } else {
-        verb?.begin?.();
+async function take(verb: Verb | undefined): Promise<void> {
+    if (!verb) {
+        return;
     }
+    open.value = false;
+    if (!verb.operations) {
+        verb.begin?.();
+        return;
+    }
+    const before = linesOf(selection.layer);
+    await sheet.operate(...verb.operations);
+    selection.reveal();
+    await nextTick();
+    await nextTick();
+    begin(selection.layer, before);
 }
 
 function step(by: number): void {

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { useSortable } from '@vueuse/integrations/useSortable';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
+import { useFolding } from '../stores/folding';
+import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import QuantityToken from '../tokens/QuantityToken.vue';
-import type { Wear } from '../types';
+import type { Layer, Wear } from '../types';
 import AddLine from './AddLine.vue';
 import { brushWear } from './drawing';
 import JobColours from './JobColours.vue';
+import FoldedLayer from './FoldedLayer.vue';
+import { isFound } from './finding';
 import LayerLines from './LayerLines.vue';
 import { everyLayer } from './layers';
 import HowItLies from './HowItLies.vue';
@@ -18,6 +22,24 @@ const layers = computed(() => sheet.artwork?.layers ?? []);
 const all = computed(() => everyLayer(layers.value).filter((layer) => layer.role.kind === 'ink'));
 const isWorn = computed(() => Boolean(sheet.artwork?.distress.length) || everyLayer(layers.value).some((layer) => layer.distress.length > 0));
 const rows = ref<HTMLElement | null>(null);
+const list = ref<HTMLElement | null>(null);
+const selection = useSelection();
+const folding = useFolding();
+const typed = ref<string | null>('');
+const wanted = computed({ get: () => (typed.value ?? '').trim(), set: (value: string) => (typed.value = value) });
+const shows = (layer: Layer): boolean => wanted.value === '' || isFound(layer, wanted.value, sheet.called);
+
+// What was chosen elsewhere is unfolded and scrolled to; what is chosen in the sheet itself stays where the pointer is.
+watch(() => selection.revealed, async () => {
+    const id = selection.chosen;
+    if (!id) {
+        return;
+    }
+    folding.open(id);
+    wanted.value = '';
+    await nextTick();
+    list.value?.querySelector(`[data-layer="${CSS.escape(id)}"]`)?.scrollIntoView({ block: 'nearest' });
+});
 
 useSortable(rows, layers, {
     handle: '.grip',
@@ -57,20 +79,27 @@ function moveWear(index: number, by: number): void {
     <section class="build-sheet" aria-label="Build sheet">
         <header class="ticket-head">
             <h2>Build sheet</h2>
-            <span class="small">first line lies on the cloth</span>
+            <span class="small ticket-says">first line lies on the cloth</span>
             <span class="steps">
                 <button type="button" :disabled="!sheet.job?.canUndo" title="Step back (Ctrl+Z)" aria-label="Step back" @click="sheet.undo()">↶</button>
                 <button type="button" :disabled="!sheet.job?.canRedo" title="Step forward (Ctrl+Shift+Z)" aria-label="Step forward" @click="sheet.redo()">↷</button>
             </span>
         </header>
-        <div class="sheet-lines">
+        <div v-if="layers.length > 1" class="sheet-tools">
+            <v-text-field v-model="wanted" class="sheet-find" label="Find in the sheet" type="search" clearable hide-details @keydown.esc="wanted = ''" @click:clear="wanted = ''" />
+            <button type="button" class="token" title="Fold every line ([)" @click="folding.foldAll(true)">fold all</button>
+            <button type="button" class="token" title="Unfold every line (])" @click="folding.foldAll(false)">unfold all</button>
+        </div>
+        <div ref="list" class="sheet-lines">
+            <p v-if="wanted !== '' && !layers.some(shows)" class="empty" role="status">No line of that name, verb, font or colour.</p>
             <p v-if="layers.length === 0" class="empty">
                 The sheet is blank. Add a line to set words, lay a picture or draw a shape; each line after that says what is done to it.
             </p>
             <ol ref="rows" class="lines">
-                <li v-for="(layer, i) in layers" :key="layer.id" class="drag-row">
+                <li v-for="(layer, i) in layers" v-show="shows(layer)" :key="layer.id" class="drag-row">
                     <span class="grip" title="Drag to another place" aria-hidden="true">⠿</span>
-                    <LayerLines :layer="layer" :number="i + 1" :first="i === 0" :last="i === layers.length - 1" :depth="0" />
+                    <FoldedLayer v-if="folding.folded(layer.id) && wanted === ''" :layer="layer" :number="i + 1" :data-layer="layer.id" />
+                    <LayerLines v-else :layer="layer" :number="i + 1" :first="i === 0" :last="i === layers.length - 1" :depth="0" />
                 </li>
             </ol>
             <ol v-if="sheet.artwork?.distress.length" class="lines whole-sheet">
@@ -100,6 +129,10 @@ function moveWear(index: number, by: number): void {
 .sheet-lines > .job-colours { margin-top: auto; }
 .ticket-head { display: flex; align-items: baseline; gap: 8px; padding: 8px 12px 6px; border-bottom: 2px dotted var(--hair); }
 .steps { margin-left: auto; }
+.ticket-says { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
+.sheet-tools { display: flex; align-items: center; gap: 12px; padding: 5px 14px; border-bottom: 1px solid var(--hair); }
+.sheet-find { flex: 1 1 auto; }
+.sheet-find .v-field__input { min-height: 32px; padding-block: 2px; }
 .steps button { width: 28px; height: 26px; font-size: 17px; line-height: 1; }
 .drag-row { position: relative; border-bottom: 1px solid var(--hair); }
 .drag-row.over { box-shadow: inset 0 2px 0 var(--rust); }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, nextTick } from 'vue';
 import { useShop } from '../server/queries';
+import { useFolding } from '../stores/folding';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
@@ -18,6 +19,7 @@ import WearSentence from './WearSentence.vue';
 const props = defineProps<{ layer: Layer; number: number; first: boolean; last: boolean; depth: number }>();
 const sheet = useSheet();
 const selection = useSelection();
+const folding = useFolding();
 const shop = useShop();
 const ppi = computed(() => sheet.artwork?.sheet.ppi ?? 300);
 const children = computed(() => (props.layer.source.kind === 'group' ? props.layer.source.layers : []));
@@ -43,10 +45,25 @@ function moveItem(list: ListName, index: number, by: number): void {
     }
 }
 
-function move(by: number): void {
-    const at = sheet.artwork?.layers.findIndex((one) => one.id === props.layer.id) ?? -1;
-    if (at + by >= 0) {
-        void sheet.operate({ op: 'reorder', id: props.layer.id, to: at + by });
+/** Where the line is on its way to: held keys go on from there, and not from where it still stands. */
+let under: number | null = null;
+
+async function move(by: number): Promise<void> {
+    const layers = sheet.artwork?.layers ?? [];
+    const to = (under ?? layers.findIndex((one) => one.id === props.layer.id)) + by;
+    if (to < 0 || to >= layers.length) {
+        return;
+    }
+    const held = document.activeElement;
+    under = to;
+    await sheet.operate({ op: 'reorder', id: props.layer.id, to });
+    await nextTick();
+    if (!sheet.saving) {
+        under = null;
+    }
+    // A row that is put elsewhere in the page lets go of the focus.
+    if (held instanceof HTMLElement && document.activeElement === document.body && held.isConnected) {
+        held.focus();
     }
 }
 
@@ -75,7 +92,7 @@ const blends = computed(() => props.layer.blend !== 'normal');
             :number="number" :on="layer.on" :name="sheet.called(layer.id)" :chosen="selection.chosen === layer.id" :first="first" :last="last" copies
             :among="selection.ids.length > 1 && selection.ids.includes(layer.id)"
             @choose="choose" @toggle="set({ on: $event })" @up="move(-1)" @down="move(1)" @copy="sheet.operate({ op: 'copy', ids: [layer.id] })"
-            @remove="sheet.operate({ op: 'remove', ids: [layer.id] })"
+            :own="layer.name" @remove="sheet.operate({ op: 'remove', ids: [layer.id] })" @fold="folding.fold(layer.id, true)" @name="set({ name: $event })"
         >
             <LayerSentence :layer="layer" />
             <button v-if="layer.source.kind === 'group'" type="button" class="token" @click="sheet.operate({ op: 'ungroup', id: layer.id })">take the group apart</button>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One line of the ticket: its number, whether it prints, what it says, and what can be done with it. */
-defineProps<{ number?: number; on: boolean; name: string; chosen?: boolean; first?: boolean; last?: boolean; sub?: boolean; copies?: boolean; among?: boolean }>();
-const emit = defineEmits<{ toggle: [on: boolean]; up: []; down: []; copy: []; remove: []; choose: [among: boolean, byKey: boolean] }>();
+defineProps<{ number?: number; on: boolean; name: string; chosen?: boolean; first?: boolean; last?: boolean; sub?: boolean; copies?: boolean; among?: boolean; own?: string }>();
+const emit = defineEmits<{ toggle: [on: boolean]; up: []; down: []; copy: []; remove: []; fold: []; name: [name: string]; choose: [among: boolean, byKey: boolean] }>();
 
 let pressed = false;
 
@@ -44,8 +44,10 @@ function key(event: KeyboardEvent): void {
                 <button type="button" role="menuitem" :disabled="first" @click="emit('up')">Move earlier <span class="small">Alt+↑</span></button>
                 <button type="button" role="menuitem" :disabled="last" @click="emit('down')">Move later <span class="small">Alt+↓</span></button>
                 <button v-if="copies" type="button" role="menuitem" @click="emit('choose', true, false)">{{ among ? 'Choose no longer' : 'Choose with others' }} <span class="small">Shift+click</span></button>
-                <button v-if="copies" type="button" role="menuitem" @click="emit('copy')">Copy</button>
-                <button type="button" role="menuitem" @click="emit('remove')">Take out</button>
+                <button v-if="copies" type="button" role="menuitem" @click="emit('copy')">Copy <span class="small">Ctrl+D</span></button>
+                <button v-if="copies" type="button" role="menuitem" @click="emit('fold')">Fold to one line</button>
+                <button type="button" role="menuitem" @click="emit('remove')">Take out <span v-if="copies" class="small">Delete</span></button>
+                <div v-if="copies" class="line-name" @click.stop @keydown.stop><v-text-field :model-value="own" label="Name of this line" maxlength="80" hide-details @change="emit('name', ($event.target as HTMLInputElement).value)" /></div>
             </div>
         </v-menu>
     </div>
@@ -62,6 +64,7 @@ function key(event: KeyboardEvent): void {
 .line-more:hover { background: var(--rust-wash); color: var(--ink); }
 .line-menu { background: var(--card); border: 1px solid var(--ink); display: grid; }
 .line-menu button { text-align: left; padding: 5px 14px; }
+.line-menu .line-name { padding: 6px 14px 10px; width: 240px; }
 .line-menu button:hover:not(:disabled) { background: var(--rust-wash); }
 .line.among:not(.chosen) { background: linear-gradient(90deg, var(--rust) 3px, transparent 3px); }
 </style>

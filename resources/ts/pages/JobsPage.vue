@@ -1,19 +1,34 @@
 <script setup lang="ts">
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { VBtn } from 'vuetify/components';
 import { api, proofUrl, said } from '../api';
 import GarmentDrawing from '../peg/GarmentDrawing.vue';
 import { cuts } from '../peg/garments';
+import { useMe } from '../people/me';
 import { useChange, useJobs } from '../server/queries';
-import type { JobCard } from '../types';
+import type { BenchJob, JobCard } from '../types';
 import { ago } from '../words/lines';
 import OpenJob from './OpenJob.vue';
 
+const { makes } = useMe();
 const { data: jobs, error, refetch } = useJobs();
 const { mutate: throwAway, error: lost } = useChange((job: JobCard) => api.remove(`jobs/${job.id}`), 'jobs');
+const router = useRouter();
+const copying = useChange((job: JobCard) => api.post<BenchJob>(`jobs/${job.id}/copy`), 'jobs');
 const states = { empty: 'blank sheet', drafted: 'on the bench', exported: 'exported', unreadable: 'cannot be read' };
 
+const going = ref<JobCard | null>(null);
+
 function remove(job: JobCard): void {
-    if (window.confirm(`Throw away "${job.title}" with all its saved steps and exports?`)) {
-        throwAway(job);
+    throwAway(job);
+    going.value = null;
+}
+
+async function copy(job: JobCard): Promise<void> {
+    const made = await copying.mutateAsync(job).catch(() => null);
+    if (made) {
+        await router.push(`/jobs/${made.id}/build`);
     }
 }
 
@@ -30,7 +45,7 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
     <main class="page">
         <header class="page-head"><h1>Jobs</h1><OpenJob /><router-link class="plain-button strong" to="/new">New job</router-link></header>
         <p v-if="error" role="alert">{{ said(error) }} <button type="button" class="token" @click="refetch()">Try again</button></p>
-        <p v-if="lost" role="alert">{{ said(lost) }}</p>
+        <p v-if="lost ?? copying.error.value" role="alert">{{ said(lost ?? copying.error.value) }}</p>
         <p v-if="!jobs && !error" role="status">Looking up the jobs …</p>
         <p v-else-if="jobs?.length === 0" class="empty">No jobs yet. Start one: choose what it is printed on and how large, and the bench opens with a blank sheet.</p>
         <ul v-else class="job-cards">
@@ -46,10 +61,18 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
                 <p class="measure small">{{ job.product }} {{ job.side }}, {{ (job.sheet.width / job.sheet.ppi).toFixed(1) }} × {{ (job.sheet.height / job.sheet.ppi).toFixed(1) }} in<br />{{ job.sheet.width }} × {{ job.sheet.height }} px · {{ job.sheet.ppi }} ppi</p>
                 <p class="small job-foot">
                     <span class="state" :class="job.state">{{ states[job.state] }}</span><span>{{ ago(job.updatedAt) }}</span>
-                    <button type="button" class="token" :aria-label="`Throw away ${job.title}`" @click="remove(job)">throw away</button>
+                    <v-btn v-if="makes && job.state !== 'unreadable'" size="small" variant="text" :aria-label="`Copy ${job.title}`" :loading="copying.isPending.value && copying.variables.value?.id === job.id" @click="copy(job)">copy</v-btn>
+                    <v-btn v-if="makes" size="small" variant="text" :aria-label="`Throw away ${job.title}`" @click="going = job">throw away</v-btn>
                 </p>
             </li>
         </ul>
+        <v-dialog :model-value="going !== null" max-width="460" @update:model-value="(open: boolean) => !open && (going = null)">
+            <div v-if="going" class="sheet-dialog" role="alertdialog" aria-labelledby="going-head">
+                <h2 id="going-head">Throw away "{{ going.title }}"?</h2>
+                <p>All its saved steps and exports go with it. This cannot be taken back.</p>
+                <div class="dialog-ends"><v-btn autofocus @click="going = null">Keep it</v-btn><v-btn variant="flat" color="primary" @click="remove(going)">Throw away</v-btn></div>
+            </div>
+        </v-dialog>
     </main>
 </template>
 
@@ -61,7 +84,8 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
 .job-card svg { width: 100%; height: 250px; }
 .unreadable { min-height: 250px; }
 .job-foot { display: flex; gap: 12px; align-items: baseline; }
-.job-foot .token { margin-left: auto; font-weight: 400; border-bottom-color: var(--hair); }
+.job-foot .v-btn { min-width: 0; padding: 0 6px; }
+.job-foot .v-btn:first-of-type { margin-left: auto; }
 .state { border: 1px solid var(--faded); padding: 0 6px; border-radius: 2px; color: var(--ink); }
 .state.exported { border-color: var(--good); color: var(--good); }
 </style>

@@ -17,16 +17,19 @@ import { useDrag, type Hold } from './useDrag';
 import { usePen } from './usePen';
 import { usePicture } from './useProof';
 import { useSteps } from './useSteps';
+import { useZoom } from './useZoom';
 
 /** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
 const PROOFS = [30, 50, 75, 100];
+const CLOSE = 130;
 
 const sheetStore = useSheet();
 const selection = useSelection();
 const peg = usePeg();
 const gauges = useGauges();
 const svg = ref<SVGSVGElement | null>(null);
-const distance = ref<'garment' | 'area' | 'loupe'>('garment');
+const distance = ref<'garment' | 'area' | 'loupe' | 'free'>('garment');
+const { free, holdsSpace, pan, wheel, zoom, key: zoomKey } = useZoom(svg, () => (distance.value = 'free'));
 const seen = useElementSize(svg, { width: 600, height: 560 });
 const size = computed(() => ({ width: Math.max(50, seen.width.value), height: Math.max(50, seen.height.value) }));
 const centre = ref<[number, number]>([7.5, 9]);
@@ -49,6 +52,9 @@ const view = computed<Box>(() => {
         const top = -(cut.value.top + cut.value.above) * s;
         const bottom = (cut.value.length - cut.value.top + 0.6) * s;
         return { left: width / 2 - 17 * s, top, width: 34 * s, height: bottom - top };
+    }
+    if (distance.value === 'free' && free.value) {
+        return free.value;
     }
     if (distance.value === 'area') {
         return { left: -1.2, top: -1.2, width: width + 2.2, height: height + 1.8 };
@@ -74,9 +80,11 @@ const drawn = computed(() => (selection.layer && sheetStore.measures.get(selecti
 const piece = usePicture(computed(() => (revision.value === null || !drawn.value ? null : `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}`)));
 const without = usePicture(computed(() => (revision.value === null || !drawn.value ? null : proofUrl(revision.value, proofPpi.value, { without: drawn.value }))));
 
+/** Closer than the finest proof shows: then the part in sight is drawn in the print's own pixels. */
+const isClose = computed(() => distance.value === 'loupe' || (distance.value === 'free' && (size.value.width * dpr) / view.value.width > CLOSE));
 /** The part under the loupe, in print pixels and never off the sheet. */
 const lens = computed(() => {
-    if (distance.value !== 'loupe') {
+    if (!isClose.value) {
         return null;
     }
     const { ppi, width, height } = sheet.value;
@@ -107,6 +115,7 @@ const alsoBoxes = computed(() => selection.ids.slice(1).flatMap((id) => sheetSto
 const { drag, transform, says, begin, follow, drop, cancel } = useDrag(perPixel, neighbours, sheet);
 /** Between letting go and the new proof, the piece stays where it was put. */
 const dropped = ref<{ transform: string; piece: string | null; without: string | null } | null>(null);
+watch(() => proof.shown.value !== null && !proof.late.value, (hangs) => (peg.hangs = hangs), { immediate: true });
 watch(proof.shown, () => {
     dropped.value = null;
     if (drag.value === null) {
@@ -137,7 +146,9 @@ function at(event: PointerEvent): [number, number] {
     return [point.x, point.y];
 }
 
-let held: { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean } | null = null;
+let held: { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean; sliding?: boolean; framing?: boolean } | null = null;
+/** A rectangle drawn over bare cloth: what it touches is chosen. */
+const frame = ref<Box | null>(null);
 
 async function pick(point: [number, number], among = false): Promise<void> {
     if (revision.value === null) {
@@ -147,6 +158,7 @@ async function pick(point: [number, number], among = false): Promise<void> {
     // A second press on a piece reaches the one below it.
     const index = answer.layers.indexOf(selection.chosen ?? '');
     selection.choose(answer.layers[among || held?.moved || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null, among);
+    selection.reveal();
 }
 
 function inside(box: Box | null, [x, y]: [number, number]): boolean {
@@ -154,10 +166,16 @@ function inside(box: Box | null, [x, y]: [number, number]): boolean {
 }
 
 function press(event: PointerEvent): void {
+    const point = at(event);
+    if (event.button === 1 || (event.button === 0 && holdsSpace.value)) {
+        event.preventDefault();
+        svg.value?.setPointerCapture(event.pointerId);
+        held = { from: point, picked: null, panning: null, moved: true, sliding: true };
+        return;
+    }
     if (event.button !== 0) {
         return;
     }
-    const point = at(event);
     if (peg.colourWanted && revision.value !== null) {
         const give = peg.colourWanted;
         void api.get<FoundColour>(`revisions/${revision.value}/colour?x=${point[0]}&y=${point[1]}`).then(({ colour }) => give(colour)).catch(() => give(null));
@@ -205,12 +223,22 @@ function movePointer(event: PointerEvent): void {
         return;
     }
     const point = at(event);
+    if (held.sliding) {
+        pan(held.from[0] - point[0], held.from[1] - point[1]);
+        return;
+    }
+    if (held.framing) {
+        frame.value = { left: Math.min(held.from[0], point[0]), top: Math.min(held.from[1], point[1]), width: Math.abs(point[0] - held.from[0]), height: Math.abs(point[1] - held.from[1]) };
+        return;
+    }
     if (!held.moved && Math.hypot(point[0] - held.from[0], point[1] - held.from[1]) > 3 * perPixel()) {
         held.moved = true;
         const from = held.from;
         void (held.picked ?? Promise.resolve()).then(() => {
             if (held?.moved && selection.layer && inside(chosenBox.value, from)) {
                 begin('move', selection.layer, chosenBox.value as Box, from);
+            } else if (held) {
+                held.framing = true;
             }
         });
     }
@@ -225,14 +253,27 @@ function release(): void {
             dropped.value = after;
         }
         cancel();
+    } else if (frame.value) {
+        selection.chooseAll(touched(frame.value));
     } else if (held && !held.moved && !held.picked && !held.panning) {
         void pick(held.from);
     }
-    held = null;
+    held = frame.value = null;
+}
+
+function touched(by: Box): string[] {
+    return (sheetStore.artwork?.layers ?? []).filter((layer) => {
+        const box = layer.on ? sheetStore.measures.get(layer.id)?.box : null;
+        return box && box.left < by.left + by.width && by.left < box.left + box.width && box.top < by.top + by.height && by.top < box.top + box.height;
+    }).map((layer) => layer.id);
 }
 
 function nudge(event: KeyboardEvent): void {
-    if (pen.key(event)) {
+    if (pen.key(event) || zoomKey(event)) {
+        return;
+    }
+    if (event.key === '0') {
+        distance.value = 'garment';
         return;
     }
     const step = event.shiftKey ? 0.1 : 0.01;
@@ -264,6 +305,7 @@ function loupeHere(): void {
                 <button type="button" :aria-pressed="distance === 'garment'" @click="distance = 'garment'">Whole garment</button>
                 <button type="button" :aria-pressed="distance === 'area'" @click="distance = 'area'">Print area</button>
                 <button type="button" :aria-pressed="distance === 'loupe'" @click="loupeHere">Loupe 1 : 1</button>
+                <button type="button" aria-label="Further away" title="Further away (−)" @click="zoom(0.8)">−</button><button type="button" aria-label="Closer" title="Closer (+)" @click="zoom(1.25)">+</button>
             </div>
             <span class="measure small" aria-live="polite">{{ says || said }}</span>
             <span v-if="peg.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="peg.colourWanted?.(null)">not now</button></span>
@@ -279,20 +321,20 @@ function loupeHere(): void {
         <svg
             ref="svg" class="peg-view" :class="[distance, { picking: peg.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
             :aria-label="peg.pen ? `${peg.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : selection.layer ? `${sheetStore.called(selection.layer.id)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
-            @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge"
+            @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge" @wheel.prevent="wheel"
         >
             <g :transform="garmentPlace"><GarmentDrawing :product="sheetStore.artwork?.product ?? 'tee'" :side="sheetStore.artwork?.side ?? 'front'" :colour="peg.garment?.colour ?? '#ddd'" /></g>
-            <rect v-if="distance !== 'garment'" :x="view.left" :y="view.top" :width="view.width" :height="view.height" :fill="peg.garment?.colour ?? '#ddd'" />
+            <rect v-if="distance === 'area' || distance === 'loupe'" :x="view.left" :y="view.top" :width="view.width" :height="view.height" :fill="peg.garment?.colour ?? '#ddd'" />
             <Rulers v-if="distance !== 'loupe'" :width="sheet.width" :height="sheet.height" :size="distance === 'area' ? 0.42 : 0.62" :class="{ 'on-cloth': true }" />
             <rect class="area-edge" x="0" y="0" :width="sheet.width" :height="sheet.height" :stroke-width="hand" />
-            <image v-if="base" :href="base" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" :class="{ faint: distance === 'loupe' && close.shown.value }" />
+            <image v-if="base" :href="base" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" :class="{ faint: isClose && close.shown.value && !drag }" />
             <image v-if="drag && piece.shown.value" :href="piece.shown.value" x="0" y="0" :width="sheet.width" :height="sheet.height" :transform="transform" preserveAspectRatio="none" />
             <image v-else-if="dropped?.piece" :href="dropped.piece" x="0" y="0" :width="sheet.width" :height="sheet.height" :transform="dropped.transform" preserveAspectRatio="none" />
             <image
-                v-if="distance === 'loupe' && close.shown.value && settledLens" class="lens" :href="close.shown.value" preserveAspectRatio="none"
+                v-if="isClose && close.shown.value && settledLens && !drag && !dropped" class="lens" :href="close.shown.value" preserveAspectRatio="none"
                 :x="settledLens.left / sheet.ppi" :y="settledLens.top / sheet.ppi" :width="settledLens.width / sheet.ppi" :height="settledLens.height / sheet.ppi"
             />
-            <image v-if="overlay.shown.value && distance !== 'loupe'" class="overlay" :href="overlay.shown.value" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" />
+            <image v-if="overlay.shown.value && !isClose" class="overlay" :href="overlay.shown.value" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" />
             <g v-if="peg.pen" class="pen" aria-hidden="true">
                 <path v-if="pen.d.value" :d="pen.d.value" :stroke-width="peg.pen.closed ? hand * 2 : peg.pen.stroke.width" :class="{ closed: peg.pen.closed, restores: peg.pen.stroke.restores }" />
                 <path v-if="pen.cross.value" class="cross" :stroke-width="hand * 1.5" :d="`M${pen.cross.value[0] - hand * 9} ${pen.cross.value[1]}h${hand * 18}M${pen.cross.value[0]} ${pen.cross.value[1] - hand * 9}v${hand * 18}`" />
@@ -302,6 +344,7 @@ function loupeHere(): void {
                 <line v-for="(guide, i) in drag.guides" :key="i" :x1="guide.axis === 'x' ? guide.at : 0" :x2="guide.axis === 'x' ? guide.at : sheet.width" :y1="guide.axis === 'y' ? guide.at : 0" :y2="guide.axis === 'y' ? guide.at : sheet.height" />
             </g>
             <g v-if="distance !== 'loupe'"><rect v-for="box in alsoBoxes" :key="`${box.left},${box.top}`" class="hold-box" :x="box.left" :y="box.top" :width="box.width" :height="box.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 2} ${hand * 3}`" /></g>
+            <rect v-if="frame" class="hold-box" :x="frame.left" :y="frame.top" :width="frame.width" :height="frame.height" :stroke-width="hand" :stroke-dasharray="`${hand * 3} ${hand * 3}`" />
             <g v-if="chosenBox && distance !== 'loupe' && !peg.pen" class="hold" :transform="drag ? transform : undefined">
                 <rect class="hold-box" :x="chosenBox.left" :y="chosenBox.top" :width="chosenBox.width" :height="chosenBox.height" :stroke-width="hand * 1.2" :stroke-dasharray="`${hand * 5} ${hand * 4}`" />
                 <rect

@@ -13,6 +13,8 @@ export const usePeg = defineStore('peg', () => {
     /** What is being drawn. */
     const pen = shallowRef<Pen | null>(null);
     const overlay = ref<Overlay>('none');
+    /** Whether the art of the sheet as it is now hangs there. */
+    const hangs = ref(false);
     const colourWanted = shallowRef<((colour: string | null) => void) | null>(null);
 
     const garment = computed(() => sheet.artwork?.garments[Math.min(cloth.value, sheet.artwork.garments.length - 1)]);
@@ -28,5 +30,5 @@ export const usePeg = defineStore('peg', () => {
         });
     }
 
-    return { cloth, garment, pen, overlay, colourWanted, pickColour };
+    return { cloth, garment, pen, overlay, hangs, colourWanted, pickColour };
 });

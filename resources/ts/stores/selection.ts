@@ -31,6 +31,16 @@ export const useSelection = defineStore('selection', () => {
         }
     }
 
+    /** Counts up whenever what is chosen should be brought into sight on the sheet. */
+    const revealed = ref(0);
+    const reveal = (): number => ++revealed.value;
+
+    /** Chooses all of some lines. */
+    function chooseAll(wanted: string[]): void {
+        choose(wanted[0] ?? null);
+        also.value = wanted.slice(1);
+    }
+
     /** After a change: the layers that it made are chosen, and what is gone is chosen no longer. */
     function settle(made: string[]): void {
         if (made[0]) {
@@ -41,5 +51,5 @@ export const useSelection = defineStore('selection', () => {
         }
     }
 
-    return { chosen, also, ids, layer, choose, settle };
+    return { chosen, also, ids, layer, revealed, reveal, choose, chooseAll, settle };
 });

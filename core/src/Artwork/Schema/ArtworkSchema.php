@@ -47,7 +47,7 @@ final class ArtworkSchema
     /** @return array<string, array<string, mixed>> */
     public static function definitions(bool $complete): array
     {
-        $layers = new LayerReader(ArtworkReader::MOST_LAYERS, []);
+        $layers = LayerReader::of(ArtworkReader::MOST_LAYERS, []);
         $effects = EffectReader::ofAnySwatch();
         $none = fn (Reading $group): array => array_map(fn (Reading $layer): never => throw new \LogicException('A description holds no layers.'), $group->items('layers', 200));
         $one = fn (callable $reader, string $name = ''): array => self::described($reader, $complete, self::OPTIONAL[$name] ?? []);

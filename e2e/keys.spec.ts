@@ -1,0 +1,119 @@
+import { addLine, artworkOf, expect, newJob, saved, setToken, test, words } from './bench';
+
+const ids = async (page: import('@playwright/test').Page): Promise<string[]> => (await artworkOf(page, page.url())).layers.map((layer) => layer.id);
+
+test('a new line is typed at once; Alt and arrows carry a line as far as they were pressed, and keep the focus', async ({ page }) => {
+    await newJob(page, 'By key');
+    await page.keyboard.press('a');
+    await page.keyboard.type('set words');
+    await expect(page.getByRole('option', { name: /Set words/ })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(words(page)).toBeFocused();
+    await page.keyboard.type('FIRST');
+    await page.keyboard.press('Enter');
+    await saved(page);
+    await expect(words(page)).toHaveValue('FIRST');
+    await addLine(page, 'shape', 'Draw a shape');
+    await addLine(page, 'shape', 'Draw a shape');
+    await addLine(page, 'outline', 'Outline');
+    await expect(page.getByRole('textbox', { name: 'outline width' })).toBeFocused();
+    const before = await ids(page);
+    await words(page).focus();
+    for (let i = 0; i < 2; i++) {
+        await page.keyboard.press('Alt+ArrowDown');
+    }
+    await saved(page);
+    await expect.poll(() => ids(page)).toEqual([before[1], before[2], before[0]]);
+    await expect(words(page)).toBeFocused();
+});
+
+test('lines are chosen, copied, pasted into another job, taken out, and stepped back, by keys alone', async ({ page, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    await newJob(page, 'Copied from');
+    await addLine(page, 'words', 'Set words');
+    await setToken(words(page), 'KITE');
+    await addLine(page, 'shape', 'Draw a shape');
+    await saved(page);
+    await page.locator('.peg-view').focus();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.press('Control+c');
+    await page.keyboard.press('Control+d');
+    await saved(page);
+    await expect.poll(async () => (await ids(page)).length).toBe(4);
+    await page.keyboard.press('Delete');
+    await saved(page);
+    await expect.poll(async () => (await ids(page)).length).toBe(2);
+    await newJob(page, 'Pasted into');
+    await page.locator('.peg-view').focus();
+    await page.keyboard.press('Control+v');
+    await saved(page);
+    await expect(words(page)).toHaveValue('KITE');
+    await expect.poll(async () => (await ids(page)).length).toBe(2);
+    await page.keyboard.press('Control+z');
+    await expect.poll(async () => (await ids(page)).length).toBe(0);
+    await page.keyboard.press('Shift+?');
+    await expect(page.getByRole('dialog').getByText('Keys of the bench')).toBeVisible();
+    await page.keyboard.press('Escape');
+});
+
+test('a long sheet begins folded, is searched, and opens where a piece is chosen on the peg', async ({ page }) => {
+    await newJob(page, 'Long');
+    for (let i = 0; i < 2; i++) {
+        await addLine(page, 'shape', 'Draw a shape');
+    }
+    await addLine(page, 'words', 'Set words');
+    await setToken(words(page), 'LANTERN');
+    await page.locator('.peg-view').focus();
+    for (let i = 0; i < 2; i++) {
+        await page.keyboard.press('Control+a');
+        await page.keyboard.press('Control+d');
+        await saved(page);
+    }
+    await expect(page.locator('.drag-row')).toHaveCount(12);
+    await expect(page.locator('.line.folded').first()).toBeVisible();
+    await page.getByRole('searchbox', { name: 'Find in the sheet' }).fill('lantern');
+    await expect(page.locator('.drag-row:visible')).toHaveCount(4);
+    await page.getByRole('searchbox', { name: 'Find in the sheet' }).fill('');
+    await page.getByRole('button', { name: 'fold all', exact: true }).click();
+    await expect(page.locator('.line.folded')).toHaveCount(12);
+    await page.locator('.folded-head').nth(5).click();
+    await expect(page.locator('.line.folded')).toHaveCount(11);
+    // A rectangle over all of the cloth chooses every piece that it touches.
+    const peg = await page.locator('.peg-view').boundingBox();
+    const [x, y] = [peg?.x ?? 0, peg?.y ?? 0];
+    await page.mouse.move(x + 4, y + 4);
+    await page.mouse.down();
+    await page.mouse.move(x + 40, y + 60, { steps: 3 });
+    await page.waitForTimeout(400);
+    await page.mouse.move(x + (peg?.width ?? 0) - 4, y + (peg?.height ?? 0) - 4, { steps: 5 });
+    await page.mouse.up();
+    await expect(page.getByRole('button', { name: 'Arrange 12 lines' })).toBeVisible();
+    // The wheel comes closer about the pointer; 0 goes back.
+    const wide = (): Promise<number> => page.locator('.peg-view').evaluate((svg) => Number(svg.getAttribute('viewBox')?.split(' ')[2]));
+    const before = await wide();
+    await page.mouse.move(x + (peg?.width ?? 0) / 2, y + (peg?.height ?? 0) / 2);
+    await page.mouse.wheel(0, -400);
+    await expect.poll(wide).toBeLessThan(before * 0.7);
+    await page.locator('.peg-view').focus();
+    await page.keyboard.press('0');
+    await expect.poll(wide).toBeCloseTo(before, 3);
+});
+
+test('a job is copied whole, and thrown away only when that is meant', async ({ page }) => {
+    await newJob(page, 'Once');
+    await addLine(page, 'shape', 'Draw a shape');
+    await saved(page);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Copy Once', exact: true }).click();
+    await expect(page.locator('.top-job strong')).toHaveText('Copy of Once');
+    await expect(page.locator('.drag-row')).toHaveCount(1);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Throw away Copy of Once' }).click();
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByRole('link', { name: /Copy of Once/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Throw away Copy of Once' }).click();
+    await page.getByRole('alertdialog').getByRole('button', { name: 'Throw away' }).click();
+    await expect(page.getByRole('link', { name: /Copy of Once/ })).toHaveCount(0);
+    await page.goto('/no/such/page');
+    await expect(page.getByRole('heading', { name: 'Nothing hangs here' })).toBeVisible();
+});

@@ -1,0 +1,97 @@
+import { useEventListener } from '@vueuse/core';
+import { useFolding } from '../stores/folding';
+import { usePeg } from '../stores/peg';
+import { useSelection } from '../stores/selection';
+import { useSheet } from '../stores/sheet';
+import type { Layer, Operation } from '../types';
+import { everyLayer } from './layers';
+
+type Paste = Extract<Operation, { op: 'paste' }>;
+
+/** What lies on the clipboard: lines of a sheet as text in the form of its file, with the named colours that they use. */
+interface Copied {
+    'tallcrow.lines': 1;
+    layers: Layer[];
+    swatches: { name: string; colour: string }[];
+}
+
+/** Every key of the bench and what it does, as the list of keys shows them. */
+export const KEYS: [string, string][] = [
+    ['Ctrl+Z, Ctrl+Shift+Z', 'a step back, a step forward'], ['Delete', 'take the chosen lines out'], ['Ctrl+D', 'copy them beside themselves'],
+    ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut and paste them, also to another job'], ['Ctrl+A', 'choose every line'], ['Shift+click, Ctrl+click', 'choose one more'],
+    ['A', 'add a line'], ['Arrow keys on the peg', 'move by a hundredth of an inch; with Shift by a tenth'], ['Alt+↑, Alt+↓', 'move a line earlier or later'], ['Home, End', 'choose the first or the last line'],
+    ['[ and ]', 'fold or unfold every line'], ['+ and −, 0', 'closer, further, the whole garment'], ['Escape', 'choose nothing'], ['?', 'this list'],
+];
+
+export function useKeys(help: () => void, add: () => void): void {
+    const sheet = useSheet();
+    const peg = usePeg();
+    const selection = useSelection();
+    const folding = useFolding();
+
+    const elsewhere = (target: EventTarget | null): boolean =>
+        target instanceof HTMLInputElement ? target.type !== 'checkbox' : target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement || (target instanceof HTMLElement && target.closest('[role=dialog], [role=menu], [role=listbox]') !== null);
+    const remove = (): void => void (selection.ids.length && sheet.operate({ op: 'remove', ids: selection.ids }));
+
+    function copied(): Copied | null {
+        const layers = (sheet.artwork?.layers ?? []).flatMap((layer) => everyLayer([layer]).filter((one) => selection.ids.includes(one.id)));
+        const text = JSON.stringify(layers);
+        return layers.length === 0 ? null : { 'tallcrow.lines': 1, layers, swatches: (sheet.artwork?.swatches ?? []).filter((one) => text.includes(JSON.stringify(`@${one.name}`))).map(({ name, colour }) => ({ name, colour })) };
+    }
+
+    function ends(to: 'Home' | 'End'): void {
+        const layers = sheet.artwork?.layers ?? [];
+        selection.choose((to === 'Home' ? layers[0] : layers[layers.length - 1])?.id ?? null);
+        selection.reveal();
+    }
+
+    useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+        if (event.key === 'Escape' && peg.colourWanted) {
+            peg.colourWanted(null);
+            return;
+        }
+        if (event.defaultPrevented || elsewhere(event.target)) {
+            return;
+        }
+        const held = event.ctrlKey || event.metaKey;
+        const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+        const does: Record<string, (() => void) | undefined> = held
+            ? { y: () => sheet.redo(), z: () => (event.shiftKey ? sheet.redo() : sheet.undo()), d: () => selection.ids.length && sheet.operate({ op: 'copy', ids: selection.ids }), a: () => selection.chooseAll((sheet.artwork?.layers ?? []).map((layer) => layer.id)) }
+            : event.altKey ? {} : { Delete: remove, Backspace: remove, Escape: peg.pen ? undefined : () => selection.choose(null), '?': help, a: add, '[': () => folding.foldAll(true), ']': () => folding.foldAll(false), Home: () => ends('Home'), End: () => ends('End') };
+        const work = does[key];
+        if (work) {
+            event.preventDefault();
+            work();
+        }
+    });
+
+    const take = (event: ClipboardEvent, cut: boolean): void => {
+        const what = elsewhere(event.target) || String(window.getSelection()) !== '' ? null : copied();
+        if (what) {
+            event.preventDefault();
+            event.clipboardData?.setData('text/plain', JSON.stringify(what));
+            if (cut) {
+                remove();
+            }
+        }
+    };
+    useEventListener(document, 'copy', (event: ClipboardEvent) => take(event, false));
+    useEventListener(document, 'cut', (event: ClipboardEvent) => take(event, true));
+    useEventListener(document, 'paste', (event: ClipboardEvent) => {
+        const lines = elsewhere(event.target) ? null : read(event.clipboardData?.getData('text/plain') ?? '');
+        if (lines) {
+            event.preventDefault();
+            void sheet.operate({ op: 'paste', layers: lines.layers, swatches: lines.swatches } as Paste).then(() => selection.reveal());
+        }
+    });
+}
+
+/** Lines of ours, if the text is that; what is wrong within them the core says. */
+export function read(text: string): Copied | null {
+    try {
+        const data: unknown = text.startsWith('{') ? JSON.parse(text) : null;
+        return typeof data === 'object' && data !== null && 'tallcrow.lines' in data && Array.isArray((data as Copied).layers) ? { ...(data as Copied), swatches: (data as Partial<Copied>).swatches ?? [] } : null;
+    } catch {
+        return null;
+    }
+}

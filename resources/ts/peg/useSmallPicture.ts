@@ -1,0 +1,45 @@
+import { onScopeDispose, ref, watch, type Ref } from 'vue';
+
+/** Small pictures are asked for one after another, so that they never stand in the way of what a hand waits for. */
+let last: Promise<unknown> = Promise.resolve();
+
+function inTurn(address: string, isWanted: () => boolean): Promise<boolean> {
+    const mine = last.then(async () => {
+        if (!isWanted()) {
+            return false;
+        }
+        const image = new Image();
+        image.src = address;
+        return image.decode().then(() => true, () => false);
+    });
+    last = mine;
+    return mine;
+}
+
+/**
+ * A picture of what only changes with `of`: the old one until the new one has come.
+ *
+ * @param of  changes when the picture does
+ * @param address  where it lies now; null while it is not to be asked for
+ */
+export function useSmallPicture(of: Ref<string>, address: Ref<string | null>): Ref<string | null> {
+    const shown = ref<string | null>(null);
+    let wanted = 0;
+    let drawn = '';
+    watch([of, () => address.value !== null], () => {
+        const url = address.value;
+        const what = of.value;
+        if (url === null || what === drawn) {
+            return;
+        }
+        const mine = ++wanted;
+        void inTurn(url, () => mine === wanted).then((came) => {
+            if (came && mine === wanted) {
+                shown.value = url;
+                drawn = what;
+            }
+        });
+    }, { immediate: true });
+    onScopeDispose(() => wanted++);
+    return shown;
+}
