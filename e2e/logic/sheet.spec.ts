@@ -1,3 +1,5 @@
+import { isFound, summary } from '../../resources/ts/bench/finding';
+import { read } from '../../resources/ts/bench/useKeys';
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { coloursOf, freshName } from '../../resources/ts/bench/colours';
@@ -93,14 +95,14 @@ const catalogue = {
 const shelf = [{ kind: 'font', file: 'rye.woff2', type: 'woff2' }, { kind: 'art', file: 'kite.svg', type: 'svg' }, { kind: 'art', file: 'pool.png', type: 'png', id: 7 }] as AssetCard[];
 
 function offered(layers: Layer[], chosen?: Layer, assets = shelf, trace: (asset: number, id: string) => void = () => undefined): Verb[] {
-    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), trace }, chosen);
+    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), trace, gather: () => undefined, point: () => undefined }, chosen);
 }
 const says = (all: Verb[]): string[] => all.map((verb) => verb.say);
 const stands = (all: Verb[], say: string): Operation[] | undefined => all.find((verb) => verb.say === say)?.operations;
 const words = layer('w', { source: { kind: 'text', text: 'X', font: 'rye.woff2', align: 'left', leading: 1 } });
 
 test('offers what suits the chosen piece, as each kind of line says for itself', () => {
-    expect(says(offered([]))).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Draw by hand', 'Wear the whole sheet with fine speckle', 'Wear the whole sheet with dry roller']);
+    expect(says(offered([]))).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Draw by hand', 'Put files on the shelf', 'Wear the whole sheet with fine speckle', 'Wear the whole sheet with dry roller']);
     expect(says(offered([words], words))).toEqual(expect.arrayContaining(['Space letters', 'Arch', 'Outline']));
     expect(says(offered([layer('s')], layer('s')))).toEqual(expect.arrayContaining(['Arch', 'Repeat it about a centre', 'Stack copies of it']));
     expect(says(offered([], layer('s')))).not.toEqual(expect.arrayContaining(['Space letters']));
@@ -143,6 +145,38 @@ test('finds what begins with the words first, then what holds them, then what is
     expect(says(found(all, ' OUT'))).toEqual(['Outline', 'Set it out', 'Mask to an ellipse']);
     expect(says(found(all, ''))).toHaveLength(3);
     expect(found(all, 'sparkle')).toEqual([]);
+});
+
+test('knows the words that people bring', () => {
+    const all = offered([layer('plate'), words], words);
+    const first: Record<string, string> = {
+        upload: 'Put files on the shelf', font: 'Choose another font', rotate: 'Turn it', delete: 'Take it out', size: 'Size it', align: 'Bring it to the middle of the sheet',
+        duplicate: 'Copy it', merge: 'Keep it together with the line before', logo: 'Lay a picture', photo: 'Lay a picture', 'clip art': 'Lay a picture', curve: 'Arch', flip: 'Flip it across',
+    };
+    for (const [typed, say] of Object.entries(first)) {
+        expect(says(found(all, typed)), typed).toContain(say);
+    }
+    expect(says(found(all, 'picture lay'))).toContain('Lay a picture');
+    const led: string[] = [];
+    verbs({ artwork: sheet([words]), catalogue, assets: shelf, called: (id) => id, trace: () => undefined, gather: () => led.push('shelf'), point: (label) => led.push(label) }, words)
+        .filter((verb) => ['Turn it', 'Size it', 'Choose another font', 'Put files on the shelf'].includes(verb.say)).forEach((verb) => verb.begin?.());
+    expect(led.sort()).toEqual(['font', 'shelf', 'size', 'turn']);
+});
+
+test('keeps and reads lines as text of its own form, and nothing else', () => {
+    expect(read('{"tallcrow.lines":1,"layers":[{"id":"a"}]}')).toEqual({ 'tallcrow.lines': 1, layers: [{ id: 'a' }], swatches: [] });
+    expect([read('plain words'), read('{"layers":[]}'), read('{broken'), read('[1]')]).toEqual([null, null, null, null]);
+});
+
+test('finds pieces by their words, verbs, fonts and colours, and says in short what is done to them', () => {
+    const ringed = layer('r', { effects: [{ kind: 'outline', on: true, colour: '#b04a2c', width: 0.1 }] as unknown as Layer['effects'] });
+    const called = (id: string): string => (id === 'w' ? 'Kite day' : id);
+    expect(isFound(words, 'kite RYE', called)).toBe(true);
+    expect(isFound(ringed, 'outline #b04a2c', called)).toBe(true);
+    expect(isFound(ringed, 'kite', called)).toBe(false);
+    expect(summary(ringed)).toBe('1 line');
+    expect(summary(layer('n'))).toBe('as it is');
+    expect(summary(group('g', [layer('a'), layer('b')]))).toBe('2 pieces');
 });
 
 test('lists the lines of a layer\'s own list that print before it', () => {

@@ -1,25 +1,34 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
+import { useRouter } from 'vue-router';
 import { useShop } from '../server/queries';
 import { useTracing } from '../server/tracing';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
-import { begin, linesOf } from './beginning';
+import { begin, linesOf, point } from './beginning';
 import { found as foundIn, verbs, type Verb } from './verbs';
 
 const sheet = useSheet();
 const selection = useSelection();
 const shop = useShop();
 const trace = useTracing();
+const router = useRouter();
 const open = ref(false);
 const wanted = ref('');
 const at = ref(0);
 const field = ref<HTMLInputElement | null>(null);
 
 const all = computed(() =>
-    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace }, selection.layer) : [],
+    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace, gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
 );
 const found = computed(() => foundIn(all.value, wanted.value));
+
+async function lead(label: string): Promise<void> {
+    selection.reveal();
+    await nextTick();
+    await nextTick();
+    point(label);
+}
 
 async function show(): Promise<void> {
     open.value = true;

@@ -10,6 +10,23 @@ export function fresh(before: string[], now: string[]): number {
     return now.findIndex((line, i) => line !== before[i]);
 }
 
+/** Where each of these is set, of the piece that is chosen. */
+const PLACES: Record<string, string> = {
+    font: '.line.chosen [aria-label^="font:"]',
+    turn: '.how-it-lies [aria-label=turn]',
+    size: '.line.chosen :is([aria-label=width], [aria-label=height], [aria-label="height of capitals"], [aria-label="type size"])',
+};
+
+/** The hand is led to a token of the chosen piece. */
+export function point(label: string): void {
+    const token = document.querySelector<HTMLElement>(PLACES[label] ?? '');
+    token?.scrollIntoView({ block: 'nearest' });
+    token?.focus({ preventScroll: true });
+    if (token instanceof HTMLInputElement) {
+        token.select();
+    }
+}
+
 /** The hand goes on at the line that was just added: it is scrolled into sight, and its first token can be typed over. */
 export function begin(layer: Layer | undefined, before: ReturnType<typeof linesOf>): void {
     const row = layer ? document.querySelector(`[data-layer="${CSS.escape(layer.id)}"]`) : null;

@@ -9,7 +9,7 @@ export interface Verb {
     hint: string;
     also: string[];
     operations?: Operation[];
-    begin?: () => void;
+    begin?: () => unknown;
 }
 
 interface Desk {
@@ -18,11 +18,15 @@ interface Desk {
     assets: AssetCard[];
     called: (id: string) => string;
     trace: (asset: number, layer: string) => void;
+    /** Goes where files are put on the shelf. */
+    gather: () => unknown;
+    /** Takes the hand to a token of the chosen line, by its label. */
+    point: (label: string) => unknown;
 }
 
 /** What can be added, given what is chosen. */
 export function verbs(desk: Desk, chosen: Layer | undefined): Verb[] {
-    return [...newPieces(desk.assets), ...(chosen ? onPiece(desk, chosen) : []), ...worn(desk.catalogue, '', 'Wear the whole sheet')];
+    return [...newPieces(desk.assets), ...(chosen ? [...onPiece(desk, chosen), ...atHand(desk, chosen)] : []), { say: 'Put files on the shelf', hint: 'fonts, clip art and photos of your own', also: ['upload', 'import', 'file', 'add font', 'add picture', 'photo', 'logo'], begin: desk.gather }, ...worn(desk.catalogue, '', 'Wear the whole sheet')];
 }
 
 /** What begins with the words comes before what holds them, and that before what is only akin. */
@@ -35,7 +39,9 @@ export function found(all: Verb[], typed: string): Verb[] {
         const say = verb.say.toLowerCase();
         return say.startsWith(words) ? 0 : say.includes(` ${words}`) ? 1 : say.includes(words) ? 2 : verb.also.some((text) => text.toLowerCase().startsWith(words)) ? 3 : 4;
     };
-    return all.filter((verb) => [verb.say, ...verb.also].some((text) => text.toLowerCase().includes(words))).sort((a, b) => rank(a) - rank(b));
+    const parts = words.split(/\s+/);
+    const of = (verb: Verb): string => [verb.say, ...verb.also].join(' ').toLowerCase();
+    return all.filter((verb) => parts.every((part) => of(verb).includes(part))).sort((a, b) => rank(a) - rank(b));
 }
 
 function newPieces(assets: AssetCard[]): Verb[] {
@@ -43,8 +49,8 @@ function newPieces(assets: AssetCard[]): Verb[] {
     const art = assets.find((asset) => asset.kind === 'art')?.file;
     const piece = (say: string, hint: string, also: string[], source: Source, share: number): Verb => ({ say, hint, also, operations: [{ op: 'add', source, share }] });
     return [
-        ...(font ? [piece('Set words', 'a new piece of type', ['text', 'type', 'letters'], { kind: 'text', text: 'YOUR WORDS', font, align: 'centre', leading: 1 }, 0.6)] : []),
-        ...(art ? [piece('Lay a picture', 'clip art or a photo from the shelf', ['art', 'image', 'clip'], { kind: 'art', file: art, frame: 'ink' }, 0.4)] : []),
+        ...(font ? [piece('Set words', 'a new piece of type', ['text', 'type', 'letters', 'font', 'title', 'caption'], { kind: 'text', text: 'YOUR WORDS', font, align: 'centre', leading: 1 }, 0.6)] : []),
+        ...(art ? [piece('Lay a picture', 'clip art or a photo from the shelf', ['art', 'image', 'clip art', 'clipart', 'photo', 'logo', 'graphic', 'png', 'svg'], { kind: 'art', file: art, frame: 'ink' }, 0.4)] : []),
         piece('Lay out a grid of frames', 'two by two, three in a row, any; each frame its own fill', ['grid', 'squares', 'frames', 'collage', 'panels'], { kind: 'grid', columns: 2, rows: 2, gap: 0.25 }, 0.7),
         piece('Draw a shape', 'rectangle, ellipse, star, ring, line', ['rectangle', 'ellipse', 'circle', 'star', 'line', 'ring'], { kind: 'shape', shape: 'ellipse', count: 5, share: 0.5 }, 0.4),
         { say: 'Draw by hand', hint: 'strokes of a round brush, a flat nib, a dry brush or a spray', also: ['draw', 'paint', 'ink', 'brush', 'sketch', 'spray', 'scribble', 'doodle', 'pen'], begin: () => drawInk('') },
@@ -55,7 +61,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
     const { artwork, catalogue, assets } = desk;
     const { id } = chosen;
     const change = (say: string, hint: string, also: string[], ...operations: Operation[]): Verb => ({ say, hint, also, operations });
-    const begin = (say: string, hint: string, also: string[], work: () => void): Verb => ({ say, hint, also, begin: work });
+    const begin = (say: string, hint: string, also: string[], work: () => unknown): Verb => ({ say, hint, also, begin: work });
     const mask = (say: string, hint: string, also: string[], line: Mask): Verb => change(say, hint, also, { op: 'add-mask', id, mask: line });
     const hollow = { kind: 'hollow', on: true, width: 0.06, colour: '#f3ead7' } as EffectLine;
     const raster = rasterOf(chosen, assets);
@@ -82,6 +88,20 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
         change('Blend it with what lies below', 'multiply, screen, overlay …', ['blend', 'multiply', 'screen', 'overlay'], { op: 'set-blend', id, blend: 'multiply' }),
         ...(chosen.placement ? [change('Stretch it', 'a height of its own', ['tall', 'height', 'stretch'], { op: 'stretch', id })] : []),
         ...together(artwork, chosen),
+    ];
+}
+
+/** What needs no line of its own: the hand is led to where it is set. */
+function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
+    const say = (text: string, hint: string, also: string[], ...operations: Operation[]): Verb => ({ say: text, hint, also, operations });
+    const lead = (text: string, hint: string, also: string[], label: string): Verb => ({ say: text, hint, also, begin: () => desk.point(label) });
+    return [
+        ...(source.kind === 'text' ? [lead('Choose another font', 'on its own line', ['font', 'typeface', 'lettering', 'type'], 'font')] : []),
+        ...(placement ? [lead('Turn it', 'by degrees, at the foot of the sheet', ['rotate', 'rotation', 'angle', 'tilt', 'spin'], 'turn'), lead('Size it', 'by its width or height', ['size', 'resize', 'scale', 'bigger', 'smaller', 'width'], 'size')] : []),
+        say('Bring it to the middle of the sheet', 'across', ['align', 'centre', 'center', 'middle'], { op: 'align', ids: [id], edge: 'middle', to: 'sheet' }),
+        say('Flip it across', 'as in a mirror', ['flip', 'mirror', 'reverse'], { op: 'flip', ids: [id], way: 'across' }),
+        say('Copy it', 'beside itself', ['duplicate', 'copy', 'clone'], { op: 'copy', ids: [id] }),
+        say('Take it out', 'of the sheet', ['delete', 'remove', 'erase', 'clear'], { op: 'remove', ids: [id] }),
     ];
 }
 
@@ -145,6 +165,6 @@ function cuts(assets: AssetCard[], chosen: Layer): Verb[] {
 
 function together(artwork: Artwork, chosen: Layer): Verb[] {
     const before = artwork.layers[artwork.layers.findIndex((layer) => layer.id === chosen.id) - 1];
-    return before ? [{ say: 'Keep it together with the line before', hint: 'a group: moved and sized as one', also: ['group'], operations: [{ op: 'group', ids: [before.id, chosen.id] }] }] : [];
+    return before ? [{ say: 'Keep it together with the line before', hint: 'a group: moved and sized as one', also: ['group', 'merge', 'combine', 'join', 'link'], operations: [{ op: 'group', ids: [before.id, chosen.id] }] }] : [];
 }
 

@@ -17,7 +17,7 @@ interface Wording {
 const bent = (noun: string, verb: string, also: string[], rest = ''): Wording => ({
     sentence: `${verb} {by} {bend} {rise}${rest}`,
     verb,
-    also: ['bend', 'warp', ...also],
+    also: ['bend', 'warp', 'curve', 'curved', ...also],
     labels: { by: `${noun} told by`, bend: noun, rise: `${noun} in inches`, waves: 'waves' },
     hides: (line) => (valueOf(line, 'by') === 'inches' ? ['bend'] : ['rise']),
 });
@@ -46,7 +46,7 @@ export const effectWords: Record<string, Wording> = {
     flag: bent('crest', 'Wave as a flag', ['flag', 'wavy'], ', {waves} waves'),
     rise: bent('climb', 'Rise', ['climb', 'slope', 'diagonal']),
     ring: bent('bend', 'Bend into a ring', ['circle', 'round', 'fan']),
-    fill: { sentence: 'Fill with {colour}', verb: 'Fill with a colour', also: ['colour', 'paint', 'recolour'], labels: { colour: 'fill colour' } },
+    fill: { sentence: 'Fill with {colour}', verb: 'Fill with a colour', also: ['colour', 'color', 'paint', 'recolour'], labels: { colour: 'fill colour' } },
     'letter-colours': { sentence: 'Colour letters {way}: {colours}', verb: 'Colour each letter', also: ['letters', 'ramp', 'rainbow', 'in turn'], labels: { way: 'order of colours', colours: 'letter colours' } },
     gradient: { sentence: 'Fill with a gradient of {colours} at {angle}', verb: 'Fill with a gradient', also: ['ramp', 'fade', 'rainbow', 'ombre'], labels: { colours: 'gradient colours', angle: 'gradient angle' } },
     paper: {
@@ -107,7 +107,7 @@ export const effectWords: Record<string, Wording> = {
     stamped: { sentence: 'Stamped: {amount} missing in blots of {size}, pattern {seed}', verb: 'Stamp it', also: ['rubber', 'stamp', 'uneven ink'], labels: { amount: 'missing ink', size: 'blot size', seed: 'blot number' } },
     airbrushed: { sentence: 'Airbrushed, {character}, soft over {softness}', verb: 'Airbrush its edges', also: ['soft', 'blur', 'glow', 'painted', 'smooth', 'glossy'], labels: { softness: 'softness', character: 'character' } },
     posterised: { sentence: 'Posterised to {count} colours', verb: 'Posterise its colours', also: ['few colours', 'reduce'], labels: { count: 'number of colours' } },
-    shadow: { sentence: 'Shadow {distance} away at {angle} in {colour}, as a {as}', verb: 'Cast a hard shadow', also: ['drop', 'extrude', 'block', '3d', 'offset'], labels: { distance: 'shadow distance', angle: 'shadow angle', colour: 'shadow colour', as: 'shadow as' } },
+    shadow: { sentence: 'Shadow {distance} away at {angle} in {colour}, as a {as}', verb: 'Cast a hard shadow', also: ['drop shadow', 'extrude', 'block', '3d', 'offset'], labels: { distance: 'shadow distance', angle: 'shadow angle', colour: 'shadow colour', as: 'shadow as' } },
 };
 
 export const textureWords: Record<string, string> = { speckle: 'fine speckle', picture: 'a picture' };
