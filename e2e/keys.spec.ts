@@ -117,3 +117,28 @@ test('a job is copied whole, and thrown away only when that is meant', async ({ 
     await page.goto('/no/such/page');
     await expect(page.getByRole('heading', { name: 'Nothing hangs here' })).toBeVisible();
 });
+
+test('a recipe is kept of chosen lines, followed on new words, and done to another piece', async ({ page }) => {
+    await newJob(page, 'By recipe');
+    await addLine(page, 'words', 'Set words');
+    await setToken(words(page), 'LANTERN');
+    await addLine(page, 'outline', 'Outline');
+    await page.getByRole('button', { name: 'Recipes' }).click();
+    await page.getByLabel('Keep the chosen line as').fill('Ringed so');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText('Ringed so')).toBeVisible();
+    await expect(page.getByAltText('LANTERN by the recipe Ringed so')).toHaveJSProperty('complete', true);
+    await page.getByLabel('Words to see them on').fill('Bell tower');
+    await page.getByRole('button', { name: 'Set new words by Ringed so' }).click();
+    await saved(page);
+    await expect(words(page).last()).toHaveValue('Bell tower');
+    await expect(page.locator('.drag-row').last().getByRole('textbox', { name: 'outline width' })).toBeVisible();
+    await addLine(page, 'shape', 'Draw a shape');
+    await page.getByRole('button', { name: 'Recipes' }).click();
+    await page.getByRole('button', { name: /^Do Ringed so to/ }).click();
+    await saved(page);
+    await expect(page.locator('.drag-row').last().getByRole('textbox', { name: 'outline width' })).toBeVisible();
+    await page.getByRole('button', { name: 'Recipes' }).click();
+    await page.getByRole('button', { name: 'Take out Ringed so' }).click();
+    await expect(page.getByText('Ringed so')).toHaveCount(0);
+});

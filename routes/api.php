@@ -18,6 +18,7 @@ use App\Http\Controllers\OperationController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
+use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WordController;
@@ -77,6 +78,12 @@ Route::post('assets/{asset}/trace', [AssetController::class, 'trace'])->name('sh
 Route::get('areas', [AreaController::class, 'index'])->name('areas.list');
 Route::post('areas', [AreaController::class, 'store'])->name('areas.add');
 Route::delete('areas/{area}', [AreaController::class, 'destroy'])->name('areas.take-out');
+
+Route::get('recipes', [RecipeController::class, 'index'])->name('recipes.list');
+Route::post('recipes', [RecipeController::class, 'store'])->name('recipes.keep')->middleware('throttle:uploads');
+Route::get('recipes/{recipe}/file', [RecipeController::class, 'file'])->name('recipes.file');
+Route::get('recipes/{recipe}/picture.png', [RecipeController::class, 'picture'])->name('recipes.picture')->middleware('throttle:drawings');
+Route::delete('recipes/{recipe}', [RecipeController::class, 'destroy'])->name('recipes.take-out');
 
 Route::get('words', [WordController::class, 'index'])->name('words.list');
 Route::post('words', [WordController::class, 'store'])->name('words.add');

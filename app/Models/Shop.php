@@ -39,6 +39,12 @@ final class Shop extends Model
         return $this->hasMany(ShopWord::class);
     }
 
+    /** @return HasMany<KeptRecipe, $this> */
+    public function recipes(): HasMany
+    {
+        return $this->hasMany(KeptRecipe::class);
+    }
+
     /** @return HasMany<Export, $this> */
     public function exports(): HasMany
     {

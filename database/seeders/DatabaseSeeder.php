@@ -13,6 +13,7 @@ use App\People\Accounts;
 use Demo\DemoAssets;
 use Illuminate\Database\Seeder;
 use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\Recipe;
 use TallCrow\Measure\PrintArea;
 
 /** The demo shop. Run again it changes nothing. */
@@ -35,6 +36,10 @@ final class DatabaseSeeder extends Seeder
         foreach (glob(base_path('demo/artworks/*.json')) ?: [] as $file) {
             $artwork = ArtworkReader::json((string) file_get_contents($file));
             $briefs->start($shop, PrintArea::like($artwork->sheet->area()), $artwork);
+        }
+        foreach (glob(base_path('demo/recipes/*.json')) ?: [] as $file) {
+            $recipe = Recipe::json((string) file_get_contents($file));
+            $shop->recipes()->create(['name' => $recipe->name, 'body' => json_encode($recipe->toArray(), JSON_THROW_ON_ERROR)]);
         }
         $shop->areas()->create(['name' => 'Quarry Road Press, hoodie back', 'width' => 4200, 'height' => 4800, 'ppi' => 300]);
     }

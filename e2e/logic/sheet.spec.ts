@@ -95,14 +95,14 @@ const catalogue = {
 const shelf = [{ kind: 'font', file: 'rye.woff2', type: 'woff2' }, { kind: 'art', file: 'kite.svg', type: 'svg' }, { kind: 'art', file: 'pool.png', type: 'png', id: 7 }] as AssetCard[];
 
 function offered(layers: Layer[], chosen?: Layer, assets = shelf, trace: (asset: number, id: string) => void = () => undefined): Verb[] {
-    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), trace, gather: () => undefined, point: () => undefined }, chosen);
+    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), trace, recipes: () => undefined, gather: () => undefined, point: () => undefined }, chosen);
 }
 const says = (all: Verb[]): string[] => all.map((verb) => verb.say);
 const stands = (all: Verb[], say: string): Operation[] | undefined => all.find((verb) => verb.say === say)?.operations;
 const words = layer('w', { source: { kind: 'text', text: 'X', font: 'rye.woff2', align: 'left', leading: 1 } });
 
 test('offers what suits the chosen piece, as each kind of line says for itself', () => {
-    expect(says(offered([]))).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Draw by hand', 'Put files on the shelf', 'Wear the whole sheet with fine speckle', 'Wear the whole sheet with dry roller']);
+    expect(says(offered([]))).toEqual(['Set words', 'Lay a picture', 'Lay out a grid of frames', 'Draw a shape', 'Draw by hand', 'Follow a recipe', 'Put files on the shelf', 'Wear the whole sheet with fine speckle', 'Wear the whole sheet with dry roller']);
     expect(says(offered([words], words))).toEqual(expect.arrayContaining(['Space letters', 'Arch', 'Outline']));
     expect(says(offered([layer('s')], layer('s')))).toEqual(expect.arrayContaining(['Arch', 'Repeat it about a centre', 'Stack copies of it']));
     expect(says(offered([], layer('s')))).not.toEqual(expect.arrayContaining(['Space letters']));
@@ -158,7 +158,7 @@ test('knows the words that people bring', () => {
     }
     expect(says(found(all, 'picture lay'))).toContain('Lay a picture');
     const led: string[] = [];
-    verbs({ artwork: sheet([words]), catalogue, assets: shelf, called: (id) => id, trace: () => undefined, gather: () => led.push('shelf'), point: (label) => led.push(label) }, words)
+    verbs({ artwork: sheet([words]), catalogue, assets: shelf, called: (id) => id, trace: () => undefined, recipes: () => undefined, gather: () => led.push('shelf'), point: (label) => led.push(label) }, words)
         .filter((verb) => ['Turn it', 'Size it', 'Choose another font', 'Put files on the shelf'].includes(verb.say)).forEach((verb) => verb.begin?.());
     expect(led.sort()).toEqual(['font', 'shelf', 'size', 'turn']);
 });

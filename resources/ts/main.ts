@@ -20,7 +20,9 @@ const vuetify = createVuetify({
     components: { VApp, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear, VTextField },
     defaults: {
         VTextField: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
-        VSelect: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
+        // What opens stands where it will stay: nothing moves under the pointer.
+        VMenu: { transition: false },
+        VSelect: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
         VTextarea: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', autoGrow: true, rows: 2 },
         VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
         VBtn: { variant: 'outlined', rounded: 'sm', class: 'plain' },

@@ -42,6 +42,7 @@ function rowsOfAnotherShop(): array
     return [
         'job' => (string) $job->id, 'revision' => (string) $job->head_id, 'export' => (string) $export->id, 'asset' => (string) $asset->id,
         'area' => (string) $shop->areas()->create(['name' => 'Rock', 'width' => 900, 'height' => 900, 'ppi' => 300])->id,
+        'recipe' => (string) $shop->recipes()->create(['name' => 'Theirs', 'body' => json_encode(['format' => 'tallcrow.recipe/1', 'name' => 'Theirs', 'layers' => [$artwork->layers[0]->toArray()], 'swatches' => []])])->id,
         'word' => (string) $shop->words()->create(['word' => 'limpetry'])->id,
         'person' => (string) $person->id, 'token' => (string) $person->createToken('theirs')->accessToken->id,
         'layer' => $artwork->layers[0]->id, 'line' => '0',

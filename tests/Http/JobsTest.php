@@ -91,3 +91,20 @@ it('copies a job whole, and leaves its states with the old one', function (): vo
         ->and(App\Models\PrintJob::query()->find($copy['id'])->head->read()->layers)->toEqual($old->layers)
         ->and(App\Models\PrintJob::query()->find($copy['id'])->area())->toEqual($job->area());
 });
+
+it('keeps lines as a recipe, shows it on any words, shares it as a file, and takes one in', function (): void {
+    $this->shelve('alfa-slab-one.woff2');
+    $words = Fixtures::artwork([Fixtures::words('w', 'MOTH', 2.0, ['effects' => [['kind' => 'fill', 'colour' => '#b04a2c']]])])->layers[0]->toArray();
+    $recipe = ['format' => 'tallcrow.recipe/1', 'name' => 'Rust: plain', 'layers' => [$words], 'swatches' => []];
+    $id = $this->postJson('/api/recipes', ['recipe' => json_encode($recipe)])->assertCreated()->assertJsonPath('missing', [])->json('id');
+    $picture = fn (string $text): string => (string) $this->get("/api/recipes/$id/picture.png?words=".urlencode($text))->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+    expect($picture('KITE'))->not->toBe($picture('Tide pool'))->and(substr($picture(''), 1, 3))->toBe('PNG');
+    $file = $this->get("/api/recipes/$id/file")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="rust-plain.recipe.json"')->getContent();
+    $this->postJson('/api/recipes', ['recipe' => $file])->assertCreated()->assertJsonPath('name', 'Rust: plain');
+    foreach (['{"format":"tallcrow.recipe/1","name":"x","layers":[]}', '{"format":"other"}', 'nonsense', str_repeat('x', 1_000_001)] as $bad) {
+        $this->postJson('/api/recipes', ['recipe' => $bad])->assertUnprocessable();
+    }
+    $this->postJson('/api/recipes', ['recipe' => json_encode(array_replace_recursive($recipe, ['layers' => [['source' => ['font' => 'rye.woff2']]]]))])->assertJsonPath('missing', ['rye.woff2']);
+    $this->deleteJson("/api/recipes/$id")->assertNoContent();
+    expect($this->getJson('/api/recipes')->json())->toHaveCount(2);
+});

@@ -24,7 +24,7 @@ it('answers odd values in any field of any route in words, and shows nothing of 
     $this->shelve('moth.svg', 'rock-pool.png');
     $job = $this->job([Fixtures::shape('kite', 'rectangle', 2.0)]);
     $export = app(Exports::class)->start($job->load('head'));
-    $rows = ['job' => $job->id, 'revision' => $job->head_id, 'export' => $export->id, 'asset' => $this->shop->assets()->where('type', 'png')->value('id'), 'area' => 1, 'word' => 1, 'person' => $this->user->id, 'token' => 1, 'layer' => 'kite', 'line' => 0];
+    $rows = ['job' => $job->id, 'revision' => $job->head_id, 'export' => $export->id, 'asset' => $this->shop->assets()->where('type', 'png')->value('id'), 'area' => 1, 'word' => 1, 'recipe' => 1, 'person' => $this->user->id, 'token' => 1, 'layer' => 'kite', 'line' => 0];
     $tried = 0;
     foreach (Route::getRoutes() as $route) {
         assert($route instanceof Known);

@@ -12,6 +12,11 @@ final class EditRefused extends \DomainException
         return new self('Nothing was copied: choose one line or several, and copy them first.');
     }
 
+    public static function emptyRecipe(): self
+    {
+        return new self('The recipe holds no lines: choose one line or several, and keep them as a recipe.');
+    }
+
     public static function gone(string $id): self
     {
         return new self(sprintf('The line "%s" is not on the sheet any more. Load the sheet again.', $id));

@@ -49,7 +49,7 @@ it('sends each operation as it reads it', function (array $sent): void {
 })->with([
     [['op' => 'move', 'ids' => ['a', 'b'], 'dx' => 0.5, 'dy' => -1.0]], [['op' => 'scale', 'ids' => ['a'], 'by' => 2.0]], [['op' => 'turn', 'ids' => ['a'], 'degrees' => -12.5]],
     [['op' => 'flip', 'ids' => ['a'], 'way' => 'down']], [['op' => 'size-by', 'ids' => ['w'], 'by' => 'em', 'size' => null]], [['op' => 'align', 'ids' => ['a', 'b'], 'edge' => 'left', 'to' => 'sheet']], [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'across', 'gap' => null]],
-    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a']]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
+    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a']]], [['op' => 'follow-recipe', 'id' => 'w', 'words' => '', 'layers' => [], 'swatches' => []]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
     [['op' => 'reorder', 'id' => 'a', 'to' => 3]], [['op' => 'stretch', 'id' => 'a']], [['op' => 'put-in-order', 'id' => 'a']], [['op' => 'shield', 'id' => 'a']], [['op' => 'harden-masks', 'id' => 'a']], [['op' => 'as-halftone', 'ids' => ['a']]],
     [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]],
     [['op' => 'add-repeat', 'id' => 'a', 'kind' => 'stack']], [['op' => 'add-mask', 'id' => 'a', 'mask' => ['kind' => 'clip', 'layer' => 'b', 'inverted' => false, 'joining' => 'within', 'on' => true]]],
@@ -132,6 +132,27 @@ it('pastes lines of another sheet with the colours that they name, and lets go o
     expect($again->artwork->layer($again->chosen[0])->placement->x)->toEqualWithDelta($moon->placement->x + 0.15, 1e-9)->and($again->artwork->swatches)->toHaveCount(1);
     operated($desk, ['op' => 'paste', 'layers' => [], 'swatches' => []]);
 })->throws(TallCrow\Edit\EditRefused::class, 'Nothing was copied');
+
+it('does to other words, and to another piece, what a recipe did to its own', function (): void {
+    $recipe = Fixtures::artwork([
+        Fixtures::words('glow', 'MOTH', 2.0, ['placement' => ['x' => 1.6, 'y' => 2.1], 'opacity' => 0.5]),
+        Fixtures::shape('bar', 'rectangle', 1.0, '@Rust', ['placement' => ['x' => 1.5, 'y' => 3.0]]),
+        Fixtures::words('body', 'MOTH', 2.0, ['effects' => [['kind' => 'fill', 'colour' => '#f3ead7'], ['kind' => 'outline', 'width' => 0.1, 'colour' => '@Rust']], 'masks' => [['kind' => 'clip', 'layer' => 'bar']]]),
+    ], ['swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]])->toArray();
+    $follow = fn (string $id): array => ['op' => 'follow-recipe', 'id' => $id, 'words' => 'KITE DAY', 'layers' => $recipe['layers'], 'swatches' => $recipe['swatches']];
+    $new = operated(Fixtures::artwork([]), $follow(''));
+    [$glow, $bar, $body] = $new->artwork->layers;
+    // A sheet of 3 × 4 in: the words lie at (1.5, 1.333), 1.8 in wide where the recipe's were 2.
+    expect([$glow->source->text, $body->source->text, $body->source->font])->toBe(['KITE DAY', 'KITE DAY', 'alfa-slab-one.woff2'])
+        ->and($glow->opacity)->toBe(0.5)->and($body->effects)->toHaveCount(2)->and($body->masks[0]->clipsTo())->toBe($bar->id)
+        ->and($glow->placement->x)->toEqualWithDelta(1.5 + 0.1 * 0.9, 1e-6)->and($bar->placement->y)->toEqualWithDelta(4 / 3 + 0.9, 1e-3)->and($bar->placement->width)->toEqualWithDelta(0.9, 1e-6)
+        ->and($new->artwork->swatches[0]->name)->toBe('Rust')->and($new->chosen[0])->toBe($body->id);
+    $desk = Fixtures::artwork([Fixtures::shape('under', 'rectangle', 1.0), Fixtures::words('mine', 'Bells', 2.0, ['effects' => [1 => ['kind' => 'arch', 'bend' => 0.3]], 'placement' => ['x' => 1.2]]), Fixtures::shape('over', 'rectangle', 1.0)]);
+    $dressed = operated($desk, $follow('mine'));
+    expect(count($dressed->artwork->layers))->toBe(5)->and(ids($dressed->artwork)[0])->toBe('under')->and(ids($dressed->artwork)[3])->toBe('mine')->and(ids($dressed->artwork)[4])->toBe('over')
+        ->and($dressed->artwork->layer('mine')->source->text)->toBe('Bells')->and(array_map(fn ($line) => $line->kind, $dressed->artwork->layer('mine')->effects))->toBe(['fill', 'outline'])
+        ->and($dressed->artwork->layer('mine')->placement->x)->toBe(1.2);
+});
 
 it('takes pieces out of the sheet and out of every line that names them', function (): void {
     $artwork = Fixtures::artwork([

@@ -5,6 +5,7 @@ import { useShop } from '../server/queries';
 import { useTracing } from '../server/tracing';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
+import RecipesDialog from './RecipesDialog.vue';
 import { begin, linesOf, point } from './beginning';
 import { found as foundIn, verbs, type Verb } from './verbs';
 
@@ -14,12 +15,13 @@ const shop = useShop();
 const trace = useTracing();
 const router = useRouter();
 const open = ref(false);
+const recipes = ref(false);
 const wanted = ref('');
 const at = ref(0);
 const field = ref<HTMLInputElement | null>(null);
 
 const all = computed(() =>
-    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace, gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
+    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace, recipes: () => (recipes.value = true), gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
 );
 const found = computed(() => foundIn(all.value, wanted.value));
 
@@ -63,7 +65,7 @@ function step(by: number): void {
 
 <template>
     <div class="add-line">
-        <button v-if="!open" type="button" class="plain-button" @click="show">Add a line</button>
+        <div v-if="!open" class="add-row"><button type="button" class="plain-button" @click="show">Add a line</button><button type="button" class="plain-button quiet" @click="recipes = true">Recipes</button></div>
         <div v-else class="finder" @keydown.esc="open = false">
             <label class="small" for="verb-field">What next{{ selection.layer ? ` (${sheet.called(selection.layer.id)} is chosen)` : '' }}?</label>
             <input
@@ -79,11 +81,13 @@ function step(by: number): void {
             <p v-if="found.length === 0" class="small">Nothing of that name. Choose a piece first to arch, ring, mask or wear it.</p>
             <button type="button" class="plain-button quiet" @click="open = false">Close</button>
         </div>
+        <RecipesDialog v-model="recipes" />
     </div>
 </template>
 
 <style>
 .add-line { padding: 8px 14px; border-top: 1px solid var(--hair); }
+.add-row { display: flex; gap: 8px; }
 .finder { border: 1px solid var(--ink); padding: 8px; background: var(--paper); }
 .finder .field { width: 100%; margin: 4px 0; }
 .finder ul { max-height: 300px; overflow: auto; }

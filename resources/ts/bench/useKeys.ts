@@ -4,7 +4,6 @@ import { usePeg } from '../stores/peg';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import type { Layer, Operation } from '../types';
-import { everyLayer } from './layers';
 
 type Paste = Extract<Operation, { op: 'paste' }>;
 
@@ -32,12 +31,6 @@ export function useKeys(help: () => void, add: () => void): void {
     const elsewhere = (target: EventTarget | null): boolean =>
         target instanceof HTMLInputElement ? target.type !== 'checkbox' : target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement || (target instanceof HTMLElement && target.closest('[role=dialog], [role=menu], [role=listbox]') !== null);
     const remove = (): void => void (selection.ids.length && sheet.operate({ op: 'remove', ids: selection.ids }));
-
-    function copied(): Copied | null {
-        const layers = (sheet.artwork?.layers ?? []).flatMap((layer) => everyLayer([layer]).filter((one) => selection.ids.includes(one.id)));
-        const text = JSON.stringify(layers);
-        return layers.length === 0 ? null : { 'tallcrow.lines': 1, layers, swatches: (sheet.artwork?.swatches ?? []).filter((one) => text.includes(JSON.stringify(`@${one.name}`))).map(({ name, colour }) => ({ name, colour })) };
-    }
 
     function ends(to: 'Home' | 'End'): void {
         const layers = sheet.artwork?.layers ?? [];
@@ -84,6 +77,16 @@ export function useKeys(help: () => void, add: () => void): void {
             void sheet.operate({ op: 'paste', layers: lines.layers, swatches: lines.swatches } as Paste).then(() => selection.reveal());
         }
     });
+}
+
+/** The chosen lines as they are copied and kept; those within a chosen group go with it. */
+export function copied(): Copied | null {
+    const { artwork } = useSheet();
+    const { ids } = useSelection();
+    const chosen = (layers: Layer[]): Layer[] => layers.flatMap((layer) => (ids.includes(layer.id) ? [layer] : layer.source.kind === 'group' ? chosen(layer.source.layers) : []));
+    const layers = chosen(artwork?.layers ?? []);
+    const text = JSON.stringify(layers);
+    return layers.length === 0 ? null : { 'tallcrow.lines': 1, layers, swatches: (artwork?.swatches ?? []).filter((one) => text.includes(JSON.stringify(`@${one.name}`))).map(({ name, colour }) => ({ name, colour })) };
 }
 
 /** Lines of ours, if the text is that; what is wrong within them the core says. */

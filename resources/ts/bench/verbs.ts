@@ -18,6 +18,8 @@ interface Desk {
     assets: AssetCard[];
     called: (id: string) => string;
     trace: (asset: number, layer: string) => void;
+    /** Opens the recipes. */
+    recipes: () => unknown;
     /** Goes where files are put on the shelf. */
     gather: () => unknown;
     /** Takes the hand to a token of the chosen line, by its label. */
@@ -26,7 +28,7 @@ interface Desk {
 
 /** What can be added, given what is chosen. */
 export function verbs(desk: Desk, chosen: Layer | undefined): Verb[] {
-    return [...newPieces(desk.assets), ...(chosen ? [...onPiece(desk, chosen), ...atHand(desk, chosen)] : []), { say: 'Put files on the shelf', hint: 'fonts, clip art and photos of your own', also: ['upload', 'import', 'file', 'add font', 'add picture', 'photo', 'logo'], begin: desk.gather }, ...worn(desk.catalogue, '', 'Wear the whole sheet')];
+    return [...newPieces(desk.assets), ...(chosen ? [...onPiece(desk, chosen), ...atHand(desk, chosen)] : []), { say: 'Follow a recipe', hint: 'a look that is kept under a name, on your words', also: ['recipe', 'style', 'template', 'preset', 'look', 'keep', 'save', 'idea'], begin: desk.recipes }, { say: 'Put files on the shelf', hint: 'fonts, clip art and photos of your own', also: ['upload', 'import', 'file', 'add font', 'add picture', 'photo', 'logo'], begin: desk.gather }, ...worn(desk.catalogue, '', 'Wear the whole sheet')];
 }
 
 /** What begins with the words comes before what holds them, and that before what is only akin. */

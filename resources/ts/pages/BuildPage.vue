@@ -8,7 +8,7 @@ import { KEYS, useKeys } from '../bench/useKeys';
 import Peg from '../peg/Peg.vue';
 
 const asks = ref(false);
-useKeys(() => (asks.value = true), () => document.querySelector<HTMLElement>('.add-line > button')?.click());
+useKeys(() => (asks.value = true), () => document.querySelector<HTMLElement>('.add-line .add-row > button')?.click());
 </script>
 
 <template>
@@ -31,5 +31,5 @@ useKeys(() => (asks.value = true), () => document.querySelector<HTMLElement>('.a
 .bench { display: grid; grid-template-columns: 400px minmax(0, 1fr) 236px; height: 100%; min-height: 0; }
 .keys { display: grid; grid-template-columns: auto 1fr; gap: 4px 18px; margin: 10px 0; }
 .keys dd { margin: 0; }
-.bench-middle { display: grid; grid-template-rows: minmax(0, 1fr) auto; min-height: 0; }
+.bench-middle { display: grid; grid-template-rows: minmax(0, 1fr) auto; grid-template-columns: minmax(0, 1fr); min-height: 0; min-width: 0; }
 </style>

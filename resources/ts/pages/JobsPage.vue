@@ -2,13 +2,12 @@
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { VBtn } from 'vuetify/components';
-import { api, proofUrl, said } from '../api';
-import GarmentDrawing from '../peg/GarmentDrawing.vue';
-import { cuts } from '../peg/garments';
+import { api, said } from '../api';
 import { useMe } from '../people/me';
 import { useChange, useJobs } from '../server/queries';
 import type { BenchJob, JobCard } from '../types';
 import { ago } from '../words/lines';
+import JobPicture from './JobPicture.vue';
 import OpenJob from './OpenJob.vue';
 
 const { makes } = useMe();
@@ -31,14 +30,6 @@ async function copy(job: JobCard): Promise<void> {
         await router.push(`/jobs/${made.id}/build`);
     }
 }
-
-function frame(job: JobCard): { view: string; place: string; width: number; height: number } {
-    const cut = cuts[job.product] ?? cuts['tee'];
-    const [width, height] = [job.sheet.width / job.sheet.ppi, job.sheet.height / job.sheet.ppi];
-    const s = cut ? Math.max(1, width / (cut.body.width * 0.9), height / (cut.body.height * 0.96)) : 1;
-    const top = -((cut?.top ?? 0) + 6.6) * s;
-    return { view: `${width / 2 - 17 * s} ${top} ${34 * s} ${36 * s}`, place: `translate(${width / 2} ${-(cut?.top ?? 0) * s}) scale(${s})`, width, height };
-}
 </script>
 
 <template>
@@ -52,10 +43,7 @@ function frame(job: JobCard): { view: string; place: string; width: number; heig
             <li v-for="job in jobs" :key="job.id" class="job-card">
                 <p v-if="job.state === 'unreadable'" class="unreadable"><strong>{{ job.title }}</strong><br />Its saved sheet cannot be read. The application's log says why; whoever looks after it may be able to mend it.</p>
                 <router-link v-else :to="`/jobs/${job.id}/build`">
-                    <svg :viewBox="frame(job).view" aria-hidden="true">
-                        <g :transform="frame(job).place"><GarmentDrawing :product="job.product" :side="job.side" :colour="job.garments[0]?.colour ?? '#ddd'" /></g>
-                        <image :href="proofUrl(job.revision, 20)" x="0" y="0" :width="frame(job).width" :height="frame(job).height" />
-                    </svg>
+                    <JobPicture :job="job" />
                     <strong>{{ job.title }}</strong>
                 </router-link>
                 <p class="measure small">{{ job.product }} {{ job.side }}, {{ (job.sheet.width / job.sheet.ppi).toFixed(1) }} × {{ (job.sheet.height / job.sheet.ppi).toFixed(1) }} in<br />{{ job.sheet.width }} × {{ job.sheet.height }} px · {{ job.sheet.ppi }} ppi</p>

@@ -307,7 +307,7 @@ function loupeHere(): void {
                 <button type="button" :aria-pressed="distance === 'loupe'" @click="loupeHere">Loupe 1 : 1</button>
                 <button type="button" aria-label="Further away" title="Further away (−)" @click="zoom(0.8)">−</button><button type="button" aria-label="Closer" title="Closer (+)" @click="zoom(1.25)">+</button>
             </div>
-            <span class="measure small" aria-live="polite">{{ says || said }}</span>
+            <span class="measure small peg-says" aria-live="polite" :title="says || said">{{ says || said }}</span>
             <span v-if="peg.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="peg.colourWanted?.(null)">not now</button></span>
             <select class="token" aria-label="What the peg shows" :value="peg.overlay" @change="peg.overlay = ($event.target as HTMLSelectElement).value as Overlay">
                 <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option><option value="press">as it would print</option>
@@ -359,8 +359,11 @@ function loupeHere(): void {
 </template>
 
 <style>
-.peg { position: relative; display: flex; flex-direction: column; min-height: 0; }
-.peg-head { display: flex; align-items: center; gap: 12px; padding: 5px 10px; border-bottom: 1px solid var(--hair); min-height: 36px; }
+.peg { position: relative; display: flex; flex-direction: column; min-height: 0; min-width: 0; }
+.peg-head { display: flex; align-items: center; gap: 12px; padding: 5px 10px; border-bottom: 1px solid var(--hair); height: 40px; flex: none; }
+/* A read-out that wrapped would size the peg anew under a piece that is being dragged. */
+.peg-says { flex: 1 1 0; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.peg-head > .small:not(.peg-says) { white-space: nowrap; }
 .distances { display: flex; white-space: nowrap; }
 .distances button { padding: 2px 10px; font-size: 12.5px; border: 1px solid var(--faded); margin-left: -1px; }
 .distances button[aria-pressed='true'] { background: var(--ink); color: var(--paper); }

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\KeptRecipe;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Brief;
+use TallCrow\Artwork\Sheet;
+use TallCrow\Edit\FollowRecipe;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
+
+/** What a recipe makes of some words, small and without cloth. */
+final readonly class RecipePicture
+{
+    /** Pixels to the inch of the small picture, of a sheet of so many pixels at 300. */
+    private const PPI = 30.0;
+
+    private const WIDTH = 3600;
+
+    private const HEIGHT = 3000;
+
+    private function __construct(private KeptRecipe $recipe) {}
+
+    public static function of(KeptRecipe $recipe): self
+    {
+        return new self($recipe);
+    }
+
+    public function png(string $words): string
+    {
+        $recipe = $this->recipe->read();
+        $studio = Studio::of($this->recipe->shop);
+        $sheet = Artwork::blank('', new Brief, Sheet::of(PrintArea::pixels('', self::WIDTH, self::HEIGHT, Ppi::of(300))));
+        $artwork = (new FollowRecipe('', $words, $recipe->layers, $recipe->toArray()['swatches']))->apply($sheet, $studio->renderer->placer)->artwork;
+        $picture = $studio->renderer->picture($artwork, Frame::sheet($artwork->sheet, self::PPI), fn (LayerTrouble $trouble): null => null)->settled();
+        $box = $picture->alpha()->isMore(8.0)->settled()->inkBox();
+
+        return ImageFile::png($box === null ? $picture : $picture->crop(...$box), 9);
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Flip;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\LayerReader;
+use TallCrow\Artwork\Placement;
+use TallCrow\Artwork\Reading;
+use TallCrow\Artwork\TextSource;
+use TallCrow\Effect\Retouches;
+use TallCrow\Render\Placer;
+
+/**
+ * Does to a piece what was done to the layers of a recipe. The topmost words of the recipe are its main piece: all layers of the same words become
+ * the piece itself, one for each, where they lay beside the main one; all else of the recipe is laid about it as it was. Without a piece the words
+ * are set anew, in the recipe's own font.
+ */
+final readonly class FollowRecipe extends Operation
+{
+    /** Share of the sheet's width of words that are set anew. */
+    private const SHARE = 0.6;
+
+    /**
+     * @param  string  $id  of the piece; none for new words
+     * @param  list<Layer>  $layers
+     * @param  list<array{name: string, colour: string}>  $swatches
+     */
+    public function __construct(public string $id, public string $words, public array $layers, public array $swatches) {}
+
+    public static function name(): string
+    {
+        return 'follow-recipe';
+    }
+
+    public static function read(Reading $node): self
+    {
+        $node->knows('op', 'id', 'words', 'layers', 'swatches');
+
+        return new self($node->text('id', 40, ''), $node->text('words', 10_000, ''), LayerReader::ofAnySwatch(Pieces::MOST)->layers($node, 'layers'), Renaming::swatches($node));
+    }
+
+    public function apply(Artwork $artwork, Placer $placer): Edited
+    {
+        $recipe = Renaming::fresh($this->layers, $artwork);
+        $main = $this->main($recipe);
+        $piece = $this->id === '' ? $this->set($artwork, $main) : Pieces::one($artwork, $this->id);
+        $made = [];
+        foreach ($recipe as $layer) {
+            $made[] = $layer === $main ? self::dressed($piece, $layer)
+                : (self::isOfSameWords($layer, $main) ? self::beside(self::dressed($piece->withId($layer->id), $layer), $layer, $main, self::ratio($piece, $main))
+                : self::about($layer, $main, $piece));
+        }
+        $artwork = Renaming::naming($artwork, $this->swatches);
+
+        return Edited::choosing(
+            $this->id === '' ? $artwork->withLayers([...$artwork->layers, ...$made]) : $artwork->replacing($this->id, fn (Layer $old): array => $made),
+            [$piece->id, ...array_values(array_diff(array_map(fn (Layer $layer): string => $layer->id, $made), [$piece->id]))],
+        );
+    }
+
+    /** @param  list<Layer>  $recipe */
+    private function main(array $recipe): Layer
+    {
+        $words = array_values(array_filter($recipe, fn (Layer $layer): bool => $layer->isWords()));
+
+        return end($words) ?: (end($recipe) ?: throw EditRefused::emptyRecipe());
+    }
+
+    /** The words as a piece of their own, in the upper middle of the sheet. */
+    private function set(Artwork $artwork, Layer $main): Layer
+    {
+        $sheet = $artwork->sheet->box();
+        $source = $main->source instanceof TextSource && trim($this->words) !== ''
+            ? new TextSource($this->words, $main->source->font, $main->source->align, $main->source->leading)
+            : $main->source;
+
+        return Layer::piece($main->id, $source, new Placement(round($sheet->centreX(), 4), round($sheet->height() / 3, 4), round($sheet->width() * self::SHARE, 4), null, $main->placement->turn ?? 0.0, Flip::None));
+    }
+
+    /** The piece with the lines of a layer in place of its own; what was retouched of its picture stays. */
+    private static function dressed(Layer $piece, Layer $as): Layer
+    {
+        $own = array_values(array_filter($piece->effects, fn (EffectLine $line): bool => is_a($line->is(), Retouches::class, true)));
+        $lines = array_values(array_filter($as->effects, fn (EffectLine $line): bool => ! is_a($line->is(), Retouches::class, true)));
+
+        return $piece->withEffects([...$own, ...$lines])->withMasks($as->masks)->withDistress($as->distress)->withRepeat($as->repeat)
+            ->withOpacity($as->opacity)->withBlend($as->blend)->withRole($as->role);
+    }
+
+    private static function isOfSameWords(Layer $layer, Layer $main): bool
+    {
+        return $layer->source instanceof TextSource && $main->source instanceof TextSource && $layer->source->text === $main->source->text;
+    }
+
+    /** How much larger the piece is than the recipe's own; 1 where that is not told in the same way. */
+    private static function ratio(Layer $piece, Layer $main): float
+    {
+        $was = $main->placement?->width;
+        $is = $piece->placement?->width;
+
+        return $was !== null && $is !== null && $was > 0 ? $is / $was : 1.0;
+    }
+
+    private static function beside(Layer $copy, Layer $layer, Layer $main, float $ratio): Layer
+    {
+        return $layer->placement === null || $main->placement === null ? $copy
+            : $copy->moved(($layer->placement->x - $main->placement->x) * $ratio, ($layer->placement->y - $main->placement->y) * $ratio);
+    }
+
+    private static function about(Layer $layer, Layer $main, Layer $piece): Layer
+    {
+        if ($main->placement === null || $piece->placement === null) {
+            return $layer;
+        }
+
+        return $layer->scaled(self::ratio($piece, $main), $main->placement->x, $main->placement->y)
+            ->moved($piece->placement->x - $main->placement->x, $piece->placement->y - $main->placement->y);
+    }
+}

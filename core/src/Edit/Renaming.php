@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\Faults;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\LayerReader;
+use TallCrow\Artwork\Node;
+use TallCrow\Artwork\Reading;
+use TallCrow\Colour\Srgb;
+use TallCrow\Colour\Swatch;
+
+/** Layers of elsewhere on their way to a sheet: ids of their own, the named colours that they need, nothing named that is not there. */
+final class Renaming
+{
+    /** Keys of the file's form under which other layers are named. */
+    private const NAMING = ['layer', 'from', 'shielded'];
+
+    /**
+     * @param  list<Layer>  $layers
+     * @return list<Layer>
+     */
+    public static function fresh(array $layers, Artwork $artwork): array
+    {
+        $here = array_map(fn (Layer $layer): string => $layer->id, $artwork->everyLayer());
+        $ids = [];
+        foreach ($layers as $layer) {
+            foreach ($layer->everyLayer() as $one) {
+                $ids[$one->id] = Pieces::freshId($artwork, ...array_values($ids));
+            }
+        }
+        $faults = new Faults;
+        $renamed = LayerReader::ofAnySwatch(Pieces::MOST)->layers(Node::root(['layers' => array_map(fn (Layer $layer): array => self::renamed($layer->toArray(), $ids, $here), $layers)], $faults), 'layers');
+        $faults->settle();
+
+        return $renamed;
+    }
+
+    /** @return list<array{name: string, colour: string}> */
+    public static function swatches(Reading $node): array
+    {
+        return array_map(function (Reading $one): array {
+            $swatch = ArtworkReader::swatch($one);
+
+            return ['name' => $swatch->name, 'colour' => $swatch->colour->toHex()];
+        }, $node->items('swatches', 64));
+    }
+
+    /**
+     * The sheet with those named colours that it does not have yet.
+     *
+     * @param  list<array{name: string, colour: string}>  $swatches
+     */
+    public static function naming(Artwork $artwork, array $swatches): Artwork
+    {
+        $known = array_map(fn (Swatch $swatch): string => $swatch->name, $artwork->swatches);
+        $missing = array_filter($swatches, fn (array $one): bool => ! in_array($one['name'], $known, true));
+
+        return $artwork->withSwatches([...$artwork->swatches, ...array_values(array_map(fn (array $one): Swatch => new Swatch($one['name'], Srgb::hex($one['colour'])), $missing))]);
+    }
+
+    /**
+     * @param  array<mixed>  $data  a layer, or a part of one, in the file's form
+     * @param  array<string, string>  $ids  new by old
+     * @param  list<string>  $here
+     * @return array<mixed>
+     */
+    private static function renamed(array $data, array $ids, array $here): array
+    {
+        $name = fn (mixed $id): ?string => is_string($id) ? ($ids[$id] ?? (in_array($id, $here, true) ? $id : null)) : null;
+        $made = [];
+        foreach ($data as $key => $value) {
+            if (is_array($value) && $key === 'masks') {
+                $value = array_filter($value, fn (mixed $mask): bool => ! is_array($mask) || ($mask['kind'] ?? '') !== 'clip' || $name($mask['layer'] ?? null) !== null);
+                $value = array_values($value);
+            }
+            $made[$key] = match (true) {
+                $key === 'id' && is_string($value) => $ids[$value] ?? $value,
+                in_array($key, self::NAMING, true) && is_array($value) => array_values(array_filter(array_map($name, $value))),
+                in_array($key, self::NAMING, true) && is_string($value) => $name($value) ?? $value,
+                is_array($value) => self::renamed($value, $ids, $here),
+                default => $value,
+            };
+        }
+
+        return $made;
+    }
+}

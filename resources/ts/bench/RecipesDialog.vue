@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { VBtn, VFileInput } from 'vuetify/components';
+import { api } from '../api';
+import { useChange } from '../server/queries';
+import { usePeg } from '../stores/peg';
+import { useSelection } from '../stores/selection';
+import { useSheet } from '../stores/sheet';
+import type { RecipeCard } from '../types';
+import { copied } from './useKeys';
+
+/** The shop's recipes, each seen on the seller's own words: followed in one press, or kept of the chosen lines. */
+const open = defineModel<boolean>({ required: true });
+const sheet = useSheet();
+const selection = useSelection();
+const peg = usePeg();
+const { data: recipes, error, isLoading } = useQuery({ queryKey: ['recipes'], queryFn: () => api.get<RecipeCard[]>('recipes'), enabled: open });
+const name = ref('');
+const words = ref('');
+const shared = ref<File | null>(null);
+const keeping = useChange((recipe: unknown) => api.post<RecipeCard>('recipes', { recipe: typeof recipe === 'string' ? recipe : JSON.stringify(recipe) }), 'recipes');
+const dropping = useChange((id: number) => api.remove(`recipes/${id}`), 'recipes');
+const trouble = computed(() => [error.value, keeping.error.value, dropping.error.value].find((one) => one)?.message ?? '');
+const piece = computed(() => (selection.layer && selection.layer.source.kind !== 'group' ? selection.layer : undefined));
+const onWords = computed(() => (piece.value?.source.kind === 'text' ? piece.value.source.text : ''));
+
+watch(open, (now) => {
+    if (now) {
+        words.value = onWords.value || 'Your words';
+        keeping.reset();
+    }
+});
+
+const picture = (recipe: RecipeCard): string => `/api/recipes/${recipe.id}/picture.png?words=${encodeURIComponent(words.value.trim().slice(0, 60))}`;
+
+async function follow(recipe: RecipeCard, id: string): Promise<void> {
+    open.value = false;
+    await sheet.operate({ op: 'follow-recipe', id, words: words.value, layers: recipe.layers, swatches: recipe.swatches });
+    selection.reveal();
+}
+
+async function keep(): Promise<void> {
+    const lines = copied();
+    if (lines) {
+        await keeping.mutateAsync({ format: 'tallcrow.recipe/1', name: name.value.trim(), layers: lines.layers, swatches: lines.swatches }).then(() => (name.value = ''), () => undefined);
+    }
+}
+
+async function take(file: File | File[] | null): Promise<void> {
+    const one = Array.isArray(file) ? file[0] : file;
+    if (one) {
+        await one.text().then((text) => keeping.mutateAsync(text)).catch(() => undefined);
+        shared.value = null;
+    }
+}
+</script>
+
+<template>
+    <v-dialog v-model="open" max-width="880" scrollable aria-labelledby="recipes-head">
+        <section class="sheet-dialog">
+            <h2 id="recipes-head">Recipes</h2>
+            <p class="small">Lines kept under a name, seen on your words. One press sets them anew{{ piece ? `, or does the same to ${sheet.called(piece.id)}` : '' }}.</p>
+            <v-text-field v-model="words" class="recipe-words" label="Words to see them on" maxlength="60" />
+            <p v-if="trouble" role="alert">{{ trouble }}</p>
+            <p v-if="isLoading" role="status">Looking them up …</p>
+            <p v-else-if="recipes?.length === 0" class="empty">No recipes yet. Choose lines of a sheet, and keep them here under a name.</p>
+            <ul class="recipes">
+                <li v-for="recipe in recipes" :key="recipe.id">
+                    <div class="recipe-art" :style="{ background: peg.garment?.colour ?? '#3d4a57' }"><img :src="picture(recipe)" :alt="`${words} by the recipe ${recipe.name}`" loading="lazy" /></div>
+                    <strong>{{ recipe.name }}</strong>
+                    <p v-if="recipe.missing.length" class="small">Not on the shelf: {{ recipe.missing.join(', ') }}</p>
+                    <div class="recipe-does">
+                        <v-btn size="small" variant="flat" color="primary" :aria-label="`Set new words by ${recipe.name}`" @click="follow(recipe, '')">Set new words</v-btn>
+                        <v-btn v-if="piece" size="small" :aria-label="`Do ${recipe.name} to ${sheet.called(piece.id)}`" @click="follow(recipe, piece.id)">Do it to {{ sheet.called(piece.id) }}</v-btn>
+                        <v-btn size="small" variant="text" :href="`/api/recipes/${recipe.id}/file`" download :aria-label="`${recipe.name} as a file`">file</v-btn>
+                        <v-btn size="small" variant="text" :aria-label="`Take out ${recipe.name}`" @click="dropping.mutate(recipe.id)">take out</v-btn>
+                    </div>
+                </li>
+            </ul>
+            <form class="recipe-keep" @submit.prevent="keep">
+                <p v-if="selection.ids.length === 0" class="small">Choose lines of the sheet to keep them as a recipe.</p>
+                <v-text-field v-else v-model="name" :label="`Keep the ${selection.ids.length === 1 ? 'chosen line' : `${selection.ids.length} chosen lines`} as`" maxlength="120" />
+                <v-btn type="submit" :disabled="name.trim() === '' || selection.ids.length === 0" :loading="keeping.isPending.value">Keep</v-btn>
+                <v-file-input v-model="shared" class="recipe-file" label="Or take in a shared file" accept=".json,application/json" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="take" />
+            </form>
+            <div class="dialog-ends"><v-btn @click="open = false">Close</v-btn></div>
+        </section>
+    </v-dialog>
+</template>
+
+<style>
+.recipe-words { margin-top: 14px; }
+.recipes { display: grid; grid-template-columns: repeat(auto-fill, minmax(250px, 1fr)); gap: 14px; margin: 12px 0; }
+.recipes li { display: grid; gap: 6px; align-content: start; border: 1px solid var(--hair); padding: 8px; }
+.recipe-art { height: 120px; display: grid; place-items: center; padding: 10px; }
+.recipe-art img { max-width: 100%; max-height: 100px; }
+.recipe-does { display: flex; flex-wrap: wrap; gap: 6px; }
+.recipe-does .v-btn--variant-text { min-width: 0; padding: 0 6px; }
+.recipe-keep { display: grid; grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr); gap: 10px; align-items: center; }
+</style>
