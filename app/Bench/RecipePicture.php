@@ -9,6 +9,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Brief;
 use TallCrow\Artwork\Sheet;
 use TallCrow\Edit\FollowRecipe;
+use TallCrow\Edit\Operations;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Raster\ImageFile;
@@ -36,8 +37,8 @@ final readonly class RecipePicture
     {
         $recipe = $this->recipe->read();
         $studio = Studio::of($this->recipe->shop);
-        $sheet = Artwork::blank('', new Brief, Sheet::of(PrintArea::pixels('', self::WIDTH, self::HEIGHT, Ppi::of(300))));
-        $artwork = (new FollowRecipe('', $words, $recipe->layers, $recipe->toArray()['swatches']))->apply($sheet, $studio->renderer->placer)->artwork;
+        $sheet = Artwork::blank('Recipe', new Brief, Sheet::of(PrintArea::pixels('', self::WIDTH, self::HEIGHT, Ppi::of(300))));
+        $artwork = Operations::apply([new FollowRecipe('', $words, $recipe->layers, $recipe->toArray()['swatches'])], $sheet, $studio->renderer->placer)->artwork;
         $picture = $studio->renderer->picture($artwork, Frame::sheet($artwork->sheet, self::PPI), fn (LayerTrouble $trouble): null => null)->settled();
         $box = $picture->alpha()->isMore(8.0)->settled()->inkBox();
 

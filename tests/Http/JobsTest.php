@@ -99,6 +99,10 @@ it('keeps lines as a recipe, shows it on any words, shares it as a file, and tak
     $id = $this->postJson('/api/recipes', ['recipe' => json_encode($recipe)])->assertCreated()->assertJsonPath('missing', [])->json('id');
     $picture = fn (string $text): string => (string) $this->get("/api/recipes/$id/picture.png?words=".urlencode($text))->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
     expect($picture('KITE'))->not->toBe($picture('Tide pool'))->and(substr($picture(''), 1, 3))->toBe('PNG');
+    // In the colour that it names.
+    $named = $this->postJson('/api/recipes', ['recipe' => json_encode(['swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']], 'layers' => [array_replace_recursive($words, ['effects' => [['colour' => '@Rust']]])]] + $recipe)])->json('id');
+    expect((string) $this->get("/api/recipes/$named/picture.png?words=KITE")->getContent())->toBe($picture('KITE'));
+    $this->deleteJson("/api/recipes/$named")->assertNoContent();
     $file = $this->get("/api/recipes/$id/file")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="rust-plain.recipe.json"')->getContent();
     $this->postJson('/api/recipes', ['recipe' => $file])->assertCreated()->assertJsonPath('name', 'Rust: plain');
     foreach (['{"format":"tallcrow.recipe/1","name":"x","layers":[]}', '{"format":"other"}', 'nonsense', str_repeat('x', 1_000_001)] as $bad) {

@@ -49,8 +49,8 @@ async function copy(job: JobCard): Promise<void> {
                 <p class="measure small">{{ job.product }} {{ job.side }}, {{ (job.sheet.width / job.sheet.ppi).toFixed(1) }} × {{ (job.sheet.height / job.sheet.ppi).toFixed(1) }} in<br />{{ job.sheet.width }} × {{ job.sheet.height }} px · {{ job.sheet.ppi }} ppi</p>
                 <p class="small job-foot">
                     <span class="state" :class="job.state">{{ states[job.state] }}</span><span>{{ ago(job.updatedAt) }}</span>
-                    <v-btn v-if="makes && job.state !== 'unreadable'" size="small" variant="text" :aria-label="`Copy ${job.title}`" :loading="copying.isPending.value && copying.variables.value?.id === job.id" @click="copy(job)">copy</v-btn>
-                    <v-btn v-if="makes" size="small" variant="text" :aria-label="`Throw away ${job.title}`" @click="going = job">throw away</v-btn>
+                    <span v-if="makes" class="job-does"><v-btn v-if="job.state !== 'unreadable'" size="small" variant="text" :aria-label="`Copy ${job.title}`" :loading="copying.isPending.value && copying.variables.value?.id === job.id" @click="copy(job)">copy</v-btn>
+                        <v-btn size="small" variant="text" :aria-label="`Throw away ${job.title}`" @click="going = job">throw away</v-btn></span>
                 </p>
             </li>
         </ul>
@@ -71,9 +71,9 @@ async function copy(job: JobCard): Promise<void> {
 .job-card a { text-decoration: none; display: grid; gap: 6px; }
 .job-card svg { width: 100%; height: 250px; }
 .unreadable { min-height: 250px; }
-.job-foot { display: flex; gap: 12px; align-items: baseline; }
+.job-foot { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; white-space: nowrap; }
 .job-foot .v-btn { min-width: 0; padding: 0 6px; }
-.job-foot .v-btn:first-of-type { margin-left: auto; }
+.job-does { margin-left: auto; }
 .state { border: 1px solid var(--faded); padding: 0 6px; border-radius: 2px; color: var(--ink); }
 .state.exported { border-color: var(--good); color: var(--good); }
 </style>
