@@ -40,7 +40,7 @@ class Channel extends EventTarget {
     }
 }
 
-const before = { BroadcastChannel: globalThis.BroadcastChannel, fetch: globalThis.fetch, document: globalThis.document, window: globalThis.window };
+const before = { BroadcastChannel: globalThis.BroadcastChannel, fetch: globalThis.fetch, localStorage: globalThis.localStorage, document: globalThis.document, window: globalThis.window };
 
 test.beforeEach(() => {
     setActivePinia(createPinia());
@@ -89,6 +89,36 @@ test('saves a value on the version that it started from, under a key', async () 
     expect(sheet.saved).toBe(true);
     expect(asked[1]).toMatchObject({ method: 'PUT', path: '/api/jobs/7/artwork', body: { version: 1, artwork: { title: 'Moths' } } });
     expect(asked[1]?.key).toMatch(/^[0-9a-f-]{36}$/);
+});
+
+test('keeps in the browser what was not saved when the page was left, and offers it when the job is opened again', async () => {
+    const kept = new Map<string, string>();
+    globalThis.localStorage = { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, text: string) => kept.set(key, text), removeItem: (key: string) => kept.delete(key) } as unknown as Storage;
+    const sheet = await opened();
+    answers.push(saves);
+    await sheet.change((art) => ({ ...art, title: 'Saved' }));
+    expect([...kept.keys()]).toEqual([]);
+    answers.push(lost);
+    await sheet.change((art) => ({ ...art, title: 'Half typed' }));
+    expect([...kept.keys()]).toEqual(['unsaved 7']);
+    // The page is left, and opened anew; the server holds what was saved before.
+    sheet.$dispose();
+    setActivePinia(createPinia());
+    const again = useSheet();
+    answers.push(() => json(bench(2, 'Saved')));
+    await again.open(7);
+    expect(again.artwork?.title).toBe('Saved');
+    expect(again.draft?.artwork.title).toBe('Half typed');
+    answers.push(saves);
+    await again.settleDraft(true);
+    expect(asked[asked.length - 1]).toMatchObject({ method: 'PUT', body: { version: 2, artwork: { title: 'Half typed' } } });
+    expect([again.saved, again.draft, kept.size]).toEqual([true, null, 0]);
+    // Let go, it is offered no more.
+    kept.set('unsaved 7', JSON.stringify({ version: 3, artwork: artwork('Other') }));
+    answers.push(() => json(bench(3, 'Half typed')));
+    await again.open(7);
+    await again.settleDraft(false);
+    expect([again.artwork?.title, kept.size]).toEqual(['Half typed', 0]);
 });
 
 test('sends a save whose answer was lost again as it was, by the same key, and only then what was set since', async () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { VBtn } from 'vuetify/components';
 import { said } from '../api';
 import { useCatalogue } from '../server/queries';
 import { useGauges } from '../stores/gauges';
@@ -38,6 +39,11 @@ watch(id, (now) => now && open(), { immediate: true });
             <span>{{ sheet.stale }}</span>
             <button type="button" class="plain-button" @click="sheet.loadNewer()">Load the newer sheet</button>
             <button type="button" class="plain-button quiet" @click="sheet.keepMine()">Save mine as a step after it</button>
+        </div>
+        <div v-if="sheet.draft" class="banner" role="status">
+            <span>Some of what was set here was not saved when the page was left. It is kept in this browser.</span>
+            <v-btn size="small" variant="flat" color="primary" @click="sheet.settleDraft(true)">Put it back</v-btn>
+            <v-btn size="small" @click="sheet.settleDraft(false)">Let it go</v-btn>
         </div>
         <div v-if="sheet.trouble" class="banner" role="alert">
             <span>{{ sheet.trouble }}</span>

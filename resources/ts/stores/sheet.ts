@@ -5,6 +5,7 @@ import { api, Refused, said } from '../api';
 import { joined } from '../bench/joining';
 import { replaceLayer } from '../bench/layers';
 import type { Artwork, BenchJob, Layer, Measure, Operation } from '../types';
+import { draftOf, dropDraft, keepDraft, type Draft } from './drafts';
 import { allRead, reading } from './reading';
 import { useSelection } from './selection';
 
@@ -44,6 +45,8 @@ export const useSheet = defineStore('sheet', () => {
     const sending = ref(false);
     const trouble = ref<string | null>(null);
     const stale = ref<string | null>(null);
+    /** What was set in this browser and never saved, offered when the job is opened again. */
+    const draft = shallowRef<Draft | null>(null);
     let tries = 0;
     // A request that was not answered is sent again as it was, under its key, whatever has been set since.
     let attempt: Attempt | null = null;
@@ -80,6 +83,18 @@ export const useSheet = defineStore('sheet', () => {
         attempt = null;
         stale.value = null;
         take(answer);
+        draft.value = draftOf(answer.id, answer.artwork);
+    }
+
+    /** What was never saved is saved as a further step, or let go. */
+    async function settleDraft(wanted: boolean): Promise<void> {
+        const kept = draft.value;
+        draft.value = null;
+        if (wanted && kept) {
+            await change(() => kept.artwork);
+        } else if (job.value) {
+            dropDraft(job.value.id);
+        }
     }
 
     function queue(task: Task): Promise<void> {
@@ -93,6 +108,9 @@ export const useSheet = defineStore('sheet', () => {
             return Promise.resolve();
         }
         artwork.value = by(artwork.value);
+        if (job.value) {
+            keepDraft(job.value.id, { version: job.value.version, artwork: artwork.value });
+        }
         return queue({ kind: 'change', by });
     }
 
@@ -154,6 +172,9 @@ export const useSheet = defineStore('sheet', () => {
                 attempt = null;
                 tasks.value = tasks.value.slice(now.sent);
                 take(answer);
+                if (tasks.value.length === 0) {
+                    dropDraft(answer.id);
+                }
                 channel?.postMessage({ job: answer.id, version: answer.version });
             }
         } catch (error) {
@@ -178,6 +199,9 @@ export const useSheet = defineStore('sheet', () => {
             const rest = tasks.value.findIndex((one) => one.kind !== 'change');
             tasks.value = task?.kind === 'change' ? (rest < 0 ? [] : tasks.value.slice(rest)) : tasks.value.slice(1);
             show();
+            if (tasks.value.length === 0 && job.value) {
+                dropDraft(job.value.id);
+            }
         } else {
             tries++;
             again.start();
@@ -265,7 +289,7 @@ export const useSheet = defineStore('sheet', () => {
     });
 
     return {
-        job, artwork, measures, saving, saved, trouble, stale, open, change, changeLayer, operate, retry: settle, loadNewer, keepMine, loadSwatches, hex, called,
+        job, artwork, measures, saving, saved, trouble, stale, draft, settleDraft, open, change, changeLayer, operate, retry: settle, loadNewer, keepMine, loadSwatches, hex, called,
         undo: () => step('undo'),
         redo: () => step('redo'),
         goBackTo: (revision: number) => step(`versions/${revision}`),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 
 const props = defineProps<{ value: string; label: string }>();
@@ -14,6 +15,9 @@ function commit(): void {
         emit('change', typed.value);
     }
 }
+
+// Half-typed words are not lost with the page.
+useEventListener(window, 'pagehide', commit);
 
 function enter(event: KeyboardEvent): void {
     if (!event.shiftKey) {
