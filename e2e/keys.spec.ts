@@ -142,3 +142,25 @@ test('a recipe is kept of chosen lines, followed on new words, and done to anoth
     await page.getByRole('button', { name: 'Take out Ringed so' }).click();
     await expect(page.getByText('Ringed so')).toHaveCount(0);
 });
+
+test('a picture dropped on the bench goes to the shelf and on the sheet, once its licence is told', async ({ page, quiet }) => {
+    quiet.allow.push(/status of 422/);
+    await newJob(page, 'Dropped');
+    const drop = await page.evaluateHandle(() => {
+        const data = new DataTransfer();
+        data.items.add(new File(['<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20"><rect width="40" height="20" fill="#b04a2c"/></svg>'], 'little-gate.svg', { type: 'image/svg+xml' }));
+        return data;
+    });
+    for (const kind of ['dragenter', 'dragover', 'drop']) {
+        await page.dispatchEvent('.peg-view', kind, { dataTransfer: drop });
+    }
+    await expect(page.getByRole('heading', { name: 'Put little-gate.svg on the shelf and on the sheet' })).toBeVisible();
+    await page.getByRole('button', { name: 'Put it there' }).click();
+    await expect(page.getByText('Name the licence under which you hold this file.')).toBeVisible();
+    await page.getByLabel('Licence, such as CC BY 4.0').fill('our own');
+    await page.getByLabel('I hold the right to use them for print on demand').check();
+    await page.getByRole('button', { name: 'Put it there' }).click();
+    await saved(page);
+    await expect(page.locator('.drag-row')).toHaveCount(1);
+    await expect(page.locator('.drag-row').getByText(/little gate/i).first()).toBeVisible();
+});

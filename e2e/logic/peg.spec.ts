@@ -1,3 +1,4 @@
+import { touched } from '../../resources/ts/peg/touched';
 import { expect, test } from '@playwright/test';
 import { cuts, extra, outline } from '../../resources/ts/peg/garments';
 import { gap, snap } from '../../resources/ts/peg/snapping';
@@ -113,4 +114,13 @@ test('says how long ago in few words', () => {
     expect(ago(before(12))).toBe('12 min ago');
     expect(ago(before(180))).toBe('3 h ago');
     expect(ago('2026-01-05T10:00:00Z')).toBe('2026-01-05');
+});
+
+test('chooses by a rectangle what prints and is touched', () => {
+    const box = (left: number, top: number) => ({ left, top, width: 2, height: 1 });
+    const layers = ['a', 'b', 'c', 'd'].map((id) => ({ id, on: id !== 'c' })) as never;
+    const measures = new Map([['a', { box: box(0, 0) }], ['b', { box: box(5, 5) }], ['c', { box: box(0, 0) }], ['d', { box: null }]]) as never;
+    expect(touched({ left: 1.9, top: 0.9, width: 1, height: 1 }, layers, measures)).toEqual(['a']);
+    expect(touched({ left: 2, top: 0, width: 3, height: 5 }, layers, measures)).toEqual([]);
+    expect(touched({ left: -1, top: -1, width: 9, height: 9 }, layers, measures)).toEqual(['a', 'b']);
 });

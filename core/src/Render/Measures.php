@@ -50,7 +50,7 @@ final readonly class Measures
             $em = $placer->em($layer);
 
             return new self(
-                $layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), null,
+                $layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), $placer->missing($layer)?->getMessage(),
                 $em, $em === null ? null : $em * $placer->capital($layer),
                 (new IdleLines($placer))->of($layer), $layer->fades(),
             );

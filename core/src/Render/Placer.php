@@ -25,6 +25,7 @@ use TallCrow\Geometry\Path;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Resolution;
 use TallCrow\Type\Letter;
+use TallCrow\Type\MissingGlyphs;
 use TallCrow\Type\Typesetter;
 
 /** Works out how layers lie on the sheet: words set, bent and sized; pictures placed. */
@@ -52,6 +53,15 @@ final class Placer
         $key = md5(serialize([$layer->source, $layer->placement, $layer->effects]));
 
         return $this->known[$key] ??= $layer->placement === null ? null : $this->placed($layer, $layer->placement);
+    }
+
+    /** Which of its letters a piece of type lacks: they are drawn as gaps, and no print is made of them. */
+    public function missing(Layer $layer): ?MissingGlyphs
+    {
+        $gaps = array_filter($this->place($layer)->letters ?? [], fn (Letter $letter): bool => $letter->isGap);
+        $characters = array_values(array_unique(array_map(fn (Letter $letter): string => mb_substr($letter->characters, 0, 1), $gaps)));
+
+        return $characters === [] || ! $layer->source instanceof TextSource ? null : MissingGlyphs::of($characters, $this->shelf->font($layer->source->font)->family);
     }
 
     public function inking(Layer $layer): Inking
@@ -217,6 +227,6 @@ final class Placer
             }
         }
 
-        return Typesetter::set($source->text, $this->shelf->font($source->font), $setting, $this->shelf->font(...));
+        return Typesetter::set($source->text, $this->shelf->font($source->font), $setting, $this->shelf->font(...), gaps: true);
     }
 }

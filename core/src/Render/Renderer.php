@@ -6,8 +6,10 @@ namespace TallCrow\Render;
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
+use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Shelf;
 use TallCrow\Raster\Image;
+use TallCrow\Type\FontRefused;
 
 /** From an artwork to its picture: a pure function of the sheet, its assets, the ppi and the window. */
 final class Renderer
@@ -48,9 +50,36 @@ final class Renderer
      */
     public function picture(Artwork $artwork, Frame $frame, ?callable $onTrouble = null, Progress $progress = new NoProgress): Image
     {
+        $this->tellGaps($artwork->layers, $onTrouble);
         $live = array_values(array_filter($artwork->distress, fn ($wear): bool => $wear->on));
 
         return $this->compositor($onTrouble, $progress, $artwork)->compose($artwork->layers, $live, $frame);
+    }
+
+    /**
+     * @param  list<Layer>  $layers
+     * @param  ?callable(LayerTrouble): void  $onTrouble
+     *
+     * @throws LayerTrouble when letters are missing and nobody is told
+     */
+    private function tellGaps(array $layers, ?callable $onTrouble): void
+    {
+        foreach ($layers as $layer) {
+            if (! $layer->on) {
+                continue;
+            }
+            $this->tellGaps($layer->children(), $onTrouble);
+            try {
+                $missing = $layer->isWords() ? $this->placer->missing($layer) : null;
+            } catch (AssetUnusable|FontRefused) {
+                // Told where it is drawn.
+                continue;
+            }
+            if ($missing !== null) {
+                $trouble = LayerTrouble::of($layer, $missing);
+                $onTrouble === null ? throw $trouble : $onTrouble($trouble);
+            }
+        }
     }
 
     /**

@@ -27,6 +27,8 @@ final readonly class Letter
         public array $right = [1.0, 0.0],
         /** @var array{float, float} */
         public array $down = [0.0, 1.0],
+        /** Stands for a letter that its font does not have. */
+        public bool $isGap = false,
     ) {}
 
     /** A figure that is no letter: a shape, a frame of a grid. */
@@ -51,7 +53,7 @@ final readonly class Letter
             return [($toX - $x) / $step, ($toY - $y) / $step];
         };
 
-        return new self($path, $this->line, $this->characters, $this->word, $this->x, $this->baseline, $way($this->right), $way($this->down));
+        return new self($path, $this->line, $this->characters, $this->word, $this->x, $this->baseline, $way($this->right), $way($this->down), $this->isGap);
     }
 
     public function transformed(Affine $by): self
@@ -60,7 +62,7 @@ final readonly class Letter
 
         $turn = fn (array $way): array => [$by->a * $way[0] + $by->c * $way[1], $by->b * $way[0] + $by->d * $way[1]];
 
-        return new self($this->path->transformed($by), $this->line, $this->characters, $this->word, $x, $baseline, $turn($this->right), $turn($this->down));
+        return new self($this->path->transformed($by), $this->line, $this->characters, $this->word, $x, $baseline, $turn($this->right), $turn($this->down), $this->isGap);
     }
 
     /** @param  list<self>  $letters */

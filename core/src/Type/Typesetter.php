@@ -6,11 +6,17 @@ namespace TallCrow\Type;
 
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Path;
 
 /** Sets lines of text as outlines, in ems of the text's size: the first baseline at 0, y down. */
 final class Typesetter
 {
     private const LEAST_INK = 1e-6;
+
+    /** Ems: how tall and how thick the frame of a gap is. */
+    private const CAPITALS = 0.7;
+
+    private const FRAME = 0.03;
 
     /** @var list<string> */
     private array $missing = [];
@@ -24,19 +30,21 @@ final class Typesetter
         private readonly Setting $setting,
         private readonly Font $font,
         private readonly ?\Closure $named,
+        private readonly bool $gaps,
     ) {}
 
     /**
      * Only letters that leave ink are answered; a space is room and no letter.
      *
      * @param  ?\Closure(string): Font  $named  finds a font that a line has of its own
+     * @param  bool  $gaps  marks letters that the font does not have by an empty frame in their place
      * @return list<Letter>
      *
-     * @throws MissingGlyphs|FontRefused
+     * @throws MissingGlyphs|FontRefused  the former unless gaps are marked
      */
-    public static function set(string $text, Font $font, Setting $setting, ?\Closure $named = null): array
+    public static function set(string $text, Font $font, Setting $setting, ?\Closure $named = null, bool $gaps = false): array
     {
-        return (new self($setting, $font, $named))->lines(explode("\n", str_replace(["\r\n", "\r"], "\n", $text)));
+        return (new self($setting, $font, $named, $gaps))->lines(explode("\n", str_replace(["\r\n", "\r"], "\n", $text)));
     }
 
     /**
@@ -72,12 +80,13 @@ final class Typesetter
         $fresh = true;
         foreach ($glyphs as $i => $glyph) {
             $characters = substr($line, $glyph->cluster, $stops[$glyph->cluster] - $glyph->cluster);
-            if ($glyph->id === 0) {
+            $isGap = $glyph->id === 0;
+            if ($isGap && ! $this->gaps) {
                 $this->missing[] = mb_substr($characters, 0, 1);
                 $this->family = $font->family;
             }
             $size = in_array($i, $ends, true) ? $this->setting->ends : 1.0;
-            $path = $font->outline($glyph->id);
+            $path = $isGap && $this->gaps ? self::frame($glyph->advance) : $font->outline($glyph->id);
             if (trim($characters) === '') {
                 $fresh = true;
             } elseif (! $path->isEmpty()) {
@@ -86,7 +95,7 @@ final class Typesetter
                 $down = $size == 1.0 ? 0.0 : $this->setting->stand->shift($path->bounds()->top, $size);
                 $letters[] = new Letter(
                     $path->transformed(Affine::scale($size, $size)->then(Affine::shift($x + $glyph->shiftX * $size, $glyph->shiftY * $size + $down))),
-                    $number, $characters, $this->word, $x + $glyph->advance * $size / 2, 0.0,
+                    $number, $characters, $this->word, $x + $glyph->advance * $size / 2, 0.0, isGap: $isGap,
                 );
             }
             $x += $glyph->advance * $size;
@@ -96,6 +105,15 @@ final class Typesetter
         }
 
         return ['width' => $x, 'letters' => $letters, 'size' => 1.0];
+    }
+
+    /** An empty frame as tall as usual capitals, in the room of a letter. */
+    private static function frame(float $advance): Path
+    {
+        $room = max(0.3, $advance);
+        $box = fn (float $in): array => [[0.08 * $room + $in, -$in], [0.92 * $room - $in, -$in], [0.92 * $room - $in, -self::CAPITALS + $in], [0.08 * $room + $in, -self::CAPITALS + $in]];
+
+        return Path::join(Path::polygon($box(0.0)), Path::polygon(array_reverse($box(self::FRAME))));
     }
 
     /**

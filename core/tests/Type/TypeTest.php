@@ -97,3 +97,17 @@ it('keeps a larger letter in line at its foot, its head or its middle', function
     expect($larger(Stand::Baseline))->toEqualWithDelta([-1.05, 0.0], 1e-9)->and($larger(Stand::Top))->toEqualWithDelta([-0.7, 0.35], 1e-9)
         ->and(array_sum($larger(Stand::Middle)) / 2)->toEqualWithDelta(-0.35, 1e-9);
 });
+
+it('marks a letter that a font does not have by a frame in its place, and sets the others as they are', function (): void {
+    $font = Fixtures::shelf()->font('anton.woff2');
+    $setting = new Setting(Alignment::Left, 1);
+    $whole = Typesetter::set('MOTH', $font, $setting);
+    $gapped = Typesetter::set('MOЖTH', $font, $setting, gaps: true);
+    expect(array_map(fn (Letter $letter): bool => $letter->isGap, $gapped))->toBe([false, false, true, false, false])
+        ->and($gapped[2]->characters)->toBe('Ж')->and($gapped[1]->path)->toEqual($whole[1]->path)
+        ->and($gapped[2]->path->bounds()->top)->toEqualWithDelta(-0.7, 1e-9)
+        ->and($gapped[3]->path->bounds()->left - $whole[2]->path->bounds()->left)->toBeGreaterThan(0.2)
+        // An inner edge and an outer one.
+        ->and($gapped[2]->path->contours(0.01))->toHaveCount(2);
+    Typesetter::set('MOЖTH', $font, $setting);
+})->throws(MissingGlyphs::class, 'Anton has no Ж (U+0416)');

@@ -17,7 +17,8 @@ const showsHeld = ref(false);
 /** What needs a look; the rest is folded until it is asked for. */
 const shown = computed(() => (showsHeld.value ? gauges.findings : gauges.findings.filter((finding) => counts(finding) || finding.group === 'cloth' || finding.key === gauges.open)));
 const counts = (finding: Finding): boolean => finding.verdict !== 'pass' && finding.meant === '';
-const groups = computed(() => groupsOf(shown.value, shop.catalogue?.groups ?? []));
+const isBlank = computed(() => sheet.artwork?.layers.length === 0);
+const groups = computed(() => groupsOf(isBlank.value ? [] : shown.value, shop.catalogue?.groups ?? []));
 const held = computed(() => gauges.findings.filter((finding) => !counts(finding)).length);
 const summary = computed(() => {
     const count = (verdict: string): number => gauges.findings.filter((finding) => finding.verdict === verdict && finding.meant === '').length;
@@ -37,11 +38,12 @@ function choose(finding: Finding): void {
     <section class="gauges" aria-label="Gauges" :aria-busy="gauges.measuring">
         <header>
             <h2>Gauges</h2>
-            <span class="small measure" role="status">{{ gauges.measuring ? 'measuring …' : gauges.report ? summary : '' }}</span>
+            <span class="small measure" role="status">{{ gauges.measuring ? 'measuring …' : gauges.report && !isBlank ? summary : '' }}</span>
             <div class="measuring" :class="{ busy: gauges.measuring }"></div>
         </header>
+        <p v-if="isBlank" class="empty">Nothing to check yet: the gauges begin with the first line.</p>
         <p v-if="gauges.trouble" class="gauge-trouble" role="alert">{{ gauges.trouble }} <button type="button" class="token" @click="gauges.again()">Measure again</button></p>
-        <button v-if="held" type="button" class="token gauges-held" :aria-expanded="showsHeld" @click="showsHeld = !showsHeld">{{ showsHeld ? 'show what needs a look alone' : `show the ${held} that hold` }}</button>
+        <button v-if="held && !isBlank" type="button" class="token gauges-held" :aria-expanded="showsHeld" @click="showsHeld = !showsHeld">{{ showsHeld ? 'show what needs a look alone' : `show the ${held} that hold` }}</button>
         <div v-for="group in groups" :key="group.name" class="gauge-group">
             <h3>{{ group.name }}</h3>
             <div v-for="finding in group.findings" :key="finding.key" class="gauge" :class="[finding.verdict, { open: gauges.open === finding.key }]">

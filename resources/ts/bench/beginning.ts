@@ -13,6 +13,7 @@ export function fresh(before: string[], now: string[]): number {
 /** Where each of these is set, of the piece that is chosen. */
 const PLACES: Record<string, string> = {
     font: '.line.chosen [aria-label^="font:"]',
+    words: '.line.chosen textarea.words',
     turn: '.how-it-lies [aria-label=turn]',
     size: '.line.chosen :is([aria-label=width], [aria-label=height], [aria-label="height of capitals"], [aria-label="type size"])',
 };
@@ -22,7 +23,7 @@ export function point(label: string): void {
     const token = document.querySelector<HTMLElement>(PLACES[label] ?? '');
     token?.scrollIntoView({ block: 'nearest' });
     token?.focus({ preventScroll: true });
-    if (token instanceof HTMLInputElement) {
+    if (token instanceof HTMLInputElement || token instanceof HTMLTextAreaElement) {
         token.select();
     }
 }

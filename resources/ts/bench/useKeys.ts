@@ -19,7 +19,7 @@ export const KEYS: [string, string][] = [
     ['Ctrl+Z, Ctrl+Shift+Z', 'a step back, a step forward'], ['Delete', 'take the chosen lines out'], ['Ctrl+D', 'copy them beside themselves'],
     ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut and paste them, also to another job'], ['Ctrl+A', 'choose every line'], ['Shift+click, Ctrl+click', 'choose one more'],
     ['A', 'add a line'], ['Arrow keys on the peg', 'move by a hundredth of an inch; with Shift by a tenth'], ['Alt+↑, Alt+↓', 'move a line earlier or later'], ['Home, End', 'choose the first or the last line'],
-    ['[ and ]', 'fold or unfold every line'], ['+ and −, 0', 'closer, further, the whole garment'], ['Escape', 'choose nothing'], ['?', 'this list'],
+    ['[ and ]', 'fold or unfold every line'], ['+ and −, 0', 'closer, further, the whole garment'], ['double press on words', 'go on in the words'], ['Escape', 'choose nothing'], ['?', 'this list'],
 ];
 
 export function useKeys(help: () => void, add: () => void): void {

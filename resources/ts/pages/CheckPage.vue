@@ -99,7 +99,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
 </script>
 
 <template>
-    <div class="check">
+    <main class="check">
         <section class="check-list" aria-label="Findings">
             <header>
                 <h1>Check</h1>
@@ -170,7 +170,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                 <figure v-if="loupeTried"><img :src="loupeTried" alt="The same place as the mend would leave it" :style="{ background: garments[cloth]?.colour }" /><figcaption class="small">with the mend</figcaption></figure>
             </div>
         </section>
-    </div>
+    </main>
 </template>
 
 <style>

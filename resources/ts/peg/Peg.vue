@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { refDebounced, useElementSize } from '@vueuse/core';
-import { computed, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
 import ArrangeMenu from '../bench/ArrangeMenu.vue';
+import { point } from '../bench/beginning';
 import { useGauges } from '../stores/gauges';
 import { usePeg, type Overlay } from '../stores/peg';
 import { useSelection } from '../stores/selection';
@@ -11,6 +12,7 @@ import type { Box, FoundColour, Picked } from '../types';
 import GarmentDrawing from './GarmentDrawing.vue';
 import { cuts } from './garments';
 import Rulers from './Rulers.vue';
+import { touched } from './touched';
 import type { Neighbour } from './snapping';
 import PenBar from './PenBar.vue';
 import { useDrag, type Hold } from './useDrag';
@@ -254,18 +256,11 @@ function release(): void {
         }
         cancel();
     } else if (frame.value) {
-        selection.chooseAll(touched(frame.value));
+        selection.chooseAll(touched(frame.value, sheetStore.artwork?.layers ?? [], sheetStore.measures));
     } else if (held && !held.moved && !held.picked && !held.panning) {
         void pick(held.from);
     }
     held = frame.value = null;
-}
-
-function touched(by: Box): string[] {
-    return (sheetStore.artwork?.layers ?? []).filter((layer) => {
-        const box = layer.on ? sheetStore.measures.get(layer.id)?.box : null;
-        return box && box.left < by.left + by.width && by.left < box.left + box.width && box.top < by.top + by.height && by.top < box.top + box.height;
-    }).map((layer) => layer.id);
 }
 
 function nudge(event: KeyboardEvent): void {
@@ -288,6 +283,16 @@ function nudge(event: KeyboardEvent): void {
     } else if (selection.layer) {
         void sheetStore.operate({ op: 'move', ids: selection.ids, dx: way[0], dy: way[1] });
         said.value = `nudged ${step.toFixed(2)} in`;
+    }
+}
+
+/** A double press on words goes on in the words. */
+async function words(): Promise<void> {
+    if (selection.layer?.source.kind === 'text' && !peg.pen) {
+        selection.reveal();
+        await nextTick();
+        await nextTick();
+        point('words');
     }
 }
 
@@ -321,7 +326,7 @@ function loupeHere(): void {
         <svg
             ref="svg" class="peg-view" :class="[distance, { picking: peg.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
             :aria-label="peg.pen ? `${peg.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : selection.layer ? `${sheetStore.called(selection.layer.id)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
-            @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge" @wheel.prevent="wheel"
+            @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge" @wheel.prevent="wheel" @dblclick="words"
         >
             <g :transform="garmentPlace"><GarmentDrawing :product="sheetStore.artwork?.product ?? 'tee'" :side="sheetStore.artwork?.side ?? 'front'" :colour="peg.garment?.colour ?? '#ddd'" /></g>
             <rect v-if="distance === 'area' || distance === 'loupe'" :x="view.left" :y="view.top" :width="view.width" :height="view.height" :fill="peg.garment?.colour ?? '#ddd'" />
@@ -360,7 +365,7 @@ function loupeHere(): void {
 
 <style>
 .peg { position: relative; display: flex; flex-direction: column; min-height: 0; min-width: 0; }
-.peg-head { display: flex; align-items: center; gap: 12px; padding: 5px 10px; border-bottom: 1px solid var(--hair); height: 40px; flex: none; }
+.peg-head { display: flex; align-items: center; gap: 12px; padding: 5px 10px; border-bottom: 1px solid var(--hair); height: 40px; flex: none; overflow-x: auto; overflow-y: hidden; scrollbar-width: thin; }
 /* A read-out that wrapped would size the peg anew under a piece that is being dragged. */
 .peg-says { flex: 1 1 0; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .peg-head > .small:not(.peg-says) { white-space: nowrap; }
