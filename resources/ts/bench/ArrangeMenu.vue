@@ -82,5 +82,5 @@ async function space(): Promise<void> {
 .arrange { background: var(--card); border: 1px solid var(--ink); padding: 8px 12px; width: 420px; }
 .arrange p { margin: 4px 0; }
 .arrange-rest { display: flex; flex-wrap: wrap; gap: 6px; }
-.arrange-open { padding: 2px 10px; margin-left: auto; }
+.arrange-open { padding: 2px 10px; margin-left: auto; white-space: nowrap; flex: none; }
 </style>
