@@ -40,6 +40,12 @@ test('lines are chosen, copied, pasted into another job, taken out, and stepped 
     await page.keyboard.press('Control+d');
     await saved(page);
     await expect.poll(async () => (await ids(page)).length).toBe(4);
+    await page.locator('.arrange-open').click();
+    await page.getByRole('button', { name: 'Switch off', exact: true }).click();
+    await saved(page);
+    await expect.poll(async () => (await artworkOf(page, page.url())).layers.map((layer) => layer.on)).toEqual([true, false, true, false]);
+    await page.keyboard.press('Escape');
+    await page.locator('.peg-view').focus();
     await page.keyboard.press('Delete');
     await saved(page);
     await expect.poll(async () => (await ids(page)).length).toBe(2);
@@ -162,5 +168,5 @@ test('a picture dropped on the bench goes to the shelf and on the sheet, once it
     await page.getByRole('button', { name: 'Put it there' }).click();
     await saved(page);
     await expect(page.locator('.drag-row')).toHaveCount(1);
-    await expect(page.locator('.drag-row').getByText(/little gate/i).first()).toBeVisible();
+    await expect(page.locator('.drag-row').getByText(/little.gate/i).first()).toBeVisible();
 });

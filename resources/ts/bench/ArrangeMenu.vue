@@ -7,6 +7,7 @@ import { useSheet } from '../stores/sheet';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import type { Operation } from '../types';
+import { everyLayer, replaceLayer } from './layers';
 
 /** What can be done with all that is chosen; what it is aligned to is always said. */
 const sheet = useSheet();
@@ -34,6 +35,13 @@ const target = computed(() => (to.value in targets.value ? to.value : count.valu
 async function matchCapitals(): Promise<void> {
     await allRead();
     await sheet.operate({ op: 'size-by', ids: selection.ids, by: 'capitals', size: tall.value ?? capitals.value });
+}
+
+const anyOn = computed(() => everyLayer(sheet.artwork?.layers ?? []).some((layer) => layer.on && selection.ids.includes(layer.id)));
+
+function switchAll(on: boolean): void {
+    const ids = selection.ids;
+    void sheet.change((artwork) => ids.reduce((now, id) => replaceLayer(now, id, (layer) => [{ ...layer, on }]), artwork));
 }
 
 async function space(): Promise<void> {
@@ -73,6 +81,8 @@ async function space(): Promise<void> {
                 <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'down' })">Flip down</button>
                 <button type="button" class="plain-button" :disabled="count < 2" @click="sheet.operate({ op: 'group', ids: selection.ids })">Keep together</button>
                 <button type="button" class="plain-button" @click="sheet.operate({ op: 'copy', ids: selection.ids })">Copy</button>
+                <button type="button" class="plain-button" @click="switchAll(!anyOn)">{{ anyOn ? 'Switch off' : 'Switch on' }}</button>
+                <button type="button" class="plain-button" @click="sheet.operate({ op: 'remove', ids: selection.ids })">Take out</button>
             </p>
         </div>
     </v-menu>

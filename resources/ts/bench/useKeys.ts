@@ -43,7 +43,8 @@ export function useKeys(help: () => void, add: () => void): void {
             peg.colourWanted(null);
             return;
         }
-        if (event.defaultPrevented || elsewhere(event.target)) {
+        // What is open over the bench has its own keys: Escape closes it, and what is chosen stays so.
+        if (event.defaultPrevented || elsewhere(event.target) || document.querySelector('.v-overlay--active')) {
             return;
         }
         const held = event.ctrlKey || event.metaKey;
