@@ -16,7 +16,7 @@ use TallCrow\Measure\Refit;
 final readonly class Briefs
 {
     /** Letters of a title. */
-    private const MOST_TITLE = 120;
+    private const MOST_TITLE = 200;
 
     public function __construct(private Revisions $revisions) {}
 

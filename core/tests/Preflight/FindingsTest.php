@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use TallCrow\Artwork\Garment;
+use TallCrow\Artwork\Layer;
 use TallCrow\Colour\Contrast;
 use TallCrow\Colour\Srgb;
 use TallCrow\Edit\SetOpacity;
@@ -17,10 +18,12 @@ use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\PictureSubject;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
+use TallCrow\Preflight\Topmost;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\SoftProof;
+use TallCrow\Render\Frame;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
@@ -126,4 +129,16 @@ it('finds the lightest tone of a screen by the area of a round dot', function ()
     // At 50 lines a dot of 0.01 in fills π / 4 · 0.5² of its cell: 19.6 %.
     expect(HalftoneDots::smallest(50.0, 0.01))->toEqualWithDelta(0.19635, 1e-5)
         ->and(HalftoneDots::smallest(25.0, 0.01))->toEqualWithDelta(0.19635 / 4, 1e-5);
+});
+
+it('counts which piece is seen where: its own pixels less what lies over it', function (): void {
+    $artwork = Fixtures::artwork([Fixtures::shape('under', 'rectangle', 2.0, '#b04a2c', ['placement' => ['height' => 2.0]]), Fixtures::shape('over', 'rectangle', 1.0, '#f3ead7', ['placement' => ['height' => 2.0]])]);
+    $compositor = (new Renderer(Fixtures::shelf()))->compositor(artwork: $artwork);
+    $top = Topmost::of($artwork->layers, Frame::sheet($artwork->sheet, 50), fn (Layer $layer, Frame $frame) => $compositor->piece($layer, $frame));
+    // At 50 ppi 2 × 2 in are 10,000 pixels, half of which lie under 1 × 2 in.
+    expect($top->ids)->toBe(['under', 'over'])->and($top->whole)->toBe(['under' => 10_000, 'over' => 5_000])
+        ->and($top->counted())->toBe(['under' => 5_000, 'over' => 5_000])
+        ->and($top->seen('under')->area())->toBe(5_000.0)
+        ->and($top->counted($top->seen('over')))->toBe(['under' => 0, 'over' => 5_000])
+        ->and($top->fits(Image::empty(150, 200, 1)))->toBeTrue()->and($top->fits(Image::empty(149, 200, 1)))->toBeFalse();
 });
