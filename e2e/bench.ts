@@ -81,7 +81,7 @@ export async function onSheet(page: Page, x: number, y: number): Promise<{ x: nu
 }
 
 /** The sheet as the server holds it. */
-export async function artworkOf(page: Page, path: string): Promise<{ layers: { id: string; placement: { x: number; y: number; width: number; turn: number }; on: boolean; source?: unknown }[] }> {
+export async function artworkOf(page: Page, path: string): Promise<{ layers: { id: string; placement: { x: number; y: number; width: number; turn: number }; on: boolean; source: { kind: string; text?: string }; follows?: unknown }[] }> {
     const id = /jobs\/(\d+)/.exec(path)?.[1];
     const answer = await page.request.get(`/api/jobs/${id}`);
     return ((await answer.json()) as { artwork: never }).artwork;

@@ -170,3 +170,30 @@ test('a picture dropped on the bench goes to the shelf and on the sheet, once it
     await expect(page.locator('.drag-row')).toHaveCount(1);
     await expect(page.locator('.drag-row').getByText(/little.gate/i).first()).toBeVisible();
 });
+
+test('words are written anew where they lie on the peg, and a linked copy says the same', async ({ page }) => {
+    await newJob(page, 'Linked');
+    await addLine(page, 'words', 'Set words');
+    await setToken(words(page), 'MOTH');
+    await saved(page);
+    await page.keyboard.press('Escape');
+    await page.locator('.peg-view').focus();
+    await page.keyboard.press('Control+Shift+d');
+    await saved(page);
+    const [first, copy] = (await artworkOf(page, page.url())).layers;
+    expect(copy?.follows).toEqual({ layer: first?.id, source: true, shape: true, placement: true });
+    await expect(page.getByText('Follow', { exact: false }).first()).toBeVisible();
+    await expect(page.locator('.peg-view image').first()).toBeVisible();
+    const box = await page.locator('.hold-box').last().boundingBox();
+    await page.mouse.dblclick((box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2, { delay: 70 });
+    const field = page.locator('.words-in-place textarea').first();
+    await expect(field).toBeFocused();
+    await page.keyboard.type('TIDE');
+    await page.keyboard.press('Enter');
+    await expect(field).toBeHidden();
+    await saved(page);
+    await expect.poll(async () => (await artworkOf(page, page.url())).layers.map((layer) => layer.source.text)).toEqual(['TIDE', 'TIDE']);
+    await page.locator('.peg-view').press('Delete');
+    await saved(page);
+    await expect.poll(async () => (await artworkOf(page, page.url())).layers.length).toBe(1);
+});

@@ -91,6 +91,7 @@ Route::delete('words/{word}', [WordController::class, 'destroy'])->name('words.t
 
 Route::get('jobs/{job}/versions', [VersionController::class, 'index'])->name('versions.list');
 Route::post('jobs/{job}/versions/{revision}', [VersionController::class, 'restore'])->name('versions.go-back-to');
+Route::post('jobs/{job}/versions/{revision}/copy', [VersionController::class, 'copy'])->name('versions.start-from');
 
 Route::get('jobs/{job}/comments', [CommentController::class, 'index'])->name('comments.list');
 Route::post('jobs/{job}/comments', [CommentController::class, 'store'])->name('anyone.comments.add');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\PrintJob;
+use App\Models\Revision;
 use App\Models\Shop;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Brief;
@@ -29,9 +30,10 @@ final readonly class Briefs
         });
     }
 
-    public function copy(Shop $shop, PrintJob $job): PrintJob
+    /** @param  ?Revision  $from  a saved state of the job; null for the present one */
+    public function copy(Shop $shop, PrintJob $job, ?Revision $from = null): PrintJob
     {
-        $artwork = $job->head?->read() ?? abort(404, 'This job has no sheet to copy.');
+        $artwork = ($from ?? $job->head)?->read() ?? abort(404, 'This job has no sheet to copy.');
 
         return $this->start($shop, $job->area(), $artwork->withBrief(mb_substr('Copy of '.$artwork->title, 0, self::MOST_TITLE), $artwork->brief));
     }

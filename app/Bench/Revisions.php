@@ -9,6 +9,7 @@ use App\Models\Revision;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\Following;
 
 /** Saves, undoes and redoes. Each names the version it started from, and is refused when that is no longer current. */
 final readonly class Revisions
@@ -18,6 +19,9 @@ final readonly class Revisions
     /** @throws StaleVersion|ArtworkInvalid */
     public function save(PrintJob $job, int $version, Artwork $artwork): PrintJob
     {
+        if ($job->head !== null && Following::isUsed($artwork)) {
+            $artwork = Following::led($job->head->read(), $artwork);
+        }
         $json = json_encode($artwork->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
         // What is kept can be read again: sheets too large, or clipped in a ring, are refused before.
         ArtworkReader::json($json);

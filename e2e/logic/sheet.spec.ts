@@ -114,7 +114,7 @@ test('offers what suits the chosen piece, as each kind of line says for itself',
 
 test('asks the core for what a verb says', () => {
     const all = offered([layer('plate'), words], words);
-    expect(stands(all, 'Outline')).toEqual([{ op: 'add-effect', id: 'w', line: { kind: 'outline', on: true, width: 0.1 } }]);
+    expect(stands(all, 'Outline')).toEqual([{ op: 'add-effect', id: 'w', line: { kind: 'outline', on: true, width: 0.1 }, first: false, standsOut: true }]);
     expect(stands(all, 'Cut a gap around it')).toEqual([{ op: 'set-role', id: 'w', role: { kind: 'knockout', gap: 0.08, join: 'round', from: [], whole: false, sets: true } }]);
     expect(stands(all, 'Keep it together with the line before')).toEqual([{ op: 'group', ids: ['plate', 'w'] }]);
     expect(stands(all, 'Clip it to PLATE')).toMatchObject([{ op: 'add-mask', id: 'w', mask: { kind: 'clip', layer: 'plate' } }]);

@@ -81,6 +81,9 @@ it('goes back to an older state as one more step, which undo takes back', functi
     $other = $this->job([Fixtures::shape('other', 'rectangle', 2, '#f3ead7')]);
     $this->postJson("/api/jobs/{$job->id}/versions/{$other->head_id}", ['version' => $job->fresh()->version])->assertNotFound();
     $this->postJson("/api/jobs/{$job->id}/versions/$first", ['version' => 1])->assertConflict();
+    $started = $this->postJson("/api/jobs/{$job->id}/versions/$first/copy")->assertCreated()->json();
+    expect($started['id'])->not->toBe($job->id)->and($started['artwork']['layers'])->toHaveCount(1)->and($started['title'])->toStartWith('Copy of ');
+    $this->postJson("/api/jobs/{$job->id}/versions/{$other->head_id}/copy")->assertNotFound();
 });
 
 it('writes the report on paper, too', function (): void {

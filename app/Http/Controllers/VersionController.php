@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Benches;
+use App\Bench\Briefs;
 use App\Bench\Revisions;
 use App\Http\Answers\BenchJob;
 use App\Http\Answers\Version;
 use App\Http\Requests\VersionedChange;
 use App\Models\PrintJob;
 use App\Models\Revision;
+use App\Models\Shop;
+use Illuminate\Http\JsonResponse;
 
 /** The saved states of a job: looked through, and gone back to. */
 final readonly class VersionController
@@ -37,5 +40,13 @@ final readonly class VersionController
         abort_unless($revision->print_job_id === $job->id, 404, 'This state is of another job.');
 
         return $this->benches->laid($this->revisions->save($job, $request->version(), $revision->read()));
+    }
+
+    /** A new job that begins as this one was then. */
+    public function copy(PrintJob $job, Revision $revision, Shop $shop, Briefs $briefs): JsonResponse
+    {
+        abort_unless($revision->print_job_id === $job->id, 404, 'This state is of another job.');
+
+        return $this->benches->laid($briefs->copy($shop, $job, $revision))->created();
     }
 }

@@ -61,9 +61,10 @@ final class ArtworkReader
         self::uniqueIds($artwork, $root);
         self::shieldsKnown($artwork, $root);
         self::clipsEnd($artwork, $root);
+        self::leadersLead($artwork, $root);
         $faults->settle();
 
-        return $artwork;
+        return Following::settled($artwork);
     }
 
     public static function artwork(Reading $root): Artwork
@@ -176,6 +177,25 @@ final class ArtworkReader
         $ring = ClipCycles::find($artwork);
         if ($ring !== null) {
             $root->fault(sprintf('clips the layer "%s" to "%s", which is made of it or clipped to it in turn: clip it to another', ...$ring), 'layers');
+        }
+    }
+
+    private static function leadersLead(Artwork $artwork, Reading $root): void
+    {
+        foreach ($artwork->everyLayer() as $layer) {
+            if ($layer->follows === null) {
+                continue;
+            }
+            $leader = $artwork->layer($layer->follows->layer);
+            $wrong = match (true) {
+                $leader === null => 'is not there',
+                $leader->follows !== null => 'follows another itself: name that one',
+                $leader->placement === null || $layer->placement === null => 'can not be followed, since one of the two is a group',
+                default => null,
+            };
+            if ($wrong !== null) {
+                $root->fault(sprintf('has the layer "%s" follow "%s", which %s', $layer->id, $layer->follows->layer, $wrong), 'layers');
+            }
         }
     }
 

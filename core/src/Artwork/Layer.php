@@ -33,6 +33,7 @@ final readonly class Layer
         public array $masks = [],
         public array $distress = [],
         public ?Repeat $repeat = null,
+        public ?Follows $follows = null,
     ) {}
 
     public static function piece(string $id, Source $source, Placement $placement): self
@@ -108,6 +109,12 @@ final readonly class Layer
     public function withRepeat(?Repeat $repeat): self
     {
         return $this->with(['repeat' => $repeat]);
+    }
+
+    /** As a linked copy of another, or on its own again. */
+    public function following(?Follows $follows): self
+    {
+        return $this->with(['follows' => $follows]);
     }
 
     /** @return list<Effect> those that are on, in order */
@@ -290,6 +297,7 @@ final readonly class Layer
             'masks' => array_map(fn (Mask $mask): array => $mask->toArray(), $this->masks),
             'distress' => array_map(fn (Wear $wear): array => $wear->toArray(), $this->distress),
             ...($this->repeat === null ? [] : ['repeat' => $this->repeat->toArray()]),
+            ...($this->follows === null ? [] : ['follows' => $this->follows->toArray()]),
         ];
     }
 

@@ -49,7 +49,7 @@ final class LayerReader
 
     public function layer(Reading $node, int $depth = 0): Layer
     {
-        $node = $node->knows('id', 'name', 'on', 'role', 'source', 'placement', 'opacity', 'blend', 'effects', 'masks', 'distress', 'repeat');
+        $node = $node->knows('id', 'name', 'on', 'role', 'source', 'placement', 'opacity', 'blend', 'effects', 'masks', 'distress', 'repeat', 'follows');
         $id = $node->id('id');
         $source = SourceReader::read($node->child('source'), fn (Reading $group): array => $this->layers($group, 'layers', $depth + 1));
         if ($source instanceof GroupSource && $node->has('placement')) {
@@ -71,7 +71,17 @@ final class LayerReader
             ->withEffects(array_map($this->effects->line(...), $node->items('effects', 40)))
             ->withMasks(array_map(MaskReader::read(...), $node->items('masks', 24)))
             ->withDistress(array_map(ArtworkReader::wear(...), $node->items('distress', 12)))
-            ->withRepeat($node->has('repeat') && ! $node->isNull('repeat') ? $this->repeat($node->child('repeat')) : null);
+            ->withRepeat($node->has('repeat') && ! $node->isNull('repeat') ? $this->repeat($node->child('repeat')) : null)
+            ->following($node->has('follows') && ! $node->isNull('follows') ? $this->follows($node->child('follows')) : null);
+    }
+
+    public function follows(Reading $node): Follows
+    {
+        $parts = FollowedPart::cases();
+        $node = $node->knows('layer', ...array_map(fn (FollowedPart $part): string => $part->value, $parts));
+        $layer = $node->id('layer');
+
+        return new Follows($layer, array_values(array_filter($parts, fn (FollowedPart $part): bool => $node->flag($part->value, true))));
     }
 
     public function role(Reading $node): Role

@@ -9,13 +9,15 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\EffectOrder;
 use TallCrow\Artwork\EffectReader;
 use TallCrow\Artwork\Reading;
+use TallCrow\Effect\Ink\Outline;
 use TallCrow\Effect\Stage;
 use TallCrow\Render\Placer;
 
 /** Adds a line to a layer, where it reads best or before all that are there. */
 final readonly class AddEffect extends Operation
 {
-    public function __construct(public string $id, public EffectLine $line, public bool $first) {}
+    /** @param  bool  $standsOut  the colour of a ring is chosen so that it is seen on the piece and on the cloths */
+    public function __construct(public string $id, public EffectLine $line, public bool $first, public bool $standsOut = false) {}
 
     public static function name(): string
     {
@@ -24,9 +26,9 @@ final readonly class AddEffect extends Operation
 
     public static function read(Reading $node): self
     {
-        $node->knows('op', 'id', 'line', 'first');
+        $node->knows('op', 'id', 'line', 'first', 'standsOut');
 
-        return new self($node->id('id'), EffectReader::ofAnySwatch()->line($node->child('line')), $node->flag('first', false));
+        return new self($node->id('id'), EffectReader::ofAnySwatch()->line($node->child('line')), $node->flag('first', false), $node->flag('standsOut', false));
     }
 
     public function apply(Artwork $artwork, Placer $placer): Edited
@@ -36,8 +38,9 @@ final readonly class AddEffect extends Operation
         if (! $stage->isForAny() && ! ($stage->isForRasters() ? $layer->isPicture() : $layer->isWords())) {
             throw EditRefused::notHere($this->line->kind, $layer->called());
         }
+        $line = $this->standsOut && $this->line->is() === Outline::class ? $this->line->recoloured(fn (): string => NewInk::standingOut($artwork, $layer)) : $this->line;
         $lines = $layer->effects;
-        array_splice($lines, $this->first ? 0 : EffectOrder::place($lines, $this->line->is()), 0, [$this->line]);
+        array_splice($lines, $this->first ? 0 : EffectOrder::place($lines, $line->is()), 0, [$line]);
 
         return Edited::of($artwork->withLayer($this->id, $layer->withEffects($lines)));
     }

@@ -15,11 +15,9 @@ use TallCrow\Artwork\SourceReader;
 use TallCrow\Effect\Values;
 use TallCrow\Render\Placer;
 
-/** Adds a layer on top of all others, in the upper middle of the sheet; what has no colours of its own is filled. */
+/** Adds a layer on top of all others, in free space near the upper middle of the sheet; what has no colours of its own is filled in one that stands out on the cloths. */
 final readonly class AddPiece extends Operation
 {
-    public const FILL = '#f3ead7';
-
     /** @param  float  $share  of the width of the sheet */
     public function __construct(public Source $source, public float $share) {}
 
@@ -43,8 +41,10 @@ final readonly class AddPiece extends Operation
             round($sheet->centreX(), 4), round($sheet->height() / 3, 4), round($sheet->width() * $this->share, 4), null, 0.0, Flip::None,
         ));
         if (! $this->source->hasColours()) {
-            $layer = $layer->withEffects([new EffectLine('fill', new Values(['colour' => self::FILL]), true)]);
+            $layer = $layer->withEffects([new EffectLine('fill', new Values(['colour' => NewInk::standingOut($artwork)]), true)]);
         }
+
+        $layer = FreeSpace::placed(FreeSpace::fine($layer, $artwork, $placer), $artwork, $placer);
 
         return Edited::choosing($artwork->withLayers([...$artwork->layers, $layer]), [$id]);
     }

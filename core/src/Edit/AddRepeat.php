@@ -10,11 +10,14 @@ use TallCrow\Artwork\Repeat;
 use TallCrow\Artwork\RepeatKind;
 use TallCrow\Render\Placer;
 
-/** Repeats a layer about the middle of the sheet, or in a stack downwards. */
+/** Repeats a layer: turned about its own middle, mirrored on the middle of the sheet, or in a stack that steps down by its height. */
 final readonly class AddRepeat extends Operation
 {
     /** Three to five copies are usual (common practice). */
     private const STACKED = 4;
+
+    /** Inches between the copies of a stack. */
+    private const BETWEEN = 0.1;
 
     public function __construct(public string $id, public RepeatKind $kind) {}
 
@@ -33,7 +36,10 @@ final readonly class AddRepeat extends Operation
     public function apply(Artwork $artwork, Placer $placer): Edited
     {
         $sheet = $artwork->sheet->box();
-        $repeat = Repeat::about($this->kind, round($sheet->centreX(), 4), round($sheet->centreY(), 4));
+        $box = $placer->box(Pieces::one($artwork, $this->id));
+        $about = $this->kind === RepeatKind::Radial && $box !== null ? $box : $sheet;
+        $repeat = Repeat::about($this->kind, round($about->centreX(), 4), round($about->centreY(), 4))
+            ->stepping(0.0, round($box?->height() ?? 1.0, 4) + self::BETWEEN);
 
         return Edited::of(Pieces::each($artwork, [$this->id], fn ($layer) => $layer->withRepeat($this->kind === RepeatKind::Stack ? $repeat->withCopies(self::STACKED) : $repeat)));
     }

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace TallCrow\Edit;
 
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Follows;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Copies layers, each right after its original. */
+/** Copies layers, each right after its original, and linked to it where that is asked for. */
 final readonly class CopyPieces extends Operation
 {
     /** @param  list<string>  $ids  of layers */
-    public function __construct(public array $ids) {}
+    public function __construct(public array $ids, public bool $linked = false) {}
 
     public static function name(): string
     {
@@ -22,16 +23,21 @@ final readonly class CopyPieces extends Operation
 
     public static function read(Reading $node): self
     {
-        $node->knows('op', 'ids');
+        $node->knows('op', 'ids', 'linked');
 
-        return new self($node->texts('ids', Pieces::MOST, 40));
+        return new self($node->texts('ids', Pieces::MOST, 40), $node->flag('linked', false));
     }
 
     public function apply(Artwork $artwork, Placer $placer): Edited
     {
         $made = [];
         foreach ($this->ids as $id) {
-            $copy = Pieces::copy($artwork, Pieces::one($artwork, $id));
+            $original = Pieces::one($artwork, $id);
+            if ($this->linked && $original->placement === null) {
+                throw EditRefused::groupFollowed($original->called());
+            }
+            $copy = Pieces::copy($artwork, $original);
+            $copy = $this->linked ? $copy->following(Follows::all($original->follows->layer ?? $id)) : $copy;
             $artwork = $artwork->replacing($id, fn (Layer $layer): array => [$layer, $copy]);
             $made[] = $copy->id;
         }

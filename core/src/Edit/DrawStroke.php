@@ -48,7 +48,7 @@ final readonly class DrawStroke extends Operation
             $source = new DrawnSource([$this->moved(-$sheet->centreX(), -$sheet->centreY(), 1.0)]);
             $box = $source->path()->bounds();
             $layer = Layer::piece($id, $source, new Placement(round($sheet->centreX() + $box->centreX(), 4), round($sheet->centreY() + $box->centreY(), 4), round(max(0.01, $box->width()), 4), null, 0.0, Flip::None))
-                ->withEffects([new EffectLine('fill', new Values(['colour' => AddPiece::FILL]), true)]);
+                ->withEffects([new EffectLine('fill', new Values(['colour' => NewInk::standingOut($artwork)]), true)]);
 
             return Edited::choosing($artwork->withLayers([...$artwork->layers, $layer]), [$id]);
         }

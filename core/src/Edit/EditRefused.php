@@ -17,6 +17,11 @@ final class EditRefused extends \DomainException
         return new self('The recipe holds no lines: choose one line or several, and keep them as a recipe.');
     }
 
+    public static function groupFollowed(string $called): self
+    {
+        return new self(sprintf('%s is a group, which nothing can follow. Copy it, or make linked copies of the pieces in it.', $called));
+    }
+
     public static function gone(string $id): self
     {
         return new self(sprintf('The line "%s" is not on the sheet any more. Load the sheet again.', $id));

@@ -9,6 +9,7 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Fault;
 use TallCrow\Artwork\Faults;
+use TallCrow\Artwork\Following;
 use TallCrow\Artwork\Node;
 use TallCrow\Artwork\Reading;
 use TallCrow\Artwork\Schema\ArtworkSchema;
@@ -89,6 +90,6 @@ final class Operations
             $edited = Edited::choosing($next->artwork, $next->chosen === [] ? $edited->chosen : $next->chosen);
         }
 
-        return Edited::choosing(ArtworkReader::data($edited->artwork->toArray()), $edited->chosen);
+        return Edited::choosing(ArtworkReader::data(Following::led($artwork, $edited->artwork)->toArray()), $edited->chosen);
     }
 }

@@ -73,6 +73,9 @@ final class Renaming
     {
         $name = fn (mixed $id): ?string => is_string($id) ? ($ids[$id] ?? (in_array($id, $here, true) ? $id : null)) : null;
         $made = [];
+        if (! is_array($data['follows'] ?? null) || $name($data['follows']['layer'] ?? null) === null) {
+            unset($data['follows']);
+        }
         foreach ($data as $key => $value) {
             if (is_array($value) && $key === 'masks') {
                 $value = array_filter($value, fn (mixed $mask): bool => ! is_array($mask) || ($mask['kind'] ?? '') !== 'clip' || $name($mask['layer'] ?? null) !== null);

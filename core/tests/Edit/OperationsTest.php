@@ -49,9 +49,9 @@ it('sends each operation as it reads it', function (array $sent): void {
 })->with([
     [['op' => 'move', 'ids' => ['a', 'b'], 'dx' => 0.5, 'dy' => -1.0]], [['op' => 'scale', 'ids' => ['a'], 'by' => 2.0]], [['op' => 'turn', 'ids' => ['a'], 'degrees' => -12.5]],
     [['op' => 'flip', 'ids' => ['a'], 'way' => 'down']], [['op' => 'size-by', 'ids' => ['w'], 'by' => 'em', 'size' => null]], [['op' => 'align', 'ids' => ['a', 'b'], 'edge' => 'left', 'to' => 'sheet']], [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'across', 'gap' => null]],
-    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a']]], [['op' => 'follow-recipe', 'id' => 'w', 'words' => '', 'layers' => [], 'swatches' => []]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
+    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a'], 'linked' => true]], [['op' => 'follow-recipe', 'id' => 'w', 'words' => '', 'layers' => [], 'swatches' => []]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
     [['op' => 'reorder', 'id' => 'a', 'to' => 3]], [['op' => 'stretch', 'id' => 'a']], [['op' => 'put-in-order', 'id' => 'a']], [['op' => 'shield', 'id' => 'a']], [['op' => 'harden-masks', 'id' => 'a']], [['op' => 'as-halftone', 'ids' => ['a']]],
-    [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]],
+    [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true, 'standsOut' => false]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]],
     [['op' => 'add-repeat', 'id' => 'a', 'kind' => 'stack']], [['op' => 'add-mask', 'id' => 'a', 'mask' => ['kind' => 'clip', 'layer' => 'b', 'inverted' => false, 'joining' => 'within', 'on' => true]]],
     [['op' => 'set-opacity', 'id' => 'a', 'opacity' => 0.5]], [['op' => 'set-blend', 'id' => 'a', 'blend' => 'soft-light']], [['op' => 'set-role', 'id' => 'a', 'role' => ['kind' => 'knockout', 'gap' => 0.1, 'join' => 'mitre', 'from' => ['b'], 'sets' => true, 'whole' => false]]],
     [['op' => 'set-words', 'id' => 'w', 'text' => 'KITE DAY']], [['op' => 'draw', 'id' => '', 'stroke' => ['points' => [[1.0, 2.0], [2.0, 2.5]], 'width' => 0.2, 'tip' => 'slash', 'symmetry' => 'none', 'count' => 6, 'seed' => 3]]],
@@ -259,8 +259,43 @@ it('lays another cut of a face behind or over, and swaps a picture', function ()
 it('adds pieces on top, filled where they have no colours of their own', function (): void {
     $edited = operated(desk(), ['op' => 'add', 'source' => ['kind' => 'shape', 'shape' => 'star'], 'share' => 0.5], ['op' => 'add', 'source' => ['kind' => 'art', 'file' => 'moth.svg'], 'share' => 0.25]);
     [$star, $moth] = array_slice($edited->artwork->layers, -2);
-    expect($edited->chosen)->toBe([$moth->id])->and($star->placement)->toMatchObject(['x' => 1.5, 'y' => 1.3333, 'width' => 1.5, 'height' => null])
-        ->and($star->liveEffects()[0])->toBeInstanceOf(Fill::class)->and($moth->effects)->toBe([])->and($moth->placement?->width)->toBe(0.75);
+    expect($edited->chosen)->toBe([$moth->id])->and($star->placement?->height)->toBeNull()
+        ->and($star->liveEffects()[0])->toBeInstanceOf(Fill::class)->and($moth->effects)->toBe([]);
+
+    $bare = operated(Fixtures::artwork([]), ['op' => 'add', 'source' => ['kind' => 'shape', 'shape' => 'star'], 'share' => 0.5])->artwork->layers[0];
+    expect($bare->placement)->toMatchObject(['x' => 1.5, 'y' => 1.3333, 'width' => 1.5, 'height' => null]);
+});
+
+it('lays new pieces where nothing lies, and rasters as small as the house wants', function (): void {
+    $crowded = Fixtures::artwork([Fixtures::shape('top', 'rectangle', 2.8, more: ['placement' => ['x' => 1.5, 'y' => 1.0, 'height' => 1.8]]), Fixtures::shape('ground', 'rectangle', 3.0, more: ['placement' => ['x' => 1.5, 'y' => 2.0, 'height' => 4.0]])]);
+    $edited = operated($crowded, ['op' => 'add', 'source' => ['kind' => 'shape', 'shape' => 'star'], 'share' => 0.25], ['op' => 'add', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'share' => 1.0]);
+    [$top, , $star, $pool] = $edited->artwork->layers;
+
+    expect(ink_box($edited->artwork, $star->id)->intersection(ink_box($edited->artwork, $top->id))->isEmpty())->toBeTrue()
+        ->and(ink_box($edited->artwork, $pool->id)->intersection(ink_box($edited->artwork, $top->id))->isEmpty())->toBeTrue()
+        ->and(ink_box($edited->artwork, $pool->id)->intersection(ink_box($edited->artwork, $star->id))->isEmpty())->toBeTrue()
+        ->and((new Renderer(Fixtures::shelf()))->placer->effectivePpi($pool))->toBeGreaterThanOrEqual(300.0);
+});
+
+it('inks what is new so that it stands out on every cloth and on its piece', function (array $cloths, string $piece, string $ring): void {
+    $sheet = Fixtures::artwork([], ['garments' => array_map(fn (string $hex): array => ['name' => $hex, 'colour' => $hex], $cloths)]);
+    $edited = operated($sheet, ['op' => 'add', 'source' => ['kind' => 'shape', 'shape' => 'star'], 'share' => 0.5]);
+    $ringed = operated($edited->artwork, ['op' => 'add-effect', 'id' => $edited->chosen[0], 'line' => ['kind' => 'outline'], 'standsOut' => true])->artwork->layers[0];
+
+    expect($ringed->effects[0]->values->word('colour'))->toBe($piece)->and($ringed->effects[1]->values->word('colour'))->toBe($ring);
+})->with([
+    'on black' => [['#101010'], '#f3ead7', '#b04a2c'],
+    'on white' => [['#ffffff'], '#1d1a16', '#b04a2c'],
+    'on black and white' => [['#101010', '#ffffff'], '#b04a2c', '#d8b04a'],
+]);
+
+it('repeats about the middle of the piece, and stacks by its own height', function (): void {
+    $box = ink_box(desk(), 'plate');
+    $radial = operated(desk(), ['op' => 'add-repeat', 'id' => 'plate', 'kind' => 'radial'])->artwork->layer('plate')?->repeat;
+    $stack = operated(desk(), ['op' => 'add-repeat', 'id' => 'plate', 'kind' => 'stack'])->artwork->layer('plate')?->repeat;
+    $mirror = operated(desk(), ['op' => 'add-repeat', 'id' => 'plate', 'kind' => 'mirror-across'])->artwork->layer('plate')?->repeat;
+
+    expect([$radial?->x, $radial?->y])->toEqualWithDelta([$box->centreX(), $box->centreY()], 0.001)->and($stack?->stepY)->toEqualWithDelta($box->height() + 0.1, 0.001)->and($mirror?->x)->toBe(1.5);
 });
 
 it('names, renames and removes colours, on every line that calls them', function (): void {

@@ -80,7 +80,7 @@ async function space(): Promise<void> {
                 <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'across' })">Flip across</button>
                 <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'down' })">Flip down</button>
                 <button type="button" class="plain-button" :disabled="count < 2" @click="sheet.operate({ op: 'group', ids: selection.ids })">Keep together</button>
-                <button type="button" class="plain-button" @click="sheet.operate({ op: 'copy', ids: selection.ids })">Copy</button>
+                <button type="button" class="plain-button" @click="sheet.operate({ op: 'copy', ids: selection.ids, linked: false })">Copy</button>
                 <button type="button" class="plain-button" @click="switchAll(!anyOn)">{{ anyOn ? 'Switch off' : 'Switch on' }}</button>
                 <button type="button" class="plain-button" @click="sheet.operate({ op: 'remove', ids: selection.ids })">Take out</button>
             </p>

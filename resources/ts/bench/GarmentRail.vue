@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { proofUrl } from '../api';
 import { usePicture } from '../peg/useProof';
 import { useGauges } from '../stores/gauges';
-import { usePeg } from '../stores/peg';
+import { GROUND, usePeg } from '../stores/peg';
 import { useSheet } from '../stores/sheet';
 
 const sheet = useSheet();
@@ -11,6 +11,7 @@ const peg = usePeg();
 const gauges = useGauges();
 const small = usePicture(computed(() => (sheet.job ? proofUrl(sheet.job.revision, 12) : null)));
 const found = computed(() => new Map(gauges.findings.filter((finding) => finding.key.startsWith('vanish:')).map((finding) => [finding.key.slice(7), finding])));
+const ground = computed(() => `rgb(${Array(3).fill(Math.round(peg.tone * 2.55)).join()})`);
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 </script>
 
@@ -24,6 +25,13 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
             <span class="rail-name">{{ garment.name }}</span>
             <span class="measure rail-lost" :class="found.get(garment.name)?.verdict">{{ found.get(garment.name) ? `${mark[found.get(garment.name)?.verdict ?? 'pass']} ${found.get(garment.name)?.figure}` : '…' }}</span>
         </button>
+        <div class="rail-cloth" :class="{ held: peg.cloth === GROUND }">
+            <button type="button" class="rail-ground" :aria-pressed="peg.cloth === GROUND" title="Look at the art before a plain ground" @click="peg.cloth = GROUND">
+                <span class="rail-art" :style="{ background: ground }"><img v-if="small.shown.value" :src="small.shown.value" alt="" /></span>
+                <span class="rail-name">Plain ground</span>
+            </button>
+            <input v-model.number="peg.tone" type="range" min="0" max="100" aria-label="how light the plain ground is" @input="peg.cloth = GROUND" />
+        </div>
     </section>
 </template>
 
@@ -31,6 +39,9 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
 .rail { display: flex; gap: 8px; overflow-x: auto; padding: 8px 10px; border-top: 1px solid var(--hair); background: var(--card); }
 .rail-cloth { display: grid; justify-items: start; border: 1px solid var(--hair); padding: 3px 5px; min-width: 92px; text-align: left; font-size: 12px; }
 .rail-cloth[aria-pressed='true'] { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
+.rail-cloth.held { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
+.rail-ground { display: grid; justify-items: start; text-align: left; font-size: 12px; }
+.rail-cloth input { width: 82px; height: 18px; margin: 0; accent-color: var(--rust); }
 .rail-art { width: 82px; height: 62px; display: grid; place-items: center; overflow: hidden; }
 .rail-art img { max-width: 78px; max-height: 60px; }
 .rail-lost { font-size: 11px; }

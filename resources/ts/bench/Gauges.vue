@@ -75,4 +75,5 @@ function choose(finding: Finding): void {
 .gauge.open .gauge-word { white-space: normal; }
 .gauge-figure { font-size: 11px; text-align: right; max-width: 122px; }
 .gauge-more { padding: 4px 10px 10px 30px; font-size: 12.5px; display: grid; gap: 6px; justify-items: start; }
+.where { fill: color-mix(in srgb, var(--rust) 28%, transparent); stroke: var(--rust); }
 </style>

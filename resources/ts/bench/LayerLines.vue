@@ -75,6 +75,26 @@ function unrepeat(): void {
     });
 }
 
+const parts = ['source', 'shape', 'placement'] as const;
+const partWords = {
+    source: { same: props.layer.source.kind === 'text' ? 'in its words' : 'in what it is', own: props.layer.source.kind === 'text' ? 'not in its words' : 'not in what it is' },
+    shape: { same: 'in its shape', own: 'not in its shape' },
+    placement: { same: 'in its place', own: 'not in its place' },
+};
+
+function unlink(): void {
+    void sheet.changeLayer(props.layer.id, (layer) => {
+        const free = { ...layer };
+        delete free.follows;
+        return free;
+    });
+}
+
+function lead(id: string): void {
+    selection.choose(id);
+    selection.reveal();
+}
+
 /** Moving the focus with the keyboard does not scatter several that are chosen. */
 function choose(among: boolean, byKey: boolean): void {
     if (!byKey || selection.ids.length < 2) {
@@ -91,7 +111,8 @@ const blends = computed(() => props.layer.blend !== 'normal');
         <LineFrame
             :number="number" :on="layer.on" :name="sheet.called(layer.id)" :chosen="selection.chosen === layer.id" :first="first" :last="last" copies
             :among="selection.ids.length > 1 && selection.ids.includes(layer.id)"
-            @choose="choose" @toggle="set({ on: $event })" @up="move(-1)" @down="move(1)" @copy="sheet.operate({ op: 'copy', ids: [layer.id] })"
+            @choose="choose" @toggle="set({ on: $event })" @up="move(-1)" @down="move(1)" @copy="sheet.operate({ op: 'copy', ids: [layer.id], linked: false })"
+            :links="layer.source.kind !== 'group'" @link="sheet.operate({ op: 'copy', ids: [layer.id], linked: true })"
             :own="layer.name" @remove="sheet.operate({ op: 'remove', ids: [layer.id] })" @fold="folding.fold(layer.id, true)" @name="set({ name: $event })"
         >
             <LayerSentence :layer="layer" />
@@ -128,6 +149,12 @@ const blends = computed(() => props.layer.blend !== 'normal');
             @toggle="setItem('distress', i, { ...wear, on: $event })" @up="moveItem('distress', i, -1)" @down="moveItem('distress', i, 1)" @remove="setItem('distress', i, null)"
         >
             <WearSentence :wear="wear" :whole="false" :layers="children" :ppi="ppi" :strokes="() => brushWear(layer, i)" @change="setItem('distress', i, $event)" />
+        </LineFrame>
+        <LineFrame v-if="layer.follows" sub on :name="`${sheet.called(layer.id)}, link`" first last @choose="choose" @toggle="unlink" @remove="unlink">
+            <span class="sentence">
+                Follow <button type="button" class="token" title="Choose the line that it follows" @click="lead(layer.follows.layer)">{{ sheet.called(layer.follows.layer) }}</button>
+                <template v-for="part in parts" :key="part">, <ChoiceToken :value="layer.follows[part] ? 'same' : 'own'" :choices="['same', 'own']" :words="partWords[part]" :label="`link of the ${part}`" @change="set({ follows: { ...layer.follows, [part]: $event === 'same' } })" /></template>
+            </span>
         </LineFrame>
         <LineFrame v-if="fades" sub on :name="`${sheet.called(layer.id)}, strength`" first last @choose="choose" @toggle="set({ opacity: 1 })" @remove="set({ opacity: 1 })">
             <span class="sentence">Print at <QuantityToken :value="layer.opacity" kind="share" :least="0" :most="1" label="strength" @change="set({ opacity: $event })" /> strength</span>

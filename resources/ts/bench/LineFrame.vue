@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One line of the ticket: its number, whether it prints, what it says, and what can be done with it. */
-defineProps<{ number?: number; on: boolean; name: string; chosen?: boolean; first?: boolean; last?: boolean; sub?: boolean; copies?: boolean; among?: boolean; own?: string }>();
-const emit = defineEmits<{ toggle: [on: boolean]; up: []; down: []; copy: []; remove: []; fold: []; name: [name: string]; choose: [among: boolean, byKey: boolean] }>();
+defineProps<{ number?: number; on: boolean; name: string; chosen?: boolean; first?: boolean; last?: boolean; sub?: boolean; copies?: boolean; links?: boolean; among?: boolean; own?: string }>();
+const emit = defineEmits<{ toggle: [on: boolean]; up: []; down: []; copy: []; link: []; remove: []; fold: []; name: [name: string]; choose: [among: boolean, byKey: boolean] }>();
 
 let pressed = false;
 
@@ -45,6 +45,7 @@ function key(event: KeyboardEvent): void {
                 <button type="button" role="menuitem" :disabled="last" @click="emit('down')">Move later <span class="small">Alt+↓</span></button>
                 <button v-if="copies" type="button" role="menuitem" @click="emit('choose', true, false)">{{ among ? 'Choose no longer' : 'Choose with others' }} <span class="small">Shift+click</span></button>
                 <button v-if="copies" type="button" role="menuitem" @click="emit('copy')">Copy <span class="small">Ctrl+D</span></button>
+                <button v-if="links" type="button" role="menuitem" title="Its words, shape and place stay those of this line; its colours and wear are its own" @click="emit('link')">Linked copy <span class="small">Ctrl+Shift+D</span></button>
                 <button v-if="copies" type="button" role="menuitem" @click="emit('fold')">Fold to one line</button>
                 <button type="button" role="menuitem" @click="emit('remove')">Take out <span v-if="copies" class="small">Delete</span></button>
                 <div v-if="copies" class="line-name" @click.stop @keydown.stop><v-text-field :model-value="own" label="Name of this line" maxlength="80" hide-details @change="emit('name', ($event.target as HTMLInputElement).value)" /></div>

@@ -8,6 +8,7 @@ import { usePeg } from '../stores/peg';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import type { RecipeCard } from '../types';
+import TurnPicture from '../pictures/TurnPicture.vue';
 import { copied } from './useKeys';
 
 /** The shop's recipes, each seen on the seller's own words: followed in one press, or kept of the chosen lines. */
@@ -67,7 +68,7 @@ async function take(file: File | File[] | null): Promise<void> {
             <p v-else-if="recipes?.length === 0" class="empty">No recipes yet. Choose lines of a sheet, and keep them here under a name.</p>
             <ul class="recipes">
                 <li v-for="recipe in recipes" :key="recipe.id">
-                    <div class="recipe-art" :style="{ background: peg.garment?.colour ?? '#3d4a57' }"><img :src="picture(recipe)" :alt="`${words} by the recipe ${recipe.name}`" loading="lazy" /></div>
+                    <div class="recipe-art" :style="{ background: peg.garment?.colour ?? '#3d4a57' }"><TurnPicture :src="picture(recipe)" :alt="`${words} by the recipe ${recipe.name}`" /></div>
                     <strong>{{ recipe.name }}</strong>
                     <p v-if="recipe.missing.length" class="small">Not on the shelf: {{ recipe.missing.join(', ') }}</p>
                     <div class="recipe-does">

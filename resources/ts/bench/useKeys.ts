@@ -17,9 +17,9 @@ interface Copied {
 /** Every key of the bench and what it does, as the list of keys shows them. */
 export const KEYS: [string, string][] = [
     ['Ctrl+Z, Ctrl+Shift+Z', 'a step back, a step forward'], ['Delete', 'take the chosen lines out'], ['Ctrl+D', 'copy them beside themselves'],
-    ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut and paste them, also to another job'], ['Ctrl+A', 'choose every line'], ['Shift+click, Ctrl+click', 'choose one more'],
+    ['Ctrl+Shift+D', 'linked copies: the same words, shape and place'], ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut and paste them, also to another job'], ['Ctrl+A', 'choose every line'], ['Shift+click, Ctrl+click', 'choose one more'],
     ['A', 'add a line'], ['Arrow keys on the peg', 'move by a hundredth of an inch; with Shift by a tenth'], ['Alt+↑, Alt+↓', 'move a line earlier or later'], ['Home, End', 'choose the first or the last line'],
-    ['[ and ]', 'fold or unfold every line'], ['+ and −, 0', 'closer, further, the whole garment'], ['double press on words', 'go on in the words'], ['Escape', 'choose nothing'], ['?', 'this list'],
+    ['[ and ]', 'fold or unfold every line'], ['+ and −, 0', 'closer, further, the whole garment'], ['double press on words', 'write them anew where they lie'], ['Escape', 'choose nothing'], ['?', 'this list'],
 ];
 
 export function useKeys(help: () => void, add: () => void): void {
@@ -50,7 +50,7 @@ export function useKeys(help: () => void, add: () => void): void {
         const held = event.ctrlKey || event.metaKey;
         const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
         const does: Record<string, (() => void) | undefined> = held
-            ? { y: () => sheet.redo(), z: () => (event.shiftKey ? sheet.redo() : sheet.undo()), d: () => selection.ids.length && sheet.operate({ op: 'copy', ids: selection.ids }), a: () => selection.chooseAll((sheet.artwork?.layers ?? []).map((layer) => layer.id)) }
+            ? { y: () => sheet.redo(), z: () => (event.shiftKey ? sheet.redo() : sheet.undo()), d: () => selection.ids.length && sheet.operate({ op: 'copy', ids: selection.ids, linked: event.shiftKey }), a: () => selection.chooseAll((sheet.artwork?.layers ?? []).map((layer) => layer.id)) }
             : event.altKey ? {} : { Delete: remove, Backspace: remove, Escape: peg.pen ? undefined : () => selection.choose(null), '?': help, a: add, '[': () => folding.foldAll(true), ']': () => folding.foldAll(false), Home: () => ends('Home'), End: () => ends('End') };
         const work = does[key];
         if (work) {

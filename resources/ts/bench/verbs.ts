@@ -102,7 +102,8 @@ function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
         ...(placement ? [lead('Turn it', 'by degrees, at the foot of the sheet', ['rotate', 'rotation', 'angle', 'tilt', 'spin'], 'turn'), lead('Size it', 'by its width or height', ['size', 'resize', 'scale', 'bigger', 'smaller', 'width'], 'size')] : []),
         say('Bring it to the middle of the sheet', 'across', ['align', 'centre', 'center', 'middle'], { op: 'align', ids: [id], edge: 'middle', to: 'sheet' }),
         say('Flip it across', 'as in a mirror', ['flip', 'mirror', 'reverse'], { op: 'flip', ids: [id], way: 'across' }),
-        say('Copy it', 'beside itself', ['duplicate', 'copy', 'clone'], { op: 'copy', ids: [id] }),
+        say('Copy it', 'beside itself', ['duplicate', 'copy', 'clone'], { op: 'copy', ids: [id], linked: false }),
+        ...(placement ? [say('Link a copy to it', 'same words, shape and place', ['linked', 'glow', 'shine', 'follow', 'shadow copy'], { op: 'copy', ids: [id], linked: true })] : []),
         say('Take it out', 'of the sheet', ['delete', 'remove', 'erase', 'clear'], { op: 'remove', ids: [id] }),
     ];
 }
@@ -115,7 +116,7 @@ function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[
             say: effectWords[effect.kind]?.verb ?? phrase(effect.kind),
             hint: 'on the chosen piece',
             also: effectWords[effect.kind]?.also ?? [],
-            operations: [{ op: 'add-effect', id: chosen.id, line: { kind: effect.kind, on: true, ...Object.fromEntries(effect.parameters.map((parameter) => [parameter.name, parameter.default])) } as EffectLine }],
+            operations: [{ op: 'add-effect', id: chosen.id, line: { kind: effect.kind, on: true, ...Object.fromEntries(effect.parameters.map((parameter) => [parameter.name, parameter.default])) } as EffectLine, first: false, standsOut: true }],
         }));
 }
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
 import { VBtn, VSelect } from 'vuetify/components';
 import { api, said } from '../api';
 import { useChange, useVersions } from '../server/queries';
 import { useSheet } from '../stores/sheet';
-import type { Finding, KnownWord, Mend, Report } from '../types';
+import type { BenchJob, Finding, KnownWord, Mend, Report } from '../types';
 import { ago } from '../words/lines';
 
 /** Where a design is examined as at a print house: what costs most first, each with its place, its figure, and what would mend it. */
@@ -69,6 +70,12 @@ const pictures = computed(() => [
     ...(trying.value ? [{ key: 'mended', src: wholeTried.value ?? picture.value, alt: 'The design as the mend would leave it', says: trying.value.says }] : []),
     ...(beside.value && !trying.value ? [{ key: 'older', src: `/api/revisions/${older.value}/proof.png?ppi=60`, alt: 'The design as it was', says: beside.value }] : []),
 ]);
+
+const router = useRouter();
+const starting = useChange(async (from: number) => {
+    const copy = await api.post<BenchJob>(`jobs/${sheet.job?.id}/versions/${from}/copy`, {});
+    await router.push(`/jobs/${copy.id}/build`);
+}, 'jobs');
 
 async function goBack(): Promise<void> {
     if (older.value !== null) {
@@ -148,13 +155,14 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                 </div>
                 <v-select v-if="states.length" v-model="older" class="check-older" :items="states" label="Beside an older state" clearable />
             </div>
+            <p v-if="starting.error.value" role="alert" class="small">{{ said(starting.error.value) }}</p>
             <div class="check-pictures" :class="{ two: pictures.length > 1 }">
                 <figure v-for="one in pictures" :key="one.key">
                     <div class="check-piece" :style="{ background: garments[cloth]?.colour, aspectRatio: `${inches.width} / ${inches.height}` }">
                         <img :src="one.src" :alt="one.alt" />
                         <svg v-if="chosen && one.key === 'now'" :viewBox="`0 0 ${inches.width} ${inches.height}`" aria-hidden="true"><rect v-for="(box, i) in chosen.where" :key="i" :x="box.left" :y="box.top" :width="box.width" :height="box.height" /></svg>
                     </div>
-                    <figcaption v-if="pictures.length > 1" class="small">{{ one.says }} <v-btn v-if="one.key === 'older'" size="small" @click="goBack()">Go back to this state</v-btn></figcaption>
+                    <figcaption v-if="pictures.length > 1" class="small">{{ one.says }} <v-btn v-if="one.key === 'older'" size="small" @click="goBack()">Go back to this state</v-btn> <v-btn v-if="one.key === 'older'" size="small" :loading="starting.isPending.value" @click="starting.mutate(older ?? 0)">Start a new job from it</v-btn></figcaption>
                 </figure>
             </div>
             <div v-if="garments.length" class="check-loupes">

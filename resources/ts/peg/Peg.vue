@@ -3,7 +3,6 @@ import { refDebounced, useElementSize } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
 import ArrangeMenu from '../bench/ArrangeMenu.vue';
-import { point } from '../bench/beginning';
 import { useGauges } from '../stores/gauges';
 import { usePeg, type Overlay } from '../stores/peg';
 import { useSelection } from '../stores/selection';
@@ -20,6 +19,7 @@ import { usePen } from './usePen';
 import { usePicture } from './useProof';
 import { useSteps } from './useSteps';
 import { useZoom } from './useZoom';
+import WordsInPlace from './WordsInPlace.vue';
 
 /** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
 const PROOFS = [30, 50, 75, 100];
@@ -97,7 +97,7 @@ const lens = computed(() => {
     return right > left && bottom > top ? { left, top, width: right - left, height: bottom - top } : null;
 });
 const settledLens = refDebounced(lens, 120);
-const pressed = computed(() => `/api/revisions/${revision.value}/pressed.png?cloth=${sheetStore.artwork?.garments.findIndex((one) => one.name === peg.garment?.name) ?? 0}`);
+const pressed = computed(() => `/api/revisions/${revision.value}/pressed.png?cloth=${Math.max(0, peg.cloth)}`);
 const close = usePicture(computed(() => {
     const part = settledLens.value;
     if (revision.value === null || !part) {
@@ -149,6 +149,10 @@ function at(event: PointerEvent): [number, number] {
 }
 
 let held: { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean; sliding?: boolean; framing?: boolean } | null = null;
+/** The second of two presses within as many milliseconds does not reach for the piece below. */
+const DOUBLE = 400;
+let released = -DOUBLE;
+let picking: Promise<void> | null = null;
 /** A rectangle drawn over bare cloth: what it touches is chosen. */
 const frame = ref<Box | null>(null);
 
@@ -196,7 +200,8 @@ function press(event: PointerEvent): void {
     if (distance.value === 'loupe') {
         held = { from: [event.clientX, event.clientY], picked: null, panning: [...centre.value], moved: false };
     } else {
-        held = { from: point, picked: inside(chosenBox.value, point) ? null : pick(point), panning: null, moved: false };
+        picking = inside(chosenBox.value, point) ? null : pick(point);
+        held = { from: point, picked: picking, panning: null, moved: false };
     }
 }
 
@@ -257,9 +262,10 @@ function release(): void {
         cancel();
     } else if (frame.value) {
         selection.chooseAll(touched(frame.value, sheetStore.artwork?.layers ?? [], sheetStore.measures));
-    } else if (held && !held.moved && !held.picked && !held.panning) {
+    } else if (held && !held.moved && !held.picked && !held.panning && performance.now() - released > DOUBLE) {
         void pick(held.from);
     }
+    released = performance.now();
     held = frame.value = null;
 }
 
@@ -286,14 +292,13 @@ function nudge(event: KeyboardEvent): void {
     }
 }
 
-/** A double press on words goes on in the words. */
-async function words(): Promise<void> {
-    if (selection.layer?.source.kind === 'text' && !peg.pen) {
-        selection.reveal();
-        await nextTick();
-        await nextTick();
-        point('words');
-    }
+/** A double press on words edits them where they lie. */
+const writing = ref(false);
+watch(() => selection.chosen, () => (writing.value = false));
+async function write(): Promise<void> {
+    await picking;
+    await nextTick();
+    writing.value = selection.layer?.source.kind === 'text' && !peg.pen;
 }
 
 function loupeHere(): void {
@@ -326,7 +331,7 @@ function loupeHere(): void {
         <svg
             ref="svg" class="peg-view" :class="[distance, { picking: peg.colourWanted }]" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" tabindex="0" role="application"
             :aria-label="peg.pen ? `${peg.pen.says}. Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the brush away.` : selection.layer ? `${sheetStore.called(selection.layer.id)} is chosen. Arrow keys move it by a hundredth of an inch, with Shift by a tenth.` : 'Press a piece to choose it.'"
-            @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge" @wheel.prevent="wheel" @dblclick="words"
+            @pointerdown="press" @pointermove="movePointer" @pointerup="release" @pointercancel="release" @keydown="nudge" @wheel.prevent="wheel" @dblclick="write"
         >
             <g :transform="garmentPlace"><GarmentDrawing :product="sheetStore.artwork?.product ?? 'tee'" :side="sheetStore.artwork?.side ?? 'front'" :colour="peg.garment?.colour ?? '#ddd'" /></g>
             <rect v-if="distance === 'area' || distance === 'loupe'" :x="view.left" :y="view.top" :width="view.width" :height="view.height" :fill="peg.garment?.colour ?? '#ddd'" />
@@ -360,6 +365,7 @@ function loupeHere(): void {
                 <circle class="hold-turn" :cx="chosenBox.left + chosenBox.width / 2" :cy="chosenBox.top - hand * 22" :r="hand * 6" :stroke-width="hand" @pointerdown.stop="grasp($event, 'turn')"><title>Turn</title></circle>
             </g>
         </svg>
+        <WordsInPlace v-if="writing && selection.layer && chosenBox && svg" :key="selection.layer.id" :layer="selection.layer" :box="chosenBox" :svg="svg" @done="writing = false" />
     </section>
 </template>
 
@@ -384,16 +390,11 @@ function loupeHere(): void {
 .peg-view .rulers path { stroke: #8e8a82; stroke-width: 0.03; fill: none; }
 .peg-view .lens { image-rendering: pixelated; }
 .peg-view .faint { opacity: 0; }
-.where { fill: color-mix(in srgb, var(--rust) 28%, transparent); stroke: var(--rust); }
-.guides line { stroke: #e0563a; }
 .hold-box { fill: none; stroke: #e0563a; pointer-events: none; }
 .hold-corner, .hold-turn { fill: #fff; stroke: #9c3d1c; }
 .hold-corner.nwse { cursor: nwse-resize; }
 .hold-corner.nesw { cursor: nesw-resize; }
 .hold-turn { cursor: grab; }
 .peg-view.picking { cursor: crosshair; }
-.pen path { fill: none; stroke: #ff00c8; stroke-opacity: 0.55; stroke-linecap: round; stroke-linejoin: round; pointer-events: none; }
-.pen path.restores { stroke: #00a37a; }
-.pen path.closed, .pen path.cross { stroke-opacity: 1; }
 .overlay { pointer-events: none; }
 </style>

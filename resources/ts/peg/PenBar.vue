@@ -41,4 +41,8 @@ function setTip(tip: Tip): void {
 <style>
 .pen-bar { display: flex; align-items: center; gap: 10px; padding: 4px 10px; background: var(--rust-wash); border-bottom: 1px solid var(--hair); }
 .pen-bar .plain-button { margin-left: auto; }
+.pen path { fill: none; stroke: #ff00c8; stroke-opacity: 0.55; stroke-linecap: round; stroke-linejoin: round; pointer-events: none; }
+.pen path.restores { stroke: #00a37a; }
+.pen path.closed, .pen path.cross { stroke-opacity: 1; }
+.guides line { stroke: #e0563a; }
 </style>

@@ -6,6 +6,9 @@ import { useSheet } from './sheet';
 /** What is shown over the art: nothing, what wear and knockouts take, a mask, or the print as a press would leave it on the cloth. */
 export type Overlay = 'none' | 'taken' | 'mask' | 'press';
 
+/** The place of the plain ground among the cloths. */
+export const GROUND = -1;
+
 /** What hangs on the peg and what is done there: the cloth, the pen, a colour that is looked for. */
 export const usePeg = defineStore('peg', () => {
     const sheet = useSheet();
@@ -17,7 +20,12 @@ export const usePeg = defineStore('peg', () => {
     const hangs = ref(false);
     const colourWanted = shallowRef<((colour: string | null) => void) | null>(null);
 
-    const garment = computed(() => sheet.artwork?.garments[Math.min(cloth.value, sheet.artwork.garments.length - 1)]);
+    /** How light the plain ground is, in percent; it is no cloth of the job. */
+    const tone = ref(50);
+    const garment = computed(() => {
+        const grey = Math.round(tone.value * 2.55).toString(16).padStart(2, '0');
+        return cloth.value === GROUND ? { name: 'plain ground', colour: `#${grey.repeat(3)}` } : sheet.artwork?.garments[Math.min(cloth.value, sheet.artwork.garments.length - 1)];
+    });
 
     /** Asks the seller for a place on the peg and answers the colour there. */
     function pickColour(): Promise<string | null> {
@@ -30,5 +38,5 @@ export const usePeg = defineStore('peg', () => {
         });
     }
 
-    return { cloth, garment, pen, overlay, hangs, colourWanted, pickColour };
+    return { cloth, tone, garment, pen, overlay, hangs, colourWanted, pickColour };
 });

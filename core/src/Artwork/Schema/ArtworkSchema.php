@@ -22,11 +22,11 @@ final class ArtworkSchema
     private const AT = [
         'sheet' => 'sheet', 'garments' => 'garment', 'swatches' => 'swatch', 'layers' => 'layer', 'distress' => 'wear', 'limits' => 'limits', 'meant' => 'meant',
         'role' => 'role', 'source' => 'source', 'placement' => 'placement', 'effects' => 'effectLine', 'masks' => 'mask', 'repeat' => 'repeat',
-        'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear', 'area' => 'scribble', 'scribbles' => 'scribble', 'ink' => 'inkStroke', 'stroke' => 'inkStroke',
+        'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear', 'follows' => 'follows', 'area' => 'scribble', 'scribbles' => 'scribble', 'ink' => 'inkStroke', 'stroke' => 'inkStroke',
     ];
 
-    /** Keys that are not in every written object: a group has no placement, few layers are repeated, and few words are sized by their letters, and over few pictures something is drawn. */
-    private const OPTIONAL = ['layer' => ['placement', 'repeat'], 'placement' => ['capitals', 'em'], 'effectLine' => ['area', 'scribbles']];
+    /** Keys that are not in every written object: a group has no placement, few layers are repeated or follow another, few words are sized by their letters, and over few pictures something is drawn. */
+    private const OPTIONAL = ['layer' => ['placement', 'repeat', 'follows'], 'placement' => ['capitals', 'em'], 'effectLine' => ['area', 'scribbles']];
 
     /**
      * @param  bool  $complete  as files are written, with every key, or as they are read
@@ -75,6 +75,7 @@ final class ArtworkSchema
             'inkStroke' => $one(SourceReader::stroke(...)),
             'scribble' => $one(EffectReader::scribble(...)),
             'repeat' => $one($layers->repeat(...)),
+            'follows' => $one($layers->follows(...)),
             'wear' => $one(ArtworkReader::wear(...)),
         ];
     }

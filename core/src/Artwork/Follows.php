@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Artwork;
+
+/** The link of a copy to the layer that it follows. */
+final readonly class Follows
+{
+    /** @param  list<FollowedPart>  $parts */
+    public function __construct(
+        /** Id of a layer that is no group and follows none itself. */
+        public string $layer,
+        public array $parts,
+    ) {}
+
+    /** In everything, so that only its ink is its own. */
+    public static function all(string $layer): self
+    {
+        return new self($layer, FollowedPart::cases());
+    }
+
+    public function takes(FollowedPart $part): bool
+    {
+        return in_array($part, $this->parts, true);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $taken = [];
+        foreach (FollowedPart::cases() as $part) {
+            $taken[$part->value] = $this->takes($part);
+        }
+
+        return ['layer' => $this->layer, ...$taken];
+    }
+}

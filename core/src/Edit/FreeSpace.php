@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Edit;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Placement;
+use TallCrow\Asset\AssetUnusable;
+use TallCrow\Geometry\Box;
+use TallCrow\Render\Placer;
+use TallCrow\Type\FontRefused;
+use TallCrow\Type\MissingGlyphs;
+
+/** Where a new piece lies on nothing else: as near as can be to the upper middle of the sheet, smaller where there is little room. */
+final class FreeSpace
+{
+    /** Sizes that are tried, by the one that was asked for. */
+    private const SIZES = [1.0, 0.75, 0.5];
+
+    /** Places tried along each side of the sheet. */
+    private const PLACES = 25;
+
+    /** A piece that covers as much of the sheet is a ground on which others lie. */
+    private const BACKDROP = 0.5;
+
+    /** Inches that stay free about it. */
+    private const CLEAR = 0.1;
+
+    /** A layer that lies in the upper middle, placed anew; as it was where the sheet is full. */
+    public static function placed(Layer $layer, Artwork $artwork, Placer $placer): Layer
+    {
+        $placement = $layer->placement;
+        $box = self::box($layer, $placer);
+        if ($placement === null || $box === null) {
+            return $layer;
+        }
+        $sheet = $artwork->sheet->box();
+        $taken = array_filter(array_map(fn (Layer $other): ?Box => $other->on ? self::box($other, $placer) : null, $artwork->layers));
+        $taken = array_values(array_filter($taken, fn (Box $other): bool => $other->width() * $other->height() < self::BACKDROP * $sheet->width() * $sheet->height()));
+        foreach (self::SIZES as $size) {
+            $at = self::place($box->width() * $size, $box->height() * $size, [$box->centreX(), $box->centreY()], $taken, $sheet);
+            if ($at !== null) {
+                $sized = $layer->scaled($size, $placement->x, $placement->y);
+
+                return $sized->moved(round($at[0] - $box->centreX(), 4), round($at[1] - $box->centreY(), 4));
+            }
+        }
+
+        return $layer;
+    }
+
+    /** The same placement, no wider than the house's least ppi lets a raster be; drawings and words as they are. */
+    public static function fine(Layer $layer, Artwork $artwork, Placer $placer): Layer
+    {
+        $ppi = self::box($layer, $placer) === null ? null : $placer->effectivePpi($layer);
+        $least = $artwork->brief->rule->least()->value;
+        if ($layer->placement === null || $ppi === null || $ppi >= $least) {
+            return $layer;
+        }
+
+        return $layer->scaled(floor($ppi / $least * 1000) / 1000, $layer->placement->x, $layer->placement->y);
+    }
+
+    /** None for what cannot be drawn. */
+    private static function box(Layer $layer, Placer $placer): ?Box
+    {
+        try {
+            return $placer->reach($layer);
+        } catch (AssetUnusable|MissingGlyphs|FontRefused) {
+            return null;
+        }
+    }
+
+    /**
+     * @param  array{float, float}  $wish
+     * @param  list<Box>  $taken
+     * @return ?array{float, float} the free middle nearest to the one wished for
+     */
+    private static function place(float $width, float $height, array $wish, array $taken, Box $sheet): ?array
+    {
+        $best = null;
+        $nearest = INF;
+        $room = [$sheet->width() - $width, $sheet->height() - $height];
+        $tries = [$wish];
+        for ($row = 0; $row < self::PLACES; $row++) {
+            for ($column = 0; $column < self::PLACES; $column++) {
+                $tries[] = [$sheet->left + $width / 2 + $room[0] * $column / (self::PLACES - 1), $sheet->top + $height / 2 + $room[1] * $row / (self::PLACES - 1)];
+            }
+        }
+        foreach ($tries as [$x, $y]) {
+            $far = hypot($x - $wish[0], $y - $wish[1]);
+            $own = new Box($x - $width / 2 - self::CLEAR, $y - $height / 2 - self::CLEAR, $x + $width / 2 + self::CLEAR, $y + $height / 2 + self::CLEAR);
+            if (min($room) >= 0 && $far < $nearest && array_filter($taken, fn (Box $box): bool => ! $box->intersection($own)->isEmpty()) === []) {
+                [$best, $nearest] = [[$x, $y], $far];
+            }
+        }
+
+        return $best;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Rights;
+
+/** The text with all that must be named where a design is listed. */
+final class Credits
+{
+    /** @param  list<array{title: string, author: string, url: string, judgement: Judgement}>  $pieces */
+    public static function text(array $pieces): string
+    {
+        $lines = [];
+        foreach ($pieces as $one) {
+            $licence = $one['judgement']->licence;
+            $credit = $licence?->fact(FactName::Credit);
+            if ($licence === null || $credit === null || $credit->value !== 'required') {
+                continue;
+            }
+            $changed = $one['judgement']->file->unaltered || $one['judgement']->file->isFont() ? '' : '; changed';
+            $by = $one['author'] !== '' ? $one['author'] : $licence->licensor;
+            $lines[] = sprintf('"%s"%s%s, %s%s%s.', $one['title'], $by === '' ? '' : " by $by", $one['url'] === '' ? '' : " ({$one['url']})", $licence->name, $licence->source === '' ? '' : " ($licence->source)", $changed);
+        }
+
+        return implode("\n", array_values(array_unique($lines)));
+    }
+}
