@@ -9,7 +9,7 @@ namespace Demo;
  * drawings. demo/assets.json lists them.
  *
  * @phpstan-type Licence array{name: string, author: string, url: string}
- * @phpstan-type Entry array{file: string, kind: 'font'|'art', title: string, genre: string, licence: Licence}
+ * @phpstan-type Entry array{file: string, kind: 'font'|'art', title: string, genre: string, text: string, licence: Licence}
  */
 final class DemoAssets
 {
@@ -23,7 +23,7 @@ final class DemoAssets
         if (! is_dir($folder)) {
             mkdir($folder, 0o700, true);
         }
-        /** @var array{fonts: list<array{package: string, genre: string, subset?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string}>} $list */
+        /** @var array{fonts: list<array{package: string, genre: string, subset?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string, genre?: string}>} $list */
         $list = self::json(__DIR__.'/assets.json');
 
         $gathered = [
@@ -52,7 +52,7 @@ final class DemoAssets
         $weight = in_array(400, $about['weights'], true) ? 400 : $about['weights'][0];
         copy("$package/files/{$about['id']}-$subset-$weight-normal.woff2", "$folder/$file");
 
-        return ['file' => $file, 'kind' => 'font', 'title' => $about['family'].($subset === 'latin' ? '' : ', '.ucfirst($subset)), 'genre' => $font['genre'], 'licence' => [
+        return ['file' => $file, 'kind' => 'font', 'title' => $about['family'].($subset === 'latin' ? '' : ', '.ucfirst($subset)), 'genre' => $font['genre'], 'text' => "$package/LICENSE", 'licence' => [
             'name' => $about['license']['type'], 'author' => $about['license']['attribution'], 'url' => $about['license']['url'],
         ]];
     }
@@ -73,20 +73,20 @@ final class DemoAssets
         $body = str_replace('currentColor', '#1f1d1a', $icon['body']);
         file_put_contents("$folder/{$art['file']}", "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 $width $height\">$body</svg>\n");
 
-        return ['file' => $art['file'], 'kind' => 'art', 'title' => ucfirst(str_replace('-', ' ', $art['icon'])), 'genre' => '', 'licence' => [
+        return ['file' => $art['file'], 'kind' => 'art', 'title' => ucfirst(str_replace('-', ' ', $art['icon'])), 'genre' => '', 'text' => "$package/README.md", 'licence' => [
             'name' => $about['license']['title'], 'author' => $about['author']['name'], 'url' => $about['license']['url'],
         ]];
     }
 
     /**
-     * @param  array{file: string, title: string}  $art
+     * @param  array{file: string, title: string, genre?: string}  $art
      * @return Entry
      */
     private static function own(array $art, string $folder): array
     {
         copy(__DIR__.'/art/'.$art['file'], "$folder/{$art['file']}");
 
-        return ['file' => $art['file'], 'kind' => 'art', 'title' => $art['title'], 'genre' => '', 'licence' => [
+        return ['file' => $art['file'], 'kind' => str_ends_with($art['file'], '.ttf') ? 'font' : 'art', 'title' => $art['title'], 'genre' => $art['genre'] ?? '', 'text' => '', 'licence' => [
             'name' => 'CC0-1.0', 'author' => 'The makers of this demo shop', 'url' => '',
         ]];
     }

@@ -80,7 +80,7 @@ abstract class TestCase extends BaseTestCase
     }
 
     /** Puts demo pieces on the shelf under their own names. */
-    protected function shelve(string ...$files): void
+    public function shelve(string ...$files): void
     {
         foreach ($files as $file) {
             app(Shelving::class)->put($this->shop, Fixtures::assets().'/'.$file, $file, new Provenance('OFL-1.1', 'someone'));
@@ -91,7 +91,7 @@ abstract class TestCase extends BaseTestCase
      * @param  list<array<string, mixed>>  $layers
      * @param  list<array<string, mixed>>  $distress
      */
-    protected function job(array $layers = [], string $title = 'Bell ringers', array $distress = []): PrintJob
+    public function job(array $layers = [], string $title = 'Bell ringers', array $distress = []): PrintJob
     {
         $artwork = ArtworkReader::data(['title' => $title, 'distress' => $distress] + Fixtures::sheet($layers));
 

@@ -35,14 +35,24 @@ final class AssetPreview
     {
         $studio = Studio::of(Shop::query()->findOrFail($asset->shop_id));
         $key = "preview {$studio->shelf->fingerprint($asset->file)} $words";
-        $made = $studio->pictures->text($key, fn (): string => $asset->kind === AssetKind::Font
-            ? $this->words($studio->shelf, $asset, $words === '' ? $asset->title : $words)
-            : $this->art($studio->shelf, $asset));
 
-        return $made;
+        return $studio->pictures->text($key, fn (): string => ImageFile::png($this->picture($studio, $asset, $words)));
     }
 
-    private function art(Shelf $shelf, Asset $asset): string
+    /** On paper, for where a picture may have no alpha. */
+    public function jpeg(Asset $asset): string
+    {
+        $studio = Studio::of(Shop::query()->findOrFail($asset->shop_id));
+
+        return $studio->pictures->text("paper preview {$studio->shelf->fingerprint($asset->file)}", fn (): string => ImageFile::jpegOn($this->picture($studio, $asset, ''), Srgb::hex('#ffffff')));
+    }
+
+    private function picture(Studio $studio, Asset $asset, string $words): Image
+    {
+        return $asset->kind === AssetKind::Font ? $this->words($studio->shelf, $asset, $words === '' ? $asset->title : $words) : $this->art($studio->shelf, $asset);
+    }
+
+    private function art(Shelf $shelf, Asset $asset): Image
     {
         $picture = $shelf->picture($asset->file);
         $scale = self::SIDE / max($picture->width, $picture->height);
@@ -51,13 +61,13 @@ final class AssetPreview
             [$width, $height] = [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
             $placing = Placing::picture(new Placement($width / 2, $height / 2, $width, $height, 0, Flip::None), $picture->aspect());
 
-            return ImageFile::png(SvgPainter::drawing($picture->markup(), $placing, new Frame(1, 0, 0, $width, $height)));
+            return SvgPainter::drawing($picture->markup(), $placing, new Frame(1, 0, 0, $width, $height));
         }
 
-        return ImageFile::png($picture->pixels()->resized(min(1.0, $scale)));
+        return $picture->pixels()->resized(min(1.0, $scale));
     }
 
-    private function words(Shelf $shelf, Asset $asset, string $words): string
+    private function words(Shelf $shelf, Asset $asset, string $words): Image
     {
         [$width, $height] = self::LINE;
         $font = $shelf->font($asset->file);
@@ -68,12 +78,12 @@ final class AssetPreview
         }
         $path = Letter::together($letters);
         if ($path->isEmpty()) {
-            return ImageFile::png(Image::empty($width, $height));
+            return Image::empty($width, $height);
         }
         $box = $path->bounds();
         $scale = min(($width - 8) / $box->width(), ($height - 12) / $box->height(), 48.0);
         $placed = $path->transformed(Affine::shift(-$box->left, -$box->centreY())->then(Affine::scale($scale, $scale))->then(Affine::shift(4, $height / 2)));
 
-        return ImageFile::png(Shapes::ink($placed, Srgb::hex('#1f1d1a'), new Frame(1, 0, 0, $width, $height)));
+        return Shapes::ink($placed, Srgb::hex('#1f1d1a'), new Frame(1, 0, 0, $width, $height));
     }
 }

@@ -8,14 +8,29 @@ use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\PrintJob;
+use App\Rights\JobRights;
+use App\Rights\SalesBook;
 use App\Upkeep\Room;
+use Illuminate\Validation\ValidationException;
 use TallCrow\Export\PrintPng;
+use TallCrow\Rights\Ruling;
 
-final class Exports
+final readonly class Exports
 {
-    public function start(PrintJob $job): Export
+    public function __construct(private SalesBook $sales) {}
+
+    /**
+     * @param  string  $why  why it is made though the terms of something on it do not allow it
+     *
+     * @throws ValidationException when that is needed and not said
+     */
+    public function start(PrintJob $job, string $why = ''): Export
     {
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
+        $rights = JobRights::of($job, $head->read(), $this->sales);
+        if ($rights->ruling === Ruling::NotAllowed && trim($why) === '') {
+            throw ValidationException::withMessages(['why' => 'Something on this design is not allowed by its terms as stated. Say why you print it all the same: a word is kept with the file.']);
+        }
         // As large as the sheet's pixels at worst.
         Room::demand($job->shop->folder('exports'), 4 * $job->area_width * $job->area_height);
         $export = $job->exports()->create([
@@ -24,6 +39,8 @@ final class Exports
             'revision_id' => $head->id,
             'state' => ExportState::Queued,
             'stage' => 'waiting',
+            'why' => trim($why),
+            'rulings' => $rights->rulings(),
             'file' => PrintPng::fileName($job->title),
         ])->refresh();
         ExportArtwork::dispatch($export->id);

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Revision;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use TallCrow\Artwork\Garment;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
@@ -46,15 +44,9 @@ final readonly class ReportPaper
 
     public function pdf(): string
     {
-        // It reads no file and no address: all that it shows stands in the page.
-        $options = (new Options)->setIsRemoteEnabled(false)->setIsPhpEnabled(false)->setIsJavascriptEnabled(false)->setDefaultFont('DejaVu Sans')->setAllowedProtocols(['data://']);
-        $paper = new Dompdf($options);
         $artwork = $this->revision->read();
         $art = Studio::of($this->revision->job->shop)->renderer->picture($artwork, Frame::sheet($artwork->sheet, self::PPI), fn (LayerTrouble $trouble): null => null)->settled();
-        $paper->loadHtml($this->page(fn (Garment $garment): string => 'data:image/jpeg;base64,'.base64_encode(ImageFile::jpegOn($art, $garment->colour)), onPaper: true), 'UTF-8');
-        $paper->setPaper('A4');
-        $paper->render();
 
-        return (string) $paper->output();
+        return Paper::pdf($this->page(fn (Garment $garment): string => 'data:image/jpeg;base64,'.base64_encode(ImageFile::jpegOn($art, $garment->colour)), onPaper: true));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Models\PrintJob;
 use App\Models\Revision;
+use App\Rights\PrintedIndex;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
@@ -14,7 +15,10 @@ use TallCrow\Artwork\Following;
 /** Saves, undoes and redoes. Each names the version it started from, and is refused when that is no longer current. */
 final readonly class Revisions
 {
-    public function __construct(private SaveKey $key) {}
+    public function __construct(
+        private SaveKey $key,
+        private PrintedIndex $printed,
+    ) {}
 
     /** @throws StaleVersion|ArtworkInvalid */
     public function save(PrintJob $job, int $version, Artwork $artwork): PrintJob
@@ -31,7 +35,7 @@ final readonly class Revisions
                 return;
             }
             $revision = $job->revisions()->create(['shop_id' => $job->shop_id, 'user_id' => auth()->id(), 'parent_id' => $job->head_id, 'artwork' => $json]);
-            $this->moveTo($job, $revision, $artwork->title);
+            $this->moveTo($job, $revision, $artwork);
         });
     }
 
@@ -41,7 +45,7 @@ final readonly class Revisions
         return $this->change($job, $version, function (PrintJob $job): void {
             $parent = $job->head?->parent_id === null ? null : Revision::query()->find($job->head->parent_id);
             if ($parent !== null) {
-                $this->moveTo($job, $parent, $parent->read()->title);
+                $this->moveTo($job, $parent, $parent->read());
             }
         });
     }
@@ -52,7 +56,7 @@ final readonly class Revisions
         return $this->change($job, $version, function (PrintJob $job): void {
             $next = $this->next($job);
             if ($next !== null) {
-                $this->moveTo($job, $next, $next->read()->title);
+                $this->moveTo($job, $next, $next->read());
             }
         });
     }
@@ -68,12 +72,13 @@ final readonly class Revisions
         return Revision::query()->where('parent_id', $job->head_id)->where('print_job_id', $job->id)->orderByDesc('id')->first();
     }
 
-    private function moveTo(PrintJob $job, Revision $revision, string $title): void
+    private function moveTo(PrintJob $job, Revision $revision, Artwork $artwork): void
     {
         $job->head_id = $revision->id;
         $job->version++;
-        $job->title = $title;
+        $job->title = $artwork->title;
         $job->save();
+        $this->printed->renew($job, $artwork);
         $job->setRelation('head', $revision);
     }
 

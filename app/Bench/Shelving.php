@@ -9,11 +9,13 @@ use App\Files\ShopFiles;
 use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
+use App\Rights\LicenceBook;
+use App\Rights\LicenceWanted;
 use App\Upkeep\Room;
 use Illuminate\Support\Facades\File;
+use TallCrow\Asset\AssetPack;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\FolderShelf;
-use TallCrow\Asset\FontPack;
 use TallCrow\Asset\Picture;
 use TallCrow\Asset\PictureReader;
 use TallCrow\Asset\PictureRefused;
@@ -23,37 +25,42 @@ use TallCrow\Type\Font;
 use TallCrow\Type\FontRefused;
 
 /** Puts fonts and pictures on a shop's shelf, once they are shown to be what they say. */
-final class Shelving
+final readonly class Shelving
 {
+    public function __construct(private LicenceBook $licences) {}
+
     /**
-     * A font, a picture, or every font of a zip pack: all of it or, when one is refused, none.
+     * A font, a picture, or every font and picture of a zip pack: all of it or, when one is refused, none. A licence that lies in a
+     * pack is kept as a proof; where no licence is stated, it is the one that holds.
      *
      * @param  string  $name  by which it came
      * @return non-empty-list<Asset>
      *
-     * @throws AssetUnusable|FontRefused|PictureRefused
+     * @throws AssetUnusable|FontRefused|PictureRefused|LicenceWanted
      */
     public function take(Shop $shop, string $path, string $name, Provenance $from): array
     {
         if (! str_starts_with((string) file_get_contents($path, length: 4), "PK\3\4")) {
-            return [$this->put($shop, $path, $name, $from)];
+            return [$this->put($shop, $path, $name, $from->stated())];
         }
         $folder = $shop->folder('unpacking').'/'.bin2hex(random_bytes(8));
         File::ensureDirectoryExists($folder, 0o700);
         try {
-            $fonts = FontPack::unpack($path, $folder);
+            $pieces = AssetPack::unpack($path, $folder);
+            $texts = AssetPack::texts($path, $folder);
             // Looked at before any is kept.
-            foreach ($fonts as $font) {
+            foreach ($pieces as $piece) {
                 try {
-                    Font::fromBytes((string) file_get_contents($font['path']));
-                } catch (FontRefused $refused) {
-                    throw AssetUnusable::because($font['name'], $refused);
+                    $piece['cut'] === null ? PictureReader::check($piece['path']) : Font::fromBytes((string) file_get_contents($piece['path']));
+                } catch (FontRefused|PictureRefused $refused) {
+                    throw AssetUnusable::because($piece['name'], $refused);
                 }
             }
+            $from = $this->licences->proven($shop, $from, $texts);
 
-            return array_map(fn (array $font): Asset => $this->put($shop, $font['path'], $font['name'], $from, [
-                'pack' => pathinfo($name, PATHINFO_FILENAME), 'cut' => $font['cut']->value,
-            ]), $fonts);
+            return array_map(fn (array $piece): Asset => $this->put($shop, $piece['path'], $piece['name'], $from, [
+                'pack' => pathinfo($name, PATHINFO_FILENAME), 'cut' => $piece['cut']->value ?? '',
+            ]), $pieces);
         } finally {
             File::deleteDirectory($folder);
         }
@@ -71,7 +78,7 @@ final class Shelving
         try {
             file_put_contents("$folder/drawing.svg", Tracing::svg($picture->pixels()->settled(), $colours));
 
-            return $this->put($shop, "$folder/drawing.svg", pathinfo($asset->file, PATHINFO_FILENAME).'-traced.svg', new Provenance($asset->licence_name, $asset->licence_author, $asset->licence_url));
+            return $this->put($shop, "$folder/drawing.svg", pathinfo($asset->file, PATHINFO_FILENAME).'-traced.svg', new Provenance($asset->licence_name, $asset->licence_author, $asset->licence_url, record: $asset->licence_id));
         } finally {
             File::deleteDirectory($folder);
         }
@@ -105,7 +112,8 @@ final class Shelving
         $target = $shop->folder('assets').'/'.$file;
         $kept === null ? copy($path, $target) : file_put_contents($target, $kept);
 
-        $asset = $shop->assets()->create($from->columns() + $cut + $facts + ['file' => $file, 'bytes' => (int) filesize($target)])->refresh();
+        $licence = $from->record ?? $this->licences->named($shop, $from->licence, $from->author)?->id;
+        $asset = $shop->assets()->create($from->columns() + $cut + $facts + ['file' => $file, 'bytes' => (int) filesize($target), 'licence_id' => $licence])->refresh();
         try {
             ShopFiles::of($shop)->keepAsset($asset);
         } catch (FileNotKept $not) {

@@ -7,6 +7,9 @@ namespace App\Http;
 use App\Bench\StaleVersion;
 use App\Files\FileNotKept;
 use App\People\SignInRefused;
+use App\Rights\LicenceWanted;
+use App\Rights\ProofRefused;
+use App\Rights\SalesRefused;
 use App\Upkeep\NoRoom;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -27,6 +30,7 @@ use TallCrow\Measure\UnreadableLength;
 use TallCrow\Measure\UnusableMeasure;
 use TallCrow\Pack\JobPackRefused;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Rights\LicenceRefused;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
@@ -36,12 +40,12 @@ final class Problems
     /** @var list<class-string<\Throwable>> */
     private const SAID = [
         AssetUnusable::class, PictureRefused::class, FontRefused::class, MissingGlyphs::class,
-        JobPackRefused::class, UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class,
+        JobPackRefused::class, UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class, ProofRefused::class, SalesRefused::class,
     ];
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([ArtworkInvalid::class, StaleVersion::class, SignInRefused::class, ...self::SAID]);
+        $exceptions->dontReport([ArtworkInvalid::class, LicenceRefused::class, LicenceWanted::class, StaleVersion::class, SignInRefused::class, ...self::SAID]);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(fn (ArtworkInvalid $e): JsonResponse => response()->json([
             'message' => 'The build sheet was not saved: '.$e->getMessage(),
@@ -55,6 +59,8 @@ final class Problems
             ? response()->json(['message' => 'There is no such thing in this shop.'], 404)
             : null);
         $exceptions->render(fn (TokenMismatchException $e): JsonResponse => response()->json(['message' => 'This change did not come from a page of this shop, or the page is too old. Load it again.'], 419));
+        $exceptions->render(fn (LicenceWanted $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'errors' => ['licence' => [$e->getMessage()]]], 422));
+        $exceptions->render(fn (LicenceRefused $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'errors' => [$e->field => [$e->getMessage()]]], 422));
         $exceptions->render(fn (NoRoom $e): JsonResponse => response()->json(['message' => $e->getMessage()], 507));
         $exceptions->render(fn (FileNotKept $e): JsonResponse => response()->json(['message' => $e->getMessage()], 503));
         $exceptions->render(fn (StaleVersion $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'version' => $e->current], 409));

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Tenancy\ShopScope;
 use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A font or picture of a shop; `file` is the name by which build sheets call it.
@@ -29,12 +30,20 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $licence_name
  * @property string $licence_author
  * @property string $licence_url
+ * @property ?int $licence_id
+ * @property ?LicenceRecord $licence
  * @property \Illuminate\Support\Carbon $created_at
  */
 #[ScopedBy(ShopScope::class)]
 final class Asset extends Model
 {
-    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url'];
+    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url', 'licence_id'];
 
     protected $casts = ['kind' => AssetKind::class, 'bytes' => 'integer', 'width' => 'float', 'height' => 'float', 'features' => 'array', 'left_out' => 'array', 'favourite' => 'boolean'];
+
+    /** @return BelongsTo<LicenceRecord, $this> */
+    public function licence(): BelongsTo
+    {
+        return $this->belongsTo(LicenceRecord::class, 'licence_id');
+    }
 }

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $file
  * @property ?array<string, mixed> $figures
  * @property ?string $trouble
+ * @property string $why  why it is made though some of its terms do not allow it
+ * @property ?array<string, string> $rulings  what the terms said of each file then
  * @property ?\Illuminate\Support\Carbon $beat_at  the last sign of life of whoever makes it
  * @property Revision $revision
  * @property PrintJob $job
@@ -30,9 +32,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 #[ScopedBy(ShopScope::class)]
 final class Export extends Model
 {
-    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at'];
+    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings'];
 
-    protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime'];
+    protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime', 'rulings' => 'array'];
 
     /** @return BelongsTo<Revision, $this> */
     public function revision(): BelongsTo

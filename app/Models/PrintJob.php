@@ -25,6 +25,7 @@ use TallCrow\Measure\PrintArea;
  * @property float $area_ppi
  * @property ?int $head_id
  * @property int $version
+ * @property ?array<string, mixed> $usage  what it is for; null where the shop's usual one holds
  * @property Shop $shop
  * @property ?Revision $head
  * @property \Illuminate\Support\Carbon $updated_at
@@ -32,10 +33,10 @@ use TallCrow\Measure\PrintArea;
 #[ScopedBy(ShopScope::class)]
 final class PrintJob extends Model
 {
-    protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version'];
+    protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version', 'usage'];
 
     // Engines differ in how they hand numbers out.
-    protected $casts = ['area_width' => 'integer', 'area_height' => 'integer', 'area_ppi' => 'float', 'version' => 'integer'];
+    protected $casts = ['area_width' => 'integer', 'area_height' => 'integer', 'area_ppi' => 'float', 'version' => 'integer', 'usage' => 'array'];
 
     /** @return BelongsTo<Shop, $this> */
     public function shop(): BelongsTo
@@ -59,6 +60,12 @@ final class PrintJob extends Model
     public function exports(): HasMany
     {
         return $this->hasMany(Export::class);
+    }
+
+    /** @return HasMany<Sale, $this> */
+    public function sales(): HasMany
+    {
+        return $this->hasMany(Sale::class);
     }
 
     /** @return HasMany<Comment, $this> */

@@ -10,10 +10,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * @property int $id
  * @property string $name
+ * @property ?array<string, mixed> $usage  what its designs are usually for
+ * @property ?array<string, string> $sales_columns  of the reports of its markets, as matched last
  */
 final class Shop extends Model
 {
-    protected $fillable = ['name'];
+    protected $fillable = ['name', 'usage', 'sales_columns'];
+
+    protected $casts = ['usage' => 'array', 'sales_columns' => 'array'];
 
     /** @return HasMany<PrintJob, $this> */
     public function jobs(): HasMany
@@ -43,6 +47,24 @@ final class Shop extends Model
     public function recipes(): HasMany
     {
         return $this->hasMany(KeptRecipe::class);
+    }
+
+    /** @return HasMany<LicenceRecord, $this> */
+    public function licences(): HasMany
+    {
+        return $this->hasMany(LicenceRecord::class);
+    }
+
+    /** @return HasMany<Sale, $this> */
+    public function sales(): HasMany
+    {
+        return $this->hasMany(Sale::class);
+    }
+
+    /** @return HasMany<WatchedPhrase, $this> */
+    public function watched(): HasMany
+    {
+        return $this->hasMany(WatchedPhrase::class);
     }
 
     /** @return HasMany<Export, $this> */

@@ -10,12 +10,16 @@ use App\Models\Asset;
 use App\Models\Comment;
 use App\Models\Export;
 use App\Models\KeptRecipe;
+use App\Models\LicenceRecord;
 use App\Models\PrintJob;
+use App\Models\Proof;
 use App\Models\Revision;
+use App\Models\Sale;
 use App\Models\SellersArea;
 use App\Models\Shop;
 use App\Models\ShopWord;
 use App\Models\User;
+use App\Models\WatchedPhrase;
 use App\Policies\ShopOwnedPolicy;
 use App\Tenancy\CurrentShop;
 use Illuminate\Auth\AuthenticationException;
@@ -31,7 +35,7 @@ use Illuminate\Support\ServiceProvider;
 final class AppServiceProvider extends ServiceProvider
 {
     /** What belongs to a shop. */
-    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class];
+    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class];
 
     /** Requests a minute of one person, or of one address where nobody is signed in. A page of jobs asks for some hundred pictures. */
     private const LIMITS = ['doors' => 30, 'uploads' => 120, 'exports' => 60, 'drawings' => 1500];

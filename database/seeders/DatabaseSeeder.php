@@ -11,6 +11,7 @@ use App\Models\Role;
 use App\Models\Shop;
 use App\People\Accounts;
 use Demo\DemoAssets;
+use Demo\DemoLicences;
 use Illuminate\Database\Seeder;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Recipe;
@@ -19,7 +20,7 @@ use TallCrow\Measure\PrintArea;
 /** The demo shop. Run again it changes nothing. */
 final class DatabaseSeeder extends Seeder
 {
-    public function run(Briefs $briefs, Shelving $shelving, Accounts $accounts): void
+    public function run(Briefs $briefs, Shelving $shelving, Accounts $accounts, DemoLicences $licences): void
     {
         if (Shop::query()->exists()) {
             return;
@@ -28,7 +29,8 @@ final class DatabaseSeeder extends Seeder
         // Without a password: the start's link alone opens the door, on this machine.
         $accounts->add($shop, Role::Owner, 'Keeper of Lantern & Rook', 'keeper', null);
         $folder = base_path('demo/shelf');
-        foreach (DemoAssets::gather($folder) as $asset) {
+        $assets = DemoAssets::gather($folder);
+        foreach ($assets as $asset) {
             $shelving->put($shop, $folder.'/'.$asset['file'], $asset['file'], new Provenance(
                 $asset['licence']['name'], $asset['licence']['author'], $asset['licence']['url'], $asset['genre'], $asset['title'],
             ));
@@ -41,6 +43,7 @@ final class DatabaseSeeder extends Seeder
             $recipe = Recipe::json((string) file_get_contents($file));
             $shop->recipes()->create(['name' => $recipe->name, 'body' => json_encode($recipe->toArray(), JSON_THROW_ON_ERROR)]);
         }
+        $licences->record($shop, array_filter(array_column($assets, 'text', 'file')));
         $shop->areas()->create(['name' => 'Quarry Road Press, hoodie back', 'width' => 4200, 'height' => 4800, 'ppi' => 300]);
     }
 }

@@ -23,6 +23,9 @@ const vuetify = createVuetify({
         // What opens stands where it will stay: nothing moves under the pointer.
         VMenu: { transition: false },
         VSelect: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
+        VAutocomplete: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
+        VCombobox: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
+        VNumberInput: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
         VTextarea: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', autoGrow: true, rows: 2 },
         VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
         VBtn: { variant: 'outlined', rounded: 'sm', class: 'plain' },

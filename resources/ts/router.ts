@@ -12,6 +12,7 @@ import ShelfPage from './pages/ShelfPage.vue';
 const CheckPage = () => import('./pages/CheckPage.vue');
 const AccountPage = () => import('./pages/AccountPage.vue');
 const DoorPage = () => import('./pages/DoorPage.vue');
+const LicencesPage = () => import('./pages/LicencesPage.vue');
 const NowherePage = () => import('./pages/NowherePage.vue');
 const PeoplePage = () => import('./pages/PeoplePage.vue');
 
@@ -21,6 +22,7 @@ export const router = createRouter({
         { path: '/', component: JobsPage, meta: { title: 'Jobs' } },
         { path: '/new', component: NewJobPage, meta: { title: 'New job' } },
         { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },
+        { path: '/licences', component: LicencesPage, meta: { title: 'Licences' } },
         { path: '/houses', component: HousesPage, meta: { title: 'Houses' } },
         {
             path: '/jobs/:job(\\d+)',

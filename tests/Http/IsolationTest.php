@@ -16,6 +16,7 @@ use App\Models\Role;
 use App\Models\Shop;
 use App\Models\User;
 use App\People\Accounts;
+use App\Rights\ProofStore;
 use App\Tenancy\CurrentShop;
 use Illuminate\Routing\Route as Known;
 use Illuminate\Support\Facades\Artisan;
@@ -45,8 +46,17 @@ function rowsOfAnotherShop(): array
         'recipe' => (string) $shop->recipes()->create(['name' => 'Theirs', 'body' => json_encode(['format' => 'tallcrow.recipe/1', 'name' => 'Theirs', 'layers' => [$artwork->layers[0]->toArray()], 'swatches' => []])])->id,
         'word' => (string) $shop->words()->create(['word' => 'limpetry'])->id,
         'person' => (string) $person->id, 'token' => (string) $person->createToken('theirs')->accessToken->id,
-        'layer' => $artwork->layers[0]->id, 'line' => '0',
+        'layer' => $artwork->layers[0]->id, 'line' => '0', 'kind' => 'csv',
+        'licence' => (string) $asset->licence_id, 'proof' => proofOf($shop, $asset), 'watched' => (string) $shop->watched()->create(['phrase' => 'limpet'])->id,
     ];
+}
+
+function proofOf(Shop $shop, Asset $asset): string
+{
+    $file = Fixtures::temporary('proof').'/receipt.txt';
+    file_put_contents($file, 'Order 12');
+
+    return (string) app(ProofStore::class)->keep($shop, $asset->licence ?? throw new LogicException('No licence.'), $file, 'receipt.txt')->id;
 }
 
 /** @return list<Known> every route under api/ */
@@ -60,7 +70,7 @@ it('opens nothing of another shop by any route, those that will be added include
     $before = [PrintJob::query()->count(), Revision::query()->count(), Export::query()->count(), Asset::query()->count(), User::query()->count(), Comment::query()->count()];
     $tried = 0;
     foreach (apiRoutes() as $route) {
-        $names = $route->parameterNames();
+        $names = array_values(array_diff($route->parameterNames(), ['kind']));
         if ($names === []) {
             continue;
         }
@@ -98,7 +108,7 @@ it('asks for a sign-in at every route but the doors', function (): void {
     $this->flushSession()->withSession(['_token' => 'of-the-page']);
     $doors = ['api/session', 'api/session/enter', 'api/session/join', 'api/session/reset'];
     foreach (apiRoutes() as $route) {
-        $uri = preg_replace_callback('/\{(\w+)\??\}/', fn (array $found): string => $rows[$found[1]] ?? '1', $route->uri());
+        $uri = preg_replace_callback('/\{(\w+)\??\}/', fn (array $found): string => $rows[$found[1]] ?? ($found[1] === 'kind' ? 'csv' : '1'), $route->uri());
         foreach (array_diff($route->methods(), ['HEAD']) as $method) {
             $status = $this->withSession(['_token' => 'of-the-page'])->json($method, "/$uri")->status();
             in_array($route->uri(), $doors, true) ? expect($status)->toBeIn([204, 422], "$method $uri") : expect($status)->toBe(401, "$method $uri");

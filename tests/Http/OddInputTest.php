@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use App\Bench\Exports;
+use App\Models\Shop;
+use App\Rights\LicenceBook;
+use App\Rights\ProofStore;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Routing\Route as Known;
 use Illuminate\Support\Facades\Route;
@@ -18,13 +21,24 @@ const ODD = [
 const FIELDS = [
     'version', 'artwork', 'operations', 'title', 'product', 'side', 'method', 'rule', 'garments', 'area', 'fit', 'name', 'width', 'height', 'ppi', 'licence', 'author', 'genre', 'held',
     'favourite', 'colours', 'count', 'text', 'left', 'top', 'x', 'y', 'without', 'show', 'file', 'verdict', 'login', 'password', 'code', 'pass', 'current', 'scopes', 'role', 'before',
+    'spdx', 'licensor', 'source', 'orderNumber', 'seats', 'boughtOn', 'beginsOn', 'endsOn', 'facts', 'where', 'units', 'territories', 'asMark', 'columns', 'phrase', 'note', 'on', 'why', 'under',
 ];
+
+/** @return array<string, string> */
+function licenceRows(Shop $shop): array
+{
+    $licence = app(LicenceBook::class)->named($shop, 'Kite pack', '') ?? throw new LogicException('No licence.');
+    $file = Fixtures::temporary('proof').'/receipt.txt';
+    file_put_contents($file, 'Order 12');
+
+    return ['licence' => (string) $licence->id, 'proof' => (string) app(ProofStore::class)->keep($shop, $licence, $file, 'receipt.txt')->id, 'watched' => (string) $shop->watched()->create(['phrase' => 'brindle'])->id];
+}
 
 it('answers odd values in any field of any route in words, and shows nothing of its insides', function (string $method): void {
     $this->shelve('moth.svg', 'rock-pool.png');
     $job = $this->job([Fixtures::shape('kite', 'rectangle', 2.0)]);
     $export = app(Exports::class)->start($job->load('head'));
-    $rows = ['job' => $job->id, 'revision' => $job->head_id, 'export' => $export->id, 'asset' => $this->shop->assets()->where('type', 'png')->value('id'), 'area' => 1, 'word' => 1, 'recipe' => 1, 'person' => $this->user->id, 'token' => 1, 'layer' => 'kite', 'line' => 0];
+    $rows = ['job' => $job->id, 'revision' => $job->head_id, 'export' => $export->id, 'asset' => $this->shop->assets()->where('type', 'png')->value('id'), 'area' => 1, 'word' => 1, 'recipe' => 1, 'person' => $this->user->id, 'token' => 1, 'layer' => 'kite', 'line' => 0, 'kind' => 'csv'] + licenceRows($this->shop);
     $tried = 0;
     foreach (Route::getRoutes() as $route) {
         assert($route instanceof Known);

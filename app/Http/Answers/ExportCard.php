@@ -20,6 +20,8 @@ final readonly class ExportCard extends Answer
         public string $file,
         public ?ExportFigures $figures,
         public ?string $trouble,
+        /** Why it was made though some of its terms did not allow it. */
+        public string $why,
         public string $createdAt,
     ) {}
 
@@ -27,7 +29,7 @@ final readonly class ExportCard extends Answer
     {
         return new self(
             $export->id, $export->print_job_id, $export->revision_id, $export->state, $export->stage, $export->progress, $export->file,
-            $export->figures === null ? null : ExportFigures::kept($export->figures), $export->trouble, $export->created_at->toIso8601String(),
+            $export->figures === null ? null : ExportFigures::kept($export->figures), $export->trouble, $export->why, $export->created_at->toIso8601String(),
         );
     }
 }

@@ -10,6 +10,7 @@ use App\Http\Answers\ExportCard;
 use App\Models\Export;
 use App\Models\PrintJob;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** Sends jobs to file, tells how far they are, and hands the files out. */
@@ -21,9 +22,11 @@ final class ExportController
         return $job->exports()->orderByDesc('id')->limit(100)->get()->map(ExportCard::of(...))->all();
     }
 
-    public function store(PrintJob $job, Exports $exports): JsonResponse
+    public function store(Request $request, PrintJob $job, Exports $exports): JsonResponse
     {
-        return ExportCard::of($exports->start($job->load('head')))->created();
+        $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500']]);
+
+        return ExportCard::of($exports->start($job->load(['head', 'shop']), $request->string('why')->toString()))->created();
     }
 
     public function show(Export $export): ExportCard

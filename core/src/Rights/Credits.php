@@ -18,8 +18,14 @@ final class Credits
                 continue;
             }
             $changed = $one['judgement']->file->unaltered || $one['judgement']->file->isFont() ? '' : '; changed';
-            $by = $one['author'] !== '' ? $one['author'] : $licence->licensor;
-            $lines[] = sprintf('"%s"%s%s, %s%s%s.', $one['title'], $by === '' ? '' : " by $by", $one['url'] === '' ? '' : " ({$one['url']})", $licence->name, $licence->source === '' ? '' : " ($licence->source)", $changed);
+            $by = rtrim($one['author'] !== '' ? $one['author'] : $licence->licensor, '. ');
+            // A notice of copyright is repeated as it stands.
+            $by = match (true) {
+                $by === '' => '',
+                preg_match('/^(copyright|©|\(c\))/iu', $by) === 1 => ", $by",
+                default => " by $by",
+            };
+            $lines[] = sprintf('"%s"%s%s, %s%s%s.', $one['title'], $by, $one['url'] === '' ? '' : " ({$one['url']})", $licence->name, $licence->source === '' ? '' : " ($licence->source)", $changed);
         }
 
         return implode("\n", array_values(array_unique($lines)));

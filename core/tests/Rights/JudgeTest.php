@@ -108,5 +108,6 @@ it('writes the credits that are due, each once', function (): void {
 
     expect(Credits::text([$piece + ['judgement' => $of(false)], $piece + ['judgement' => $of(false)], ['title' => 'Kite', 'author' => 'X', 'url' => '', 'judgement' => ruled()]]))
         ->toBe('"Luna moth" by A. Quarry (art.example/moth), CC BY 4.0 (licences.example/by); changed.')
-        ->and(Credits::text([$piece + ['judgement' => $of(true)]]))->not->toContain('changed');
+        ->and(Credits::text([$piece + ['judgement' => $of(true)]]))->not->toContain('changed')
+        ->and(Credits::text([['title' => 'Rye', 'author' => 'Copyright (c) 2031 Quarry Type.', 'url' => '', 'judgement' => $of(true)]]))->toStartWith('"Rye", Copyright (c) 2031 Quarry Type, CC BY 4.0');
 });

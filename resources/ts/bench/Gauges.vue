@@ -4,6 +4,7 @@ import { useShop } from '../server/queries';
 import { useGauges } from '../stores/gauges';
 import { usePeg } from '../stores/peg';
 import { useSheet } from '../stores/sheet';
+import RightsGroup from '../rights/RightsGroup.vue';
 import type { Finding } from '../types';
 import { groupsOf } from './grouping';
 
@@ -59,6 +60,7 @@ function choose(finding: Finding): void {
                 </div>
             </div>
         </div>
+        <RightsGroup v-if="!isBlank" :revision="sheet.job?.revision" />
     </section>
 </template>
 

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useSheet } from '../stores/sheet';
+import UsageForm from '../rights/UsageForm.vue';
+import { useRights } from '../server/rights';
 import BriefForm from './BriefForm.vue';
 
 const sheet = useSheet();
 const saved = ref(false);
+const { data: rights } = useRights(() => sheet.job?.revision);
 
 async function done(): Promise<void> {
     saved.value = true;
@@ -19,5 +22,15 @@ async function done(): Promise<void> {
         <h1>Brief</h1>
         <BriefForm v-if="sheet.job && sheet.artwork" :key="sheet.job.version" :artwork="sheet.artwork" :area="sheet.job.area" :version="sheet.job.version" :job="sheet.job.id" @done="done" />
         <p v-if="saved" role="status">The brief is saved.</p>
+        <section v-if="rights && sheet.job" class="brief-use" aria-labelledby="use-head">
+            <h2 id="use-head">What it is for</h2>
+            <p class="small">The terms of its fonts and art are held against this. It begins as the shop's usual use.</p>
+            <UsageForm :usage="rights.usage" :job="sheet.job.id" />
+        </section>
     </main>
 </template>
+
+<style>
+.brief-use { margin-top: 34px; border-top: 2px dotted var(--hair); padding-top: 12px; }
+.brief-use .usage { margin-top: 12px; }
+</style>

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { VBtn, VSelect } from 'vuetify/components';
 import { api, said } from '../api';
+import RightsGroup from '../rights/RightsGroup.vue';
 import { useChange, useVersions } from '../server/queries';
 import { useSheet } from '../stores/sheet';
 import type { BenchJob, Finding, KnownWord, Mend, Report } from '../types';
@@ -146,6 +147,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
             <ul v-if="showsHeld" class="check-findings held">
                 <li v-for="finding in held" :key="finding.key" class="pass"><span class="check-row"><span class="mark">✓</span><span>{{ finding.word }}</span><span class="measure small">{{ finding.figure }}</span></span></li>
             </ul>
+            <RightsGroup :revision="revision" />
             <p class="check-report"><a :href="`/api/revisions/${revision}/report.html`" target="_blank" rel="noopener">Open the report to print or send</a> · <a :href="`/api/revisions/${revision}/report.pdf`" download>as PDF</a></p>
         </section>
         <section class="check-cloth" aria-label="The design on its cloth">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { VBtn } from 'vuetify/components';
 import { api, said } from '../api';
 import { useMe } from '../people/me';
 import { isLive, useChange, useExports } from '../server/queries';
@@ -7,14 +8,20 @@ import { useGauges } from '../stores/gauges';
 import { useSheet } from '../stores/sheet';
 import type { ExportCard } from '../types';
 import { ago } from '../words/lines';
+import RightsGroup from '../rights/RightsGroup.vue';
+import { useRights } from '../server/rights';
 import JobRemarks from './JobRemarks.vue';
 
 const sheet = useSheet();
 const { makes } = useMe();
 const gauges = useGauges();
 const job = computed(() => sheet.job?.id);
+const { data: rights } = useRights(() => sheet.job?.revision);
+const forbidden = computed(() => rights.value?.ruling === 'not-allowed');
+const why = ref('');
+const copied = ref(false);
 const { data: exports, error: unread } = useExports(job);
-const { mutate: start, error: refused } = useChange(() => api.post<ExportCard>(`jobs/${job.value}/exports`), 'exports');
+const { mutate: start, error: refused } = useChange(() => api.post<ExportCard>(`jobs/${job.value}/exports`, why.value.trim() ? { why: why.value.trim() } : {}), 'exports', 'rights');
 const { mutate: cancel, error: kept } = useChange((id: number) => api.remove<ExportCard>(`exports/${id}`), 'exports');
 const stages: Record<string, string> = { waiting: 'waiting for its turn', layers: 'drawing the lines', write: 'writing the file', check: 'checking the file', done: 'done', failed: 'failed', cancelled: 'cancelled' };
 const mark = { pass: '✓', warn: '!', fail: '✕' };
@@ -25,6 +32,11 @@ const failed = computed(() => {
     return error ? said(error) : '';
 });
 
+async function copyCredits(): Promise<void> {
+    await navigator.clipboard.writeText(rights.value?.credits ?? '');
+    copied.value = true;
+}
+
 function counts(one: ExportCard): string {
     const all = one.figures?.checks ?? [];
     return (['fail', 'warn', 'pass'] as const).map((verdict) => `${mark[verdict]} ${all.filter((check) => check.verdict === verdict).length}`).join('  ');
@@ -33,10 +45,24 @@ function counts(one: ExportCard): string {
 
 <template>
     <main class="page">
-        <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</a><button v-if="makes" type="button" class="plain-button strong" :disabled="running" @click="start()">Export the print file</button></header>
+        <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</a><button v-if="makes" type="button" class="plain-button strong" :disabled="running || (forbidden && why.trim() === '')" @click="start(undefined)">Export the print file</button></header>
         <p class="small">8-bit PNG with a transparent ground, sRGB, {{ sheet.artwork?.sheet.width }} × {{ sheet.artwork?.sheet.height }} px at {{ sheet.artwork?.sheet.ppi }} ppi.</p>
         <p v-if="sheet.artwork && sheet.artwork.method !== 'dtg'" class="note">A heat press burns: keep to the temperature, time and pressure that the makers of the press and of the transfer give, use its guards and gloves, air the room, and keep to your local rules. Their instructions go before anything said here.</p>
         <p v-if="blocked.length" class="note">{{ blocked.length }} {{ blocked.length === 1 ? 'gauge does' : 'gauges do' }} not hold: {{ blocked.map((finding) => finding.word).join(', ') }}. You can export all the same; a print house may send it back.</p>
+        <section v-if="rights" class="send-rights">
+            <v-text-field v-if="forbidden" v-model="why" label="Something on it is not allowed by its terms as stated. Why do you print it all the same?" maxlength="500" hint="A word is kept with the file." persistent-hint />
+            <RightsGroup :revision="sheet.job?.revision" whole />
+            <div class="send-papers">
+                <a class="plain-button" :href="`/api/revisions/${sheet.job?.revision}/licences.pdf`" download>Licence sheet</a>
+                <a class="plain-button" :href="`/api/revisions/${sheet.job?.revision}/licences.csv`" download>as CSV</a>
+                <a class="plain-button" :href="`/api/revisions/${sheet.job?.revision}/evidence.zip`" download title="The licence sheet, the proofs, the design's picture, hashes and dates, to answer a market">Evidence pack</a>
+            </div>
+            <div v-if="rights.credits" class="send-credits">
+                <h3>Credits for the listing</h3>
+                <pre tabindex="0">{{ rights.credits }}</pre>
+                <v-btn size="small" @click="copyCredits">{{ copied ? 'Copied' : 'Copy them' }}</v-btn>
+            </div>
+        </section>
         <p v-if="failed" role="alert">{{ failed }}</p>
         <p v-if="exports?.length === 0" class="empty">Nothing has been exported yet.</p>
         <ol class="exports">
@@ -59,6 +85,7 @@ function counts(one: ExportCard): string {
                     <summary class="small">What was checked on this file</summary>
                     <ul class="checked"><li v-for="finding in one.figures.checks" :key="finding.key" :class="finding.verdict"><span class="mark">{{ mark[finding.verdict] }}</span> {{ finding.word }}: <span class="measure">{{ finding.figure }}</span>. {{ finding.says }}</li></ul>
                 </details>
+                <p v-if="one.why" class="small">Printed though not allowed as stated: {{ one.why }}</p>
                 <p v-if="one.trouble" role="alert">{{ one.trouble }}</p>
             </li>
         </ol>
@@ -67,6 +94,10 @@ function counts(one: ExportCard): string {
 </template>
 
 <style>
+.send-rights { display: grid; gap: 10px; margin: 12px 0; max-width: 760px; }
+.send-rights .rights { border: 1px solid var(--hair); background: var(--card); }
+.send-papers { display: flex; flex-wrap: wrap; gap: 8px; }
+.send-credits pre { white-space: pre-wrap; border: 1px solid var(--hair); background: var(--card); padding: 8px 10px; font-family: var(--measures); font-size: 12px; }
 .exports { display: grid; gap: 10px; }
 .export { border: 1px solid var(--hair); background: var(--card); padding: 10px 14px; display: grid; gap: 8px; }
 .export-head { display: flex; gap: 14px; align-items: baseline; }

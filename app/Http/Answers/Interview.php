@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** What is asked about a licence, and the terms of open ones. */
+final readonly class Interview extends Answer
+{
+    /**
+     * @param  list<FactQuestion>  $questions
+     * @param  list<KnownTerms>  $known
+     * @param  list<SpdxName>  $spdx
+     */
+    public function __construct(
+        public array $questions,
+        public array $known,
+        public array $spdx,
+    ) {}
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** What came of reading a report of sales. */
+final readonly class SalesRead extends Answer
+{
+    /** @param  list<string>  $problems  rows that were left, by row and column */
+    public function __construct(
+        public int $taken,
+        public int $units,
+        public int $known,
+        public array $problems,
+    ) {}
+}

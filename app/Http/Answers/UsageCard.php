@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use TallCrow\Rights\Usage;
+
+/** What a design is to be used for. */
+final readonly class UsageCard extends Answer
+{
+    /** @param  list<string>  $territories  none for everywhere */
+    public function __construct(
+        public string $where,
+        public int $units,
+        public array $territories,
+        public int $seats,
+        public bool $asMark,
+    ) {}
+
+    public static function of(Usage $usage): self
+    {
+        return new self($usage->where, $usage->units, $usage->territories, $usage->seats, $usage->asMark);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * Shirts of one job that were sold on a day. What came back has units below zero.
+ *
+ * @property int $id
+ * @property int $shop_id
+ * @property int $print_job_id
+ * @property Carbon $sold_on
+ * @property int $units
+ * @property string $source  "entered", or the file that it was read from
+ * @property string $key  the same row of the same report has the same key and counts once
+ */
+#[ScopedBy(ShopScope::class)]
+final class Sale extends Model
+{
+    protected $fillable = ['shop_id', 'print_job_id', 'sold_on', 'units', 'source', 'key'];
+
+    protected $casts = ['sold_on' => 'date', 'units' => 'integer'];
+}

@@ -1,0 +1,9 @@
+/** How the rulings look; each has a sign beside its colour. */
+export const signs: Record<string, string> = { allowed: '✓', 'allowed-with-duties': '§', look: '!', 'not-allowed': '✕' };
+
+/** The classes by which verdicts of gauges are coloured. */
+export const tones: Record<string, string> = { allowed: 'pass', 'allowed-with-duties': 'warn', look: 'warn', 'not-allowed': 'fail' };
+
+export const short: Record<string, string> = { allowed: 'allowed', 'allowed-with-duties': 'duties', look: 'look', 'not-allowed': 'not allowed' };
+
+export const NO_ADVICE = 'By the terms as this shop has stated them. No legal advice: what holds is for the licences, the owners and a lawyer to say.';

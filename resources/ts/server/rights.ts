@@ -1,0 +1,38 @@
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { toValue, type MaybeRefOrGetter } from 'vue';
+import { api } from '../api';
+import type { Interview, LicenceCard, RightsReport, SalesOfJob, UsageCard, WatchedCard } from '../types';
+
+/** Everything of which a change of terms, a count or a use makes the verdicts old. */
+export const JUDGED = ['licences', 'rights', 'assets', 'sales'];
+
+export function useLicences() {
+    return useQuery({ queryKey: ['licences'], queryFn: () => api.get<LicenceCard[]>('licences') });
+}
+
+/** The questions of the interview, the terms of open licences and the SPDX list. */
+export function useInterview() {
+    return useQuery({ queryKey: ['interview'], queryFn: () => api.get<Interview>('licences/interview'), staleTime: Infinity });
+}
+
+/** What the stated terms say of a revision; that of the one before is shown until it has come. */
+export function useRights(revision: MaybeRefOrGetter<number | undefined>) {
+    return useQuery({
+        queryKey: ['rights', revision],
+        queryFn: () => api.get<RightsReport>(`revisions/${toValue(revision)}/rights`),
+        enabled: () => toValue(revision) !== undefined,
+        placeholderData: keepPreviousData,
+    });
+}
+
+export function useUsage() {
+    return useQuery({ queryKey: ['usage'], queryFn: () => api.get<UsageCard>('usage') });
+}
+
+export function useSales() {
+    return useQuery({ queryKey: ['sales'], queryFn: () => api.get<SalesOfJob[]>('sales') });
+}
+
+export function useWatched() {
+    return useQuery({ queryKey: ['watched'], queryFn: () => api.get<WatchedCard[]>('watched') });
+}
