@@ -86,3 +86,22 @@ export async function artworkOf(page: Page, path: string): Promise<{ layers: { i
     const answer = await page.request.get(`/api/jobs/${id}`);
     return ((await answer.json()) as { artwork: never }).artwork;
 }
+
+/** Hands a file to the shelf under a licence of that name. */
+export async function offer(page: Page, file: string, licence: string): Promise<void> {
+    if (new URL(page.url(), 'http://none').pathname !== '/shelf') {
+        await page.goto('/shelf');
+    }
+    const head = page.getByRole('button', { name: 'Put fonts and pictures on the shelf' });
+    if ((await head.getAttribute('aria-expanded')) !== 'true') {
+        await head.click({ delay: 70 });
+    }
+    await page.locator('.shelf-upload input[type=file]').first().setInputFiles(file);
+    const field = page.getByLabel(/^Licence: one of/);
+    if ((await field.inputValue()) === '') {
+        await field.fill(licence);
+        await field.press('Tab');
+    }
+    await page.getByLabel('I hold the right to use them').check();
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click({ delay: 70 });
+}

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
-import { addLine, artworkOf, expect, newJob, saved, test } from './bench';
+import { addLine, artworkOf, expect, newJob, offer, saved, test } from './bench';
 import type { Locator, Page } from '@playwright/test';
 
 /** A poster photographed askew: blue within four corners, given in shares, on a white wall. */
@@ -25,11 +25,7 @@ function askew(): Buffer {
 async function laid(page: Page, name: string, picture: Buffer): Promise<string> {
     const file = join(mkdtempSync(join(tmpdir(), 'crow-')), `${name}.png`);
     writeFileSync(file, picture);
-    await page.goto('/shelf');
-    await page.getByLabel('Font, zip of fonts, or picture').setInputFiles(file);
-    await page.getByLabel('Licence').fill('own work');
-    await page.getByRole('checkbox').first().check();
-    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await offer(page, file, 'own work');
     await expect(page.getByRole('status').filter({ hasText: `${name} is on the shelf` })).toBeVisible();
     const path = await newJob(page, `Job of ${name}`);
     await addLine(page, 'picture', 'Lay a picture');

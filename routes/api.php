@@ -21,6 +21,7 @@ use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\RightsController;
+use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WordController;
@@ -77,6 +78,16 @@ Route::get('exports/{export}/file', [ExportController::class, 'file'])->name('ex
 
 Route::get('assets', [AssetController::class, 'index'])->name('shelf.list');
 Route::post('assets', [AssetController::class, 'store'])->name('shelf.upload')->middleware('throttle:uploads');
+Route::get('shelf', [ShelfController::class, 'index'])->name('shelf.search');
+Route::put('shelf/tags', [ShelfController::class, 'tag'])->name('shelf.tag');
+Route::put('shelf/licence', [ShelfController::class, 'hold'])->name('shelf.put-under');
+Route::get('shelf/file', [ShelfController::class, 'download'])->name('shelf.file')->middleware('throttle:exports');
+Route::post('shelf/file', [ShelfController::class, 'open'])->name('shelf.open-file')->middleware('throttle:uploads');
+Route::get('assets/{asset}', [ShelfController::class, 'show'])->name('shelf.show');
+Route::put('assets/{asset}', [ShelfController::class, 'update'])->name('shelf.change');
+Route::delete('assets/{asset}', [ShelfController::class, 'bin'])->name('shelf.bin');
+Route::post('assets/{asset}/back', [ShelfController::class, 'takeBack'])->name('shelf.take-back');
+Route::post('assets/{asset}/replace', [ShelfController::class, 'replace'])->name('shelf.replace')->middleware('throttle:uploads');
 Route::put('assets/{asset}/favourite', [AssetController::class, 'favour'])->name('shelf.favour');
 Route::post('assets/{asset}/trace', [AssetController::class, 'trace'])->name('shelf.trace')->middleware('throttle:drawings');
 

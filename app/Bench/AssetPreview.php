@@ -47,6 +47,12 @@ final class AssetPreview
         return $studio->pictures->text("paper preview {$studio->shelf->fingerprint($asset->file)}", fn (): string => ImageFile::jpegOn($this->picture($studio, $asset, ''), Srgb::hex('#ffffff')));
     }
 
+    /** The small picture itself, of a piece of art. */
+    public function image(Studio $studio, Asset $asset): Image
+    {
+        return $this->art($studio->shelf, $asset);
+    }
+
     private function picture(Studio $studio, Asset $asset, string $words): Image
     {
         return $asset->kind === AssetKind::Font ? $this->words($studio->shelf, $asset, $words === '' ? $asset->title : $words) : $this->art($studio->shelf, $asset);

@@ -11,6 +11,8 @@ use App\Models\AssetKind;
 use App\Models\Shop;
 use App\Rights\LicenceBook;
 use App\Rights\LicenceWanted;
+use App\Shelf\ShelfFacts;
+use App\Shelf\ShelfWords;
 use App\Upkeep\Room;
 use Illuminate\Support\Facades\File;
 use TallCrow\Asset\AssetPack;
@@ -120,6 +122,7 @@ final readonly class Shelving
             $this->remove($shop, $asset);
             throw $not;
         }
+        ShelfFacts::of($asset)->keep();
 
         return $asset;
     }
@@ -128,6 +131,7 @@ final readonly class Shelving
     public function remove(Shop $shop, Asset $asset): void
     {
         ShopFiles::of($shop)->dropAsset($asset);
+        ShelfWords::forget($asset->id);
         $asset->delete();
     }
 

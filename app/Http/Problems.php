@@ -10,6 +10,8 @@ use App\People\SignInRefused;
 use App\Rights\LicenceWanted;
 use App\Rights\ProofRefused;
 use App\Rights\SalesRefused;
+use App\Shelf\AssetNeeded;
+use App\Shelf\ShelfFileRefused;
 use App\Upkeep\NoRoom;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -40,12 +42,12 @@ final class Problems
     /** @var list<class-string<\Throwable>> */
     private const SAID = [
         AssetUnusable::class, PictureRefused::class, FontRefused::class, MissingGlyphs::class,
-        JobPackRefused::class, UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class, ProofRefused::class, SalesRefused::class,
+        JobPackRefused::class, UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class, ProofRefused::class, SalesRefused::class, ShelfFileRefused::class,
     ];
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([ArtworkInvalid::class, LicenceRefused::class, LicenceWanted::class, StaleVersion::class, SignInRefused::class, ...self::SAID]);
+        $exceptions->dontReport([ArtworkInvalid::class, LicenceRefused::class, LicenceWanted::class, AssetNeeded::class, StaleVersion::class, SignInRefused::class, ...self::SAID]);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(fn (ArtworkInvalid $e): JsonResponse => response()->json([
             'message' => 'The build sheet was not saved: '.$e->getMessage(),
@@ -63,6 +65,7 @@ final class Problems
         $exceptions->render(fn (LicenceRefused $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'errors' => [$e->field => [$e->getMessage()]]], 422));
         $exceptions->render(fn (NoRoom $e): JsonResponse => response()->json(['message' => $e->getMessage()], 507));
         $exceptions->render(fn (FileNotKept $e): JsonResponse => response()->json(['message' => $e->getMessage()], 503));
+        $exceptions->render(fn (AssetNeeded $e): JsonResponse => response()->json(['message' => $e->getMessage()], 409));
         $exceptions->render(fn (StaleVersion $e): JsonResponse => response()->json(['message' => $e->getMessage(), 'version' => $e->current], 409));
         $exceptions->render(fn (\Throwable $e): ?JsonResponse => in_array($e::class, self::SAID, true)
             ? response()->json(['message' => $e->getMessage()], 422)

@@ -31,19 +31,32 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $licence_author
  * @property string $licence_url
  * @property ?int $licence_id
+ * @property string $sha256  of its file
+ * @property string $look  how a picture looks, to find the like of it
+ * @property ?list<string> $tags
+ * @property ?list<string> $languages  that a font has all letters of
+ * @property ?list<array{name: string, colour: string}> $colours  of a picture
+ * @property ?\Illuminate\Support\Carbon $binned_at  since when it lies in the bin
  * @property ?LicenceRecord $licence
+ * @property Shop $shop
  * @property \Illuminate\Support\Carbon $created_at
  */
 #[ScopedBy(ShopScope::class)]
 final class Asset extends Model
 {
-    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url', 'licence_id'];
+    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url', 'licence_id', 'sha256', 'look', 'tags', 'languages', 'colours', 'binned_at'];
 
-    protected $casts = ['kind' => AssetKind::class, 'bytes' => 'integer', 'width' => 'float', 'height' => 'float', 'features' => 'array', 'left_out' => 'array', 'favourite' => 'boolean'];
+    protected $casts = ['kind' => AssetKind::class, 'bytes' => 'integer', 'width' => 'float', 'height' => 'float', 'features' => 'array', 'left_out' => 'array', 'favourite' => 'boolean', 'tags' => 'array', 'languages' => 'array', 'colours' => 'array', 'binned_at' => 'datetime'];
 
     /** @return BelongsTo<LicenceRecord, $this> */
     public function licence(): BelongsTo
     {
         return $this->belongsTo(LicenceRecord::class, 'licence_id');
+    }
+
+    /** @return BelongsTo<Shop, $this> */
+    public function shop(): BelongsTo
+    {
+        return $this->belongsTo(Shop::class);
     }
 }

@@ -10,6 +10,7 @@ use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\Pass;
 use App\Models\Shop;
+use App\Shelf\ShelfBin;
 use Illuminate\Support\Facades\File;
 use TallCrow\Render\FolderPictures;
 
@@ -47,7 +48,7 @@ final class Sweeper
     {
         Pass::query()->where('expires_at', '<', now())->delete();
         SaveKey::forgetOld();
-        $gone = 0;
+        $gone = app(ShelfBin::class)->tidy();
         foreach (Shop::query()->get() as $shop) {
             $gone += $this->exports($shop) + $this->scratch($shop) + $this->aside($shop);
             (new FolderPictures($shop->folder('pictures'), Room::forPictures($shop->folder('pictures'))))->tidy();

@@ -26,6 +26,7 @@ const vuetify = createVuetify({
         VAutocomplete: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
         VCombobox: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
         VNumberInput: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
+        VFileUploadItem: { fileIcon: '$file' },
         VTextarea: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', autoGrow: true, rows: 2 },
         VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
         VBtn: { variant: 'outlined', rounded: 'sm', class: 'plain' },

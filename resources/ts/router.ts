@@ -7,11 +7,12 @@ import JobShell from './pages/JobShell.vue';
 import JobsPage from './pages/JobsPage.vue';
 import NewJobPage from './pages/NewJobPage.vue';
 import SendPage from './pages/SendPage.vue';
-import ShelfPage from './pages/ShelfPage.vue';
 
 const CheckPage = () => import('./pages/CheckPage.vue');
 const AccountPage = () => import('./pages/AccountPage.vue');
 const DoorPage = () => import('./pages/DoorPage.vue');
+const GatherPage = () => import('./pages/GatherPage.vue');
+const ShelfPage = () => import('./pages/ShelfPage.vue');
 const LicencesPage = () => import('./pages/LicencesPage.vue');
 const NowherePage = () => import('./pages/NowherePage.vue');
 const PeoplePage = () => import('./pages/PeoplePage.vue');
@@ -30,7 +31,7 @@ export const router = createRouter({
             redirect: (to) => `${to.path}/build`,
             children: [
                 { path: 'brief', component: BriefPage, meta: { title: 'Brief' } },
-                { path: 'gather', component: ShelfPage, meta: { title: 'Gather' } },
+                { path: 'gather', component: GatherPage, meta: { title: 'Gather' } },
                 { path: 'build', component: BuildPage, meta: { title: 'Build' } },
                 { path: 'check', component: CheckPage, meta: { title: 'Check' } },
                 { path: 'send', component: SendPage, meta: { title: 'Send' } },

@@ -13,6 +13,7 @@ final readonly class AssetCard extends Answer
     /**
      * @param  list<string>  $features  OpenType features of a font
      * @param  list<string>  $leftOut  what the file had that is not printed
+     * @param  list<string>  $tags
      */
     public function __construct(
         public int $id,
@@ -30,6 +31,10 @@ final readonly class AssetCard extends Answer
         public array $leftOut,
         public bool $favourite,
         public Licence $licence,
+        public ?int $licenceId,
+        public array $tags,
+        /** Since when it lies in the bin; null for what is on the shelf. */
+        public ?string $binnedAt,
     ) {}
 
     public static function of(Asset $asset): self
@@ -37,6 +42,7 @@ final readonly class AssetCard extends Answer
         return new self(
             $asset->id, $asset->kind, $asset->file, $asset->title, $asset->genre, $asset->type, $asset->bytes, $asset->width, $asset->height,
             $asset->pack, $asset->cut, $asset->features, $asset->left_out, $asset->favourite, new Licence($asset->licence_name, $asset->licence_author, $asset->licence_url),
+            $asset->licence_id, $asset->tags ?? [], $asset->binned_at?->toIso8601String(),
         );
     }
 }

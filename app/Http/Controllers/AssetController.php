@@ -25,7 +25,7 @@ final class AssetController
     /** @return array<int, AssetCard> */
     public function index(Shop $shop): array
     {
-        return $shop->assets()->orderBy('kind')->orderBy('title')->get()->map(AssetCard::of(...))->all();
+        return $shop->assets()->whereNull('binned_at')->orderBy('kind')->orderBy('title')->get()->map(AssetCard::of(...))->all();
     }
 
     public function store(Upload $request, Shop $shop, Shelving $shelving): JsonResponse

@@ -23,7 +23,7 @@ final class AssetUnusable extends \RuntimeException
 
     public static function pack(string $reason): self
     {
-        return new self(sprintf('This pack of fonts cannot be used: %s.', $reason));
+        return new self(sprintf('This pack cannot be used: %s.', $reason));
     }
 
     public static function drawing(string $name): self

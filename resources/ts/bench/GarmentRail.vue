@@ -41,7 +41,7 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
 .rail-cloth[aria-pressed='true'] { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
 .rail-cloth.held { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
 .rail-ground { display: grid; justify-items: start; text-align: left; font-size: 12px; }
-.rail-cloth input { width: 82px; height: 18px; margin: 0; accent-color: var(--rust); }
+.rail-cloth input { width: 82px; height: 24px; margin: 0; accent-color: var(--rust); }
 .rail-art { width: 82px; height: 62px; display: grid; place-items: center; overflow: hidden; }
 .rail-art img { max-width: 78px; max-height: 60px; }
 .rail-lost { font-size: 11px; }

@@ -1,100 +1,135 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { api, Refused, said } from '../api';
-import { useAssets, useChange } from '../server/queries';
-import { genresOf } from '../tokens/finding';
-import type { AssetCard } from '../types';
+import { refDebounced } from '@vueuse/core';
+import { computed, reactive, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { VAutocomplete, VBtn, VCheckbox, VCombobox, VExpansionPanel, VExpansionPanels, VFileInput, VPagination, VSelect } from 'vuetify/components';
+import { api, said } from '../api';
+import TurnPicture from '../pictures/TurnPicture.vue';
+import { useChange, useFavour } from '../server/queries';
+import { useLicences } from '../server/rights';
+import { NOTHING, SHELVED, useShelf, type Wanted } from '../server/shelf';
+import AssetDialog from '../shelf/AssetDialog.vue';
+import ShelfUpload from '../shelf/ShelfUpload.vue';
+import type { AssetCard, ShelfOpened } from '../types';
 
-const MOST_BYTES = 60e6;
-
-const { data: assets, error: unread, refetch } = useAssets();
-const { mutate: send, isPending: busy, error: refused } = useChange((form: FormData) => api.upload<AssetCard[]>('assets', form), 'assets');
-const missing = ref('');
-const added = ref('');
-const licence = ref('');
-const author = ref('');
-const genre = ref('');
-const held = ref(false);
-const file = ref<HTMLInputElement | null>(null);
-const fonts = computed(() => (assets.value ?? []).filter((asset) => asset.kind === 'font'));
-const art = computed(() => (assets.value ?? []).filter((asset) => asset.kind === 'art'));
-const genres = computed(() => genresOf(fonts.value));
-const wrong = computed(() => {
-    const error = refused.value;
-    return missing.value || (error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '');
-});
-const size = (bytes: number): string => (bytes > 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.ceil(bytes / 1e3)} kB`);
-
-function upload(): void {
-    missing.value = added.value = '';
-    const chosen = file.value?.files?.[0];
-    if (!chosen || chosen.size > MOST_BYTES) {
-        missing.value = chosen ? `"${chosen.name}" is ${size(chosen.size)}; ${size(MOST_BYTES)} is the most.` : 'Choose a file.';
-        return;
-    }
+const route = useRoute();
+const wanted = reactive<Wanted>({ ...NOTHING, q: String(route.query['q'] ?? '') });
+const asked = refDebounced(computed(() => ({ ...wanted })), 150);
+const { data: shelf, error, isFetching, refetch } = useShelf(asked);
+const { data: licences } = useLicences();
+const { mutate: favour } = useFavour();
+const looked = ref<number | null>(null);
+const words = ref('');
+const trying = refDebounced(words, 400);
+const chosen = ref<number[]>([]);
+const tag = ref<string | null>(null);
+const under = ref<number | null>(null);
+const tagging = useChange((on: boolean) => api.put('shelf/tags', { assets: chosen.value, tags: [tag.value], on }), ...SHELVED);
+const holding = useChange(() => api.put('shelf/licence', { assets: chosen.value, licence: under.value }), ...SHELVED);
+const file = ref<File | File[] | null>(null);
+const opened = ref<ShelfOpened | null>(null);
+const opening = useChange((one: File) => {
     const form = new FormData();
-    form.set('file', chosen);
-    form.set('licence', licence.value);
-    form.set('author', author.value);
-    form.set('genre', genre.value);
-    form.set('held', held.value ? '1' : '0');
-    send(form, {
-        onSuccess: (kept) => {
-            added.value = kept.length === 1 ? `${kept[0]?.title} is on the shelf.` : `${kept.length} cuts are on the shelf: ${kept.map((one) => one.title).join(', ')}.`;
-            held.value = false;
-            if (file.value) {
-                file.value.value = '';
-            }
-        },
-    });
+    form.set('file', one);
+    return api.upload<ShelfOpened>('shelf/file', form);
+}, ...SHELVED);
+const trouble = computed(() => [error.value, tagging.error.value, holding.error.value, opening.error.value].find((one) => one));
+const choices = computed(() => [{ value: 0, title: 'none recorded' }, ...(licences.value ?? []).map((one) => ({ value: one.id, title: one.licensor && one.licensor.length < 60 ? `${one.name}, ${one.licensor}` : one.name }))]);
+const count = computed(() => `${shelf.value?.total ?? 0} ${shelf.value?.total === 1 ? 'piece' : 'pieces'}`);
+
+// Another question begins at its first page.
+watch(() => ({ ...wanted, page: 0 }), () => (wanted.page = 1));
+
+const preview = (card: AssetCard): string => `/api/assets/${card.id}/preview.png${card.kind === 'font' && trying.value.trim() ? `?text=${encodeURIComponent(trying.value.trim())}` : ''}`;
+const facts = (card: AssetCard): string => [card.kind === 'font' ? card.genre : card.type === 'svg' ? 'drawing' : `${card.width} × ${card.height} px`, card.cut && card.cut !== 'fill' ? `${card.cut} cut` : '', card.licenceId ? card.licence.name : 'no licence recorded'].filter(Boolean).join(' · ');
+
+function choose(id: number, on: boolean): void {
+    chosen.value = on ? [...chosen.value, id] : chosen.value.filter((one) => one !== id);
+}
+
+function take(): void {
+    const one = [file.value].flat()[0];
+    if (one) {
+        opening.mutate(one, { onSuccess: (done) => { opened.value = done; file.value = null; } });
+    }
 }
 </script>
 
 <template>
     <main class="page">
         <header class="page-head"><h1>Shelf</h1><span class="small">fonts and art of this shop, each with its licence</span></header>
-        <form class="upload" @submit.prevent="upload">
-            <label><span>Font, zip of fonts, or picture</span><input ref="file" type="file" class="field" accept=".otf,.ttf,.woff,.woff2,.zip,.png,.jpg,.jpeg,.webp,.svg" /></label>
-            <label><span>Genre, of a font</span><input v-model="genre" class="field" maxlength="60" list="genres" placeholder="slab, script …" /><datalist id="genres"><option v-for="one in genres" :key="one" :value="one" /></datalist></label>
-            <label><span>Licence</span><input v-model="licence" class="field" maxlength="120" placeholder="its name, such as CC BY 4.0" /></label>
-            <label><span>Author or seller</span><input v-model="author" class="field" maxlength="300" /></label>
-            <label class="check"><input v-model="held" type="checkbox" /> I hold the right to use this file for print on demand. <span class="small">Tall Crow keeps your word and gives no legal advice.</span></label>
-            <button type="submit" class="plain-button strong" :disabled="busy">{{ busy ? 'Looking at the file …' : 'Put it on the shelf' }}</button>
-            <v-progress-linear v-if="busy" indeterminate color="primary" />
-            <p v-if="wrong" role="alert">{{ wrong }}</p>
-            <p v-if="added" role="status">{{ added }}</p>
-        </form>
-        <p v-if="unread" role="alert">{{ said(unread) }} <button type="button" class="token" @click="refetch()">Try again</button></p>
-        <h2>Fonts <small class="measure">{{ fonts.length }}</small></h2>
-        <ul class="font-list wide">
-            <li v-for="asset in fonts" :key="asset.id">
-                <img :src="`/api/assets/${asset.id}/preview.png`" :alt="asset.title" width="440" height="64" loading="lazy" />
-                <span>{{ asset.title }} <small>{{ [asset.genre, asset.cut && asset.cut !== 'fill' ? `${asset.cut} cut` : '', asset.licence.name].filter(Boolean).join(' · ') }}</small></span>
-                <details v-if="asset.licence.author || asset.licence.url"><summary class="small">whose it is</summary><p class="small">{{ asset.licence.author }} {{ asset.licence.url }}</p></details>
+        <v-expansion-panels class="shelf-panels">
+            <v-expansion-panel title="Put fonts and pictures on the shelf"><template #text><ShelfUpload :genres="shelf?.genres ?? []" /></template></v-expansion-panel>
+            <v-expansion-panel title="The whole shelf as a file">
+                <template #text>
+                    <div class="shelf-file">
+                        <v-btn href="/api/shelf/file" download>Save the shelf with its licences and proofs</v-btn>
+                        <v-file-input v-model="file" label="Take in a shelf that was saved" accept=".zip" prepend-icon="" density="compact" variant="outlined" hide-details :loading="opening.isPending.value" @update:model-value="take" />
+                    </div>
+                    <div v-if="opened" role="status"><p>{{ opened.taken }} pieces taken in, {{ opened.known }} were here; {{ opened.licences }} licences, {{ opened.proofs }} proofs.</p><p v-for="problem in opened.problems" :key="problem" class="small">{{ problem }}</p></div>
+                </template>
+            </v-expansion-panel>
+        </v-expansion-panels>
+        <div class="shelf-filters" role="search" aria-label="The shelf">
+            <v-text-field v-model="wanted.q" type="search" label="Find by name, tag, genre, colour, licence" clearable @click:clear="wanted.q = ''" />
+            <v-select v-model="wanted.kind" label="Kind" :items="[{ value: '', title: 'fonts and art' }, { value: 'font', title: 'fonts' }, { value: 'art', title: 'art' }]" />
+            <v-select v-model="wanted.genre" label="Genre" :items="[{ value: '', title: 'any' }, ...(shelf?.genres ?? []).map((one) => ({ value: one, title: one }))]" />
+            <v-select v-model="wanted.tag" label="Tag" :items="[{ value: '', title: 'any' }, ...(shelf?.tags ?? []).map((one) => ({ value: one, title: one }))]" />
+            <v-autocomplete v-model="wanted.licence" label="Licence" :items="choices" clearable />
+            <v-select v-model="wanted.used" label="Use" :items="[{ value: '', title: 'used or not' }, { value: 'yes', title: 'used in a design' }, { value: 'no', title: 'unused' }]" />
+            <v-text-field v-model="words" label="Fonts in your words" maxlength="40" />
+        </div>
+        <p v-if="trouble" role="alert">{{ said(trouble) }} <v-btn v-if="error" size="small" @click="refetch()">Try again</v-btn></p>
+        <div class="shelf-bar">
+            <span class="measure small" role="status">{{ isFetching && !shelf ? 'looking …' : count }}</span>
+            <span class="shelf-ticks"><v-checkbox v-model="wanted.favourite" label="favourites" /><v-checkbox v-model="wanted.bin" label="the bin" /></span>
+            <template v-if="chosen.length">
+                <strong>{{ chosen.length }} chosen</strong>
+                <v-combobox v-model="tag" label="Tag" :items="shelf?.tags ?? []" /><v-btn size="small" :disabled="!tag" @click="tagging.mutate(true)">Put on</v-btn><v-btn size="small" :disabled="!tag" @click="tagging.mutate(false)">Take off</v-btn>
+                <v-autocomplete v-model="under" label="Licence" :items="choices.slice(1)" /><v-btn size="small" :disabled="under === null" @click="holding.mutate(undefined)">Hold under it</v-btn>
+                <v-btn size="small" variant="text" @click="chosen = []">Choose none</v-btn>
+            </template>
+        </div>
+        <p v-if="shelf && shelf.total === 0" class="empty">{{ wanted.bin ? 'Nothing lies in the bin. What is taken off the shelf stays here for 30 days.' : 'Nothing here is like that.' }}</p>
+        <ul class="shelf-cards">
+            <li v-for="card in shelf?.cards ?? []" :key="card.id" class="shelf-card" :class="{ chosen: chosen.includes(card.id) }">
+                <button type="button" class="shelf-look" :class="card.kind" @click="looked = card.id"><TurnPicture :src="preview(card)" :alt="card.title" /></button>
+                <div class="shelf-says">
+                    <input type="checkbox" :checked="chosen.includes(card.id)" :aria-label="`choose ${card.title}`" @change="choose(card.id, ($event.target as HTMLInputElement).checked)" />
+                    <button type="button" class="shelf-title" @click="looked = card.id">{{ card.title }}</button>
+                    <button type="button" class="shelf-star" :aria-pressed="card.favourite" :aria-label="`favourite: ${card.title}`" @click="favour({ id: card.id, favourite: !card.favourite }, { onSuccess: () => refetch() })">{{ card.favourite ? '★' : '☆' }}</button>
+                </div>
+                <small :class="{ 'is-bad': card.licenceId === null }">{{ facts(card) }}</small>
+                <small v-if="card.tags.length">{{ card.tags.join(', ') }}</small>
+                <small v-if="card.leftOut.length" class="left-out">not printed: {{ card.leftOut.join('; ') }}</small>
             </li>
         </ul>
-        <h2>Art <small class="measure">{{ art.length }}</small></h2>
-        <ul class="art-list">
-            <li v-for="asset in art" :key="asset.id">
-                <figure><img :src="`/api/assets/${asset.id}/preview.png`" alt="" loading="lazy" /><figcaption>{{ asset.title }}<small>{{ asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px` }} · {{ size(asset.bytes) }} · {{ asset.licence.name }}</small><small v-if="asset.leftOut.length" class="left-out">not printed: {{ asset.leftOut.join('; ') }}</small></figcaption></figure>
-            </li>
-        </ul>
+        <v-pagination v-if="shelf && shelf.pages > 1" v-model="wanted.page" :length="shelf.pages" :total-visible="7" />
+        <AssetDialog v-model="looked" :known="shelf?.tags ?? []" />
     </main>
 </template>
 
 <style>
 .left-out { color: var(--warn); }
-.font-list { display: grid; gap: 2px; margin-top: 8px; }
-.font-list.wide { grid-template-columns: 1fr 1fr; gap: 0 28px; }
-.font-list li { border-bottom: 1px solid var(--hair); padding: 4px 0; }
-.font-list button { display: grid; grid-template-columns: 450px 1fr; align-items: center; justify-items: start; width: 100%; text-align: left; padding: 4px 6px; }
-.font-list button:hover, .art-list button:hover { background: var(--rust-wash); }
-.font-list img { max-width: 100%; height: 48px; object-fit: contain; object-position: left; }
-.font-list span { display: block; }
-.font-list small { display: block; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 520px; }
-[data-light='dark'] .font-list img { filter: invert(0.9); }
-.art-list { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 12px; margin-top: 8px; }
-.art-list button, .art-list figure { display: grid; justify-items: center; gap: 4px; width: 100%; padding: 10px; margin: 0; border: 1px solid var(--hair); background: var(--card); text-align: center; }
-.art-list img { width: 110px; height: 110px; object-fit: contain; background: #e9e2d2; padding: 6px; }
-.art-list small { display: block; }
+.shelf-panels { margin-bottom: 14px; }
+.shelf-file { display: grid; grid-template-columns: auto minmax(200px, 1fr); gap: 14px; align-items: center; }
+.shelf-filters { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px; }
+.shelf-filters > :first-child { grid-column: span 2; }
+.shelf-ticks { display: flex; gap: 4px 12px; }
+.shelf-bar .shelf-ticks .v-input { flex: none; }
+.shelf-bar { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; min-height: 56px; }
+.shelf-bar .v-input { flex: 0 1 220px; }
+.shelf-cards { margin-top: 8px; display: grid; grid-template-columns: repeat(auto-fill, minmax(196px, 1fr)); gap: 12px; }
+.shelf-card { display: grid; gap: 3px; align-content: start; border: 1px solid var(--hair); background: var(--card); padding: 8px; }
+.shelf-card.chosen { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
+.shelf-look { height: 118px; display: grid; place-items: center; background: #e9e2d2; padding: 8px; color: #1f1d1a; }
+.shelf-look img { max-width: 100%; max-height: 102px; object-fit: contain; }
+.shelf-says { display: grid; grid-template-columns: 24px minmax(0, 1fr) 24px; align-items: center; gap: 4px; }
+.shelf-says input { width: 16px; height: 16px; accent-color: var(--ink); margin: 4px; }
+.shelf-title { text-align: left; font-weight: 600; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.shelf-star { width: 24px; height: 24px; }
+.shelf-card small { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; color: var(--faded); }
+.shelf-card small.is-bad { color: var(--bad); }
+@media (max-width: 900px) { .shelf-filters { grid-template-columns: 1fr 1fr; } }
+@media (max-width: 500px) { .shelf-filters, .shelf-file { grid-template-columns: 1fr; } .shelf-filters > :first-child { grid-column: auto; } }
 </style>

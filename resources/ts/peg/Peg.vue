@@ -263,7 +263,7 @@ function release(): void {
     } else if (frame.value) {
         selection.chooseAll(touched(frame.value, sheetStore.artwork?.layers ?? [], sheetStore.measures));
     } else if (held && !held.moved && !held.picked && !held.panning && performance.now() - released > DOUBLE) {
-        void pick(held.from);
+        picking = pick(held.from);
     }
     released = performance.now();
     held = frame.value = null;

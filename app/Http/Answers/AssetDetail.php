@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** All that is known of one piece of the shelf. */
+final readonly class AssetDetail extends Answer
+{
+    /**
+     * @param  list<AssetUse>  $uses  designs whose present sheet names it
+     * @param  list<string>  $languages  that a font has all letters of
+     * @param  list<ColourSeen>  $colours  of a picture
+     * @param  list<AssetCard>  $same  with the very same content
+     * @param  list<AssetCard>  $alike  pictures that look alike
+     */
+    public function __construct(
+        public AssetCard $card,
+        public array $uses,
+        public array $languages,
+        public array $colours,
+        public array $same,
+        public array $alike,
+        /** Inches that a picture serves at 300 ppi; null for what has no pixels. */
+        public ?float $servesWidth,
+        public ?float $servesHeight,
+        public int $sold,
+        public string $sha256,
+        public string $cameAt,
+    ) {}
+}
