@@ -8,13 +8,16 @@ use App\Models\Asset;
 use App\Models\PrintJob;
 use App\Models\Shop;
 use App\People\Accounts;
+use App\Rights\JobRights;
+use App\Rights\SalesBook;
 use Database\Seeders\DatabaseSeeder;
+use Demo\DemoLicences;
 
 it('seeds the demo shop once, with its licences', function (): void {
     auth('web')->logout();
     auth()->forgetGuards();
     Shop::query()->delete();
-    $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class), app(Accounts::class));
+    $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class), app(Accounts::class), app(DemoLicences::class));
     $seed();
     $shop = Shop::query()->firstOrFail();
     expect($shop->name)->toBe('Lantern & Rook')
@@ -22,6 +25,9 @@ it('seeds the demo shop once, with its licences', function (): void {
         ->and($shop->assets()->where('kind', 'font')->distinct()->count('genre'))->toBeGreaterThan(9)
         ->and($shop->assets()->where('licence_name', '')->count())->toBe(0)
         ->and($shop->assets()->where('licence_author', '')->count())->toBe(0);
+    // Each verdict is seen at once, and nothing is without proof.
+    $rulings = $shop->jobs()->with(['head', 'shop'])->get()->flatMap(fn (PrintJob $job): array => array_values(JobRights::of($job, $job->head->read(), app(SalesBook::class))->rulings()))->unique()->sort()->values()->all();
+    expect($rulings)->toBe(['allowed', 'allowed-with-duties', 'look', 'not-allowed'])->and($shop->licences()->doesntHave('proofs')->count())->toBe(0)->and($shop->assets()->whereNull('licence_id')->count())->toBe(0);
     $count = Asset::query()->count();
     $seed();
     expect(Asset::query()->count())->toBe($count)->and(Shop::query()->count())->toBe(1);
