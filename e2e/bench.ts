@@ -64,7 +64,7 @@ export function words(page: Page): Locator {
 /** Opens a line's own menu and takes one of its actions. */
 export async function act(page: Page, line: string | RegExp, action: 'Move earlier' | 'Move later' | 'Copy' | 'Take out'): Promise<void> {
     await page.getByRole('button', { name: typeof line === 'string' ? `${line}: more` : line, exact: true }).first().click();
-    await page.getByRole('menuitem', { name: action }).click();
+    await page.getByRole('menuitem', { name: new RegExp(`^${action}`) }).click();
     await saved(page);
 }
 
@@ -97,7 +97,7 @@ export async function offer(page: Page, file: string, licence: string): Promise<
         await head.click({ delay: 70 });
     }
     await page.locator('.shelf-upload input[type=file]').first().setInputFiles(file);
-    const field = page.getByLabel(/^Licence: one of/);
+    const field = page.getByRole('combobox', { name: /^Licence: one of/ });
     if ((await field.inputValue()) === '') {
         await field.fill(licence);
         await field.press('Tab');

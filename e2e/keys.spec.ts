@@ -181,7 +181,7 @@ test('words are written anew where they lie on the peg, and a linked copy says t
     await page.keyboard.press('Control+Shift+d');
     await saved(page);
     const [first, copy] = (await artworkOf(page, page.url())).layers;
-    expect(copy?.follows).toEqual({ layer: first?.id, source: true, shape: true, placement: true });
+    expect(copy?.follows).toEqual({ layer: first?.id, source: true, words: false, shape: true, placement: true });
     await expect(page.getByText('Follow', { exact: false }).first()).toBeVisible();
     await expect(page.locator('.peg-view image').first()).toBeVisible();
     const box = await page.locator('.hold-box').last().boundingBox();

@@ -65,7 +65,8 @@ test('a colour of the job changes on every line, is picked from the peg, and goe
     const path = await newJob(page, 'Colours of the job');
     await addLine(page, 'shape', 'Draw a shape');
     await page.locator('.job-colours summary').click();
-    await page.getByRole('button', { name: 'name #f3ead7' }).click();
+    // Its colour is one that stands out on every cloth of the brief.
+    await page.getByRole('button', { name: /^name #/ }).click();
     await saved(page);
     const name = page.getByRole('textbox', { name: 'Colour 1, name' });
     await name.fill('Bone');
@@ -79,7 +80,8 @@ test('a colour of the job changes on every line, is picked from the peg, and goe
     await addLine(page, 'outline', /^Outline/);
     await page.getByRole('button', { name: /^outline colour: choose/ }).click();
     await page.getByRole('button', { name: 'Pick from the peg' }).click();
-    const place = await onSheet(page, 6, 4);
+    const at = (await sheetOf(page, path)).layers[0] as unknown as { placement: { x: number; y: number } };
+    const place = await onSheet(page, at.placement.x, at.placement.y);
     await page.mouse.click(place.x, place.y);
     await expect(page.getByRole('textbox', { name: 'outline colour' })).toHaveValue('#2f6f73');
     await saved(page);
@@ -138,8 +140,12 @@ test('a piece is repeated about a centre, and a grid has frames of its own fills
     await addLine(page, 'rays', 'Repeat it about a centre');
     await setToken(page.getByRole('textbox', { name: 'copies', exact: true }), '12');
     const sheet = await sheetOf(page, path);
+    // About the middle of the piece itself, which lies in free space below the grid.
+    const { x, y } = (sheet.layers[1] as unknown as { placement: { x: number; y: number } }).placement;
+    const middle = { x: expect.closeTo(x, 2), y: expect.closeTo(y, 2) };
+    expect(y).toBeGreaterThan(8);
     expect(sheet.layers[0]?.effects.map((line) => line['kind'])).toEqual(['fill', 'only', 'paper']);
-    expect(sheet.layers[1]?.repeat).toMatchObject({ kind: 'radial', count: 12, x: 6, y: 6 });
+    expect(sheet.layers[1]?.repeat).toMatchObject({ kind: 'radial', count: 12, ...middle });
 
     // The real picture: frame 1 in the plain fill, frame 4 in the paper.
     const id = /jobs\/(\d+)/.exec(path)?.[1];

@@ -11,6 +11,7 @@ use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CommentController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\HouseController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
 use App\Http\Controllers\LengthController;
@@ -68,6 +69,8 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/rights', [RightsController::class, 'show']);
     Route::get('revisions/{revision}/licences.{kind}', [RightsController::class, 'paper'])->whereIn('kind', ['pdf', 'csv', 'html']);
     Route::get('revisions/{revision}/evidence.zip', [RightsController::class, 'evidence']);
+    Route::get('revisions/{revision}/fits', [HouseController::class, 'fits']);
+    Route::get('revisions/{revision}/fits.png', [HouseController::class, 'fitPicture']);
     Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
     Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
 });
@@ -110,6 +113,18 @@ Route::post('jobs/{job}/sales', [RightsController::class, 'sold'])->name('sales.
 Route::get('watched', [RightsController::class, 'watched'])->name('watched.list');
 Route::post('watched', [RightsController::class, 'watch'])->name('watched.add');
 Route::delete('watched/{watched}', [RightsController::class, 'unwatch'])->name('watched.take-out');
+
+Route::get('houses', [HouseController::class, 'index'])->name('houses.list');
+Route::post('houses', [HouseController::class, 'store'])->name('houses.add');
+Route::put('houses/{house}', [HouseController::class, 'update'])->name('houses.change');
+Route::delete('houses/{house}', [HouseController::class, 'destroy'])->name('houses.take-out');
+Route::get('houses/{house}/file.json', [HouseController::class, 'file'])->name('houses.file');
+Route::get('houses/{house}/areas.csv', [HouseController::class, 'areas'])->name('houses.areas');
+Route::post('houses/{house}/areas', [HouseController::class, 'readAreas'])->name('houses.read-areas')->middleware('throttle:uploads');
+Route::put('jobs/{job}/destinations', [HouseController::class, 'destine'])->name('jobs.destine');
+Route::post('jobs/{job}/send', [HouseController::class, 'send'])->name('sends.begin')->middleware('throttle:exports');
+Route::post('jobs/{job}/send/{batch}/again', [HouseController::class, 'again'])->name('sends.again')->middleware('throttle:exports');
+Route::get('jobs/{job}/send/{batch}/files.zip', [HouseController::class, 'zip'])->name('sends.files');
 
 Route::get('areas', [AreaController::class, 'index'])->name('areas.list');
 Route::post('areas', [AreaController::class, 'store'])->name('areas.add');

@@ -10,6 +10,7 @@ use App\Models\ExportState;
 use App\Models\PrintJob;
 use App\Rights\JobRights;
 use App\Rights\SalesBook;
+use App\Sending\Destination;
 use App\Upkeep\Room;
 use Illuminate\Validation\ValidationException;
 use TallCrow\Export\PrintPng;
@@ -20,11 +21,13 @@ final readonly class Exports
     public function __construct(private SalesBook $sales) {}
 
     /**
+     * @param  ?Destination  $to  null for the job's own print area
+     * @param  string  $batch  of the send that it is part of
      * @param  string  $why  why it is made though the terms of something on it do not allow it
      *
      * @throws ValidationException when that is needed and not said
      */
-    public function start(PrintJob $job, string $why = ''): Export
+    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = ''): Export
     {
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
         $rights = JobRights::of($job, $head->read(), $this->sales);
@@ -32,7 +35,7 @@ final readonly class Exports
             throw ValidationException::withMessages(['why' => 'Something on this design is not allowed by its terms as stated. Say why you print it all the same: a word is kept with the file.']);
         }
         // As large as the sheet's pixels at worst.
-        Room::demand($job->shop->folder('exports'), 4 * $job->area_width * $job->area_height);
+        Room::demand($job->shop->folder('exports'), 4 * ($to->place->area->width ?? $job->area_width) * ($to->place->area->height ?? $job->area_height));
         $export = $job->exports()->create([
             'shop_id' => $job->shop_id,
             'user_id' => auth()->id(),
@@ -41,7 +44,9 @@ final readonly class Exports
             'stage' => 'waiting',
             'why' => trim($why),
             'rulings' => $rights->rulings(),
-            'file' => PrintPng::fileName($job->title),
+            'file' => $file === '' ? PrintPng::fileName($job->title) : $file,
+            'destination' => $to?->toArray(),
+            'batch' => $batch,
         ])->refresh();
         ExportArtwork::dispatch($export->id);
 

@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Files\FileNotKept;
 use App\Files\ShopFiles;
+use App\Jobs\PreviewAsset;
 use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\Shop;
@@ -123,6 +124,7 @@ final readonly class Shelving
             throw $not;
         }
         ShelfFacts::of($asset)->keep();
+        PreviewAsset::dispatch($asset->id);
 
         return $asset;
     }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Drawing;
 
+use App\Bench\Studio;
 use App\Files\ShopFiles;
 use App\Models\Export;
+use App\Models\HouseRecord;
+use App\Sending\Destination;
 use Symfony\Component\Process\Process;
+use TallCrow\House\FitMode;
 
 /**
  * Makes a print file in a process of its own, with limits of time and memory that it cannot pass, and ends it within a fifth of a
@@ -37,12 +41,13 @@ final class PrintProcess
         $scratch = $this->export->scratch();
         is_dir($scratch) || mkdir($scratch, 0o700, true);
         $sheet = "$scratch/sheet.json";
-        file_put_contents($sheet, $this->export->revision->artwork) !== false || throw PrintStopped::noRoom();
+        $to = $this->destination();
+        file_put_contents($sheet, $to === null ? $this->export->revision->artwork : $this->fitted($to)) !== false || throw PrintStopped::noRoom();
         $process = new Process([
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
             PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
             '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--scratch', "$scratch/pictures", '--materials', $this->export->shop->folder('pictures'),
-            '--area', $this->area(),
+            '--area', $this->area($to), ...self::form($to),
         ], timeout: null);
         $ends = microtime(true) + self::setting('print_seconds');
         $process->start();
@@ -68,9 +73,35 @@ final class PrintProcess
         return $this->figures ?? throw PrintStopped::died($this->layer);
     }
 
-    private function area(): string
+    /** @throws PrintRefused when the house that it was for is gone */
+    private function destination(): ?Destination
     {
-        $area = $this->export->job->area();
+        $told = $this->export->destination;
+        if ($told === null) {
+            return null;
+        }
+        $record = HouseRecord::query()->where('shop_id', $this->export->shop_id)->find($told['house']);
+
+        return ($record === null ? null : Destination::at($record, $told['place'], FitMode::from($told['mode'])))
+            ?? throw new PrintRefused('The house that this file was for, or its place, is not known any more. Choose another in the brief, and send anew.');
+    }
+
+    private function fitted(Destination $to): string
+    {
+        return json_encode($to->fit($this->export->revision->read(), Studio::of($this->export->shop)->renderer->placer)->artwork->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    /** @return list<string> */
+    private static function form(?Destination $to): array
+    {
+        $form = $to?->form();
+
+        return $form === null ? [] : ['--kind', $form->kind->value, '--mirrored', $form->mirrored ? 'yes' : 'no', ...($form->mostBytes === null ? [] : ['--most-bytes', (string) $form->mostBytes])];
+    }
+
+    private function area(?Destination $to): string
+    {
+        $area = $to->place->area ?? $this->export->job->area();
 
         return "$area->width,$area->height,{$area->ppi->value},$area->name";
     }

@@ -66,7 +66,7 @@ final class ExportArtwork implements ShouldQueue
         try {
             $figures = (new PrintProcess($export))->run($steps->step(...), $steps->isWanted(...));
             ShopFiles::of($export->shop)->keepExport($export);
-            $export->update(['figures' => $figures]);
+            $export->update(['figures' => $figures, 'sha256' => is_string($figures['sha256'] ?? null) ? $figures['sha256'] : '']);
             $this->end($export, ExportState::Done, 'done', 100);
         } catch (PrintStopped $stopped) {
             ShopFiles::of($export->shop)->dropExport($export);

@@ -22,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?array<string, mixed> $figures
  * @property ?string $trouble
  * @property string $why  why it is made though some of its terms do not allow it
+ * @property ?array{house: int, place: string, mode: string} $destination  null where it is for no house
+ * @property string $batch  the same for all files of one send; empty for a file alone
+ * @property string $sha256  of the finished file
  * @property ?array<string, string> $rulings  what the terms said of each file then
  * @property ?\Illuminate\Support\Carbon $beat_at  the last sign of life of whoever makes it
  * @property Revision $revision
@@ -32,9 +35,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 #[ScopedBy(ShopScope::class)]
 final class Export extends Model
 {
-    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings'];
+    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings', 'destination', 'batch', 'sha256'];
 
-    protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime', 'rulings' => 'array'];
+    protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime', 'rulings' => 'array', 'destination' => 'array'];
 
     /** @return BelongsTo<Revision, $this> */
     public function revision(): BelongsTo

@@ -49,6 +49,14 @@ final class LicenceRecord extends Model
         return $this->hasMany(Asset::class, 'licence_id');
     }
 
+    /** @return list<string> titles of the designs that print something held under it */
+    public function designs(): array
+    {
+        $files = $this->assets()->pluck('file');
+
+        return array_values(array_filter(PrintJob::query()->where('shop_id', $this->shop_id)->whereIn('id', JobFile::query()->where('shop_id', $this->shop_id)->where('prints', true)->whereIn('file', $files)->select('print_job_id'))->orderBy('title')->pluck('title')->all(), is_string(...)));
+    }
+
     /** As the core judges by it; its proofs are loaded or counted before. */
     public function terms(): Licence
     {

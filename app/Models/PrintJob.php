@@ -25,6 +25,7 @@ use TallCrow\Measure\PrintArea;
  * @property float $area_ppi
  * @property ?int $head_id
  * @property int $version
+ * @property ?list<array{house: int, place: string, mode: string}> $destinations  places of houses that it goes to
  * @property ?array<string, mixed> $usage  what it is for; null where the shop's usual one holds
  * @property Shop $shop
  * @property ?Revision $head
@@ -33,10 +34,10 @@ use TallCrow\Measure\PrintArea;
 #[ScopedBy(ShopScope::class)]
 final class PrintJob extends Model
 {
-    protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version', 'usage'];
+    protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version', 'usage', 'destinations'];
 
     // Engines differ in how they hand numbers out.
-    protected $casts = ['area_width' => 'integer', 'area_height' => 'integer', 'area_ppi' => 'float', 'version' => 'integer', 'usage' => 'array'];
+    protected $casts = ['area_width' => 'integer', 'area_height' => 'integer', 'area_ppi' => 'float', 'version' => 'integer', 'usage' => 'array', 'destinations' => 'array'];
 
     /** @return BelongsTo<Shop, $this> */
     public function shop(): BelongsTo

@@ -49,6 +49,12 @@ final class Shop extends Model
         return $this->hasMany(KeptRecipe::class);
     }
 
+    /** @return HasMany<HouseRecord, $this> */
+    public function houses(): HasMany
+    {
+        return $this->hasMany(HouseRecord::class);
+    }
+
     /** @return HasMany<LicenceRecord, $this> */
     public function licences(): HasMany
     {

@@ -11,6 +11,7 @@ const MAY_USE = [
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look', 'Noise'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Edit' => ['Compose', 'Render', 'Artwork', 'Asset', 'Type', 'Texture', 'Mask', 'Effect', 'Geometry', 'Colour', 'Measure', 'Raster'],
+    'House' => ['Render', 'Artwork', 'Texture', 'Geometry', 'Measure'],
     'Rights' => ['Artwork', 'Effect', 'Mask', 'Texture'],
     'Press' => ['Artwork', 'Raster', 'Colour'],
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Cutout', 'Export', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],

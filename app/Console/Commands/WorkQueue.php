@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Jobs\PreviewAsset;
 use App\Upkeep\Sweeper;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -26,7 +27,8 @@ final class WorkQueue extends Command
         Queue::looping(function () use ($sweeper): void {
             $sweeper->due();
         });
-        $ended = $this->callSilently('queue:work', ['--sleep' => '0.3', '--tries' => 0, '--timeout' => 0, '--max-jobs' => 500]);
+        $first = config('queue.connections.'.config()->string('queue.default').'.queue', 'default');
+        $ended = $this->callSilently('queue:work', ['--queue' => (is_string($first) ? $first : 'default').','.PreviewAsset::QUEUE, '--sleep' => '0.3', '--tries' => 0, '--timeout' => 0, '--max-jobs' => 500]);
         is_resource($lock) && fclose($lock);
 
         return $ended;

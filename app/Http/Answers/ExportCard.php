@@ -22,6 +22,10 @@ final readonly class ExportCard extends Answer
         public ?string $trouble,
         /** Why it was made though some of its terms did not allow it. */
         public string $why,
+        /** House and place that it is for; empty for the job's own area. */
+        public string $for,
+        public string $batch,
+        public string $sha256,
         public string $createdAt,
     ) {}
 
@@ -29,7 +33,7 @@ final readonly class ExportCard extends Answer
     {
         return new self(
             $export->id, $export->print_job_id, $export->revision_id, $export->state, $export->stage, $export->progress, $export->file,
-            $export->figures === null ? null : ExportFigures::kept($export->figures), $export->trouble, $export->why, $export->created_at->toIso8601String(),
+            $export->figures === null ? null : ExportFigures::kept($export->figures), $export->trouble, $export->why, $export->destination['place'] ?? '', $export->batch, $export->sha256, $export->created_at->toIso8601String(),
         );
     }
 }

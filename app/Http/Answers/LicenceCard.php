@@ -14,6 +14,7 @@ final readonly class LicenceCard extends Answer
     /**
      * @param  list<FactCard>  $facts  every fact, the unknown too
      * @param  list<ProofCard>  $proofs
+     * @param  list<string>  $designs
      */
     public function __construct(
         public int $id,
@@ -30,6 +31,8 @@ final readonly class LicenceCard extends Answer
         public array $proofs,
         /** Pieces of the shelf that are held under it. */
         public int $assets,
+        /** Designs that print something held under it, named where it ends. */
+        public array $designs,
         /** Facts that are not known. */
         public int $open,
     ) {}
@@ -44,6 +47,7 @@ final readonly class LicenceCard extends Answer
             $licence->id, $licence->name, $licence->spdx, $licence->licensor, $licence->source, $licence->order_number, $licence->seats,
             $licence->bought_on?->toDateString(), $licence->begins_on?->toDateString(), $licence->ends_on?->toDateString(), $facts,
             array_values($licence->proofs->sortBy('id')->map(fn (Proof $proof): ProofCard => ProofCard::of($proof))->all()), is_numeric($assets) ? (int) $assets : 0,
+            $licence->ends_on === null ? [] : $licence->designs(),
             count(array_filter($facts, fn (FactCard $fact): bool => $fact->value === 'unknown')),
         );
     }

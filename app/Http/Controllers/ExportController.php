@@ -12,6 +12,7 @@ use App\Models\PrintJob;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use TallCrow\Export\FileKind;
 
 /** Sends jobs to file, tells how far they are, and hands the files out. */
 final class ExportController
@@ -43,6 +44,6 @@ final class ExportController
     {
         $path = ShopFiles::of($export->shop)->export($export) ?? abort(404, 'This export has no file: it was not finished.');
 
-        return response()->download($path, $export->file, ['Content-Type' => 'image/png']);
+        return response()->download($path, $export->file, ['Content-Type' => (FileKind::tryFrom(strtr(pathinfo($export->file, PATHINFO_EXTENSION), ['tif' => 'tiff'])) ?? FileKind::Png)->mime()]);
     }
 }

@@ -13,10 +13,13 @@ use Symfony\Component\HttpFoundation\Response;
 final class SoundInput
 {
     /** Fields that hold lists; each is read by its own rules. */
-    private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes', 'facts', 'assets', 'territories', 'columns', 'tags'];
+    private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes', 'facts', 'assets', 'territories', 'columns', 'tags', 'destinations'];
 
     /** Words of a whole sheet may be longer; they lie within the lists. */
     private const LONGEST = 20_000;
+
+    /** A whole house comes as the text of its file. */
+    private const LONG = ['house' => 1_000_000];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -38,8 +41,8 @@ final class SoundInput
         if (is_string($value) && ! self::isText($value)) {
             throw self::noText($name);
         }
-        if (is_string($value) && strlen($value) > self::LONGEST) {
-            throw ValidationException::withMessages([self::shown($name) => sprintf('This is too long: %s characters at most.', number_format(self::LONGEST))]);
+        if (is_string($value) && strlen($value) > (self::LONG[$name] ?? self::LONGEST)) {
+            throw ValidationException::withMessages([self::shown($name) => sprintf('This is too long: %s characters at most.', number_format(self::LONG[$name] ?? self::LONGEST))]);
         }
         if (is_array($value)) {
             // What lies within a list is bounded by the rules of that list; its bytes are text all the same.

@@ -12,6 +12,9 @@ enum FollowedPart: string
     /** Its words and how they are set, its picture, or its shape. */
     case Source = 'source';
 
+    /** Its words alone, in a font and setting of its own. */
+    case Words = 'words';
+
     /** The lines that shape it before any ink: retouching, type, letters, warps. */
     case Shape = 'shape';
 
@@ -23,6 +26,7 @@ enum FollowedPart: string
     {
         return match ($this) {
             self::Source => $to->withSource($from->source),
+            self::Words => self::worded($to, $from),
             self::Shape => $to->withEffects([...self::shaping($from), ...array_udiff($to->effects, self::shaping($to), fn (EffectLine $a, EffectLine $b): int => spl_object_id($a) <=> spl_object_id($b))]),
             self::Placement => ($from->placement === null ? $to : $to->withPlacement($from->placement))->withRepeat($from->repeat),
         };
@@ -31,6 +35,19 @@ enum FollowedPart: string
     public function isSame(Layer $one, Layer $other): bool
     {
         return $this->told($one) === $this->told($other);
+    }
+
+    private static function worded(Layer $to, Layer $from): Layer
+    {
+        [$own, $words] = [$to->words(), $from->words()];
+
+        return $own === null || $words === null ? $to : $to->withSource(new TextSource($words->text, $own->font, $own->align, $own->leading));
+    }
+
+    /** Whether a link has it where the file does not say. */
+    public function isUsual(): bool
+    {
+        return $this !== self::Words;
     }
 
     /** @return list<EffectLine> */
@@ -43,6 +60,7 @@ enum FollowedPart: string
     {
         return json_encode(match ($this) {
             self::Source => $layer->source->toArray(),
+            self::Words => $layer->words()?->text,
             self::Shape => array_map(fn (EffectLine $line): array => $line->toArray(), self::shaping($layer)),
             self::Placement => [$layer->placement?->toArray(), $layer->repeat?->toArray()],
         }, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);

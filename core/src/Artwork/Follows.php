@@ -17,7 +17,13 @@ final readonly class Follows
     /** In everything, so that only its ink is its own. */
     public static function all(string $layer): self
     {
-        return new self($layer, FollowedPart::cases());
+        return new self($layer, array_values(array_filter(FollowedPart::cases(), fn (FollowedPart $part): bool => $part->isUsual())));
+    }
+
+    /** In its words, shape and place, in a font of its own. */
+    public static function worded(string $layer): self
+    {
+        return new self($layer, [FollowedPart::Words, FollowedPart::Shape, FollowedPart::Placement]);
     }
 
     public function takes(FollowedPart $part): bool

@@ -81,7 +81,7 @@ final class LayerReader
         $node = $node->knows('layer', ...array_map(fn (FollowedPart $part): string => $part->value, $parts));
         $layer = $node->id('layer');
 
-        return new Follows($layer, array_values(array_filter($parts, fn (FollowedPart $part): bool => $node->flag($part->value, true))));
+        return new Follows($layer, array_values(array_filter($parts, fn (FollowedPart $part): bool => $node->flag($part->value, $part->isUsual()))));
     }
 
     public function role(Reading $node): Role

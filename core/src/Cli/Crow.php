@@ -38,7 +38,7 @@ final class Crow
 
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
-        bin/crow print JOB --out FILE.png --scratch FOLDER [--materials FOLDER] [--area W,H,PPI,NAME] [--shelf FOLDER ...]
+        bin/crow print JOB --out FILE.png --scratch FOLDER [--materials FOLDER] [--area W,H,PPI,NAME] [--kind png|tiff|pdf] [--mirrored yes] [--most-bytes N] [--shelf FOLDER ...]
         bin/crow preflight JOB [--area W,H] [--shelf FOLDER ...] [--json]
         bin/crow trial FOLDER [--shelf FOLDER ...]
         bin/crow pack ARTWORK.json --out FILE.crow [--shelf FOLDER ...]
@@ -62,7 +62,7 @@ final class Crow
     public static function run(array $words, mixed $out, mixed $error): int
     {
         try {
-            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials'], ['json', 'help']);
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials', 'kind', 'mirrored', 'most-bytes'], ['json', 'help']);
             if ($arguments->flag('help') || $arguments->command === '') {
                 fwrite($out, self::HELP."\n");
 

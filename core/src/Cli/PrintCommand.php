@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Cli;
 
 use TallCrow\Export\Exporter;
+use TallCrow\Export\FileKind;
+use TallCrow\Export\PrintForm;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 
@@ -20,10 +22,18 @@ final class PrintCommand
         [$artwork, $shelf] = OpenedJob::from($arguments);
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
         $scratch = $arguments->option('scratch') ?? throw UnusableCall::missing('--scratch FOLDER');
-        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), Materials::kept($arguments->option('materials')));
+        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), Materials::kept($arguments->option('materials')), self::form($arguments));
         PrintedProgress::say($out, ['done' => $done->toArray()]);
 
         return Crow::FINE;
+    }
+
+    private static function form(Arguments $arguments): PrintForm
+    {
+        $kind = FileKind::tryFrom($arguments->option('kind') ?? 'png') ?? throw UnusableCall::missing('--kind png, tiff or pdf');
+        $most = $arguments->option('most-bytes');
+
+        return new PrintForm($kind, $arguments->option('mirrored') === 'yes', $most === null ? null : (int) $most);
     }
 
     private static function area(?string $text): ?PrintArea

@@ -83,7 +83,8 @@ final class FreeSpace
         $best = null;
         $nearest = INF;
         $room = [$sheet->width() - $width, $sheet->height() - $height];
-        $tries = [$wish];
+        // On the sheet at least, as near as can be to where it was wished for.
+        $tries = [[max($sheet->left + $width / 2, min($sheet->right - $width / 2, $wish[0])), max($sheet->top + $height / 2, min($sheet->bottom - $height / 2, $wish[1]))]];
         for ($row = 0; $row < self::PLACES; $row++) {
             for ($column = 0; $column < self::PLACES; $column++) {
                 $tries[] = [$sheet->left + $width / 2 + $room[0] * $column / (self::PLACES - 1), $sheet->top + $height / 2 + $room[1] * $row / (self::PLACES - 1)];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Edit;
 
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Follows;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Artwork\TextSource;
@@ -32,7 +33,8 @@ final readonly class LayCut extends Operation
     {
         $layer = Pieces::one($artwork, $this->id);
         $words = $layer->words() ?? throw EditRefused::noWords($layer->called());
-        $cut = Pieces::copy($artwork, $layer)->withSource(new TextSource($words->text, $this->font, $words->align, $words->leading));
+        $cut = Pieces::copy($artwork, $layer)->withSource(new TextSource($words->text, $this->font, $words->align, $words->leading))
+            ->following(Follows::worded($layer->follows->layer ?? $layer->id));
 
         return Edited::choosing($artwork->replacing($this->id, fn (Layer $own): array => $this->behind ? [$cut, $own] : [$own, $cut]), [$cut->id]);
     }

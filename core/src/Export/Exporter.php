@@ -26,7 +26,7 @@ final class Exporter
      *
      * @throws LayerTrouble|PngBroken
      */
-    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null): Exported
+    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null, PrintForm $form = new PrintForm): Exported
     {
         try {
             $frame = Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value);
@@ -34,11 +34,22 @@ final class Exporter
             $picture = $renderer->picture($artwork, $frame, progress: $progress);
 
             $progress->stage(ExportStage::Write);
-            PrintPng::write($picture, $path, $artwork->sheet->ppi, $artwork->title);
+            // What is checked is what was written, whatever form it is handed out in.
+            $png = $form->kind === FileKind::Png ? $path : "$scratch/print.png";
+            $handed = $form->mirrored ? $picture->mirroredAcross() : $picture;
+            PrintPng::write($handed, $png, $artwork->sheet->ppi, $artwork->title);
+            if ($form->kind === FileKind::Png && $form->mostBytes !== null && filesize($png) > $form->mostBytes) {
+                PrintPng::write($handed, $png, $artwork->sheet->ppi, $artwork->title, PrintPng::HARDEST);
+            }
+            $written = ImageFile::read(PictureType::Png, $png)->asInk()->settled();
+            match ($form->kind) {
+                FileKind::Png => null,
+                FileKind::Tiff => PrintTiff::write($written, $path, $artwork->sheet->ppi),
+                FileKind::Pdf => PrintPdf::write($written, $path, $artwork->sheet->ppi, $artwork->title),
+            };
 
             $progress->stage(ExportStage::Check);
-            $printed = ImageFile::read(PictureType::Png, $path)->asInk()->settled();
-            $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $printed);
+            $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $form->mirrored ? $written->mirroredAcross()->settled() : $written);
 
             return new Exported($frame->width, $frame->height, $artwork->sheet->ppi, (int) filesize($path), (string) hash_file('sha256', $path), $report);
         } finally {

@@ -142,6 +142,12 @@ final class Image
     }
 
     /** Shrinks or enlarges with a filter that keeps tone; alpha is weighed in. */
+    /** As in a mirror that stands beside it. */
+    public function mirroredAcross(): self
+    {
+        return $this->operation('flip', [0]);
+    }
+
     public function resized(float $across, ?float $down = null): self
     {
         // No rough shrinking ahead of the filter: it costs tone, and here five times the time as well.

@@ -59,6 +59,13 @@ final class ImageFile
         Vips::operate('vipssave', [$image, $path]);
     }
 
+    /** TIFF 6.0: 8 bits to the sample, alpha as an extra sample, LZW with horizontal prediction, density told in inches. */
+    public static function writeTiff(Image $image, string $path, float $ppi): void
+    {
+        // libvips counts pixels to the millimetre.
+        Vips::operate('tiffsave', [$image, $path], ['compression' => TiffCompression::Lzw->value, 'predictor' => TiffPredictor::Horizontal->value, 'resunit' => TiffUnit::Inch->value, 'xres' => $ppi / 25.4, 'yres' => $ppi / 25.4]);
+    }
+
     /** A bilevel picture for tracing: ink where the mask is half or more. */
     public static function writeBitmap(Image $image, string $path): void
     {

@@ -95,6 +95,14 @@ it('stands on its own when what it follows is taken out, and follows the copy wh
         ->and(piece_of($parted->artwork, $parted->chosen[0])->follows)->toBeNull();
 });
 
+it('follows words alone, in a font of its own', function (): void {
+    $cut = edited_sheet(moth_sheet(), ['op' => 'lay-cut', 'id' => 'title', 'font' => 'rye.woff2', 'behind' => true]);
+    $said = edited_sheet($cut->artwork, ['op' => 'set-words', 'id' => $cut->chosen[0], 'text' => 'TIDE NIGHT'])->artwork;
+    $own = piece_of($said, $cut->chosen[0]);
+
+    expect([$own->words()?->text, $own->words()?->font])->toBe(['TIDE NIGHT', 'rye.woff2'])->and(piece_of($said, 'title')->words()?->text)->toBe('TIDE NIGHT')->and(piece_of($said, 'title')->words()?->font)->toBe(piece_of(moth_sheet(), 'title')->words()?->font);
+});
+
 it('refuses links that lead nowhere', function (array $more, string $why): void {
     expect(fn () => ArtworkReader::data(Fixtures::sheet([
         Fixtures::shape('a', 'rectangle', 1.0, more: ['follows' => ['layer' => 'b']]), ...$more,

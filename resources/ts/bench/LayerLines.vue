@@ -75,9 +75,11 @@ function unrepeat(): void {
     });
 }
 
-const parts = ['source', 'shape', 'placement'] as const;
+/** A copy in a font of its own follows the words alone. */
+const parts = computed(() => [props.layer.follows?.words ? 'words' : 'source', 'shape', 'placement'] as const);
 const partWords = {
     source: { same: props.layer.source.kind === 'text' ? 'in its words' : 'in what it is', own: props.layer.source.kind === 'text' ? 'not in its words' : 'not in what it is' },
+    words: { same: 'in its words', own: 'not in its words' },
     shape: { same: 'in its shape', own: 'not in its shape' },
     placement: { same: 'in its place', own: 'not in its place' },
 };

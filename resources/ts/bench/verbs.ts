@@ -158,12 +158,15 @@ function cuts(assets: AssetCard[], chosen: Layer): Verb[] {
     if (!own?.pack) {
         return [];
     }
-    return assets
-        .filter((asset) => asset.pack === own.pack && asset.cut !== own.cut)
-        .map((asset) => ({
+    const others = assets.filter((asset) => asset.pack === own.pack && asset.kind === 'font' && asset.cut !== own.cut);
+    const lay = (asset: AssetCard): Operation => ({ op: 'lay-cut', id: chosen.id, font: asset.file, behind: asset.cut === 'shadow' });
+    return [
+        ...(others.length > 1 ? [{ say: 'Set all its cuts as one', hint: `${others.map((asset) => asset.cut).join(', ')}: one word to edit`, also: ['family', 'cuts', 'pack', 'layered', 'inline', 'shadow'], operations: others.map(lay) }] : []),
+        ...others.map((asset) => ({
             say: `Lay its ${asset.cut} cut ${asset.cut === 'shadow' ? 'behind' : 'over'}`, hint: asset.title, also: ['cut', 'pack', asset.cut],
-            operations: [{ op: 'lay-cut', id: chosen.id, font: asset.file, behind: asset.cut === 'shadow' }],
-        }));
+            operations: [lay(asset)],
+        })),
+    ];
 }
 
 function together(artwork: Artwork, chosen: Layer): Verb[] {

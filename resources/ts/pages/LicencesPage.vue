@@ -60,7 +60,7 @@ function look(id: number | null): void {
                     <template #[`item.name`]="{ item }"><button type="button" class="token" @click="look(item.id)">{{ item.name }}</button><small v-if="item.spdx" class="licence-id">{{ item.spdx }}</small></template>
                     <template #[`item.licensor`]="{ item }"><span class="licence-giver" :title="item.licensor">{{ item.licensor }}</span></template>
                     <template #[`item.proofs`]="{ item }"><span :class="{ 'is-bad': item.proofs.length === 0 }">{{ item.proofs.length || 'none' }}</span></template>
-                    <template #[`item.endsOn`]="{ item }"><span :class="{ 'is-bad': item.endsOn !== null && item.endsOn <= soon }">{{ ends(item.endsOn) }}</span></template>
+                    <template #[`item.endsOn`]="{ item }"><span :class="{ 'is-bad': item.endsOn !== null && item.endsOn <= soon }">{{ ends(item.endsOn) }}</span><small v-if="item.endsOn !== null && item.endsOn <= soon && item.designs.length" class="licence-id">printed by {{ item.designs.join(', ') }}</small></template>
                     <template #[`item.open`]="{ item }">{{ item.open || '' }}</template>
                 </v-data-table>
                 <p class="small">{{ NO_ADVICE }}</p>

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
+use Illuminate\Database\Eloquent\Model;
+use TallCrow\House\House;
+
+/**
+ * A print house as the shop knows it.
+ *
+ * @property int $id
+ * @property int $shop_id
+ * @property string $name
+ * @property string $body  in the form tallcrow.house
+ */
+#[ScopedBy(ShopScope::class)]
+final class HouseRecord extends Model
+{
+    protected $table = 'houses';
+
+    protected $fillable = ['name', 'body'];
+
+    public function house(): House
+    {
+        return House::json($this->body);
+    }
+
+    public static function bodyOf(House $house): string
+    {
+        return json_encode($house->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+}

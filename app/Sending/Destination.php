@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sending;
+
+use App\Models\HouseRecord;
+use App\Models\PrintJob;
+use TallCrow\Artwork\Artwork;
+use TallCrow\Export\PrintForm;
+use TallCrow\House\Fit;
+use TallCrow\House\FitMode;
+use TallCrow\House\House;
+use TallCrow\House\HousePlace;
+use TallCrow\Render\Placer;
+
+/** A place of a house that a job goes to, and how its design is fitted to it. */
+final readonly class Destination
+{
+    public const MOST = 40;
+
+    private function __construct(
+        public int $record,
+        public House $house,
+        public HousePlace $place,
+        public FitMode $mode,
+    ) {}
+
+    /** @return list<self> of a job, as its brief names them; what a house no longer has is left out */
+    public static function of(PrintJob $job): array
+    {
+        $houses = HouseRecord::query()->where('shop_id', $job->shop_id)->get()->keyBy('id');
+        $all = [];
+        foreach ($job->destinations ?? [] as $one) {
+            $record = $houses->get((int) $one['house']);
+            $found = $record === null ? null : self::at($record, $one['place'], FitMode::tryFrom($one['mode']) ?? FitMode::Contain);
+            if ($found !== null) {
+                $all[] = $found;
+            }
+        }
+
+        return $all;
+    }
+
+    public static function at(HouseRecord $record, string $place, FitMode $mode): ?self
+    {
+        $house = $record->house();
+        $at = $house->at($place);
+
+        return $at === null ? null : new self($record->id, $house, $at, $mode);
+    }
+
+    public function fit(Artwork $artwork, Placer $placer): Fit
+    {
+        return Fit::of($artwork, $this->place, $this->mode, $placer);
+    }
+
+    public function form(): PrintForm
+    {
+        return new PrintForm($this->place->kind, $this->place->mirrored, $this->place->mostMegabytes === null ? null : (int) ($this->place->mostMegabytes * 1_000_000));
+    }
+
+    public function file(string $title): string
+    {
+        return $this->house->names->name($title, $this->house->name, $this->place->product, $this->place->place, $this->place->area, now()->toDateTimeImmutable()).'.'.$this->place->kind->ending();
+    }
+
+    /** @return array{house: int, place: string, mode: string} */
+    public function toArray(): array
+    {
+        return ['house' => $this->record, 'place' => $this->place->key(), 'mode' => $this->mode->value];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sending;
+
+use App\Bench\Exports;
+use App\Files\ShopFiles;
+use App\Jobs\ExportArtwork;
+use App\Models\Export;
+use App\Models\ExportState;
+use App\Models\PrintJob;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use ZipArchive;
+
+/** Sends: for each place that a job goes to one file, all begun by one press. */
+final readonly class Sends
+{
+    public function __construct(private Exports $exports) {}
+
+    /**
+     * @return list<Export>
+     *
+     * @throws ValidationException when the job goes nowhere, or a word is wanted why it is printed
+     */
+    public function begin(PrintJob $job, string $why): array
+    {
+        $places = Destination::of($job);
+        if ($places === []) {
+            throw ValidationException::withMessages(['destinations' => 'This job goes to no house yet. Choose one or several in its brief.']);
+        }
+        $batch = (string) Str::uuid();
+        $taken = [];
+
+        return array_map(function (Destination $to) use ($job, $why, $batch, &$taken): Export {
+            $file = $to->file($job->title);
+            // Two houses may ask for the same name; a zip holds each once.
+            for ($n = 2, $free = $file; in_array($free, $taken, true); $n++) {
+                $free = pathinfo($file, PATHINFO_FILENAME)."-$n.".pathinfo($file, PATHINFO_EXTENSION);
+            }
+            $taken[] = $free;
+
+            return $this->exports->start($job, $why, $to, $batch, $free);
+        }, $places);
+    }
+
+    /** @return list<Export> those of a send that failed or were cancelled, begun again */
+    public function again(PrintJob $job, string $batch): array
+    {
+        $left = $job->exports()->where('batch', $batch)->whereIn('state', [ExportState::Failed, ExportState::Cancelled])->get();
+        foreach ($left as $export) {
+            $export->update(['state' => ExportState::Queued, 'stage' => 'waiting', 'progress' => 0, 'trouble' => null]);
+            ExportArtwork::dispatch($export->id);
+        }
+
+        return array_values($left->all());
+    }
+
+    /** Writes the finished files of a send into one zip of the shop's scratch folder, unpacked as they are, and answers where. */
+    public function zip(PrintJob $job, string $batch): string
+    {
+        $done = $job->exports()->where('batch', $batch)->where('state', ExportState::Done)->with('shop')->get();
+        abort_if($done->isEmpty(), 404, 'No file of this send is finished yet.');
+        $path = $job->shop->folder('scratch').'/send-'.bin2hex(random_bytes(6)).'.zip';
+        $zip = new ZipArchive;
+        $zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE);
+        foreach ($done as $export) {
+            $file = ShopFiles::of($export->shop)->export($export);
+            if ($file !== null) {
+                $zip->addFile($file, $export->file);
+                $zip->setCompressionName($export->file, ZipArchive::CM_STORE);
+            }
+        }
+        $zip->close();
+
+        return $path;
+    }
+}
