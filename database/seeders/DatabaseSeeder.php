@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Bench\Briefs;
 use App\Bench\Provenance;
 use App\Bench\Shelving;
+use App\Models\HouseRecord;
 use App\Models\Role;
 use App\Models\Shop;
 use App\People\Accounts;
@@ -15,6 +16,7 @@ use Demo\DemoLicences;
 use Illuminate\Database\Seeder;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Recipe;
+use TallCrow\House\House;
 use TallCrow\Measure\PrintArea;
 
 /** The demo shop. Run again it changes nothing. */
@@ -44,6 +46,15 @@ final class DatabaseSeeder extends Seeder
             $shop->recipes()->create(['name' => $recipe->name, 'body' => json_encode($recipe->toArray(), JSON_THROW_ON_ERROR)]);
         }
         $licences->record($shop, array_filter(array_column($assets, 'text', 'file')));
+        $houses = [];
+        foreach (glob(base_path('demo/houses/*.json')) ?: [] as $file) {
+            $house = House::json((string) file_get_contents($file));
+            $houses[basename($file, '.json')] = $shop->houses()->create(['name' => $house->name, 'body' => HouseRecord::bodyOf($house)])->id;
+        }
+        $shop->jobs()->where('title', 'Quarry Road kite day')->first()?->update(['destinations' => [
+            ['house' => $houses['bramble-market'], 'place' => 'basic tee/front', 'mode' => 'contain'], ['house' => $houses['mill-lane-print'], 'place' => 'heavy tee/front', 'mode' => 'ink'],
+            ['house' => $houses['mill-lane-print'], 'place' => 'heavy tee/left chest', 'mode' => 'contain'], ['house' => $houses['halyard-transfers'], 'place' => 'film a4/sheet', 'mode' => 'inches'],
+        ]]);
         $shop->areas()->create(['name' => 'Quarry Road Press, hoodie back', 'width' => 4200, 'height' => 4800, 'ppi' => 300]);
     }
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useSheet } from '../stores/sheet';
+import DestinationsForm from '../houses/DestinationsForm.vue';
 import UsageForm from '../rights/UsageForm.vue';
 import { useRights } from '../server/rights';
 import BriefForm from './BriefForm.vue';
@@ -22,6 +23,11 @@ async function done(): Promise<void> {
         <h1>Brief</h1>
         <BriefForm v-if="sheet.job && sheet.artwork" :key="sheet.job.version" :artwork="sheet.artwork" :area="sheet.job.area" :version="sheet.job.version" :job="sheet.job.id" @done="done" />
         <p v-if="saved" role="status">The brief is saved.</p>
+        <section v-if="sheet.job" class="brief-use" aria-labelledby="goes-head">
+            <h2 id="goes-head">Where it goes</h2>
+            <p class="small">Each house and place that wants a file of it. What a refit does is told before anything is sent.</p>
+            <DestinationsForm :job="sheet.job.id" :revision="sheet.job.revision" />
+        </section>
         <section v-if="rights && sheet.job" class="brief-use" aria-labelledby="use-head">
             <h2 id="use-head">What it is for</h2>
             <p class="small">The terms of its fonts and art are held against this. It begins as the shop's usual use.</p>

@@ -1,10 +1,35 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue';
+import { computed, reactive, ref } from 'vue';
+import { VBtn, VFileInput } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { useAreas, useCatalogue, useChange } from '../server/queries';
 import { allRead } from '../stores/reading';
 import QuantityToken from '../tokens/QuantityToken.vue';
-import type { Area } from '../types';
+import HouseDialog from '../houses/HouseDialog.vue';
+import PlaceOnGarment from '../houses/PlaceOnGarment.vue';
+import { useHouses } from '../server/houses';
+import type { Area, HouseCard } from '../types';
+
+const { data: houses } = useHouses();
+const open = ref(false);
+const looked = ref<number | null>(null);
+const chosen = computed(() => houses.value?.find((one) => one.id === looked.value) ?? null);
+const file = ref<File | File[] | null>(null);
+const adding = useChange((house: string) => api.post<HouseCard>('houses', { house }), 'houses');
+const dropping = useChange((id: number) => api.remove(`houses/${id}`), 'houses', 'fits');
+
+function look(id: number | null): void {
+    looked.value = id;
+    open.value = true;
+}
+
+async function take(): Promise<void> {
+    const one = [file.value].flat()[0];
+    if (one) {
+        adding.mutate(await one.text());
+        file.value = null;
+    }
+}
 
 const { data: catalogue, error: unread } = useCatalogue();
 const { data: own, error: missing } = useAreas();
@@ -25,7 +50,26 @@ async function submit(): Promise<void> {
 
 <template>
     <main class="page">
-        <header class="page-head"><h1>Houses</h1><span class="small">print areas to start jobs on</span></header>
+        <header class="page-head"><h1>Houses</h1><span class="small">who prints, on what, and what each asks of a file</span></header>
+        <section class="houses" aria-label="Print houses">
+            <div class="houses-bar"><v-btn variant="flat" color="primary" @click="look(null)">Note a house</v-btn><v-file-input v-model="file" label="Take in a house as a file" accept=".json,application/json" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="take" /></div>
+            <p v-if="houses?.length === 0" class="empty">No house is noted yet. A house has its products and places, and what it asks of a file for each.</p>
+            <p v-if="adding.error.value || dropping.error.value" role="alert">{{ said(adding.error.value ?? dropping.error.value) }}</p>
+            <article v-for="house in houses ?? []" :key="house.id" class="house">
+                <header><h2>{{ house.name }}</h2><span class="small">{{ house.notes }}</span><v-btn size="small" :aria-label="`Change ${house.name}`" @click="look(house.id)">Change</v-btn><v-btn size="small" variant="text" :aria-label="`Take out ${house.name}`" @click="dropping.mutate(house.id)">take out</v-btn></header>
+                <p class="small">files are called {{ house.names }}</p>
+                <ul>
+                    <li v-for="place in house.places" :key="place.key">
+                        <PlaceOnGarment :product="place.product" :place="place.place" :width="place.area.width / place.area.ppi" :height="place.area.height / place.area.ppi" :margin="place.margin" :cloth="place.cloths[0]?.colour ?? '#8f8a80'" :label="`${place.product}, ${place.place}`" />
+                        <strong>{{ place.product }}</strong>, {{ place.place }}
+                        <small class="measure">{{ place.area.width }} × {{ place.area.height }} px · {{ (place.area.width / place.area.ppi).toFixed(2) }} × {{ (place.area.height / place.area.ppi).toFixed(2) }} in</small>
+                        <small>{{ place.area.ppi }} ppi, {{ place.least }} accepted · {{ place.kind.toUpperCase() }}{{ place.mostMegabytes ? ` up to ${place.mostMegabytes} MB` : '' }}{{ place.mirrored ? ' · mirrored' : '' }}</small>
+                    </li>
+                </ul>
+            </article>
+            <HouseDialog v-model="open" :house="chosen" @kept="looked = $event.id" />
+        </section>
+        <h2>Print areas to start jobs on</h2>
         <form class="upload" @submit.prevent="submit">
             <label><span>Name</span><input v-model="form.name" class="field" maxlength="120" placeholder="house, product and side" required /></label>
             <p class="sentence">
@@ -51,6 +95,14 @@ async function submit(): Promise<void> {
 </template>
 
 <style>
+.houses { display: grid; gap: 14px; margin-bottom: 26px; }
+.houses-bar { display: grid; grid-template-columns: max-content minmax(200px, 360px); gap: 14px; align-items: center; }
+.house { border: 1px solid var(--hair); background: var(--card); padding: 10px 14px; }
+.house header { display: flex; gap: 12px; align-items: baseline; }
+.house header h2 { margin: 0; }
+.house header .v-btn:first-of-type { margin-left: auto; }
+.house ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(180px, 1fr)); gap: 12px; }
+.house small { display: block; color: var(--faded); }
 .areas { border-collapse: collapse; width: 100%; }
 .areas th, .areas td { text-align: left; padding: 5px 12px 5px 0; border-bottom: 1px solid var(--hair); }
 </style>

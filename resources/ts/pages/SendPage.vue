@@ -8,6 +8,8 @@ import { useGauges } from '../stores/gauges';
 import { useSheet } from '../stores/sheet';
 import type { ExportCard } from '../types';
 import { ago } from '../words/lines';
+import DestinationsForm from '../houses/DestinationsForm.vue';
+import { useFits } from '../server/houses';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useRights } from '../server/rights';
 import JobRemarks from './JobRemarks.vue';
@@ -25,6 +27,17 @@ const { mutate: start, error: refused } = useChange(() => api.post<ExportCard>(`
 const { mutate: cancel, error: kept } = useChange((id: number) => api.remove<ExportCard>(`exports/${id}`), 'exports');
 const stages: Record<string, string> = { waiting: 'waiting for its turn', layers: 'drawing the lines', write: 'writing the file', check: 'checking the file', done: 'done', failed: 'failed', cancelled: 'cancelled' };
 const mark = { pass: '✓', warn: '!', fail: '✕' };
+const { data: fits } = useFits(() => sheet.job?.revision);
+const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/send`, why.value.trim() ? { why: why.value.trim() } : {}), 'exports', 'rights');
+const again = useChange((batch: string) => api.post<ExportCard[]>(`jobs/${job.value}/send/${batch}/again`), 'exports');
+/** Files that were begun by one press, the newest first. */
+const batches = computed(() => {
+    const all = new Map<string, ExportCard[]>();
+    for (const one of (exports.value ?? []).filter((card) => card.batch)) {
+        all.set(one.batch, [...(all.get(one.batch) ?? []), one]);
+    }
+    return [...all].map(([id, cards]) => ({ id, all: cards.length, done: cards.filter((one) => one.state === 'done').length, left: cards.filter((one) => ['failed', 'cancelled'].includes(one.state)).length, at: cards[0]?.createdAt ?? '' }));
+});
 const running = computed(() => exports.value?.some(isLive) ?? false);
 const blocked = computed(() => gauges.findings.filter((finding) => finding.verdict === 'fail'));
 const failed = computed(() => {
@@ -63,6 +76,17 @@ function counts(one: ExportCard): string {
                 <v-btn size="small" @click="copyCredits">{{ copied ? 'Copied' : 'Copy them' }}</v-btn>
             </div>
         </section>
+        <section v-if="sheet.job" class="send-houses" aria-labelledby="houses-head">
+            <h2 id="houses-head">To its houses</h2>
+            <DestinationsForm :job="sheet.job.id" :revision="sheet.job.revision" />
+            <p v-if="makes"><v-btn variant="flat" color="primary" :disabled="!fits?.length || (forbidden && why.trim() === '')" :loading="sending.isPending.value" @click="sending.mutate(undefined)">Make {{ fits?.length === 1 ? 'its file' : `all ${fits?.length ?? 0} files` }}</v-btn> <span v-if="fits?.some((one) => one.notes.some((note) => note.grave))" class="small">A house would send some of them back; look above.</span></p>
+            <p v-if="sending.error.value" role="alert">{{ said(sending.error.value) }}</p>
+            <p v-for="batch in batches" :key="batch.id" class="send-batch">
+                <strong>{{ batch.done }} of {{ batch.all }} files</strong> <span class="small">{{ ago(batch.at) }}</span>
+                <a v-if="batch.done" class="plain-button" :href="`/api/jobs/${job}/send/${batch.id}/files.zip`" download>All of them in one zip</a>
+                <v-btn v-if="batch.left" size="small" @click="again.mutate(batch.id)">Begin {{ batch.left }} again</v-btn>
+            </p>
+        </section>
         <p v-if="failed" role="alert">{{ failed }}</p>
         <p v-if="exports?.length === 0" class="empty">Nothing has been exported yet.</p>
         <ol class="exports">
@@ -96,6 +120,7 @@ function counts(one: ExportCard): string {
 <style>
 .send-rights { display: grid; gap: 10px; margin: 12px 0; max-width: 760px; }
 .send-rights .rights { border: 1px solid var(--hair); background: var(--card); }
+.send-batch { display: flex; gap: 12px; align-items: baseline; }
 .send-papers { display: flex; flex-wrap: wrap; gap: 8px; }
 .send-credits pre { white-space: pre-wrap; border: 1px solid var(--hair); background: var(--card); padding: 8px 10px; font-family: var(--measures); font-size: 12px; }
 .exports { display: grid; gap: 10px; }

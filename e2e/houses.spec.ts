@@ -1,0 +1,57 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { addLine, expect, newJob, saved, test } from './bench';
+
+test('a house is noted, read from a table, and a job goes to it with what a refit does told before', async ({ page, quiet }) => {
+    test.setTimeout(150_000);
+    quiet.allow.push(/422/);
+    await page.goto('/houses');
+    await page.getByRole('button', { name: 'Note a house' }).click({ delay: 70 });
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'Keep this house' }).click({ delay: 70 });
+    await expect(dialog.getByRole('alert').filter({ hasText: 'name' })).toBeVisible();
+    await dialog.getByLabel('Name of the house').fill('Weir Press');
+    await dialog.getByRole('button', { name: 'Add a place' }).click({ delay: 70 });
+    await dialog.getByLabel('Product, as the house calls it').fill('Boxy tee');
+    await dialog.getByRole('textbox', { name: 'width of place 1' }).fill('200 mm');
+    await dialog.getByRole('textbox', { name: 'width of place 1' }).press('Enter');
+    await expect(dialog.getByText('2362 × 4800 px')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Keep this house' }).click({ delay: 70 });
+    await expect(dialog.getByRole('heading', { name: 'Weir Press' })).toBeVisible();
+    const table = join(mkdtempSync(join(tmpdir(), 'crow-')), 'areas.csv');
+    writeFileSync(table, 'product,place,width,height,ppi,margin\nFilm,sheet,4 in,5 in,100,0.1 in\nMug,wrap,wide,2 in,300,\n');
+    await dialog.locator('.house-files input[type=file]').setInputFiles(table);
+    await expect(dialog.getByText(/Row 3, column width/)).toBeVisible();
+    await dialog.getByRole('button', { name: 'Close' }).click({ delay: 70 });
+    await expect(page.getByRole('article').filter({ hasText: 'Weir Press' })).toContainText('Film');
+
+    const path = await newJob(page, 'Weir day');
+    await addLine(page, 'shape', 'Draw a shape');
+    await page.goto(path.replace('/build', '/brief'));
+    const goes = page.getByRole('region', { name: 'Houses that it goes to' });
+    for (const place of ['Weir Press: Boxy tee, front', 'Weir Press: Film, sheet']) {
+        await goes.getByRole('combobox', { name: 'A house and a place' }).click({ delay: 70, force: true });
+        await page.getByRole('option', { name: place }).click({ delay: 70 });
+        await goes.getByRole('button', { name: 'Send it there' }).click({ delay: 70 });
+        await expect(goes.getByText(place.slice(12))).toBeVisible();
+    }
+    const film = goes.getByRole('listitem').filter({ hasText: 'Film, sheet' });
+    await expect(film).toContainText('33 % of its size');
+    await film.getByRole('combobox', { name: 'Fitted' }).click({ delay: 70, force: true });
+    await page.getByRole('option', { name: 'keeping its inches, in the middle' }).click({ delay: 70 });
+    await expect(film).toContainText('of the ink fall off the sheet.');
+    await film.getByRole('combobox', { name: 'Fitted' }).click({ delay: 70, force: true });
+    await page.getByRole('option', { name: 'by its ink, within the margin' }).click({ delay: 70 });
+    await expect(film).toContainText('Nothing falls off');
+
+    await page.getByRole('link', { name: 'Send' }).click({ delay: 70 });
+    await page.getByRole('button', { name: 'Make all 2 files' }).click({ delay: 70 });
+    await expect(page.getByText('2 of 2 files')).toBeVisible({ timeout: 60_000 });
+    const [zip] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'All of them in one zip' }).click({ delay: 70 })]);
+    const bytes = readFileSync(await zip.path());
+    expect(bytes.includes('weir-day-film-sheet.png')).toBe(true);
+    expect(bytes.includes('weir-day-boxy-tee-front.png')).toBe(true);
+    await page.goto(path);
+    await saved(page);
+});

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { VBtn, VSelect } from 'vuetify/components';
+import { api, said } from '../api';
+import TurnPicture from '../pictures/TurnPicture.vue';
+import { fitWords, useFits, useHouses } from '../server/houses';
+import { useChange } from '../server/queries';
+import type { FitCard } from '../types';
+
+/** Where a job goes: places of houses, each with how its design is fitted there and what that does to it. */
+const props = defineProps<{ job: number; revision: number }>();
+const { data: houses } = useHouses();
+const { data: fits, error: unread } = useFits(() => props.revision);
+type Going = Pick<FitCard, 'house' | 'place' | 'mode'>;
+const going = ref<Going[]>([]);
+const wanted = ref<string | null>(null);
+watch(fits, (now) => (going.value = (now ?? []).map(({ house, place, mode }) => ({ house, place, mode }))), { immediate: true });
+const { mutate: keep, error } = useChange((all: Going[]) => api.put(`jobs/${props.job}/destinations`, { destinations: all }), 'fits');
+const trouble = computed(() => error.value ?? unread.value);
+const choices = computed(() => (houses.value ?? []).flatMap((house) => house.places.map((place) => ({ value: `${house.id} ${place.key}`, title: `${house.name}: ${place.product}, ${place.place}` }))));
+const modes = Object.entries(fitWords).map(([value, title]) => ({ value, title }));
+
+function set(all: Going[]): void {
+    going.value = all;
+    keep(all);
+}
+
+function add(): void {
+    const [house, ...place] = (wanted.value ?? '').split(' ');
+    if (house) {
+        set([...going.value, { house: Number(house), place: place.join(' '), mode: 'contain' }]);
+        wanted.value = null;
+    }
+}
+const picture = (fit: FitCard): string => `/api/revisions/${props.revision}/fits.png?house=${fit.house}&place=${encodeURIComponent(fit.place)}&mode=${fit.mode}`;
+const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFixed(2)} × ${(fit.area.height / fit.area.ppi).toFixed(2)} in`;
+</script>
+
+<template>
+    <section class="destinations" aria-label="Houses that it goes to">
+        <div class="destinations-add"><v-select v-model="wanted" label="A house and a place" :items="choices" no-data-text="No houses yet: note them under Houses" /><v-btn :disabled="!wanted" @click="add">Send it there</v-btn></div>
+        <p v-if="trouble" role="alert">{{ said(trouble) }}</p>
+        <p v-if="fits?.length === 0" class="small">It goes to no house yet: its one file has the print area of the brief.</p>
+        <ul>
+            <li v-for="(fit, i) in fits ?? []" :key="`${fit.house} ${fit.place} ${i}`" class="destination">
+                <figure :style="{ aspectRatio: `${fit.area.width} / ${fit.area.height}` }"><TurnPicture :src="picture(fit)" :alt="`The design for ${fit.houseName}, ${fit.placeName}`" /></figure>
+                <div>
+                    <strong>{{ fit.houseName }}</strong>: {{ fit.product }}, {{ fit.placeName }}
+                    <p class="measure small">{{ fit.area.width }} × {{ fit.area.height }} px · {{ fit.area.ppi }} ppi · {{ inches(fit) }} · {{ Math.round(fit.scale * 100) }} % of its size · {{ fit.file }}</p>
+                    <p v-if="fit.mirrored" class="destination-mirrored">Mirrored: read it in a mirror, or from behind the film.</p>
+                    <v-select :model-value="fit.mode" label="Fitted" :items="modes" @update:model-value="set(going.map((one, at) => (at === i ? { ...one, mode: $event as FitCard['mode'] } : one)))" />
+                    <p v-for="note in fit.notes" :key="note.says" :class="note.grave ? 'grave' : 'mild'"><span aria-hidden="true">{{ note.grave ? '✕' : '!' }}</span> {{ note.says }} {{ note.mend }}</p>
+                    <p v-if="fit.notes.length === 0" class="small">Nothing falls off; what it holds, it holds here.</p>
+                    <v-btn size="small" variant="text" :aria-label="`Not to ${fit.houseName}, ${fit.placeName}`" @click="set(going.filter((_, at) => at !== i))">not there</v-btn>
+                </div>
+            </li>
+        </ul>
+    </section>
+</template>
+
+<style>
+.destinations { display: grid; gap: 10px; width: 100%; }
+.destinations-add { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 10px; align-items: center; }
+.destinations ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(330px, 1fr)); gap: 12px; }
+.destination { display: grid; grid-template-columns: 120px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
+.destination p { margin: 4px 0; }
+.destination figure { margin: 0; background: #6f6a60; border: 1px solid var(--hair); }
+.destination figure img { width: 100%; height: 100%; display: block; }
+.destination-mirrored { font-weight: 600; color: var(--rust); }
+.destination .grave { color: var(--bad); } .destination .mild { color: var(--warn); }
+</style>
