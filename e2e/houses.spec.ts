@@ -30,6 +30,7 @@ test('a house is noted, read from a table, and a job goes to it with what a refi
     await addLine(page, 'shape', 'Draw a shape');
     await page.goto(path.replace('/build', '/brief'));
     const goes = page.getByRole('region', { name: 'Houses that it goes to' });
+    await expect(goes.getByText('It goes to no house yet')).toBeVisible();
     for (const place of ['Weir Press: Boxy tee, front', 'Weir Press: Film, sheet']) {
         await goes.getByRole('combobox', { name: 'A house and a place' }).click({ delay: 70, force: true });
         await page.getByRole('option', { name: place }).click({ delay: 70 });

@@ -11,6 +11,7 @@ use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CommentController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\GangController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
@@ -125,6 +126,13 @@ Route::put('jobs/{job}/destinations', [HouseController::class, 'destine'])->name
 Route::post('jobs/{job}/send', [HouseController::class, 'send'])->name('sends.begin')->middleware('throttle:exports');
 Route::post('jobs/{job}/send/{batch}/again', [HouseController::class, 'again'])->name('sends.again')->middleware('throttle:exports');
 Route::get('jobs/{job}/send/{batch}/files.zip', [HouseController::class, 'zip'])->name('sends.files');
+
+Route::get('gangs', [GangController::class, 'index'])->name('gangs.list');
+Route::post('gangs/layout', [GangController::class, 'layout'])->name('gangs.layout')->middleware('throttle:drawings');
+Route::post('gangs', [GangController::class, 'store'])->name('gangs.lay')->middleware('throttle:exports');
+Route::post('gangs/{gang}/cancel', [GangController::class, 'cancel'])->name('gangs.cancel');
+Route::delete('gangs/{gang}', [GangController::class, 'destroy'])->name('gangs.take-out');
+Route::get('gangs/{gang}/{sheet}', [GangController::class, 'file'])->name('gangs.file');
 
 Route::get('areas', [AreaController::class, 'index'])->name('areas.list');
 Route::post('areas', [AreaController::class, 'store'])->name('areas.add');

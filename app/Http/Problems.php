@@ -28,6 +28,7 @@ use TallCrow\Asset\PictureRefused;
 use TallCrow\Colour\PaletteRefused;
 use TallCrow\Compose\ArrangeRefused;
 use TallCrow\Edit\EditRefused;
+use TallCrow\Gang\GangRefused;
 use TallCrow\Measure\UnreadableLength;
 use TallCrow\Measure\UnusableMeasure;
 use TallCrow\Pack\JobPackRefused;
@@ -42,7 +43,7 @@ final class Problems
     /** @var list<class-string<\Throwable>> */
     private const SAID = [
         AssetUnusable::class, PictureRefused::class, FontRefused::class, MissingGlyphs::class,
-        JobPackRefused::class, UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class, ProofRefused::class, SalesRefused::class, ShelfFileRefused::class,
+        JobPackRefused::class, UnreadableLength::class, UnusableMeasure::class, ArrangeRefused::class, EditRefused::class, PaletteRefused::class, LayerTrouble::class, ProofRefused::class, SalesRefused::class, ShelfFileRefused::class, GangRefused::class,
     ];
 
     public static function register(Exceptions $exceptions): void

@@ -49,6 +49,12 @@ final class Shop extends Model
         return $this->hasMany(KeptRecipe::class);
     }
 
+    /** @return HasMany<Gang, $this> */
+    public function gangs(): HasMany
+    {
+        return $this->hasMany(Gang::class);
+    }
+
     /** @return HasMany<HouseRecord, $this> */
     public function houses(): HasMany
     {

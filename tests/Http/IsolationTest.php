@@ -46,7 +46,8 @@ function rowsOfAnotherShop(): array
         'recipe' => (string) $shop->recipes()->create(['name' => 'Theirs', 'body' => json_encode(['format' => 'tallcrow.recipe/1', 'name' => 'Theirs', 'layers' => [$artwork->layers[0]->toArray()], 'swatches' => []])])->id,
         'word' => (string) $shop->words()->create(['word' => 'limpetry'])->id,
         'person' => (string) $person->id, 'token' => (string) $person->createToken('theirs')->accessToken->id,
-        'layer' => $artwork->layers[0]->id, 'line' => '0', 'kind' => 'csv', 'batch' => 'none',
+        'layer' => $artwork->layers[0]->id, 'line' => '0', 'kind' => 'csv', 'batch' => 'none', 'sheet' => 'film-1.png',
+        'gang' => (string) $shop->gangs()->create(['asked' => ['film' => ['width' => 10, 'length' => 10, 'gap' => 0, 'margin' => 0], 'mirrored' => true, 'marks' => true, 'pieces' => []]])->id,
         'house' => (string) $shop->houses()->create(['name' => 'Theirs', 'body' => json_encode(['format' => 'tallcrow.house/1', 'name' => 'Theirs', 'places' => []])])->id,
         'licence' => (string) $asset->licence_id, 'proof' => proofOf($shop, $asset), 'watched' => (string) $shop->watched()->create(['phrase' => 'limpet'])->id,
     ];

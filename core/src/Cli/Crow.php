@@ -38,6 +38,7 @@ final class Crow
 
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
+        bin/crow gang LIST.json --out FOLDER --scratch FOLDER --shelf FOLDER ...
         bin/crow print JOB --out FILE.png --scratch FOLDER [--materials FOLDER] [--area W,H,PPI,NAME] [--kind png|tiff|pdf] [--mirrored yes] [--most-bytes N] [--shelf FOLDER ...]
         bin/crow preflight JOB [--area W,H] [--shelf FOLDER ...] [--json]
         bin/crow trial FOLDER [--shelf FOLDER ...]
@@ -80,6 +81,7 @@ final class Crow
                 'mend' => self::mend($arguments, $out),
                 'trial' => TrialCommand::run($arguments, $out),
                 'press' => PressCommand::run($arguments, $out),
+                'gang' => GangCommand::run($arguments, $out),
                 default => throw UnusableCall::command($arguments->command),
             };
         } catch (\RuntimeException|\DomainException|\InvalidArgumentException $unusable) {

@@ -9,6 +9,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Scaling;
 use TallCrow\Artwork\Sheet;
 use TallCrow\Geometry\Box;
+use TallCrow\Render\InkBox;
 use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
@@ -32,7 +33,7 @@ final readonly class Fit
     {
         $from = $artwork->sheet->area();
         $to = $place->area;
-        $ink = self::ink($artwork, $placer);
+        $ink = InkBox::of($artwork, $placer);
         $room = [max(0.1, $to->widthInches() - 2 * $place->margin), max(0.1, $to->heightInches() - 2 * $place->margin)];
         $scale = match ($mode) {
             FitMode::Contain => min($to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches()),
@@ -53,7 +54,7 @@ final readonly class Fit
             ->withLayers(array_map($moved, $artwork->layers))
             ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $scale), $artwork->distress));
 
-        return new self($fitted, $place, $mode, $scale, self::ink($fitted, $placer), self::leastPpi($fitted, $placer));
+        return new self($fitted, $place, $mode, $scale, InkBox::of($fitted, $placer), self::leastPpi($fitted, $placer));
     }
 
     /**
@@ -86,18 +87,6 @@ final readonly class Fit
         }
 
         return $notes;
-    }
-
-    /** The box about all ink that prints; null for a blank sheet. */
-    private static function ink(Artwork $artwork, Placer $placer): ?Box
-    {
-        $box = null;
-        foreach ($artwork->layers as $layer) {
-            $reach = $layer->on && $layer->role->prints() ? $placer->reach($layer) : null;
-            $box = $reach === null ? $box : ($box?->union($reach) ?? $reach);
-        }
-
-        return $box;
     }
 
     private static function leastPpi(Artwork $artwork, Placer $placer): ?float

@@ -5,7 +5,7 @@ import { useAreas, useCatalogue, useChange } from '../server/queries';
 import type { Area, Artwork, BenchJob, Cloth } from '../types';
 
 const props = defineProps<{ artwork?: Artwork; area?: Area; version?: number; job?: number }>();
-const emit = defineEmits<{ done: [job: BenchJob] }>();
+const emit = defineEmits<{ done: [job: BenchJob]; ready: [] }>();
 const catalogue = useCatalogue();
 const own = useAreas();
 const areas = computed<Area[]>(() => [...(catalogue.data.value?.areas ?? []), ...(own.data.value ?? [])]);
@@ -41,6 +41,9 @@ const failed = computed(() => (error.value ? said(error.value) : ''));
 const wrong = computed<Record<string, string[]>>(() => (error.value instanceof Refused ? error.value.fields : {}));
 
 watch(ready, (now) => {
+    if (now) {
+        emit('ready');
+    }
     if (now && props.area === undefined && form.area.width === 0) {
         areaKey.value = 0;
         form.garments = (catalogue.data.value?.cloths ?? []).filter((cloth) => ['Charcoal', 'Navy', 'Oat'].includes(cloth.name));

@@ -8,6 +8,8 @@ import BriefForm from './BriefForm.vue';
 
 const sheet = useSheet();
 const saved = ref(false);
+/** What stands below the form comes with it, so that nothing moves under the hand. */
+const ready = ref(false);
 const { data: rights } = useRights(() => sheet.job?.revision);
 
 async function done(): Promise<void> {
@@ -21,14 +23,14 @@ async function done(): Promise<void> {
 <template>
     <main class="page narrow">
         <h1>Brief</h1>
-        <BriefForm v-if="sheet.job && sheet.artwork" :key="sheet.job.version" :artwork="sheet.artwork" :area="sheet.job.area" :version="sheet.job.version" :job="sheet.job.id" @done="done" />
+        <BriefForm v-if="sheet.job && sheet.artwork" :key="sheet.job.version" :artwork="sheet.artwork" :area="sheet.job.area" :version="sheet.job.version" :job="sheet.job.id" @done="done" @ready="ready = true" />
         <p v-if="saved" role="status">The brief is saved.</p>
-        <section v-if="sheet.job" class="brief-use" aria-labelledby="goes-head">
+        <section v-if="sheet.job && ready" class="brief-use" aria-labelledby="goes-head">
             <h2 id="goes-head">Where it goes</h2>
             <p class="small">Each house and place that wants a file of it. What a refit does is told before anything is sent.</p>
             <DestinationsForm :job="sheet.job.id" :revision="sheet.job.revision" />
         </section>
-        <section v-if="rights && sheet.job" class="brief-use" aria-labelledby="use-head">
+        <section v-if="rights && sheet.job && ready" class="brief-use" aria-labelledby="use-head">
             <h2 id="use-head">What it is for</h2>
             <p class="small">The terms of its fonts and art are held against this. It begins as the shop's usual use.</p>
             <UsageForm :usage="rights.usage" :job="sheet.job.id" />

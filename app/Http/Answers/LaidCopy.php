@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** Where a copy lies on film; inches. */
+final readonly class LaidCopy extends Answer
+{
+    public function __construct(
+        public int $piece,
+        public int $sheet,
+        public float $left,
+        public float $top,
+        public float $width,
+        public float $height,
+        public bool $turned,
+    ) {}
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Gang;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Scaling;
+use TallCrow\Artwork\Sheet;
+use TallCrow\Geometry\Box;
+use TallCrow\Measure\Ppi;
+use TallCrow\Render\InkBox;
+use TallCrow\Render\Placer;
+use TallCrow\Texture\Wear;
+
+/** A design cut to its ink, on a sheet of its own, as it lies on film. */
+final class GangCut
+{
+    /**
+     * @param  ?float  $width  inches of its ink; null as the design has it
+     *
+     * @throws GangRefused when it has no ink
+     */
+    public static function of(Artwork $artwork, ?float $width, Ppi $ppi, Placer $placer): Artwork
+    {
+        $ink = self::ink($artwork, $placer);
+        $by = $width === null ? 1.0 : $width / $ink->width();
+        $sheet = new Sheet(max(1, (int) ceil($ink->width() * $by * $ppi->value)), max(1, (int) ceil($ink->height() * $by * $ppi->value)), $ppi);
+
+        return $artwork->withSheet($sheet)
+            ->withLayers(array_map(fn (Layer $layer): Layer => $layer->scaled($by, 0, 0)->moved(-$ink->left * $by, -$ink->top * $by), $artwork->layers))
+            ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $by), $artwork->distress));
+    }
+
+    /**
+     * Of its ink that lies on the sheet.
+     *
+     * @throws GangRefused
+     */
+    public static function ink(Artwork $artwork, Placer $placer): Box
+    {
+        $box = InkBox::of($artwork, $placer)?->intersection($artwork->sheet->box());
+
+        return $box === null || $box->isEmpty() ? throw GangRefused::noInk($artwork->title) : $box;
+    }
+}
