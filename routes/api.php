@@ -17,6 +17,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\LicenceController;
+use App\Http\Controllers\LogController;
 use App\Http\Controllers\OperationController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PreflightController;
@@ -133,6 +134,10 @@ Route::post('gangs', [GangController::class, 'store'])->name('gangs.lay')->middl
 Route::post('gangs/{gang}/cancel', [GangController::class, 'cancel'])->name('gangs.cancel');
 Route::delete('gangs/{gang}', [GangController::class, 'destroy'])->name('gangs.take-out');
 Route::get('gangs/{gang}/{sheet}', [GangController::class, 'file'])->name('gangs.file');
+
+Route::get('log', [LogController::class, 'index'])->name('log.list');
+Route::get('log.csv', [LogController::class, 'table'])->name('log.table');
+Route::post('log/find', [LogController::class, 'find'])->name('anyone.log.find')->middleware('throttle:uploads');
 
 Route::get('areas', [AreaController::class, 'index'])->name('areas.list');
 Route::post('areas', [AreaController::class, 'store'])->name('areas.add');

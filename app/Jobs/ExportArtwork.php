@@ -12,6 +12,7 @@ use App\Drawing\PrintStopped;
 use App\Files\ShopFiles;
 use App\Models\Export;
 use App\Models\ExportState;
+use App\Sending\FileLog;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\File;
@@ -67,6 +68,7 @@ final class ExportArtwork implements ShouldQueue
             $figures = (new PrintProcess($export))->run($steps->step(...), $steps->isWanted(...));
             ShopFiles::of($export->shop)->keepExport($export);
             $export->update(['figures' => $figures, 'sha256' => is_string($figures['sha256'] ?? null) ? $figures['sha256'] : '']);
+            FileLog::exported($export, $figures);
             $this->end($export, ExportState::Done, 'done', 100);
         } catch (PrintStopped $stopped) {
             ShopFiles::of($export->shop)->dropExport($export);

@@ -8,6 +8,7 @@ use App\Files\ShopFiles;
 use App\Models\ExportState;
 use App\Models\Gang;
 use App\Models\Revision;
+use App\Sending\FileLog;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\File;
@@ -57,6 +58,7 @@ final class LayGang implements ShouldQueue
                 return;
             }
             $gang->update(['state' => ExportState::Done, 'stage' => 'done', 'progress' => 100, 'made' => $done]);
+            FileLog::laid($gang);
         } finally {
             File::deleteDirectory($scratch);
         }

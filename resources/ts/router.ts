@@ -12,6 +12,7 @@ const CheckPage = () => import('./pages/CheckPage.vue');
 const AccountPage = () => import('./pages/AccountPage.vue');
 const DoorPage = () => import('./pages/DoorPage.vue');
 const GatherPage = () => import('./pages/GatherPage.vue');
+const LogPage = () => import('./pages/LogPage.vue');
 const TransfersPage = () => import('./pages/TransfersPage.vue');
 const ShelfPage = () => import('./pages/ShelfPage.vue');
 const LicencesPage = () => import('./pages/LicencesPage.vue');
@@ -25,6 +26,7 @@ export const router = createRouter({
         { path: '/new', component: NewJobPage, meta: { title: 'New job' } },
         { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },
         { path: '/licences', component: LicencesPage, meta: { title: 'Licences' } },
+        { path: '/log', component: LogPage, meta: { title: 'Log' } },
         { path: '/transfers', component: TransfersPage, meta: { title: 'Transfers' } },
         { path: '/houses', component: HousesPage, meta: { title: 'Houses' } },
         {

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** A part of the log, the newest first. */
+final readonly class LogPage extends Answer
+{
+    /** @param  list<LogLine>  $lines */
+    public function __construct(
+        public int $total,
+        public int $pages,
+        public array $lines,
+    ) {}
+}
