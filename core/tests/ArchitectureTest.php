@@ -13,12 +13,13 @@ const MAY_USE = [
     'Edit' => ['Compose', 'Render', 'Artwork', 'Asset', 'Type', 'Texture', 'Mask', 'Effect', 'Geometry', 'Colour', 'Measure', 'Raster'],
     'House' => ['Export', 'Render', 'Artwork', 'Texture', 'Geometry', 'Measure'],
     'Gang' => ['Render', 'Artwork', 'Texture', 'Geometry', 'Measure', 'Colour', 'Raster'],
+    'Listing' => ['Artwork', 'Noise', 'Raster', 'Colour'],
     'Rights' => ['Artwork', 'Effect', 'Mask', 'Texture'],
     'Press' => ['Artwork', 'Raster', 'Colour'],
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Cutout', 'Export', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Pack' => ['Artwork', 'Raster'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
-    'Cli' => ['Gang', 'Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
+    'Cli' => ['Listing', 'Gang', 'Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];
 
 /** @return array<string, list<string>> namespaces that the files of a folder name, by file */

@@ -39,6 +39,7 @@ final class Crow
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
         bin/crow gang LIST.json --out FOLDER --scratch FOLDER --shelf FOLDER ...
+        bin/crow listing JOB --out FILE.jpg [--on '#rrggbb'] [--backdrop plain|paper|wood|leaves] [--seed N] [--shelf FOLDER ...]
         bin/crow print JOB --out FILE.png --scratch FOLDER [--materials FOLDER] [--area W,H,PPI,NAME] [--kind png|tiff|pdf] [--mirrored yes] [--most-bytes N] [--shelf FOLDER ...]
         bin/crow preflight JOB [--area W,H] [--shelf FOLDER ...] [--json]
         bin/crow trial FOLDER [--shelf FOLDER ...]
@@ -63,7 +64,7 @@ final class Crow
     public static function run(array $words, mixed $out, mixed $error): int
     {
         try {
-            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials', 'kind', 'mirrored', 'most-bytes'], ['json', 'help']);
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials', 'kind', 'mirrored', 'most-bytes', 'backdrop', 'seed'], ['json', 'help']);
             if ($arguments->flag('help') || $arguments->command === '') {
                 fwrite($out, self::HELP."\n");
 
@@ -82,6 +83,7 @@ final class Crow
                 'trial' => TrialCommand::run($arguments, $out),
                 'press' => PressCommand::run($arguments, $out),
                 'gang' => GangCommand::run($arguments, $out),
+                'listing' => ListingCommand::run($arguments, $out),
                 default => throw UnusableCall::command($arguments->command),
             };
         } catch (\RuntimeException|\DomainException|\InvalidArgumentException $unusable) {

@@ -145,7 +145,7 @@ final class Image
     /** Turned by a quarter, clockwise. */
     public function quarterTurned(): self
     {
-        return $this->operation('rot', [1]);
+        return $this->operation('rot', [RightAngle::Quarter]);
     }
 
     /** As in a mirror that stands beside it. */

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Colour\Srgb;
+use TallCrow\Listing\Backdrop;
+use TallCrow\Listing\GarmentCut;
+use TallCrow\Listing\ListingPicture;
+use TallCrow\Listing\Scene;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Renderer;
+use TallCrow\Tests\Fixtures;
+
+function small_scene(Backdrop $backdrop = Backdrop::Plain, int $seed = 1, string $cloth = '#3d4a57', string $product = 'tee', bool $back = false): Scene
+{
+    return new Scene($product, $back, Srgb::hex($cloth), $backdrop, $seed, 1000, 840);
+}
+
+/** A red plate of 8 × 6 in, 3 in below the top of a print area of 12 × 16 in. */
+function plate_on_shirt(): Artwork
+{
+    return Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 8, '#c02020', ['placement' => ['x' => 6, 'y' => 6, 'height' => 6.0]])], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]);
+}
+
+function listed(Scene $scene, ?Artwork $artwork = null): Image
+{
+    $artwork ??= plate_on_shirt();
+    $art = (new Renderer(Fixtures::shelf()))->picture($artwork, Frame::sheet($artwork->sheet, ListingPicture::ppi($scene)))->settled();
+
+    return ListingPicture::draw($scene, $art, $artwork->sheet);
+}
+
+/** The box about the pixels that are redder than a share, by ImageMagick: width, height, left, top. */
+function red_box(Image $image): array
+{
+    $path = Fixtures::temporary('listing').'/picture.png';
+    ImageFile::writePng($image, $path);
+    exec('convert '.escapeshellarg($path)." \\( -clone 0 -channel R -separate +channel \\) \\( -clone 0 -channel G -separate +channel -evaluate multiply 2.2 \\) -delete 0 -compose minus_src -composite -threshold 9% -trim -format '%w %h %X %Y' info:", $told);
+
+    return array_map(intval(...), explode(' ', $told[0]));
+}
+
+it('shows art at its true scale, in its place below the collar', function (): void {
+    $scene = small_scene();
+    $ppi = ListingPicture::ppi($scene);
+    [$width, $height, $left, $top] = red_box(listed($scene));
+    $cut = GarmentCut::of('tee');
+    $neck = ($scene->height - ($cut->length() - $cut->above()) * $ppi) / 2;
+
+    // Folds bend its edges by a few pixels.
+    expect($width)->toEqualWithDelta(8 * $ppi, 6)->and($height)->toEqualWithDelta(6 * $ppi, 6)->and($left + $width / 2)->toEqualWithDelta($scene->width / 2, 4)->and($top)->toEqualWithDelta($neck + ($cut->top() + 3) * $ppi, 5);
+});
+
+it('is the same for the same seed, and another for another', function (): void {
+    $bytes = fn (int $seed): string => listed(small_scene(Backdrop::Wood, $seed))->toBytes();
+    expect(hash('sha256', $bytes(3)))->toBe(hash('sha256', $bytes(3)))->and($bytes(3))->not->toBe($bytes(4));
+});
+
+it('lights cloth and art by the same folds', function (): void {
+    // The plate fills the print area, so that art lies over the very folds that the bare cloth shows.
+    $wide = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 12, '#c8bca6', ['placement' => ['x' => 6, 'y' => 8, 'height' => 16.0]])], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]);
+    $bare = listed(small_scene(cloth: '#c8bca6'), Fixtures::artwork([], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]));
+    $dressed = listed(small_scene(cloth: '#c8bca6'), $wide);
+
+    expect($dressed->band(0, 3)->linear(1.0)->minus($bare->band(0, 3)->linear(1.0))->deviation())->toBeLessThan(1.0)->and($bare->crop(350, 350, 300, 400)->band(0)->deviation())->toBeGreaterThan(2.0);
+});
+
+it('is opaque and of the cloth that is asked for, whatever lies behind', function (Backdrop $backdrop, string $cloth): void {
+    $picture = listed(small_scene($backdrop, 2, $cloth), Fixtures::artwork([], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]));
+    $chest = $picture->crop(400, 250, 200, 200);
+    $mean = array_map(fn (int $band): float => $chest->band($band)->mean(), [0, 1, 2]);
+    $wanted = Srgb::hex($cloth);
+
+    expect($picture->alpha()->range())->toBe([255.0, 255.0])->and([$picture->width(), $picture->height()])->toBe([1000, 840])->and($mean)->toEqualWithDelta([$wanted->red, $wanted->green, $wanted->blue], 22);
+})->with([[Backdrop::Plain, '#e6dac4'], [Backdrop::Paper, '#7a3527'], [Backdrop::Wood, '#24382c'], [Backdrop::Leaves, '#33363a']]);
+
+it('draws every garment, front and back', function (string $product, bool $back): void {
+    $picture = listed(small_scene(Backdrop::Plain, 1, '#702020', $product, $back));
+    [$width, $height] = red_box($picture);
+
+    expect($height)->toBeGreaterThan(500)->toBeLessThan(841)->and($width)->toBeGreaterThan(300)->toBeLessThan(1001);
+})->with([['tee', false], ['tee', true], ['hoodie', false], ['hoodie', true], ['sweatshirt', false], ['tote', false], ['unheard of', false]]);
+
+it('draws the outline that the bench draws', function (): void {
+    $cut = GarmentCut::of('tee');
+    expect($cut->outline(false))->toStartWith('M3.300000 0Q6.200000 0.600000 8.900000 1.700000')->toEndWith('Z')->and($cut->outline(true))->not->toBe($cut->outline(false))->and($cut->extra())->toBeNull()->and(GarmentCut::of('hoodie')->extra())->toStartWith('M-5.6');
+});
