@@ -56,3 +56,32 @@ test('a house is noted, read from a table, and a job goes to it with what a refi
     await page.goto(path);
     await saved(page);
 });
+
+test('designs are laid on film, the film is made and noted in the log, and a listing shows every cloth', async ({ page }) => {
+    test.setTimeout(150_000);
+    await newJob(page, 'Film of the weir');
+    await addLine(page, 'shape', 'Draw a shape');
+    await page.goto('/transfers');
+    await page.getByRole('combobox', { name: 'A design' }).click({ delay: 70, force: true });
+    await page.getByRole('option', { name: 'Film of the weir' }).click({ delay: 70 });
+    await page.getByRole('button', { name: 'Lay it' }).click({ delay: 70 });
+    await page.getByLabel('How many of Film of the weir').fill('3');
+    await page.getByLabel('Width of Film of the weir, in').first().fill('2');
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('region', { name: 'Layout' })).toContainText('2.50 in of film');
+    await page.getByRole('button', { name: 'Make the film' }).click({ delay: 70 });
+    const [film] = await Promise.all([page.waitForEvent('download', { timeout: 60_000 }), page.getByRole('link', { name: 'film-1.png' }).first().click({ delay: 70, timeout: 60_000 })]);
+
+    await page.goto('/log');
+    await expect(page.getByRole('row', { name: /Film: 3 × Film of the weir/ })).toBeVisible();
+    await page.locator('main input[type=file]').setInputFiles(await film.path());
+    await expect(page.locator('.log-found')).toContainText('Film: 3 × Film of the weir');
+
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Tide-pool rangers, chest badge' }).click({ delay: 70 });
+    await page.getByRole('link', { name: 'Send' }).click({ delay: 70 });
+    const listing = page.getByRole('region', { name: 'Pictures for the listing' });
+    await expect(listing.locator('img').first()).toBeVisible({ timeout: 60_000 });
+    const [picture] = await Promise.all([page.waitForEvent('download'), listing.getByRole('listitem').first().getByRole('link').click({ delay: 70 })]);
+    expect(readFileSync(await picture.path()).subarray(0, 3).toString('hex')).toBe('ffd8ff');
+});

@@ -17,6 +17,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\JobFileController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\LicenceController;
+use App\Http\Controllers\ListingController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\OperationController;
 use App\Http\Controllers\PeopleController;
@@ -73,6 +74,8 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/evidence.zip', [RightsController::class, 'evidence']);
     Route::get('revisions/{revision}/fits', [HouseController::class, 'fits']);
     Route::get('revisions/{revision}/fits.png', [HouseController::class, 'fitPicture']);
+    Route::get('revisions/{revision}/listing.jpg', [ListingController::class, 'picture']);
+    Route::get('revisions/{revision}/listing.zip', [ListingController::class, 'all']);
     Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
     Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
 });

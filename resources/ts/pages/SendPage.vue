@@ -9,6 +9,7 @@ import { useSheet } from '../stores/sheet';
 import type { ExportCard } from '../types';
 import { ago } from '../words/lines';
 import DestinationsForm from '../houses/DestinationsForm.vue';
+import ListingPictures from '../houses/ListingPictures.vue';
 import { useFits } from '../server/houses';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useRights } from '../server/rights';
@@ -113,6 +114,7 @@ function counts(one: ExportCard): string {
                 <p v-if="one.trouble" role="alert">{{ one.trouble }}</p>
             </li>
         </ol>
+        <ListingPictures v-if="sheet.job && sheet.artwork" :revision="sheet.job.revision" :artwork="sheet.artwork" />
         <JobRemarks v-if="sheet.job" :job="sheet.job.id" :revision="sheet.job.revision" />
     </main>
 </template>
