@@ -10,7 +10,7 @@ use ZipArchive;
 /** A backup archive: opened, compared with what it says of itself, and laid out again. */
 final class Archive
 {
-    private const PATH = '~^\d+/(assets|exports)/[\w][\w.-]*$~';
+    private const PATH = '~^\d+/(assets|exports|proofs)/[\w][\w.-]*$~';
 
     /** @throws BackupRefused when anything is missing or is not what was backed up */
     public static function check(string $path): void

@@ -16,7 +16,7 @@ final class Backup
     public const FORMAT = 'tallcrow.backup/1';
 
     /** Folders of a shop that cannot be made again. */
-    private const FOLDERS = ['assets', 'exports'];
+    private const FOLDERS = ['assets', 'exports', 'proofs'];
 
     /**
      * @param  string  $database  the SQLite file that is in use

@@ -7,6 +7,7 @@ namespace App\Rights;
 use App\Bench\AssetPreview;
 use App\Bench\Paper;
 use App\Bench\Proof as SheetProof;
+use App\Files\Csv;
 use App\Models\Asset;
 use App\Models\Proof;
 use App\Models\Revision;
@@ -78,10 +79,9 @@ final readonly class RightsPaper
     public function csv(): string
     {
         $stream = fopen('php://temp', 'w+b') ?: throw new \RuntimeException('No memory for a table.');
-        fputcsv($stream, ['title', 'file', 'author', 'address', 'licence', 'held', 'terms', 'proof', 'sold', 'ruling', 'why'], escape: '', eol: "\r\n");
+        Csv::row($stream, ['title', 'file', 'author', 'address', 'licence', 'held', 'terms', 'proof', 'sold', 'ruling', 'why']);
         foreach ($this->rows(false) as $row) {
-            $cells = [$row['title'], $row['file'], $row['author'], $row['url'], $row['licence'], $row['held'], implode('; ', $row['terms']), implode('; ', $row['proofs']), (string) $row['sold'], $row['ruling'], $row['why']];
-            fputcsv($stream, array_map(self::cell(...), $cells), escape: '', eol: "\r\n");
+            Csv::row($stream, [$row['title'], $row['file'], $row['author'], $row['url'], $row['licence'], $row['held'], implode('; ', $row['terms']), implode('; ', $row['proofs']), $row['sold'], $row['ruling'], $row['why']]);
         }
 
         return (string) stream_get_contents($stream, offset: 0);
@@ -161,11 +161,5 @@ final readonly class RightsPaper
         } catch (AssetUnusable) {
             return '';
         }
-    }
-
-    /** A cell that a table program would take for a formula is told to be text. */
-    private static function cell(string $text): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'$text" : $text;
     }
 }

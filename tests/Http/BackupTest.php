@@ -27,6 +27,8 @@ it('backs up a shop at work, opens the archive, and lays it out in an empty plac
     file_put_contents("$folder/shops/1/assets/moth.svg", 'moth');
     file_put_contents("$folder/shops/2/exports/5.png", 'moth');
     file_put_contents("$folder/shops/2/exports/6.png", 'kite');
+    mkdir("$folder/shops/2/proofs", 0o700, true);
+    file_put_contents("$folder/shops/2/proofs/".hash('sha256', 'receipt'), 'receipt');
     $writer = databaseAtWork("$folder/database.sqlite");
     try {
         $archive = Backup::make("$folder/database.sqlite", "$folder/shops", "$folder/out");
@@ -37,9 +39,10 @@ it('backs up a shop at work, opens the archive, and lays it out in an empty plac
     expect(basename($archive))->toMatch('/^tall-crow-\d{4}-\d\d-\d\dT\d{6}Z\.zip$/')->and(fileperms($archive) & 0o777)->toBe(0o600)
         ->and(glob("$folder/out/*"))->toBe([$archive]);
     // The same content is held once: unzip lists the members.
-    expect(substr_count(Fixtures::run(['unzip', '-l', $archive]), 'files/'))->toBe(2);
+    expect(substr_count(Fixtures::run(['unzip', '-l', $archive]), 'files/'))->toBe(3);
 
-    expect(Archive::restore($archive, "$folder/new/database.sqlite", "$folder/new/shops"))->toBe(3)
+    expect(Archive::restore($archive, "$folder/new/database.sqlite", "$folder/new/shops"))->toBe(4)
+        ->and(file_get_contents("$folder/new/shops/2/proofs/".hash('sha256', 'receipt')))->toBe('receipt')
         ->and(file_get_contents("$folder/new/shops/2/exports/5.png"))->toBe('moth');
     $restored = new SQLite3("$folder/new/database.sqlite");
     // Every save is there whole or not at all, and many are.

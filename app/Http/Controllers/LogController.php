@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Files\Csv;
 use App\Http\Answers\LogLine;
 use App\Http\Answers\LogPage;
 use App\Models\LogEntry;
@@ -34,11 +35,9 @@ final class LogController
 
         return response()->streamDownload(function () use ($query): void {
             $out = fopen('php://output', 'wb') ?: throw new \RuntimeException('Nothing can be written.');
-            fputcsv($out, ['at', 'title', 'file', 'house', 'place', 'width', 'height', 'ppi', 'bytes', 'failed', 'warned', 'held', 'why', 'who', 'sha256'], escape: '', eol: "\r\n");
+            Csv::row($out, ['at', 'title', 'file', 'house', 'place', 'width', 'height', 'ppi', 'bytes', 'failed', 'warned', 'held', 'why', 'who', 'sha256']);
             foreach ($query->lazy() as $one) {
-                $cells = [$one->at->toIso8601String(), $one->title, $one->file, $one->house, $one->place, $one->width, $one->height, $one->ppi, $one->bytes, ...array_values($one->checks), $one->why, $one->who, $one->sha256];
-                // A cell that a table program would take for a formula is told to be text.
-                fputcsv($out, array_map(fn (string|int|float $cell): string => preg_match('/^[=+\-@\t\r]/', (string) $cell) === 1 && ! is_numeric($cell) ? "'$cell" : (string) $cell, $cells), escape: '', eol: "\r\n");
+                Csv::row($out, [$one->at->toIso8601String(), $one->title, $one->file, $one->house, $one->place, $one->width, $one->height, $one->ppi, $one->bytes, ...array_values($one->checks), $one->why, $one->who, $one->sha256]);
             }
             fclose($out);
         }, 'log.csv', ['Content-Type' => 'text/csv; charset=UTF-8']);

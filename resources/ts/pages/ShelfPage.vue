@@ -6,7 +6,7 @@ import { VAutocomplete, VBtn, VCheckbox, VCombobox, VExpansionPanel, VExpansionP
 import { api, said } from '../api';
 import TurnPicture from '../pictures/TurnPicture.vue';
 import { useChange, useFavour } from '../server/queries';
-import { useLicences } from '../server/rights';
+import { useLicenceChoices } from '../server/rights';
 import { NOTHING, SHELVED, useShelf, type Wanted } from '../server/shelf';
 import AssetDialog from '../shelf/AssetDialog.vue';
 import ShelfUpload from '../shelf/ShelfUpload.vue';
@@ -16,7 +16,7 @@ const route = useRoute();
 const wanted = reactive<Wanted>({ ...NOTHING, q: String(route.query['q'] ?? '') });
 const asked = refDebounced(computed(() => ({ ...wanted })), 150);
 const { data: shelf, error, isFetching, refetch } = useShelf(asked);
-const { data: licences } = useLicences();
+const held = useLicenceChoices();
 const { mutate: favour } = useFavour();
 const looked = ref<number | null>(null);
 const words = ref('');
@@ -34,7 +34,7 @@ const opening = useChange((one: File) => {
     return api.upload<ShelfOpened>('shelf/file', form);
 }, ...SHELVED);
 const trouble = computed(() => [error.value, tagging.error.value, holding.error.value, opening.error.value].find((one) => one));
-const choices = computed(() => [{ value: 0, title: 'none recorded' }, ...(licences.value ?? []).map((one) => ({ value: one.id, title: one.licensor && one.licensor.length < 60 ? `${one.name}, ${one.licensor}` : one.name }))]);
+const choices = computed(() => [{ value: 0, title: 'none recorded' }, ...held.value]);
 const count = computed(() => `${shelf.value?.total ?? 0} ${shelf.value?.total === 1 ? 'piece' : 'pieces'}`);
 
 // Another question begins at its first page.

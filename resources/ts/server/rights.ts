@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { toValue, type MaybeRefOrGetter } from 'vue';
+import { computed, toValue, type MaybeRefOrGetter } from 'vue';
 import { api } from '../api';
 import type { Interview, LicenceCard, RightsReport, SalesOfJob, UsageCard, WatchedCard } from '../types';
 
@@ -8,6 +8,12 @@ export const JUDGED = ['licences', 'rights', 'assets', 'sales'];
 
 export function useLicences() {
     return useQuery({ queryKey: ['licences'], queryFn: () => api.get<LicenceCard[]>('licences') });
+}
+
+/** Licences as they are chosen from a list; a notice of copyright is too long for one. */
+export function useLicenceChoices() {
+    const { data } = useLicences();
+    return computed(() => (data.value ?? []).map((one) => ({ value: one.id, title: one.licensor && one.licensor.length < 60 ? `${one.name}, ${one.licensor}` : one.name })));
 }
 
 /** The questions of the interview, the terms of open licences and the SPDX list. */

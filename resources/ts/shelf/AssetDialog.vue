@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { VAutocomplete, VBtn, VCombobox, VFileInput, VForm } from 'vuetify/components';
 import { api, proofUrl, said } from '../api';
 import { useChange } from '../server/queries';
-import { useLicences } from '../server/rights';
+import { useLicenceChoices } from '../server/rights';
 import { SHELVED, useAsset } from '../server/shelf';
 import type { AssetCard, Replaced } from '../types';
 import { ago } from '../words/lines';
@@ -12,7 +12,6 @@ import { ago } from '../words/lines';
 const id = defineModel<number | null>({ required: true });
 const props = defineProps<{ known: string[] }>();
 const { data: asset, error } = useAsset(id);
-const { data: licences } = useLicences();
 const title = ref('');
 const tags = ref<string[]>([]);
 const better = ref<File | File[] | null>(null);
@@ -29,7 +28,7 @@ const replacing = change((file: File) => {
     return api.upload<Replaced>(`assets/${id.value}/replace`, form);
 });
 const trouble = computed(() => [error.value, renaming.error.value, tagging.error.value, holding.error.value, binning.error.value, replacing.error.value].find((one) => one));
-const choices = computed(() => (licences.value ?? []).map((one) => ({ value: one.id, title: one.licensor && one.licensor.length < 60 ? `${one.name}, ${one.licensor}` : one.name })));
+const choices = useLicenceChoices();
 const facts = computed(() => {
     const now = asset.value;
     return !now ? [] : [

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { VBtn, VCheckbox, VCombobox, VFileUpload, VForm } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { queryClient } from '../server/queries';
-import { useLicences } from '../server/rights';
+import { useLicenceChoices } from '../server/rights';
 import { SHELVED } from '../server/shelf';
 import type { AssetCard } from '../types';
 
@@ -11,7 +11,6 @@ import type { AssetCard } from '../types';
 const props = defineProps<{ genres: string[] }>();
 const emit = defineEmits<{ kept: [cards: AssetCard[]] }>();
 const MOST_BYTES = 60e6;
-const { data: licences } = useLicences();
 const files = ref<File | File[]>([]);
 const licence = ref<{ title: string; value: number } | string | null>(null);
 const author = ref('');
@@ -23,7 +22,7 @@ const refused = ref<Refused | null>(null);
 const troubles = ref<string[]>([]);
 const added = ref('');
 const all = computed(() => [files.value].flat());
-const choices = computed(() => (licences.value ?? []).map((one) => ({ value: one.id, title: one.licensor && one.licensor.length < 60 ? `${one.name}, ${one.licensor}` : one.name })));
+const choices = useLicenceChoices();
 const fault = (field: string): string[] => refused.value?.fields[field] ?? [];
 
 async function one(file: File): Promise<AssetCard[]> {
