@@ -11,6 +11,7 @@ use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CommentController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\FontController;
 use App\Http\Controllers\GangController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\JobController;
@@ -61,6 +62,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/pockets/{line}', [ProofController::class, 'pockets'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
+    Route::get('revisions/{revision}/layers/{layer}/fonts', [FontController::class, 'index']);
     Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
     Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
     Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);

@@ -134,3 +134,15 @@ it('takes nothing from a hostile shelf but what is whole', function (array $list
     'terms that are none' => [['format' => 'tallcrow.shelf/1', 'licences' => [['name' => 'L', 'facts' => ['taste' => ['value' => 'yes']]]]], [], 'is no fact of a licence'],
     'a proof that was changed' => [['format' => 'tallcrow.shelf/1', 'licences' => [['name' => 'L', 'facts' => [], 'proofs' => [['name' => 'r.txt', 'sha256' => hash('sha256', 'a'), 'came' => '2030-01-01']]]]], ['proofs/'.hash('sha256', 'a') => 'b'], 'is not what its hash says'],
 ]);
+
+it('offers fonts of the shelf that have the letters which a font lacks', function (): void {
+    $this->shelve('rye.woff2', 'graduate.woff2', 'alfa-slab-one.woff2', 'moth.svg');
+    $job = $this->job([Fixtures::words('word', 'KİTE ŞÖY', 2.0), Fixtures::shape('plate', 'rectangle', 1)]);
+    $has = fn (string $file): bool => array_filter(mb_str_split('KİTEŞÖY'), fn (string $c): bool => ! Fixtures::shelf()->font($file)->has($c)) === [];
+    $offered = $this->getJson("/api/revisions/{$job->head_id}/layers/word/fonts")->assertOk()->json('*.file');
+
+    expect($offered)->toEqualCanonicalizing(array_values(array_filter(['rye.woff2', 'graduate.woff2'], $has)));
+    $this->getJson("/api/revisions/{$job->head_id}/layers/plate/fonts")->assertNotFound();
+    $plain = $this->job([Fixtures::words('word', 'KITE', 2.0)]);
+    expect($this->getJson("/api/revisions/{$plain->head_id}/layers/word/fonts")->json('*.file'))->toEqualCanonicalizing(['rye.woff2', 'graduate.woff2']);
+});

@@ -10,6 +10,7 @@ import { useSheet } from '../stores/sheet';
 import { inches } from '../words/lines';
 import type { InkStroke, Knockout, Layer, Placement, Source } from '../types';
 import { drawInk } from './drawing';
+import FontsThatHave from './FontsThatHave.vue';
 import { below } from './layers';
 
 const props = defineProps<{ layer: Layer }>();
@@ -167,7 +168,10 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
             <button v-if="measure?.fades" type="button" class="token" title="Half-transparent ink stays here. End the fade in dots of solid ink." @click="sheet.operate({ op: 'as-halftone', ids: [layer.id] })">print the fade as halftone</button>
         </div>
         <div v-else-if="measure?.box" class="readout measure">{{ inches(measure.box.width) }} × {{ inches(measure.box.height) }}</div>
-        <p v-if="measure?.trouble" class="line-trouble" role="alert">{{ measure.trouble }}</p>
+        <template v-if="measure?.trouble">
+            <p class="line-trouble" role="alert">{{ measure.trouble }}</p>
+            <FontsThatHave v-if="layer.source.kind === 'text'" :layer="layer.id" :words="layer.source.text" />
+        </template>
     </div>
 </template>
 
