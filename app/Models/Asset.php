@@ -8,6 +8,7 @@ use App\Tenancy\ShopScope;
 use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
  * A font or picture of a shop; `file` is the name by which build sheets call it.
@@ -52,6 +53,12 @@ final class Asset extends Model
     public function licence(): BelongsTo
     {
         return $this->belongsTo(LicenceRecord::class, 'licence_id');
+    }
+
+    /** @return BelongsToMany<Collection, $this> */
+    public function collections(): BelongsToMany
+    {
+        return $this->belongsToMany(Collection::class, 'collection_pieces');
     }
 
     /** @return BelongsTo<Shop, $this> */

@@ -73,6 +73,12 @@ final class Shop extends Model
         return $this->hasMany(Sale::class);
     }
 
+    /** @return HasMany<Collection, $this> */
+    public function collections(): HasMany
+    {
+        return $this->hasMany(Collection::class);
+    }
+
     /** @return HasMany<WatchedPhrase, $this> */
     public function watched(): HasMany
     {

@@ -38,6 +38,8 @@ final readonly class ShelfFile
 
     private const MOST_PIECES = 20_000;
 
+    private const MOST_WORDS = 40;
+
     public function __construct(
         private Shelving $shelving,
         private ProofStore $proofs,
@@ -59,11 +61,12 @@ final readonly class ShelfFile
             }
         }
         $places = $shop->licences()->orderBy('id')->pluck('id')->flip();
-        foreach ($shop->assets()->whereNull('binned_at')->orderBy('id')->get() as $asset) {
+        foreach ($shop->assets()->whereNull('binned_at')->with('collections')->orderBy('id')->get() as $asset) {
             $from = $files->assetPath($asset);
             if (is_file($from)) {
                 $list['assets'][] = [
                     'file' => $asset->file, 'title' => $asset->title, 'genre' => $asset->genre, 'pack' => $asset->pack, 'cut' => $asset->cut, 'tags' => $asset->tags ?? [], 'favourite' => $asset->favourite,
+                    'collections' => array_values($asset->collections->pluck('name')->sort()->all()),
                     'author' => $asset->licence_author, 'url' => $asset->licence_url, 'licence' => $asset->licence_id === null ? null : $places->get($asset->licence_id), 'sha256' => $asset->sha256,
                 ];
                 $zip->addFile($from, "assets/$asset->file");
@@ -212,8 +215,10 @@ final readonly class ShelfFile
             $asset = $this->shelving->put($shop, $path, $name, new Provenance(
                 $licence->name ?? 'not stated', self::word($one, 'author', 300), self::word($one, 'url', 500), self::word($one, 'genre', 60), self::word($one, 'title', 200), $licence?->id,
             ), array_filter(['pack' => self::word($one, 'pack', 120), 'cut' => self::word($one, 'cut', 20)]));
-            $tags = array_slice(array_values(array_filter(is_array($one['tags'] ?? null) ? $one['tags'] : [], fn (mixed $tag): bool => is_string($tag) && $tag !== '' && mb_strlen($tag) <= 60)), 0, 40);
-            $asset->update(['tags' => $tags, 'favourite' => ($one['favourite'] ?? false) === true]);
+            foreach (self::words($one, 'collections', 80) as $collection) {
+                $shop->collections()->firstOrCreate(['name' => $collection])->assets()->syncWithoutDetaching([$asset->id]);
+            }
+            $asset->update(['tags' => self::words($one, 'tags', 60), 'favourite' => ($one['favourite'] ?? false) === true]);
             ShelfWords::renew($asset);
             $done['taken']++;
         } catch (AssetUnusable|PictureRefused|FontRefused|ShelfFileRefused $refused) {
@@ -251,5 +256,14 @@ final readonly class ShelfFile
     private static function word(array $one, string $key, int $most): string
     {
         return is_string($one[$key] ?? null) ? mb_substr(trim($one[$key]), 0, $most) : '';
+    }
+
+    /**
+     * @param  array<mixed>  $one
+     * @return list<string>
+     */
+    private static function words(array $one, string $key, int $most): array
+    {
+        return array_slice(array_values(array_filter(is_array($one[$key] ?? null) ? $one[$key] : [], fn (mixed $word): bool => is_string($word) && trim($word) !== '' && mb_strlen($word) <= $most)), 0, self::MOST_WORDS);
     }
 }

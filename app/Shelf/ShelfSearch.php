@@ -11,6 +11,7 @@ use App\Models\Shop;
 use App\Rights\SalesBook;
 use App\Rights\Usages;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use TallCrow\Artwork\PrintMethod;
 use TallCrow\Rights\Counts;
 use TallCrow\Rights\FactName;
@@ -34,7 +35,7 @@ final readonly class ShelfSearch
         return [
             'q' => ['sometimes', 'nullable', 'string', 'max:200'], 'kind' => ['sometimes', 'nullable', 'in:font,art'], 'genre' => ['sometimes', 'nullable', 'string', 'max:60'],
             'tag' => ['sometimes', 'nullable', 'string', 'max:60'], 'licence' => ['sometimes', 'nullable', 'integer'], 'used' => ['sometimes', 'nullable', 'in:yes,no'], 'for' => ['sometimes', 'nullable', 'integer'],
-            'favourite' => ['sometimes', 'nullable', 'boolean'], 'bin' => ['sometimes', 'nullable', 'boolean'], 'page' => ['sometimes', 'nullable', 'integer', 'between:1,100000'],
+            'collection' => ['sometimes', 'nullable', 'integer'], 'favourite' => ['sometimes', 'nullable', 'boolean'], 'bin' => ['sometimes', 'nullable', 'boolean'], 'page' => ['sometimes', 'nullable', 'integer', 'between:1,100000'],
         ];
     }
 
@@ -48,6 +49,7 @@ final readonly class ShelfSearch
             $this->word($asked) === '' ?: $found->where($column, $this->word($asked));
         }
         $this->word('tag') === '' ?: $found->whereJsonContains('tags', $this->word('tag'));
+        $this->word('collection') === '' ?: $found->whereIn('id', DB::table('collection_pieces')->where('collection_id', (int) $this->word('collection'))->select('asset_id'));
         // None is told by 0.
         $this->word('licence') === '' ?: ($this->word('licence') === '0' ? $found->whereNull('licence_id') : $found->where('licence_id', (int) $this->word('licence')));
         $this->is('favourite') ? $found->where('favourite', true) : null;

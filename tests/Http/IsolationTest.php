@@ -49,7 +49,7 @@ function rowsOfAnotherShop(): array
         'layer' => $artwork->layers[0]->id, 'line' => '0', 'kind' => 'csv', 'batch' => 'none', 'sheet' => 'film-1.png',
         'gang' => (string) $shop->gangs()->create(['asked' => ['film' => ['width' => 10, 'length' => 10, 'gap' => 0, 'margin' => 0], 'mirrored' => true, 'marks' => true, 'pieces' => []]])->id,
         'house' => (string) $shop->houses()->create(['name' => 'Theirs', 'body' => json_encode(['format' => 'tallcrow.house/1', 'name' => 'Theirs', 'places' => []])])->id,
-        'licence' => (string) $asset->licence_id, 'proof' => proofOf($shop, $asset), 'watched' => (string) $shop->watched()->create(['phrase' => 'limpet'])->id,
+        'licence' => (string) $asset->licence_id, 'proof' => proofOf($shop, $asset), 'collection' => (string) $shop->collections()->create(['name' => 'Theirs'])->id, 'watched' => (string) $shop->watched()->create(['phrase' => 'limpet'])->id,
     ];
 }
 

@@ -33,7 +33,7 @@ it('finds pieces by the beginnings of words, by kind, tag, licence and use', fun
         ->and(shelfNames($this, 'kind=font'))->toEqualCanonicalizing(['graduate.woff2', 'rye.woff2'])->and(shelfNames($this, 'tag=night-flyers&kind=art'))->toHaveCount(2)
         ->and(shelfNames($this, "licence=$licence"))->toBe(['rye.woff2'])->and(shelfNames($this, 'used=yes'))->toBe(['moth.svg'])->and(shelfNames($this, 'used=no'))->not->toContain('moth.svg')
         ->and(shelfNames($this, "for=$job"))->not->toContain('rye.woff2')->toContain('graduate.woff2')->and(shelfNames($this, 'q=private'))->toBe(['rye.woff2'])->and(shelfNames($this, 'q=%22%27%29%3B--'))->toHaveCount(4)
-        ->and($this->getJson('/api/shelf')->json())->toMatchArray(['total' => 4, 'page' => 1, 'pages' => 1, 'tags' => ['night-flyers']]);
+        ->and($this->getJson('/api/shelf')->json())->toMatchArray(['total' => 4, 'page' => 1, 'pages' => 1, 'tags' => ['night-flyers'], 'collections' => []]);
     $this->putJson('/api/shelf/tags', ['assets' => [$ids['moth.svg']], 'tags' => ['night-flyers'], 'on' => false])->assertNoContent();
     expect(shelfNames($this, 'tag=night-flyers'))->toBe(['rock-pool.png']);
     $this->putJson('/api/shelf/tags', ['assets' => [], 'tags' => [''], 'on' => true])->assertJsonValidationErrors(['assets', 'tags.0']);
@@ -51,7 +51,7 @@ it('tells of a piece where it is used, what it serves, and what is like it', fun
 
     expect($told['uses'][0])->toMatchArray(['prints' => true])->and($told['servesWidth'])->toEqualWithDelta($pool->width / 300, 0.006)->and(array_column($told['alike'], 'file'))->toBe(['pool-small.png'])->and($told['same'])->toBe([])
         ->and($told['colours'])->not->toBeEmpty()->and($told['sha256'])->toBe(hash_file('sha256', Fixtures::shelf()->path('rock-pool.png')))
-        ->and($this->getJson("/api/assets/{$rye->id}")->json('languages'))->toContain('English');
+        ->and($this->getJson("/api/assets/{$rye->id}")->json('languages'))->toContain('English')->and($this->getJson("/api/assets/{$rye->id}")->json('font'))->toMatchArray(['weight' => 400, 'weightName' => 'regular', 'heaviest' => 400]);
     $this->putJson("/api/assets/{$pool->id}", ['title' => 'The pool at low tide', 'genre' => ''])->assertOk()->assertJsonPath('title', 'The pool at low tide');
     expect(shelfNames($this, 'q=low+tide'))->toBe(['rock-pool.png']);
 });
@@ -145,4 +145,34 @@ it('offers fonts of the shelf that have the letters which a font lacks', functio
     $this->getJson("/api/revisions/{$job->head_id}/layers/plate/fonts")->assertNotFound();
     $plain = $this->job([Fixtures::words('word', 'KITE', 2.0)]);
     expect($this->getJson("/api/revisions/{$plain->head_id}/layers/word/fonts")->json('*.file'))->toEqualCanonicalizing(['rye.woff2', 'graduate.woff2']);
+});
+
+it('keeps pieces together in collections, which the shelf is searched by', function (): void {
+    $this->shelve('moth.svg', 'rock-pool.png', 'rye.woff2');
+    $ids = Asset::query()->pluck('id', 'file');
+    $lay = fn (string $name, array $assets) => $this->postJson('/api/shelf/collections', ['name' => $name, 'assets' => $assets]);
+    $id = $lay(' Moth night ', [$ids['moth.svg']])->assertOk()->json('id');
+    $lay('Moth night', [$ids['moth.svg'], $ids['rye.woff2']])->assertOk()->assertExactJson(['id' => $id, 'name' => 'Moth night', 'pieces' => 2]);
+    expect(shelfNames($this, "collection=$id"))->toEqualCanonicalizing(['moth.svg', 'rye.woff2'])->and(shelfNames($this, "collection=$id&kind=art"))->toBe(['moth.svg'])
+        ->and($this->getJson("/api/assets/{$ids['moth.svg']}")->json('collections.*.name'))->toBe(['Moth night'])->and($this->getJson('/api/shelf')->json('collections.*.pieces'))->toBe([2]);
+
+    $this->postJson("/api/shelf/collections/$id/out", ['assets' => [$ids['moth.svg']]])->assertOk()->assertJsonPath('pieces', 1);
+    $lay('Low tide', [$ids['rock-pool.png']]);
+    $this->putJson("/api/shelf/collections/$id", ['name' => 'Low tide'])->assertJsonValidationErrors('name');
+    $this->putJson("/api/shelf/collections/$id", ['name' => 'Late moths'])->assertOk()->assertJsonPath('name', 'Late moths');
+    $this->deleteJson("/api/shelf/collections/$id")->assertNoContent();
+    expect(shelfNames($this, ''))->toHaveCount(3)->and($this->getJson('/api/shelf')->json('collections.*.name'))->toBe(['Low tide']);
+    $lay('', [])->assertJsonValidationErrors(['name', 'assets']);
+});
+
+it('tells at once which of the pieces that came were there, or look like what was', function (): void {
+    $this->shelve('rock-pool.png', 'moth.svg');
+    $pool = Fixtures::shelf()->path('rock-pool.png');
+    $small = Fixtures::temporary('like').'/pool-small.png';
+    exec('convert '.escapeshellarg($pool).' -resize 60% '.escapeshellarg($small));
+    $came = array_map(fn (string $file): int => $this->post('/api/assets', ['file' => new UploadedFile($file, 'again.png', test: true), 'licence' => 'our own', 'held' => '1'])->assertCreated()->json('0.id'), [$pool, $small]);
+    $other = $this->post('/api/assets', ['file' => new UploadedFile(Fixtures::assets().'/kite.svg', 'kite.svg', test: true), 'licence' => 'our own', 'held' => '1'])->assertCreated()->json('0.id');
+    $told = $this->getJson('/api/shelf/twins?'.http_build_query(['assets' => [...$came, $other]]))->assertOk()->json();
+
+    expect(array_column($told, 'id'))->toBe($came)->and(array_column($told, 'same'))->toBe([true, false])->and($told[0]['of']['file'])->toBe('rock-pool.png')->and($told[1]['of']['file'])->toBe('rock-pool.png');
 });

@@ -13,6 +13,7 @@ final readonly class AssetDetail extends Answer
      * @param  list<ColourSeen>  $colours  of a picture
      * @param  list<AssetCard>  $same  with the very same content
      * @param  list<AssetCard>  $alike  pictures that look alike
+     * @param  list<CollectionCard>  $collections  that it lies in
      */
     public function __construct(
         public AssetCard $card,
@@ -27,5 +28,8 @@ final readonly class AssetDetail extends Answer
         public int $sold,
         public string $sha256,
         public string $cameAt,
+        /** Null for pictures, and for a font whose file is lost. */
+        public ?FontHas $font,
+        public array $collections,
     ) {}
 }

@@ -11,6 +11,7 @@ final readonly class ShelfPage extends Answer
      * @param  list<AssetCard>  $cards
      * @param  list<string>  $genres  of the whole shelf
      * @param  list<string>  $tags  of the whole shelf
+     * @param  list<CollectionCard>  $collections
      */
     public function __construct(
         public int $total,
@@ -19,5 +20,6 @@ final readonly class ShelfPage extends Answer
         public array $cards,
         public array $genres,
         public array $tags,
+        public array $collections,
     ) {}
 }

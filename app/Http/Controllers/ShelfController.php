@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Files\ShopFiles;
 use App\Http\Answers\AssetCard;
 use App\Http\Answers\AssetDetail;
 use App\Http\Answers\AssetUse;
+use App\Http\Answers\CollectionCard;
 use App\Http\Answers\ColourSeen;
+use App\Http\Answers\FontHas;
 use App\Http\Answers\Replaced;
 use App\Http\Answers\ReplacedIn;
 use App\Http\Answers\ShelfOpened;
 use App\Http\Answers\ShelfPage;
+use App\Http\Answers\TwinTold;
 use App\Models\Asset;
 use App\Models\AssetKind;
 use App\Models\JobFile;
@@ -22,21 +26,20 @@ use App\Shelf\ShelfBin;
 use App\Shelf\ShelfFile;
 use App\Shelf\ShelfSearch;
 use App\Shelf\ShelfWords;
+use App\Shelf\Twins;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
-use TallCrow\Raster\Likeness;
+use TallCrow\Type\Font;
 use TallCrow\Type\Languages;
 
 /** The shelf as a place: searched, tagged, put under licences, tidied, taken along. */
 final readonly class ShelfController
 {
     private const PAGE = 60;
-
-    private const MOST_ALIKE = 12;
 
     private const PPI = 300;
 
@@ -52,14 +55,15 @@ final readonly class ShelfController
         $tags = array_unique(array_merge([], ...array_map(fn (mixed $json): array => is_string($json) ? array_filter((array) json_decode($json, true), is_string(...)) : [], DB::table('assets')->where('shop_id', $shop->id)->whereNotNull('tags')->distinct()->pluck('tags')->all())));
         sort($tags);
 
-        return new ShelfPage($found->total(), $found->currentPage(), max(1, $found->lastPage()), array_values(array_map(AssetCard::of(...), $found->items())), $words('genre'), $tags);
+        return new ShelfPage($found->total(), $found->currentPage(), max(1, $found->lastPage()), array_values(array_map(AssetCard::of(...), $found->items())), $words('genre'), $tags, array_values($shop->collections()->orderBy('name')->get()->map(CollectionCard::of(...))->all()));
     }
 
     public function show(Asset $asset, Shop $shop): AssetDetail
     {
         $uses = JobFile::query()->where('shop_id', $shop->id)->where('file', $asset->file)->with('job')->get();
         $cards = fn (array $assets): array => array_values(array_map(AssetCard::of(...), $assets));
-        $same = $asset->sha256 === '' ? [] : $shop->assets()->where('sha256', $asset->sha256)->whereKeyNot($asset->id)->limit(self::MOST_ALIKE)->get()->all();
+        $twins = Twins::on($shop);
+        $path = $asset->kind === AssetKind::Font ? ShopFiles::of($shop)->assetPath($asset) : '';
         $isRaster = $asset->kind === AssetKind::Art && $asset->type !== 'svg';
 
         return new AssetDetail(
@@ -67,9 +71,11 @@ final readonly class ShelfController
             array_values($uses->map(fn (JobFile $use): AssetUse => new AssetUse($use->print_job_id, $use->job->title, $use->prints))->all()),
             array_map(Languages::called(...), $asset->languages ?? []),
             array_map(fn (array $one): ColourSeen => new ColourSeen($one['name'], $one['colour']), $asset->colours ?? []),
-            $cards($same), $cards($this->alike($asset, $shop)),
+            $cards($twins->same($asset)), $cards($twins->alike($asset)),
             $isRaster && $asset->width !== null ? round($asset->width / self::PPI, 2) : null, $isRaster && $asset->height !== null ? round($asset->height / self::PPI, 2) : null,
             $this->sales->ofAsset($shop, $asset->file), $asset->sha256, $asset->created_at->toIso8601String(),
+            is_file($path) ? FontHas::of(Font::fromBytes((string) file_get_contents($path))) : null,
+            array_values($asset->collections()->orderBy('name')->get()->map(CollectionCard::of(...))->all()),
         );
     }
 
@@ -81,6 +87,26 @@ final readonly class ShelfController
         ShelfWords::renew($asset);
 
         return AssetCard::of($asset);
+    }
+
+    /**
+     * Of pieces that came just now, those that were on the shelf already or look like what was.
+     *
+     * @return list<TwinTold>
+     */
+    public function twins(Request $request, Shop $shop): array
+    {
+        /** @var array{assets: list<int>} $asked */
+        $asked = $request->validate(['assets' => ['required', 'array', 'max:200'], 'assets.*' => ['integer']]);
+        $twins = Twins::on($shop);
+        $told = [];
+        foreach ($shop->assets()->whereIn('id', $asked['assets'])->orderBy('id')->get() as $asset) {
+            $same = $twins->same($asset)[0] ?? null;
+            $of = $same ?? $twins->alike($asset)[0] ?? null;
+            $of === null ?: $told[] = new TwinTold($asset->id, $asset->title, AssetCard::of($of), $same !== null);
+        }
+
+        return $told;
     }
 
     /** Puts tags on many pieces at once, or takes them off. */
@@ -154,23 +180,5 @@ final readonly class ShelfController
         $done = $shelf->open($shop, $file->getPathname());
 
         return (new ShelfOpened($done['taken'], $done['known'], $done['licences'], $done['proofs'], $done['problems']))->created();
-    }
-
-    /** @return list<Asset> */
-    private function alike(Asset $asset, Shop $shop): array
-    {
-        if ($asset->look === '') {
-            return [];
-        }
-        $near = [];
-        foreach ($shop->assets()->toBase()->whereNot('look', '')->where('id', '!=', $asset->id)->whereNot('sha256', $asset->sha256)->get(['id', 'look']) as $row) {
-            $far = is_string($row->look) ? Likeness::distance($asset->look, $row->look) : 64;
-            if ($far <= Likeness::NEAR) {
-                $near[(int) $row->id] = $far;
-            }
-        }
-        asort($near);
-
-        return array_values($shop->assets()->whereIn('id', array_slice(array_keys($near), 0, self::MOST_ALIKE))->get()->all());
     }
 }

@@ -15,6 +15,13 @@ final class Font
 
     private const MOST_FEATURES = 200;
 
+    private const MOST_AXES = 32;
+
+    private const LAST_CONTROL = 0x1F;
+
+    /** The tag "wght" of the OpenType design-variation axis of weight. */
+    private const WEIGHT = 0x77676874;
+
     private const FLAT = ['H', 'I', 'E', 'X', 'ה', 'א', '1', 'n'];
 
     /** Ems, of a font without any of these; common practice. */
@@ -167,6 +174,35 @@ final class Font
         }
 
         return array_values(array_unique($found));
+    }
+
+    /** How many characters of Unicode the font has; controls do not count. */
+    public function characters(): int
+    {
+        $set = self::data(FreeType::hb('hb_set_create'));
+        FreeType::hb('hb_face_collect_unicodes', $this->hbFace, $set);
+        FreeType::hb('hb_set_del_range', $set, 0, self::LAST_CONTROL);
+        $count = FreeType::hb('hb_set_get_population', $set);
+        FreeType::hb('hb_set_destroy', $set);
+
+        return is_int($count) ? $count : 0;
+    }
+
+    public function weight(): Weight
+    {
+        $weight = FreeType::hb('hb_style_get_value', $this->hbFont, self::WEIGHT);
+        $count = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int[1]');
+        $axes = FreeType::pointer(FreeType::harfbuzz(), 'Axis['.self::MOST_AXES.']');
+        $count[0] = self::MOST_AXES;
+        FreeType::hb('hb_ot_var_get_axis_infos', $this->hbFace, 0, $count, $axes);
+        for ($i = 0; $i < $count[0]; $i++) {
+            $axis = self::data($axes[$i]);
+            if ($axis->tag === self::WEIGHT) {
+                return new Weight((int) round($axis->usual), (int) round($axis->min), (int) round($axis->max));
+            }
+        }
+
+        return Weight::of(is_float($weight) ? (int) round($weight) : 0);
     }
 
     /** How high a plain capital stands above the baseline, in ems: the letter H, or else another flat one. */

@@ -82,6 +82,14 @@ final class FreeType
         Info *hb_buffer_get_glyph_infos(void *buffer, unsigned int *length);
         Position *hb_buffer_get_glyph_positions(void *buffer, unsigned int *length);
         unsigned int hb_ot_layout_table_get_feature_tags(void *face, unsigned int table, unsigned int start, unsigned int *count, unsigned int *tags);
+        typedef struct { unsigned int index, tag, name, flags; float min, usual, max; unsigned int reserved; } Axis;
+        float hb_style_get_value(void *font, unsigned int tag);
+        unsigned int hb_ot_var_get_axis_infos(void *face, unsigned int start, unsigned int *count, Axis *axes);
+        void *hb_set_create(void);
+        void hb_set_destroy(void *set);
+        void hb_face_collect_unicodes(void *face, void *set);
+        void hb_set_del_range(void *set, unsigned int first, unsigned int last);
+        unsigned int hb_set_get_population(void *set);
         int hb_feature_from_string(const char *text, int length, Feature *feature);
         C;
 

@@ -9,6 +9,7 @@ import { useChange, useFavour } from '../server/queries';
 import { useLicenceChoices } from '../server/rights';
 import { NOTHING, SHELVED, useShelf, type Wanted } from '../server/shelf';
 import AssetDialog from '../shelf/AssetDialog.vue';
+import CollectionBar from '../shelf/CollectionBar.vue';
 import ShelfUpload from '../shelf/ShelfUpload.vue';
 import type { AssetCard, ShelfOpened } from '../types';
 
@@ -77,6 +78,7 @@ function take(): void {
             <v-select v-model="wanted.tag" label="Tag" :items="[{ value: '', title: 'any' }, ...(shelf?.tags ?? []).map((one) => ({ value: one, title: one }))]" />
             <v-autocomplete v-model="wanted.licence" label="Licence" :items="choices" clearable />
             <v-select v-model="wanted.used" label="Use" :items="[{ value: '', title: 'used or not' }, { value: 'yes', title: 'used in a design' }, { value: 'no', title: 'unused' }]" />
+            <v-select v-model="wanted.collection" label="Collection" clearable :items="(shelf?.collections ?? []).map((one) => ({ value: one.id, title: `${one.name} (${one.pieces})` }))" no-data-text="None yet: choose pieces and lay them in one" />
             <v-text-field v-model="words" label="Fonts in your words" maxlength="40" />
         </div>
         <p v-if="trouble" role="alert">{{ said(trouble) }} <v-btn v-if="error" size="small" @click="refetch()">Try again</v-btn></p>
@@ -87,8 +89,9 @@ function take(): void {
                 <strong>{{ chosen.length }} chosen</strong>
                 <v-combobox v-model="tag" label="Tag" :items="shelf?.tags ?? []" /><v-btn size="small" :disabled="!tag" @click="tagging.mutate(true)">Put on</v-btn><v-btn size="small" :disabled="!tag" @click="tagging.mutate(false)">Take off</v-btn>
                 <v-autocomplete v-model="under" label="Licence" :items="choices.slice(1)" /><v-btn size="small" :disabled="under === null" @click="holding.mutate(undefined)">Hold under it</v-btn>
-                <v-btn size="small" variant="text" @click="chosen = []">Choose none</v-btn>
             </template>
+            <CollectionBar v-model="wanted.collection" :collections="shelf?.collections ?? []" :chosen="chosen" />
+            <v-btn v-if="chosen.length" size="small" variant="text" @click="chosen = []">Choose none</v-btn>
         </div>
         <p v-if="shelf && shelf.total === 0" class="empty">{{ wanted.bin ? 'Nothing lies in the bin. What is taken off the shelf stays here for 30 days.' : 'Nothing here is like that.' }}</p>
         <ul class="shelf-cards">

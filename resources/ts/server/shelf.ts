@@ -14,13 +14,14 @@ export interface Wanted {
     tag: string;
     licence: number | null;
     used: string;
+    collection: number | null;
     for: number | null;
     favourite: boolean;
     bin: boolean;
     page: number;
 }
 
-export const NOTHING: Wanted = { q: '', kind: '', genre: '', tag: '', licence: null, used: '', for: null, favourite: false, bin: false, page: 1 };
+export const NOTHING: Wanted = { q: '', kind: '', genre: '', tag: '', licence: null, used: '', collection: null, for: null, favourite: false, bin: false, page: 1 };
 
 export function queryOf(wanted: Wanted): string {
     const asked = Object.entries(wanted).filter(([, value]) => value !== '' && value !== null && value !== false);

@@ -33,6 +33,7 @@ const facts = computed(() => {
     const now = asset.value;
     return !now ? [] : [
         now.card.type === 'svg' ? 'a drawing: any size' : now.card.kind === 'art' ? `${now.card.width} × ${now.card.height} px` : `${now.card.type} font`,
+        now.font ? `${now.font.characters} characters` : '', now.font ? `weight ${now.font.weight}, ${now.font.weightName}` : '', now.font && now.font.lightest < now.font.heaviest ? `could vary from ${now.font.lightest} to ${now.font.heaviest}, is set as it is` : '',
         now.servesWidth ? `serves ${now.servesWidth} × ${now.servesHeight} in at 300 ppi` : '', now.sold ? `${now.sold} shirts sold with it` : '', `came ${ago(now.cameAt)}`, now.card.genre,
     ].filter(Boolean);
 });
@@ -79,6 +80,7 @@ function replace(): void {
                 <v-form class="asset-name" @submit.prevent="renaming.mutate(undefined)"><v-text-field v-model="title" label="Title" maxlength="200" /><v-btn type="submit" :disabled="title.trim() === '' || title === asset.card.title">Rename</v-btn></v-form>
                 <v-combobox :model-value="tags" label="Tags" multiple chips closable-chips :items="props.known" :delimiters="[',']" @update:model-value="retag($event as string[])" />
                 <v-autocomplete :model-value="asset.card.licenceId" label="Held under" :items="choices" no-data-text="No licence is recorded" @update:model-value="typeof $event === 'number' && holding.mutate($event)" />
+                <p v-if="asset.collections.length" class="small">In {{ asset.collections.map((one) => one.name).join(', ') }}.</p>
                 <p class="small"><router-link v-if="asset.card.licenceId" :to="`/licences?open=${asset.card.licenceId}`">Its terms and proofs</router-link><template v-if="asset.card.licence.author"> · {{ asset.card.licence.author }}</template> {{ asset.card.licence.url }}</p>
                 <section>
                     <h3>Used in</h3>

@@ -5,12 +5,13 @@ import { api, Refused, said } from '../api';
 import { queryClient } from '../server/queries';
 import { useLicenceChoices } from '../server/rights';
 import { SHELVED } from '../server/shelf';
-import type { AssetCard } from '../types';
+import type { AssetCard, TwinTold } from '../types';
 
 /** Files for the shelf, one or many, under one licence that is told once. */
 const props = defineProps<{ genres: string[] }>();
 const emit = defineEmits<{ kept: [cards: AssetCard[]] }>();
 const MOST_BYTES = 60e6;
+const MOST_ASKED = 100;
 const files = ref<File | File[]>([]);
 const licence = ref<{ title: string; value: number } | string | null>(null);
 const author = ref('');
@@ -21,6 +22,7 @@ const busy = ref(false);
 const refused = ref<Refused | null>(null);
 const troubles = ref<string[]>([]);
 const added = ref('');
+const twins = ref<TwinTold[]>([]);
 const all = computed(() => [files.value].flat());
 const choices = useLicenceChoices();
 const fault = (field: string): string[] => refused.value?.fields[field] ?? [];
@@ -42,11 +44,30 @@ async function one(file: File): Promise<AssetCard[]> {
     return api.upload<AssetCard[]>('assets', form);
 }
 
+async function twinsOf(ids: number[]): Promise<TwinTold[]> {
+    const told: TwinTold[] = [];
+    for (let at = 0; at < ids.length; at += MOST_ASKED) {
+        told.push(...(await api.get<TwinTold[]>(`shelf/twins?${new URLSearchParams(ids.slice(at, at + MOST_ASKED).map((id) => ['assets[]', String(id)]))}`)));
+    }
+    return told;
+}
+
+async function leave(twin: TwinTold): Promise<void> {
+    try {
+        await api.remove(`assets/${twin.id}`);
+        twins.value = twins.value.filter((one) => one.id !== twin.id);
+        await Promise.all(SHELVED.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
+    } catch (error) {
+        troubles.value = [...troubles.value, said(error)];
+    }
+}
+
 async function put(): Promise<void> {
     busy.value = true;
     refused.value = null;
     troubles.value = [];
     added.value = '';
+    twins.value = [];
     const kept: AssetCard[] = [];
     const left: File[] = [];
     if (all.value.length === 0) {
@@ -74,6 +95,7 @@ async function put(): Promise<void> {
         held.value = false;
         await Promise.all(SHELVED.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
         emit('kept', kept);
+        twins.value = await twinsOf(kept.map((card) => card.id)).catch(() => []);
     }
 }
 </script>
@@ -91,6 +113,9 @@ async function put(): Promise<void> {
         <v-progress-linear v-if="busy" :model-value="all.length ? (at / all.length) * 100 : 0" :indeterminate="all.length < 2" color="primary" :aria-label="`File ${at + 1} of ${all.length}`" />
         <p v-for="trouble in troubles" :key="trouble" role="alert">{{ trouble }}</p>
         <p v-if="added" role="status">{{ added }}</p>
+        <ul v-if="twins.length" class="shelf-twins" aria-label="Here already">
+            <li v-for="twin in twins" :key="twin.id">{{ twin.title }} {{ twin.same ? 'is the very same file as' : 'looks like' }} {{ twin.of.title }}, which was here. <v-btn size="small" @click="leave(twin)">Take the new one off</v-btn></li>
+        </ul>
     </v-form>
 </template>
 
@@ -98,6 +123,7 @@ async function put(): Promise<void> {
 .shelf-upload { display: grid; gap: 12px; margin-bottom: 14px; }
 .shelf-upload-terms { display: grid; grid-template-columns: minmax(240px, 2fr) minmax(160px, 1fr) minmax(140px, 1fr); gap: 10px; align-items: start; }
 .shelf-upload-terms .v-checkbox { grid-column: span 2; }
+.shelf-twins { display: grid; gap: 6px; }
 .shelf-upload-terms .v-btn { justify-self: end; }
 @media (max-width: 760px) { .shelf-upload-terms { grid-template-columns: 1fr; } .shelf-upload-terms .v-checkbox { grid-column: auto; } }
 </style>

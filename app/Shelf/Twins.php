@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use App\Models\Asset;
+use App\Models\Shop;
+use TallCrow\Raster\Likeness;
+
+/** Pieces of a shelf with the very same content as another, and pictures that look like it. */
+final readonly class Twins
+{
+    private const MOST = 12;
+
+    private function __construct(private Shop $shop) {}
+
+    public static function on(Shop $shop): self
+    {
+        return new self($shop);
+    }
+
+    /** @return list<Asset> */
+    public function same(Asset $asset): array
+    {
+        return $asset->sha256 === '' ? [] : array_values($this->shop->assets()->where('sha256', $asset->sha256)->whereKeyNot($asset->id)->limit(self::MOST)->get()->all());
+    }
+
+    /** @return list<Asset> the nearest first; the very same are not among them */
+    public function alike(Asset $asset): array
+    {
+        if ($asset->look === '') {
+            return [];
+        }
+        $near = [];
+        foreach ($this->shop->assets()->toBase()->whereNot('look', '')->where('id', '!=', $asset->id)->whereNot('sha256', $asset->sha256)->get(['id', 'look']) as $row) {
+            $far = is_string($row->look) ? Likeness::distance($asset->look, $row->look) : 64;
+            if ($far <= Likeness::NEAR) {
+                $near[(int) $row->id] = $far;
+            }
+        }
+        asort($near);
+
+        return array_values($this->shop->assets()->whereIn('id', array_slice(array_keys($near), 0, self::MOST))->get()->sortBy(fn (Asset $one): int => $near[$one->id])->all());
+    }
+}
