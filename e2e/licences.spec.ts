@@ -50,7 +50,7 @@ test('a licence is recorded by the interview, proven, and what it forbids is see
     await page.getByRole('searchbox', { name: /Find by name/ }).fill('toll');
     await expect(page.locator('.shelf-card')).toHaveCount(1);
     await page.getByRole('checkbox', { name: 'choose toll-gate' }).check();
-    await page.locator('.shelf-bar').getByRole('combobox', { name: 'Licence' }).fill('Gate pack');
+    await page.getByRole('group', { name: 'What is chosen' }).getByRole('combobox', { name: 'Licence' }).fill('Gate pack');
     await page.getByRole('option', { name: 'Gate pack' }).click({ delay: 70 });
     await page.getByRole('button', { name: 'Hold under it' }).click({ delay: 70 });
     await expect(page.locator('.shelf-card')).toContainText('Gate pack');
@@ -120,4 +120,40 @@ test('a piece tells where it is used, is kept while a design needs it, and the j
     await page.getByRole('link', { name: 'Gather' }).click({ delay: 70 });
     await expect(page.getByRole('region', { name: /It prints/ })).toContainText('Raven');
     await expect(page.getByRole('region', { name: /It prints/ })).toContainText('Alfa Slab One');
+});
+
+test('pieces are kept together in a collection, and what was here already is told as it comes', async ({ page }) => {
+    await page.goto('/shelf');
+    const tower = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 60"><path d="M8 60V20L20 4l12 16v40z" fill="#7a3b2e"/></svg>';
+    await offer(page, kept('bell-tower.svg', tower), 'our own');
+    await expect(page.getByRole('status').filter({ hasText: 'bell-tower is on the shelf' })).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Here already' })).toBeHidden();
+    await offer(page, kept('bell-tower-2.svg', tower), 'our own');
+    const twin = page.getByRole('list', { name: 'Here already' });
+    await expect(twin).toContainText('bell-tower-2 is the very same file as bell-tower, which was here.');
+
+    await page.getByRole('searchbox', { name: /Find by name/ }).fill('tower');
+    await expect(page.locator('.shelf-card')).toHaveCount(2);
+    await twin.getByRole('button', { name: 'Take the new one off' }).click({ delay: 70 });
+    await expect(twin).toBeHidden();
+    await expect(page.locator('.shelf-card')).toHaveCount(1);
+
+    await page.getByRole('checkbox', { name: 'choose bell-tower' }).check();
+    const bar = page.getByRole('group', { name: 'What is chosen' });
+    await bar.getByRole('combobox', { name: 'Collection' }).fill('Ringing day');
+    await bar.getByRole('combobox', { name: 'Collection' }).press('Enter');
+    await bar.getByRole('button', { name: 'Lay in it' }).click({ delay: 70 });
+    await expect(bar.getByRole('button', { name: 'Take out of it' })).toBeEnabled();
+    await bar.getByRole('button', { name: 'Choose none' }).click({ delay: 70 });
+    await page.getByRole('searchbox', { name: /Find by name/ }).fill('');
+    await page.getByRole('search').getByRole('combobox', { name: 'Collection' }).click({ delay: 70, force: true });
+    await page.getByRole('option', { name: 'Ringing day (1)' }).click({ delay: 70 });
+    await expect(page.locator('.shelf-card')).toHaveCount(1);
+    expect(await axe(page)).toEqual([]);
+    await page.getByRole('textbox', { name: 'Name of the collection' }).fill('Bell week');
+    await page.getByRole('button', { name: 'Rename' }).click({ delay: 70 });
+    await expect(page.getByRole('search')).toContainText('Bell week (1)');
+    await page.getByRole('button', { name: /Give it up/ }).click({ delay: 70 });
+    await expect(page.getByRole('textbox', { name: 'Name of the collection' })).toBeHidden();
+    await expect(page.locator('.shelf-card').nth(1)).toBeVisible();
 });

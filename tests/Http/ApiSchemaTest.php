@@ -42,7 +42,7 @@ it('answers every route under api with something described, a picture or nothing
         if (str_starts_with($route->uri(), 'api/')) {
             [$class, $name] = array_pad(explode('@', $route->getActionName()), 2, '__invoke');
             $returns = (string) (new ReflectionMethod($class, $name))->getReturnType();
-            expect($returns)->toMatch('/^(array|App\\\\Http\\\\Answers\\\\\w+|Illuminate\\\\Http\\\\(Json)?Response|Symfony.*BinaryFileResponse)$/', $route->uri());
+            expect($returns)->toMatch('/^(array|App\\\\Http\\\\Answers\\\\\w+|Illuminate\\\\Http\\\\(Json)?Response|Symfony.*(BinaryFile|Streamed)Response)$/', $route->uri());
         }
     }
 });

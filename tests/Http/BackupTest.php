@@ -15,7 +15,11 @@ function databaseAtWork(string $file): mixed
     $db->close();
     $code = sprintf('$d = new SQLite3(%s); $d->busyTimeout(9000); for ($i = 0; $i < 100000; $i++) { $r = bin2hex(random_bytes(400)); $d->exec("BEGIN IMMEDIATE; INSERT INTO saves (pair) VALUES (\'$r\'); UPDATE saves SET other = pair WHERE id = last_insert_rowid(); COMMIT"); }', var_export($file, true));
     $process = proc_open([PHP_BINARY, '-r', $code], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
-    usleep(300_000);
+    $db = new SQLite3($file, SQLITE3_OPEN_READONLY);
+    for ($tries = 0; $tries < 400 && $db->querySingle('SELECT count(*) FROM saves') < 20; $tries++) {
+        usleep(50_000);
+    }
+    $db->close();
 
     return $process;
 }

@@ -31,7 +31,7 @@ function licenceRows(Shop $shop): array
     $file = Fixtures::temporary('proof').'/receipt.txt';
     file_put_contents($file, 'Order 12');
 
-    return ['licence' => (string) $licence->id, 'proof' => (string) app(ProofStore::class)->keep($shop, $licence, $file, 'receipt.txt')->id, 'watched' => (string) $shop->watched()->create(['phrase' => 'brindle'])->id];
+    return ['licence' => (string) $licence->id, 'proof' => (string) app(ProofStore::class)->keep($shop, $licence, $file, 'receipt.txt')->id, 'collection' => (string) $shop->collections()->create(['name' => 'Kites'])->id, 'watched' => (string) $shop->watched()->create(['phrase' => 'brindle'])->id];
 }
 
 it('answers odd values in any field of any route in words, and shows nothing of its insides', function (string $method): void {

@@ -65,7 +65,9 @@ final class ListingController
             'width' => ['sometimes', 'integer', 'between:200,4000'], 'height' => ['sometimes', 'integer', 'between:200,4000'],
         ]);
 
-        return [$request->enum('backdrop', Backdrop::class) ?? Backdrop::Plain, $request->integer('seed', 1), $request->integer('width', 2500), $request->integer('height', 2100)];
+        $number = fn (string $name, int $otherwise): int => $request->filled($name) ? $request->integer($name) : $otherwise;
+
+        return [$request->enum('backdrop', Backdrop::class) ?? Backdrop::Plain, $number('seed', 1), $number('width', 2500), $number('height', 2100)];
     }
 
     /**

@@ -52,7 +52,7 @@ final readonly class ShelfController
         $found = (new ShelfSearch($shop, $asked))->found($this->sales)->paginate(self::PAGE, page: max(1, $request->integer('page', 1)));
         $all = $shop->assets()->whereNull('binned_at');
         $words = fn (string $column): array => array_values(array_filter((clone $all)->whereNot($column, '')->distinct()->orderBy($column)->pluck($column)->all(), is_string(...)));
-        $tags = array_unique(array_merge([], ...array_map(fn (mixed $json): array => is_string($json) ? array_filter((array) json_decode($json, true), is_string(...)) : [], DB::table('assets')->where('shop_id', $shop->id)->whereNotNull('tags')->distinct()->pluck('tags')->all())));
+        $tags = array_unique(array_merge([], ...array_map(fn (mixed $json): array => is_string($json) ? array_filter((array) json_decode($json, true), is_string(...)) : [], DB::table('assets')->where('shop_id', $shop->id)->whereNotNull('tags')->selectRaw('distinct cast(tags as text) as tags')->pluck('tags')->all())));
         sort($tags);
 
         return new ShelfPage($found->total(), $found->currentPage(), max(1, $found->lastPage()), array_values(array_map(AssetCard::of(...), $found->items())), $words('genre'), $tags, array_values($shop->collections()->orderBy('name')->get()->map(CollectionCard::of(...))->all()));

@@ -85,13 +85,7 @@ function take(): void {
         <div class="shelf-bar">
             <span class="measure small" role="status">{{ isFetching && !shelf ? 'looking …' : count }}</span>
             <span class="shelf-ticks"><v-checkbox v-model="wanted.favourite" label="favourites" /><v-checkbox v-model="wanted.bin" label="the bin" /></span>
-            <template v-if="chosen.length">
-                <strong>{{ chosen.length }} chosen</strong>
-                <v-combobox v-model="tag" label="Tag" :items="shelf?.tags ?? []" /><v-btn size="small" :disabled="!tag" @click="tagging.mutate(true)">Put on</v-btn><v-btn size="small" :disabled="!tag" @click="tagging.mutate(false)">Take off</v-btn>
-                <v-autocomplete v-model="under" label="Licence" :items="choices.slice(1)" /><v-btn size="small" :disabled="under === null" @click="holding.mutate(undefined)">Hold under it</v-btn>
-            </template>
-            <CollectionBar v-model="wanted.collection" :collections="shelf?.collections ?? []" :chosen="chosen" />
-            <v-btn v-if="chosen.length" size="small" variant="text" @click="chosen = []">Choose none</v-btn>
+            <CollectionBar v-if="chosen.length === 0" v-model="wanted.collection" :collections="shelf?.collections ?? []" :chosen="[]" />
         </div>
         <p v-if="shelf && shelf.total === 0" class="empty">{{ wanted.bin ? 'Nothing lies in the bin. What is taken off the shelf stays here for 30 days.' : 'Nothing here is like that.' }}</p>
         <ul class="shelf-cards">
@@ -108,6 +102,13 @@ function take(): void {
             </li>
         </ul>
         <v-pagination v-if="shelf && shelf.pages > 1" v-model="wanted.page" :length="shelf.pages" :total-visible="7" />
+        <div v-if="chosen.length" class="shelf-bar shelf-chosen" role="group" aria-label="What is chosen">
+            <strong>{{ chosen.length }} chosen</strong>
+            <v-combobox v-model="tag" label="Tag" :items="shelf?.tags ?? []" /><v-btn size="small" :disabled="!tag" @click="tagging.mutate(true)">Put on</v-btn><v-btn size="small" :disabled="!tag" @click="tagging.mutate(false)">Take off</v-btn>
+            <v-autocomplete v-model="under" label="Licence" :items="choices.slice(1)" /><v-btn size="small" :disabled="under === null" @click="holding.mutate(undefined)">Hold under it</v-btn>
+            <CollectionBar v-model="wanted.collection" :collections="shelf?.collections ?? []" :chosen="chosen" />
+            <v-btn size="small" variant="text" @click="chosen = []">Choose none</v-btn>
+        </div>
         <AssetDialog v-model="looked" :known="shelf?.tags ?? []" />
     </main>
 </template>
@@ -116,12 +117,14 @@ function take(): void {
 .left-out { color: var(--warn); }
 .shelf-panels { margin-bottom: 14px; }
 .shelf-file { display: grid; grid-template-columns: auto minmax(200px, 1fr); gap: 14px; align-items: center; }
-.shelf-filters { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px; }
-.shelf-filters > :first-child { grid-column: span 2; }
+.shelf-filters { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)); gap: 10px; }
+.shelf-filters > :first-child, .shelf-filters > :last-child { grid-column: span 2; }
 .shelf-ticks { display: flex; gap: 4px 12px; }
 .shelf-bar .shelf-ticks .v-input { flex: none; }
 .shelf-bar { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; min-height: 56px; }
 .shelf-bar .v-input { flex: 0 1 220px; }
+/* Lies over the cards, so that none moves while they are chosen. */
+.shelf-chosen { position: sticky; bottom: 0; z-index: 2; padding: 10px; border: 1px solid var(--ink); background: var(--card); }
 .shelf-cards { margin-top: 8px; display: grid; grid-template-columns: repeat(auto-fill, minmax(196px, 1fr)); gap: 12px; }
 .shelf-card { display: grid; gap: 3px; align-content: start; border: 1px solid var(--hair); background: var(--card); padding: 8px; }
 .shelf-card.chosen { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
@@ -134,5 +137,5 @@ function take(): void {
 .shelf-card small { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; color: var(--faded); }
 .shelf-card small.is-bad { color: var(--bad); }
 @media (max-width: 900px) { .shelf-filters { grid-template-columns: 1fr 1fr; } }
-@media (max-width: 500px) { .shelf-filters, .shelf-file { grid-template-columns: 1fr; } .shelf-filters > :first-child { grid-column: auto; } }
+@media (max-width: 500px) { .shelf-filters, .shelf-file { grid-template-columns: 1fr; } .shelf-filters > :first-child, .shelf-filters > :last-child { grid-column: auto; } }
 </style>

@@ -1,4 +1,4 @@
-import drawn from '../../../core/src/Listing/garments.json';
+import drawn from '../../../core/src/Listing/garments.json' with { type: 'json' };
 
 /** A point of an outline, and the handle of the curve that leads to it when the way there is not straight. */
 type Point = [number, number] | [number, number, number, number];
