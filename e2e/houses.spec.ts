@@ -85,3 +85,23 @@ test('designs are laid on film, the film is made and noted in the log, and a lis
     const [picture] = await Promise.all([page.waitForEvent('download'), listing.getByRole('listitem').first().getByRole('link').click({ delay: 70 })]);
     expect(readFileSync(await picture.path()).subarray(0, 3).toString('hex')).toBe('ffd8ff');
 });
+
+test('the words of a listing are kept as they are written, and counted against the seller\'s own limits', async ({ page }) => {
+    await newJob(page, 'Weir at dusk');
+    await page.getByRole('link', { name: 'Send' }).click({ delay: 70 });
+    const words = page.getByRole('region', { name: 'Words for the listing' });
+    await expect(words.getByRole('textbox', { name: 'Title', exact: true })).toHaveValue('Weir at dusk');
+    await words.getByRole('textbox', { name: 'Characters, title' }).fill('20');
+    await words.getByRole('textbox', { name: 'Title', exact: true }).fill('Weir at dusk, a soft tee');
+    await words.getByRole('combobox', { name: 'Tags, ended by a comma' }).pressSequentially('weir,dusk,');
+    await words.getByRole('textbox', { name: 'Description' }).fill('Printed at Quarry Road.');
+    await words.getByRole('textbox', { name: 'Title', exact: true }).focus();
+    await expect(words.getByRole('list', { name: 'What to look at in these words' })).toContainText('Title: 24 characters, 20 at most.');
+    await expect(words.getByRole('status').filter({ hasText: 'Kept.' })).toBeVisible();
+
+    await page.reload();
+    await expect(words.getByRole('textbox', { name: 'Description' })).toHaveValue('Printed at Quarry Road.');
+    await expect(words.getByText('2 tags', { exact: true })).toBeVisible();
+    const [file] = await Promise.all([page.waitForEvent('download'), words.getByRole('link', { name: 'These words as CSV' }).click({ delay: 70 })]);
+    expect(readFileSync(await file.path(), 'utf8')).toBe('title,description,tags,credits\r\n"Weir at dusk, a soft tee","Printed at Quarry Road.","weir, dusk",\r\n');
+});

@@ -20,6 +20,7 @@ use App\Http\Controllers\JobFileController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\LicenceController;
 use App\Http\Controllers\ListingController;
+use App\Http\Controllers\ListingTextController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\OperationController;
 use App\Http\Controllers\PeopleController;
@@ -53,6 +54,9 @@ Route::post('jobs/{job}/redo', [ArtworkController::class, 'redo'])->name('sheet.
 Route::post('jobs/{job}/operations', OperationController::class)->name('sheet.change');
 Route::get('jobs/{job}/swatches.gpl', [SwatchController::class, 'download'])->name('swatches.file');
 Route::post('jobs/{job}/swatches', [SwatchController::class, 'upload'])->name('swatches.upload')->middleware('throttle:uploads');
+Route::get('jobs/{job}/listing', [ListingTextController::class, 'show'])->name('listing.show');
+Route::put('jobs/{job}/listing', [ListingTextController::class, 'update'])->name('listing.write');
+Route::get('jobs/{job}/listing.{kind}', [ListingTextController::class, 'file'])->name('listing.file')->whereIn('kind', ['csv', 'json']);
 Route::get('jobs/{job}/exports', [ExportController::class, 'index'])->name('exports.list');
 Route::post('jobs/{job}/exports', [ExportController::class, 'store'])->name('exports.begin')->middleware('throttle:exports');
 

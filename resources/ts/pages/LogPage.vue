@@ -42,7 +42,7 @@ async function look(): Promise<void> {
 <template>
     <main class="page">
         <header class="page-head"><h1>Log</h1><span class="small">every print file that was made; it is only added to</span></header>
-        <v-file-upload v-model="file" density="compact" title="Drop a print file here to see what it was" browse-text="or choose a file" :disabled="busy" @update:model-value="look" />
+        <v-file-upload aria-label="A print file" v-model="file" density="compact" title="Drop a print file here to see what it was" browse-text="or choose a file" :disabled="busy" @update:model-value="look" />
         <div role="status" class="log-found">
             <p v-if="found?.length === 0">This is no file of this shop, or it was changed since it was made.</p>
             <p v-for="one in found ?? []" :key="one.id"><strong>{{ one.title }}</strong>, state {{ one.revision ?? 'unknown' }}, made {{ ago(one.at) }} by {{ one.who || 'this shop' }} as {{ one.file }}{{ one.house ? ` for ${one.house}, ${one.place}` : '' }}: {{ one.width }} × {{ one.height }} px at {{ one.ppi }} ppi.</p>

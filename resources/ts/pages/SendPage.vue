@@ -10,6 +10,7 @@ import type { ExportCard } from '../types';
 import { ago } from '../words/lines';
 import DestinationsForm from '../houses/DestinationsForm.vue';
 import ListingPictures from '../houses/ListingPictures.vue';
+import ListingWords from '../houses/ListingWords.vue';
 import { useFits } from '../server/houses';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useRights } from '../server/rights';
@@ -114,6 +115,7 @@ function counts(one: ExportCard): string {
                 <p v-if="one.trouble" role="alert">{{ one.trouble }}</p>
             </li>
         </ol>
+        <ListingWords v-if="sheet.job" :job="sheet.job.id" />
         <ListingPictures v-if="sheet.job && sheet.artwork" :revision="sheet.job.revision" :artwork="sheet.artwork" />
         <JobRemarks v-if="sheet.job" :job="sheet.job.id" :revision="sheet.job.revision" />
     </main>

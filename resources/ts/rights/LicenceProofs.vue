@@ -49,7 +49,7 @@ async function read(proof: ProofCard): Promise<void> {
                 </template>
             </v-list-item>
         </v-list>
-        <v-file-upload v-model="files" density="compact" multiple title="Drop a receipt, terms or an e-mail here" browse-text="or choose files" :disabled="busy" accept=".pdf,.png,.jpg,.jpeg,.txt,.md,.html,.htm,.eml" @update:model-value="take" />
+        <v-file-upload aria-label="A receipt, terms or an e-mail" v-model="files" density="compact" multiple title="Drop a receipt, terms or an e-mail here" browse-text="or choose files" :disabled="busy" accept=".pdf,.png,.jpg,.jpeg,.txt,.md,.html,.htm,.eml" @update:model-value="take" />
         <p v-if="trouble" role="alert">{{ trouble }}</p>
         <div v-if="shown" class="proof-text">
             <p class="small">{{ shown.name }}, as plain text. {{ shown.whole ? 'The file is the one that was kept.' : 'The file was changed on disk since it was kept!' }} <v-btn size="small" variant="text" @click="shown = null">fold</v-btn></p>

@@ -43,7 +43,7 @@ function take(): void {
             <v-text-field v-model="form.on" type="date" label="Sold on" :error-messages="fault('on')" />
             <v-btn type="submit" variant="flat" color="primary" :disabled="form.job === null" :loading="entering">Count them</v-btn>
         </v-form>
-        <v-file-upload v-model="report" density="compact" title="Drop a market's report of sales here (CSV)" browse-text="or choose a file" accept=".csv,.txt,.tsv,text/csv" :disabled="reading" @update:model-value="take" />
+        <v-file-upload aria-label="A market's report of sales" v-model="report" density="compact" title="Drop a market's report of sales here (CSV)" browse-text="or choose a file" accept=".csv,.txt,.tsv,text/csv" :disabled="reading" @update:model-value="take" />
         <div v-if="asksColumns" class="sales-form">
             <v-text-field v-model="columns.title" label="Heading of the design's title" /><v-text-field v-model="columns.units" label="Heading of the number sold" /><v-text-field v-model="columns.date" label="Heading of the day" />
             <v-btn :loading="reading" @click="take">Read it so</v-btn>

@@ -102,7 +102,7 @@ async function put(): Promise<void> {
 
 <template>
     <v-form class="shelf-upload" @submit.prevent="put">
-        <v-file-upload v-model="files" density="compact" multiple clearable show-size title="Drop fonts, pictures or zips of them here" browse-text="or choose files" :disabled="busy" accept=".otf,.ttf,.woff,.woff2,.zip,.png,.jpg,.jpeg,.webp,.svg" />
+        <v-file-upload aria-label="Fonts, pictures or zips of them" v-model="files" density="compact" multiple clearable show-size title="Drop fonts, pictures or zips of them here" browse-text="or choose files" :disabled="busy" accept=".otf,.ttf,.woff,.woff2,.zip,.png,.jpg,.jpeg,.webp,.svg" />
         <div class="shelf-upload-terms">
             <v-combobox v-model="licence" label="Licence: one of the shop's, or its name, such as CC BY 4.0" :items="choices" :error-messages="[...fault('licence'), ...fault('under')]" hint="A zip may bring its own." persistent-hint clearable />
             <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault('author')" />

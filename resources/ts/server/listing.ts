@@ -1,0 +1,19 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query';
+import { toValue, type MaybeRefOrGetter } from 'vue';
+import { api } from '../api';
+import type { ListingCard } from '../types';
+
+/** What is written of a listing; limits are the seller's own. */
+export type ListingWords = Omit<ListingCard, 'credits' | 'faults' | 'watched'>;
+
+export function useListing(job: MaybeRefOrGetter<number>) {
+    return useQuery({ queryKey: ['listing', job], queryFn: () => api.get<ListingCard>(`jobs/${toValue(job)}/listing`) });
+}
+
+export function useListingSave(job: MaybeRefOrGetter<number>) {
+    const client = useQueryClient();
+    return useMutation({
+        mutationFn: (words: ListingWords) => api.put<ListingCard>(`jobs/${toValue(job)}/listing`, words),
+        onSuccess: (kept) => client.setQueryData(['listing', toValue(job)], kept),
+    });
+}
