@@ -76,7 +76,7 @@ test('a licence is recorded by the interview, proven, and what it forbids is see
     await page.getByLabel(/Why do you print it all the same/).fill('For the wall of the shop, not for sale.');
     await send.click({ delay: 70 });
     await expect(page.getByText('Printed though not allowed as stated: For the wall of the shop, not for sale.')).toBeVisible();
-    const [sheet] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'as CSV' }).click({ delay: 70 })]);
+    const [sheet] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'as CSV', exact: true }).click({ delay: 70 })]);
     expect(readFileSync(await sheet.path(), 'utf8')).toContain('toll-gate.svg');
 });
 

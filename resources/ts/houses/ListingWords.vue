@@ -59,7 +59,7 @@ watch(kept, (now) => {
             </fieldset>
             <div class="listing-ends">
                 <v-btn :href="`/api/jobs/${job}/listing.csv`" download :disabled="changed">These words as CSV</v-btn>
-                <v-btn :href="`/api/jobs/${job}/listing.json`" download variant="text" :disabled="changed">As JSON</v-btn>
+                <v-btn :href="`/api/jobs/${job}/listing.json`" download aria-label="These words as JSON" variant="text" :disabled="changed">As JSON</v-btn>
                 <span v-if="saving.error.value" role="alert">{{ said(saving.error.value) }}</span>
                 <span v-else role="status" class="small">{{ standing }}</span>
             </div>
