@@ -28,4 +28,5 @@ it('keeps the words of a listing, counts them against limits that are the seller
     $next = $this->job([Fixtures::shape('kite', 'rectangle', 2.0)], title: 'Kite day');
     expect($this->getJson("/api/jobs/{$next->id}/listing")->json())->toMatchArray(['title' => 'Kite day', 'description' => '', 'tags' => [], 'titleMost' => 10, 'tagMost' => 10, 'credits' => '']);
     $this->putJson("/api/jobs/{$next->id}/listing", ['title' => str_repeat('x', 501), 'tags' => ['', str_repeat('y', 201)], 'tagMost' => 0])->assertJsonValidationErrors(['title', 'tags.0', 'tags.1', 'tagMost']);
+    $this->post("/api/jobs/{$next->id}/listing", ['_method' => 'PUT', 'title' => '', 'tags' => '', 'titleMost' => ''])->assertOk()->assertJsonPath('tags', [])->assertJsonPath('titleMost', null)->assertJsonPath('faults', ['There is no title yet.']);
 });

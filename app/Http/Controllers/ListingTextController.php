@@ -30,15 +30,18 @@ final readonly class ListingTextController
 
     public function update(Request $request, PrintJob $job): ListingCard
     {
-        /** @var array{title?: ?string, description?: ?string, tags?: ?list<string>, titleMost?: ?int, descriptionMost?: ?int, tagsMost?: ?int, tagMost?: ?int} $asked */
-        $asked = $request->validate([
+        $request->validate([
             'title' => ['sometimes', 'nullable', 'string', 'max:500'], 'description' => ['sometimes', 'nullable', 'string', 'max:20000'], 'tags' => ['sometimes', 'nullable', 'array', 'list', 'max:200'], 'tags.*' => ['required', 'string', 'max:200'],
             'titleMost' => self::LIMIT, 'descriptionMost' => self::LIMIT, 'tagsMost' => self::LIMIT, 'tagMost' => self::LIMIT,
         ]);
         $listing = Listing::of($job);
+        // An empty field is no limit.
+        $most = fn (string $name): ?int => $request->filled($name) ? $request->integer($name) : null;
+        /** @var list<string> $tags */
+        $tags = $request->array('tags');
         $listing->fill([
-            'title' => trim($asked['title'] ?? ''), 'description' => $asked['description'] ?? '', 'tags' => array_map(trim(...), $asked['tags'] ?? []),
-            'limits' => ['title' => $asked['titleMost'] ?? null, 'description' => $asked['descriptionMost'] ?? null, 'tags' => $asked['tagsMost'] ?? null, 'tag' => $asked['tagMost'] ?? null],
+            'title' => trim($request->string('title')->toString()), 'description' => $request->string('description')->toString(), 'tags' => array_values(array_filter(array_map(trim(...), $tags), fn (string $tag): bool => $tag !== '')),
+            'limits' => ['title' => $most('titleMost'), 'description' => $most('descriptionMost'), 'tags' => $most('tagsMost'), 'tag' => $most('tagMost')],
         ])->save();
 
         return $this->card($job, $listing);
