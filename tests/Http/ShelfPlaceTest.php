@@ -158,7 +158,9 @@ it('keeps pieces together in collections, which the shelf is searched by', funct
 
     $this->postJson("/api/shelf/collections/$id/out", ['assets' => [$ids['moth.svg']]])->assertOk()->assertJsonPath('pieces', 1);
     $lay('Low tide', [$ids['rock-pool.png']]);
-    $this->putJson("/api/shelf/collections/$id", ['name' => 'Low tide'])->assertJsonValidationErrors('name');
+    foreach (['Low tide', ' Low tide ', ' '] as $taken) {
+        $this->putJson("/api/shelf/collections/$id", ['name' => $taken])->assertJsonValidationErrors('name');
+    }
     $this->putJson("/api/shelf/collections/$id", ['name' => 'Late moths'])->assertOk()->assertJsonPath('name', 'Late moths');
     $this->deleteJson("/api/shelf/collections/$id")->assertNoContent();
     expect(shelfNames($this, ''))->toHaveCount(3)->and($this->getJson('/api/shelf')->json('collections.*.name'))->toBe(['Low tide']);

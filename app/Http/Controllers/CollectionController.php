@@ -41,9 +41,11 @@ final readonly class CollectionController
 
     public function rename(Request $request, Collection $collection): CollectionCard
     {
+        // Looked for as it is kept: without blanks at its ends.
+        is_string($request->input('name')) ? $request->merge(['name' => trim($request->input('name'))]) : null;
         /** @var array{name: string} $asked */
         $asked = $request->validate(['name' => ['required', 'string', 'max:80', Rule::unique('collections')->where('shop_id', $collection->shop_id)->ignore($collection->id)]], ['name.required' => 'Name the collection.', 'name.unique' => 'Another collection has this name.']);
-        $collection->update(['name' => trim($asked['name'])]);
+        $collection->update(['name' => $asked['name']]);
 
         return CollectionCard::of($collection);
     }
