@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Answers;
 
 use App\Models\Collection;
+use Illuminate\Database\Eloquent\Collection as Collections;
+use Illuminate\Support\Facades\DB;
 
 /** Pieces of the shelf that the seller keeps together under a name. */
 final readonly class CollectionCard extends Answer
@@ -17,6 +19,20 @@ final readonly class CollectionCard extends Answer
 
     public static function of(Collection $collection): self
     {
-        return new self($collection->id, $collection->name, $collection->assets()->whereNull('binned_at')->count());
+        return self::all($collection->newCollection([$collection]))[0];
+    }
+
+    /**
+     * The pieces of all are counted at once.
+     *
+     * @param  Collections<int, Collection>  $collections
+     * @return list<self>
+     */
+    public static function all(Collections $collections): array
+    {
+        $counts = DB::table('collection_pieces')->join('assets', 'assets.id', '=', 'collection_pieces.asset_id')->whereNull('assets.binned_at')
+            ->whereIn('collection_id', $collections->modelKeys())->groupBy('collection_id')->selectRaw('collection_id, count(*) as pieces')->pluck('pieces', 'collection_id');
+
+        return array_values($collections->map(fn (Collection $one): self => new self($one->id, $one->name, is_numeric($counts[$one->id] ?? null) ? (int) $counts[$one->id] : 0))->all());
     }
 }

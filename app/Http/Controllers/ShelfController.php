@@ -55,7 +55,7 @@ final readonly class ShelfController
         $tags = array_unique(array_merge([], ...array_map(fn (mixed $json): array => is_string($json) ? array_filter((array) json_decode($json, true), is_string(...)) : [], DB::table('assets')->where('shop_id', $shop->id)->whereNotNull('tags')->selectRaw('distinct cast(tags as text) as tags')->pluck('tags')->all())));
         sort($tags);
 
-        return new ShelfPage($found->total(), $found->currentPage(), max(1, $found->lastPage()), array_values(array_map(AssetCard::of(...), $found->items())), $words('genre'), $tags, array_values($shop->collections()->orderBy('name')->get()->map(CollectionCard::of(...))->all()));
+        return new ShelfPage($found->total(), $found->currentPage(), max(1, $found->lastPage()), array_values(array_map(AssetCard::of(...), $found->items())), $words('genre'), $tags, CollectionCard::all($shop->collections()->orderBy('name')->get()));
     }
 
     public function show(Asset $asset, Shop $shop): AssetDetail
@@ -75,7 +75,7 @@ final readonly class ShelfController
             $isRaster && $asset->width !== null ? round($asset->width / self::PPI, 2) : null, $isRaster && $asset->height !== null ? round($asset->height / self::PPI, 2) : null,
             $this->sales->ofAsset($shop, $asset->file), $asset->sha256, $asset->created_at->toIso8601String(),
             is_file($path) ? FontHas::of(Font::fromBytes((string) file_get_contents($path))) : null,
-            array_values($asset->collections()->orderBy('name')->get()->map(CollectionCard::of(...))->all()),
+            CollectionCard::all($asset->collections()->orderBy('name')->get()),
         );
     }
 
