@@ -27,6 +27,15 @@ begin() {
     echo "$! $(stat -c %Y "/proc/$!" 2>/dev/null)" >>"$RUN/started"
 }
 
+# again AT COMMAND...: a part that ended is started in its old place.
+again() {
+    local at=$1
+    shift
+    setsid "$@" >>"$LOGS/${NAMES[$at]}.log" 2>&1 &
+    PIDS[at]=$!
+    echo "$! $(stat -c %Y "/proc/$!" 2>/dev/null)" >>"$RUN/started"
+}
+
 # What a starter that was killed has left running is ended, and its port is free again.
 end_what_is_left() {
     local pid since starter
@@ -59,6 +68,8 @@ stop() {
 
 serve() {
     local php_fpm root=()
+    PRINT_HOUSE=(env PHP_CLI_SERVER_WORKERS=3 "PRINT_HOUSE_FOLDER=${DATA:-$ROOT/storage/framework}/print-house" "PRINT_HOUSE_MOODY=${PRINT_HOUSE_MOODY:-yes}"
+        php -d post_max_size=0 -S "${CROW_PRINT_HOUSE#http://}" print-house/serve.php)
     php_fpm=$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)
     [ "$(id -u)" -ne 0 ] || root=(-R)
     mkdir -p "$RUN" && chmod 700 "$RUN" || fail "the folder $RUN cannot be made."
@@ -72,6 +83,8 @@ serve() {
     # No process may take more memory than this: a drawing that asks for more is ended alone.
     begin php-fpm bash -c "ulimit -v ${MEMORY_KB:-6000000}; exec $php_fpm ${root[*]} -y $RUN/php-fpm.conf"
     begin nginx /usr/sbin/nginx -p "$RUN" -e "$LOGS/nginx.log" -c "$RUN/nginx.conf"
+    # A print house to try sending with: a process of its own, on this machine alone.
+    begin print-house "${PRINT_HOUSE[@]}"
     for _ in $(seq "${WORKERS:-2}"); do begin worker nice -n 15 php artisan crow:work; done
     for _ in $(seq 80); do
         port_in_use && [ -S "$RUN/pages.sock" ] && return
@@ -88,11 +101,8 @@ watch() {
         for at in "${!PIDS[@]}"; do
             kill -0 "${PIDS[$at]}" 2>/dev/null && continue
             case ${NAMES[$at]} in
-                worker)
-                    setsid nice -n 15 php artisan crow:work >>"$LOGS/worker.log" 2>&1 &
-                    PIDS[at]=$!
-                    echo "$! $(stat -c %Y "/proc/$!" 2>/dev/null)" >>"$RUN/started"
-                    ;;
+                worker) again "$at" nice -n 15 php artisan crow:work ;;
+                print-house) again "$at" "${PRINT_HOUSE[@]}" ;;
                 *) fail "${NAMES[$at]} has ended; $LOGS/${NAMES[$at]}.log says why." ;;
             esac
         done

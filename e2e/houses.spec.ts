@@ -105,3 +105,46 @@ test('the words of a listing are kept as they are written, and counted against t
     const [file] = await Promise.all([page.waitForEvent('download'), words.getByRole('link', { name: 'These words as CSV' }).click({ delay: 70 })]);
     expect(readFileSync(await file.path(), 'utf8')).toBe('title,description,tags,credits\r\n"Weir at dusk, a soft tee","Printed at Quarry Road.","weir, dusk",\r\n');
 });
+
+test('a file is brought to a house, which measures the same and says that it printed; a listing is noted', async ({ page }) => {
+    test.setTimeout(150_000);
+    const path = await newJob(page, 'Lantern walk');
+    await addLine(page, 'shape', 'Draw a shape');
+    await saved(page);
+    await page.goto(path.replace('/build', '/send'));
+    const goes = page.getByRole('region', { name: 'Houses that it goes to' });
+    for (const place of ['Bramble Market: Tote, front', 'Mill Lane Print: Heavy tee, sleeve']) {
+        await goes.getByRole('combobox', { name: 'A house and a place' }).click({ delay: 70, force: true });
+        await page.getByRole('option', { name: place }).click({ delay: 70 });
+        await goes.getByRole('button', { name: 'Send it there' }).click({ delay: 70 });
+    }
+    await page.getByRole('button', { name: 'Make all 2 files' }).click({ delay: 70 });
+    await expect(page.getByText('2 of 2 files')).toBeVisible({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Bring them to their houses' }).click({ delay: 70 });
+    const told = page.getByRole('region', { name: 'What the houses say' });
+    const market = told.getByRole('listitem').filter({ hasText: 'Bramble Market' });
+    await expect(market).toContainText('6 figures, the same on both sides', { timeout: 20_000 });
+    await market.getByText('6 figures').click({ delay: 70 });
+    await expect(market.getByRole('row', { name: /pixels/ })).toContainText('3300 × 3600');
+    await expect(told.getByRole('listitem').filter({ hasText: 'Mill Lane' })).toContainText('asks for a token');
+
+    await page.goto('/houses');
+    const lane = page.getByRole('article').filter({ hasText: 'Mill Lane Print' });
+    await lane.getByText('Files reach it by a service').click({ delay: 70 });
+    await lane.getByLabel('Token, if it asks for one').fill('lantern-and-rook');
+    await lane.getByRole('button', { name: 'Keep the way' }).click({ delay: 70 });
+    await expect(lane.getByRole('status')).toHaveText('Kept.');
+    await page.goto(path.replace('/build', '/send'));
+    await page.getByRole('button', { name: 'Bring them to their houses' }).click({ delay: 70 });
+    await expect(told.getByRole('listitem').filter({ hasText: 'Mill Lane' })).toContainText('the same on both sides', { timeout: 20_000 });
+    await expect(market).toContainText('printed', { timeout: 60_000 });
+
+    const listed = page.getByRole('region', { name: 'Where it is listed' });
+    await listed.getByRole('textbox', { name: 'Market' }).fill('Bramble Market');
+    await listed.getByRole('textbox', { name: 'Address' }).fill('https://market.example/lantern-walk');
+    await listed.getByRole('textbox', { name: 'Price' }).fill('24.00 EUR');
+    await listed.getByRole('button', { name: 'Note it' }).click({ delay: 70 });
+    await expect(listed.getByRole('listitem')).toContainText('listed at Bramble Market');
+    await page.goto('/log');
+    await expect(page.getByRole('row').filter({ hasText: 'Lantern walk' }).first()).toContainText('24.00 EUR');
+});

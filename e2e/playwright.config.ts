@@ -27,7 +27,7 @@ export default defineConfig({
         },
     },
     webServer: {
-        command: `rm -rf e2e/.server && CROW_DATA=e2e/.server exec bin/demo ${port}`,
+        command: `rm -rf e2e/.server && CROW_DATA=e2e/.server PRINT_HOUSE_MOODY=no exec bin/demo ${port}`,
         cwd: '..',
         url: `http://127.0.0.1:${port}/up`,
         timeout: 300_000,

@@ -23,6 +23,7 @@ use App\Http\Controllers\ListingController;
 use App\Http\Controllers\ListingTextController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\OperationController;
+use App\Http\Controllers\ParcelController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
@@ -138,9 +139,13 @@ Route::delete('houses/{house}', [HouseController::class, 'destroy'])->name('hous
 Route::get('houses/{house}/file.json', [HouseController::class, 'file'])->name('houses.file');
 Route::get('houses/{house}/areas.csv', [HouseController::class, 'areas'])->name('houses.areas');
 Route::post('houses/{house}/areas', [HouseController::class, 'readAreas'])->name('houses.read-areas')->middleware('throttle:uploads');
+Route::get('house-services', [ParcelController::class, 'services'])->name('houses.services');
+Route::put('houses/{house}/service', [ParcelController::class, 'connect'])->name('houses.connect');
 Route::put('jobs/{job}/destinations', [HouseController::class, 'destine'])->name('jobs.destine');
 Route::post('jobs/{job}/send', [HouseController::class, 'send'])->name('sends.begin')->middleware('throttle:exports');
 Route::post('jobs/{job}/send/{batch}/again', [HouseController::class, 'again'])->name('sends.again')->middleware('throttle:exports');
+Route::post('jobs/{job}/send/{batch}/bring', [ParcelController::class, 'bring'])->name('parcels.bring')->middleware('throttle:exports');
+Route::get('jobs/{job}/parcels', [ParcelController::class, 'index'])->name('parcels.list');
 Route::get('jobs/{job}/send/{batch}/files.zip', [HouseController::class, 'zip'])->name('sends.files');
 
 Route::get('gangs', [GangController::class, 'index'])->name('gangs.list');
@@ -151,6 +156,7 @@ Route::delete('gangs/{gang}', [GangController::class, 'destroy'])->name('gangs.t
 Route::get('gangs/{gang}/{sheet}', [GangController::class, 'file'])->name('gangs.file');
 
 Route::get('log', [LogController::class, 'index'])->name('log.list');
+Route::post('jobs/{job}/noted', [LogController::class, 'note'])->name('log.note');
 Route::get('log.csv', [LogController::class, 'table'])->name('log.table');
 Route::post('log/find', [LogController::class, 'find'])->name('anyone.log.find')->middleware('throttle:uploads');
 

@@ -16,13 +16,22 @@ use TallCrow\House\House;
  * @property int $shop_id
  * @property string $name
  * @property string $body  in the form tallcrow.house
+ * @property string $service  that takes its files; empty where files are brought by hand
+ * @property string $account  of the seller at that service
+ * @property ?string $token  of the seller at that service, encrypted in the database
  */
 #[ScopedBy(ShopScope::class)]
 final class HouseRecord extends Model
 {
     protected $table = 'houses';
 
-    protected $fillable = ['name', 'body'];
+    protected $fillable = ['name', 'body', 'service', 'account', 'token'];
+
+    protected $casts = ['token' => 'encrypted'];
+
+    protected $hidden = ['token'];
+
+    protected $attributes = ['service' => '', 'account' => ''];
 
     public function house(): House
     {

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A print file that was made: what went where. Rows are added and never changed, and outlive the job that they tell of.
+ * A print file that was made, or what became of a design after that: what went where. Rows are added and never changed, and outlive the job that they tell of.
  *
  * @property int $id
  * @property int $shop_id
@@ -30,15 +30,19 @@ use Illuminate\Support\Carbon;
  * @property string $why
  * @property string $who
  * @property Carbon $at
+ * @property LogEvent $event
+ * @property ?array<string, mixed> $details  of the event, such as what a house measured
  */
 #[ScopedBy(ShopScope::class)]
 final class LogEntry extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['shop_id', 'title', 'job_id', 'revision_id', 'file', 'sha256', 'house', 'place', 'width', 'height', 'ppi', 'bytes', 'checks', 'rulings', 'why', 'who', 'at'];
+    protected $fillable = ['shop_id', 'title', 'job_id', 'revision_id', 'file', 'sha256', 'house', 'place', 'width', 'height', 'ppi', 'bytes', 'checks', 'rulings', 'why', 'who', 'at', 'event', 'details'];
 
-    protected $casts = ['job_id' => 'integer', 'revision_id' => 'integer', 'width' => 'integer', 'height' => 'integer', 'ppi' => 'float', 'bytes' => 'integer', 'checks' => 'array', 'rulings' => 'array', 'at' => 'datetime'];
+    protected $casts = ['job_id' => 'integer', 'revision_id' => 'integer', 'width' => 'integer', 'height' => 'integer', 'ppi' => 'float', 'bytes' => 'integer', 'checks' => 'array', 'rulings' => 'array', 'at' => 'datetime', 'event' => LogEvent::class, 'details' => 'array'];
+
+    protected $attributes = ['event' => 'file', 'house' => '', 'place' => '', 'why' => '', 'who' => ''];
 
     protected static function booted(): void
     {

@@ -16,6 +16,7 @@ use App\Models\KeptRecipe;
 use App\Models\LicenceRecord;
 use App\Models\Listing;
 use App\Models\LogEntry;
+use App\Models\Parcel;
 use App\Models\PrintJob;
 use App\Models\Proof;
 use App\Models\Revision;
@@ -40,7 +41,7 @@ use Illuminate\Support\ServiceProvider;
 final class AppServiceProvider extends ServiceProvider
 {
     /** What belongs to a shop. */
-    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, Gang::class, LogEntry::class, HouseRecord::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class, Collection::class, Listing::class];
+    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, Gang::class, LogEntry::class, HouseRecord::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class, Collection::class, Listing::class, Parcel::class];
 
     /** Requests a minute of one person, or of one address where nobody is signed in. A page of jobs asks for some hundred pictures. */
     private const LIMITS = ['doors' => 30, 'uploads' => 120, 'exports' => 60, 'drawings' => 1500];

@@ -8,9 +8,12 @@ use App\Models\Export;
 use App\Models\Gang;
 use App\Models\HouseRecord;
 use App\Models\LogEntry;
+use App\Models\LogEvent;
+use App\Models\Parcel;
 use App\Models\User;
+use App\Sending\Houses\HouseAnswer;
 
-/** Notes every print file that is made. */
+/** Notes every print file that is made, and what houses say of it. */
 final class FileLog
 {
     /** @param  array<string, mixed>  $figures  as the print process tells them */
@@ -22,6 +25,17 @@ final class FileLog
             'sha256' => self::word($figures, 'sha256'), 'house' => $house->name ?? '', 'place' => $export->destination['place'] ?? '',
             'width' => self::number($figures, 'width'), 'height' => self::number($figures, 'height'), 'ppi' => self::number($figures, 'ppi'), 'bytes' => self::number($figures, 'bytes'),
             'checks' => self::checks($figures), 'rulings' => $export->rulings, 'why' => $export->why, 'who' => User::query()->find($export->user_id)->name ?? '', 'at' => now(),
+        ]);
+    }
+
+    public static function answered(Parcel $parcel, HouseAnswer $answer): void
+    {
+        $export = $parcel->export;
+        $figures = $export->figures ?? [];
+        LogEntry::query()->create([
+            'shop_id' => $parcel->shop_id, 'title' => $export->job->title, 'job_id' => $export->print_job_id, 'revision_id' => $export->revision_id, 'file' => $export->file, 'sha256' => $export->sha256,
+            'house' => $parcel->house->name ?? '', 'place' => $export->destination['place'] ?? '', 'width' => self::number($figures, 'width'), 'height' => self::number($figures, 'height'), 'ppi' => self::number($figures, 'ppi'), 'bytes' => self::number($figures, 'bytes'),
+            'checks' => self::checks($figures), 'at' => now(), 'event' => LogEvent::of($answer->verdict), 'details' => ['number' => $answer->number, 'reasons' => $answer->reasons, 'measured' => $answer->measured->toArray()],
         ]);
     }
 

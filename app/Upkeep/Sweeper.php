@@ -10,6 +10,7 @@ use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\Pass;
 use App\Models\Shop;
+use App\Sending\Parcels;
 use App\Shelf\ShelfBin;
 use Illuminate\Support\Facades\File;
 use TallCrow\Render\FolderPictures;
@@ -36,6 +37,7 @@ final class Sweeper
         if ($now - $this->looked >= self::EXPORTS) {
             $this->looked = $now;
             ExportClaim::findForgotten();
+            Parcels::findForgotten();
         }
         if ($now - $this->swept >= self::FOLDERS) {
             $this->swept = $now;

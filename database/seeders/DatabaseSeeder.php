@@ -49,7 +49,7 @@ final class DatabaseSeeder extends Seeder
         $houses = [];
         foreach (glob(base_path('demo/houses/*.json')) ?: [] as $file) {
             $house = House::json((string) file_get_contents($file));
-            $houses[basename($file, '.json')] = $shop->houses()->create(['name' => $house->name, 'body' => HouseRecord::bodyOf($house)])->id;
+            $houses[basename($file, '.json')] = $shop->houses()->create(['name' => $house->name, 'body' => HouseRecord::bodyOf($house), 'service' => 'trial', 'account' => basename($file, '.json')])->id;
         }
         $shop->jobs()->where('title', 'Quarry Road kite day')->first()?->update(['destinations' => [
             ['house' => $houses['bramble-market'], 'place' => 'basic tee/front', 'mode' => 'contain'], ['house' => $houses['mill-lane-print'], 'place' => 'heavy tee/front', 'mode' => 'ink'],

@@ -16,12 +16,16 @@ final readonly class HouseCard extends Answer
         public string $names,
         public string $notes,
         public array $places,
+        /** That takes its files; empty where they are brought by hand. */
+        public string $service,
+        public string $account,
+        public bool $hasToken,
     ) {}
 
     public static function of(HouseRecord $record): self
     {
         $house = $record->house();
 
-        return new self($record->id, $house->name, $house->names->pattern, $house->notes, array_map(HousePlaceCard::of(...), $house->places));
+        return new self($record->id, $house->name, $house->names->pattern, $house->notes, array_map(HousePlaceCard::of(...), $house->places), $record->service, $record->account, $record->token !== null);
     }
 }

@@ -6,6 +6,7 @@ import { useAreas, useCatalogue, useChange } from '../server/queries';
 import { allRead } from '../stores/reading';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import HouseDialog from '../houses/HouseDialog.vue';
+import HouseServiceForm from '../houses/HouseServiceForm.vue';
 import PlaceOnGarment from '../houses/PlaceOnGarment.vue';
 import { useHouses } from '../server/houses';
 import type { Area, HouseCard } from '../types';
@@ -66,6 +67,7 @@ async function submit(): Promise<void> {
                         <small>{{ place.area.ppi }} ppi, {{ place.least }} accepted · {{ place.kind.toUpperCase() }}{{ place.mostMegabytes ? ` up to ${place.mostMegabytes} MB` : '' }}{{ place.mirrored ? ' · mirrored' : '' }}</small>
                     </li>
                 </ul>
+                <details><summary class="small">Files reach it {{ house.service ? `by a service, as ${house.account}` : 'by hand' }}</summary><HouseServiceForm :house="house" /></details>
             </article>
             <HouseDialog v-model="open" :house="chosen" @kept="looked = $event.id" />
         </section>

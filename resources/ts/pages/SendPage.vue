@@ -6,9 +6,11 @@ import { useMe } from '../people/me';
 import { isLive, useChange, useExports } from '../server/queries';
 import { useGauges } from '../stores/gauges';
 import { useSheet } from '../stores/sheet';
-import type { ExportCard } from '../types';
+import type { ExportCard, ParcelCard } from '../types';
 import { ago } from '../words/lines';
 import DestinationsForm from '../houses/DestinationsForm.vue';
+import HouseParcels from '../houses/HouseParcels.vue';
+import ListingLog from '../houses/ListingLog.vue';
 import ListingPictures from '../houses/ListingPictures.vue';
 import ListingWords from '../houses/ListingWords.vue';
 import { useFits } from '../server/houses';
@@ -31,6 +33,7 @@ const stages: Record<string, string> = { waiting: 'waiting for its turn', layers
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const { data: fits } = useFits(() => sheet.job?.revision);
 const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/send`, why.value.trim() ? { why: why.value.trim() } : {}), 'exports', 'rights');
+const bring = useChange((batch: string) => api.post<ParcelCard[]>(`jobs/${job.value}/send/${batch}/bring`), 'parcels');
 const again = useChange((batch: string) => api.post<ExportCard[]>(`jobs/${job.value}/send/${batch}/again`), 'exports');
 /** Files that were begun by one press, the newest first. */
 const batches = computed(() => {
@@ -86,8 +89,11 @@ function counts(one: ExportCard): string {
             <p v-for="batch in batches" :key="batch.id" class="send-batch">
                 <strong>{{ batch.done }} of {{ batch.all }} files</strong> <span class="small">{{ ago(batch.at) }}</span>
                 <a v-if="batch.done" class="plain-button" :href="`/api/jobs/${job}/send/${batch.id}/files.zip`" download>All of them in one zip</a>
+                <v-btn v-if="makes && batch.done" size="small" :loading="bring.isPending.value" @click="bring.mutate(batch.id)">Bring them to their houses</v-btn>
                 <v-btn v-if="batch.left" size="small" @click="again.mutate(batch.id)">Begin {{ batch.left }} again</v-btn>
             </p>
+            <p v-if="bring.error.value" role="alert">{{ said(bring.error.value) }}</p>
+            <HouseParcels :job="sheet.job.id" />
         </section>
         <p v-if="failed" role="alert">{{ failed }}</p>
         <p v-if="exports?.length === 0" class="empty">Nothing has been exported yet.</p>
@@ -116,6 +122,7 @@ function counts(one: ExportCard): string {
             </li>
         </ol>
         <ListingWords v-if="sheet.job" :job="sheet.job.id" />
+        <ListingLog v-if="sheet.job && makes" :job="sheet.job.id" />
         <ListingPictures v-if="sheet.job && sheet.artwork" :revision="sheet.job.revision" :artwork="sheet.artwork" />
         <JobRemarks v-if="sheet.job" :job="sheet.job.id" :revision="sheet.job.revision" />
     </main>
@@ -124,7 +131,8 @@ function counts(one: ExportCard): string {
 <style>
 .send-rights { display: grid; gap: 10px; margin: 12px 0; max-width: 760px; }
 .send-rights .rights { border: 1px solid var(--hair); background: var(--card); }
-.send-batch { display: flex; gap: 12px; align-items: baseline; }
+.send-houses { display: grid; gap: 10px; }
+.send-batch { display: flex; flex-wrap: wrap; gap: 12px; align-items: baseline; }
 .send-papers { display: flex; flex-wrap: wrap; gap: 8px; }
 .send-credits pre { white-space: pre-wrap; border: 1px solid var(--hair); background: var(--card); padding: 8px 10px; font-family: var(--measures); font-size: 12px; }
 .exports { display: grid; gap: 10px; }
