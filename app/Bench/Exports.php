@@ -13,6 +13,7 @@ use App\Rights\SalesBook;
 use App\Sending\Destination;
 use App\Upkeep\Room;
 use Illuminate\Validation\ValidationException;
+use TallCrow\Export\PrintForm;
 use TallCrow\Export\PrintPng;
 use TallCrow\Rights\Ruling;
 
@@ -23,11 +24,12 @@ final readonly class Exports
     /**
      * @param  ?Destination  $to  null for the job's own print area
      * @param  string  $batch  of the send that it is part of
+     * @param  PrintForm  $form  its kind counts where it is for no house
      * @param  string  $why  why it is made though the terms of something on it do not allow it
      *
      * @throws ValidationException when that is needed and not said
      */
-    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = ''): Export
+    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = '', PrintForm $form = new PrintForm): Export
     {
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
         $rights = JobRights::of($job, $head->read(), $this->sales);
@@ -44,9 +46,10 @@ final readonly class Exports
             'stage' => 'waiting',
             'why' => trim($why),
             'rulings' => $rights->rulings(),
-            'file' => $file === '' ? PrintPng::fileName($job->title) : $file,
+            'file' => $file === '' ? pathinfo(PrintPng::fileName($job->title), PATHINFO_FILENAME).'.'.$form->kind->ending() : $file,
             'destination' => $to?->toArray(),
             'batch' => $batch,
+            'form' => ['kind' => $form->kind->value, 'cut' => $form->cut, 'fewerColours' => $form->fewerColours],
         ])->refresh();
         ExportArtwork::dispatch($export->id);
 

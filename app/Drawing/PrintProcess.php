@@ -47,7 +47,7 @@ final class PrintProcess
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
             PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
             '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--scratch', "$scratch/pictures", '--materials', $this->export->shop->folder('pictures'),
-            '--area', $this->area($to), ...self::form($to),
+            '--area', $this->area($to), ...$this->form($to),
         ], timeout: null);
         $ends = microtime(true) + self::setting('print_seconds');
         $process->start();
@@ -92,11 +92,13 @@ final class PrintProcess
     }
 
     /** @return list<string> */
-    private static function form(?Destination $to): array
+    private function form(?Destination $to): array
     {
+        $asked = $this->export->form;
         $form = $to?->form();
+        $words = ['--kind', $form->kind->value ?? $asked['kind'] ?? 'png', '--mirrored', ($form->mirrored ?? false) ? 'yes' : 'no', '--fewer-colours', ($asked['fewerColours'] ?? false) ? 'yes' : 'no'];
 
-        return $form === null ? [] : ['--kind', $form->kind->value, '--mirrored', $form->mirrored ? 'yes' : 'no', ...($form->mostBytes === null ? [] : ['--most-bytes', (string) $form->mostBytes])];
+        return [...$words, ...($form?->mostBytes === null ? [] : ['--most-bytes', (string) $form->mostBytes]), ...(($asked['cut'] ?? null) === null ? [] : ['--cut', (string) $asked['cut']])];
     }
 
     private function area(?Destination $to): string

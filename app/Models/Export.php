@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?string $trouble
  * @property string $why  why it is made though some of its terms do not allow it
  * @property ?array{house: int, place: string, mode: string} $destination  null where it is for no house
+ * @property ?array{kind: string, cut: ?float, fewerColours: bool} $form  null for the usual form
  * @property string $batch  the same for all files of one send; empty for a file alone
  * @property string $sha256  of the finished file
  * @property ?array<string, string> $rulings  what the terms said of each file then
@@ -35,9 +36,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 #[ScopedBy(ShopScope::class)]
 final class Export extends Model
 {
-    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings', 'destination', 'batch', 'sha256'];
+    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings', 'destination', 'batch', 'sha256', 'form'];
 
-    protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime', 'rulings' => 'array', 'destination' => 'array'];
+    protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime', 'rulings' => 'array', 'destination' => 'array', 'form' => 'array'];
 
     /** @return BelongsTo<Revision, $this> */
     public function revision(): BelongsTo

@@ -12,6 +12,7 @@ use App\Models\ExportState;
 use App\Models\PrintJob;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use TallCrow\Export\PrintForm;
 use ZipArchive;
 
 /** Sends: for each place that a job goes to one file, all begun by one press. */
@@ -20,11 +21,12 @@ final readonly class Sends
     public function __construct(private Exports $exports) {}
 
     /**
+     * @param  bool  $fewerColours  for files that are larger than their house takes
      * @return list<Export>
      *
      * @throws ValidationException when the job goes nowhere, or a word is wanted why it is printed
      */
-    public function begin(PrintJob $job, string $why): array
+    public function begin(PrintJob $job, string $why, bool $fewerColours = false): array
     {
         $places = Destination::of($job);
         if ($places === []) {
@@ -33,7 +35,7 @@ final readonly class Sends
         $batch = (string) Str::uuid();
         $taken = [];
 
-        return array_map(function (Destination $to) use ($job, $why, $batch, &$taken): Export {
+        return array_map(function (Destination $to) use ($job, $why, $fewerColours, $batch, &$taken): Export {
             $file = $to->file($job->title);
             // Two houses may ask for the same name; a zip holds each once.
             for ($n = 2, $free = $file; in_array($free, $taken, true); $n++) {
@@ -41,7 +43,7 @@ final readonly class Sends
             }
             $taken[] = $free;
 
-            return $this->exports->start($job, $why, $to, $batch, $free);
+            return $this->exports->start($job, $why, $to, $batch, $free, new PrintForm(fewerColours: $fewerColours));
         }, $places);
     }
 

@@ -152,3 +152,18 @@ it('says why an export failed, without trying again', function (): void {
     $export = $this->getJson("/api/exports/$id")->json();
     expect($export['state'])->toBe('failed')->and($export['trouble'])->toContain('has no ж');
 });
+
+it('hands a design out as OpenRaster and as outlines, and says what keeps it from being outlines', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7')]);
+    $layered = $this->postJson("/api/jobs/{$job->id}/exports", ['kind' => 'ora'])->assertCreated()->json();
+    $this->get("/api/exports/{$layered['id']}/file")->assertOk()->assertHeader('Content-Type', 'image/openraster')->assertDownload('bell-ringers.ora');
+    $cut = $this->postJson("/api/jobs/{$job->id}/exports", ['kind' => 'svg', 'cut' => 0.125])->assertCreated()->json();
+    $answer = $this->get("/api/exports/{$cut['id']}/file")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+    expect((string) file_get_contents($answer->baseResponse->getFile()->getPathname()))->toContain('id="cut"');
+    $this->postJson("/api/jobs/{$job->id}/exports", ['kind' => 'psd'])->assertJsonValidationErrors('kind');
+    $this->postJson("/api/jobs/{$job->id}/exports", ['kind' => 'svg', 'cut' => 9])->assertJsonValidationErrors('cut');
+
+    $faint = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7', ['opacity' => 0.5])]);
+    $refused = $this->postJson("/api/jobs/{$faint->id}/exports", ['kind' => 'svg'])->assertCreated()->json('id');
+    expect($this->getJson("/api/exports/$refused")->json())->toMatchArray(['state' => 'failed'])->and($this->getJson("/api/exports/$refused")->json('trouble'))->toContain('half-transparent');
+});

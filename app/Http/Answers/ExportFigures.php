@@ -19,12 +19,14 @@ final readonly class ExportFigures extends Answer
         public int $bytes,
         public string $sha256,
         public array $checks,
+        /** What was done to keep it small enough, in words; empty where nothing was. */
+        public string $packing,
     ) {}
 
     /** @param  array<string, mixed>  $kept  as an Exported wrote it */
     public static function kept(array $kept): self
     {
-        /** @var array{width: int, height: int, ppi: float, inches: list<float>, bytes: int, sha256: string, report: array{findings: list<array{key: string, word: string, verdict: string, figure: string, says: string}>}} $kept */
-        return new self($kept['width'], $kept['height'], $kept['ppi'], $kept['inches'], $kept['bytes'], $kept['sha256'], array_map(ExportCheck::kept(...), $kept['report']['findings']));
+        /** @var array{width: int, height: int, ppi: float, inches: list<float>, bytes: int, sha256: string, packing?: string, report: array{findings: list<array{key: string, word: string, verdict: string, figure: string, says: string}>}} $kept */
+        return new self($kept['width'], $kept['height'], $kept['ppi'], $kept['inches'], $kept['bytes'], $kept['sha256'], array_map(ExportCheck::kept(...), $kept['report']['findings']), $kept['packing'] ?? '');
     }
 }

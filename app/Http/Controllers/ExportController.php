@@ -11,8 +11,10 @@ use App\Models\Export;
 use App\Models\PrintJob;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use TallCrow\Export\FileKind;
+use TallCrow\Export\PrintForm;
 
 /** Sends jobs to file, tells how far they are, and hands the files out. */
 final class ExportController
@@ -25,9 +27,10 @@ final class ExportController
 
     public function store(Request $request, PrintJob $job, Exports $exports): JsonResponse
     {
-        $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500']]);
+        $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500'], 'kind' => ['sometimes', 'nullable', Rule::enum(FileKind::class)], 'cut' => ['sometimes', 'nullable', 'numeric', 'between:0,2']], ['cut.between' => 'A cut line runs 0 to 2 in from the ink.']);
+        $form = new PrintForm($request->enum('kind', FileKind::class) ?? FileKind::Png, cut: $request->filled('cut') ? $request->float('cut') : null);
 
-        return ExportCard::of($exports->start($job->load(['head', 'shop']), $request->string('why')->toString()))->created();
+        return ExportCard::of($exports->start($job->load(['head', 'shop']), $request->string('why')->toString(), form: $form))->created();
     }
 
     public function show(Export $export): ExportCard
@@ -44,6 +47,6 @@ final class ExportController
     {
         $path = ShopFiles::of($export->shop)->export($export) ?? abort(404, 'This export has no file: it was not finished.');
 
-        return response()->download($path, $export->file, ['Content-Type' => (FileKind::tryFrom(strtr(pathinfo($export->file, PATHINFO_EXTENSION), ['tif' => 'tiff'])) ?? FileKind::Png)->mime()]);
+        return response()->download($path, $export->file, ['Content-Type' => (FileKind::ofEnding(pathinfo($export->file, PATHINFO_EXTENSION)) ?? FileKind::Png)->mime()]);
     }
 }

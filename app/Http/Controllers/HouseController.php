@@ -136,8 +136,8 @@ final class HouseController
     /** One press makes every file that the houses want. */
     public function send(Request $request, PrintJob $job, Sends $sends): JsonResponse
     {
-        $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500']]);
-        $exports = $sends->begin($job->load(['head', 'shop']), $request->string('why')->toString());
+        $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500'], 'fewerColours' => ['sometimes', 'boolean']]);
+        $exports = $sends->begin($job->load(['head', 'shop']), $request->string('why')->toString(), $request->boolean('fewerColours'));
 
         return new JsonResponse(array_map(ExportCard::of(...), $exports), 201);
     }

@@ -30,10 +30,10 @@ final class PrintCommand
 
     private static function form(Arguments $arguments): PrintForm
     {
-        $kind = FileKind::tryFrom($arguments->option('kind') ?? 'png') ?? throw UnusableCall::missing('--kind png, tiff or pdf');
+        $kind = FileKind::tryFrom($arguments->option('kind') ?? 'png') ?? throw UnusableCall::missing('--kind png, tiff, pdf, ora or svg');
         $most = $arguments->option('most-bytes');
 
-        return new PrintForm($kind, $arguments->option('mirrored') === 'yes', $most === null ? null : (int) $most);
+        return new PrintForm($kind, $arguments->option('mirrored') === 'yes', $most === null ? null : (int) $most, $arguments->option('fewer-colours') === 'yes', is_numeric($arguments->option('cut')) ? max(0.0, (float) $arguments->option('cut')) : null);
     }
 
     private static function area(?string $text): ?PrintArea

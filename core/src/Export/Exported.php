@@ -17,6 +17,8 @@ final readonly class Exported
         public int $bytes,
         public string $sha256,
         public Report $report,
+        /** What was done to keep it small enough, in words; empty where nothing was. */
+        public string $packing = '',
     ) {}
 
     /** @return array<string, mixed> */
@@ -29,6 +31,7 @@ final readonly class Exported
             'inches' => [$this->width / $this->ppi->value, $this->height / $this->ppi->value],
             'bytes' => $this->bytes,
             'sha256' => $this->sha256,
+            'packing' => $this->packing,
             'report' => $this->report->toArray(),
         ];
     }

@@ -10,9 +10,12 @@ use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
+use TallCrow\Render\FlatSheet;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Render\NoPictures;
+use TallCrow\Render\NotFlat;
 use TallCrow\Render\Pictures;
 use TallCrow\Render\Renderer;
 
@@ -24,7 +27,7 @@ final class Exporter
      * @param  string  $scratch  a folder for the pieces, emptied at the end
      * @param  ?Pictures  $materials  where fields of wear and papers are kept for other prints
      *
-     * @throws LayerTrouble|PngBroken
+     * @throws LayerTrouble|PngBroken|NotFlat
      */
     public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null, PrintForm $form = new PrintForm): Exported
     {
@@ -37,21 +40,23 @@ final class Exporter
             // What is checked is what was written, whatever form it is handed out in.
             $png = $form->kind === FileKind::Png ? $path : "$scratch/print.png";
             $handed = $form->mirrored ? $picture->mirroredAcross() : $picture;
-            PrintPng::write($handed, $png, $artwork->sheet->ppi, $artwork->title);
-            if ($form->kind === FileKind::Png && $form->mostBytes !== null && filesize($png) > $form->mostBytes) {
-                PrintPng::write($handed, $png, $artwork->sheet->ppi, $artwork->title, PrintPng::HARDEST);
-            }
+            $packing = PackedPng::write($handed, $png, $artwork->sheet->ppi, $artwork->title, $form->kind === FileKind::Png ? $form : new PrintForm);
             $written = ImageFile::read(PictureType::Png, $png)->asInk()->settled();
             match ($form->kind) {
                 FileKind::Png => null,
                 FileKind::Tiff => PrintTiff::write($written, $path, $artwork->sheet->ppi),
                 FileKind::Pdf => PrintPdf::write($written, $path, $artwork->sheet->ppi, $artwork->title),
+                FileKind::OpenRaster => OpenRaster::write($artwork, $renderer, $picture, $path, $scratch, $form->mirrored),
+                FileKind::Svg => OutlineSvg::write($artwork, new FlatSheet($renderer->placer, new NoPictures), $path, $form->cut, $form->mirrored),
             };
+            clearstatcache(true, $path);
+            $bytes = (int) filesize($path);
+            $packing = $form->kind === FileKind::Png ? $packing : new Packing(0, null, $form->mostBytes !== null && $bytes > $form->mostBytes);
 
             $progress->stage(ExportStage::Check);
             $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $form->mirrored ? $written->mirroredAcross()->settled() : $written);
 
-            return new Exported($frame->width, $frame->height, $artwork->sheet->ppi, (int) filesize($path), (string) hash_file('sha256', $path), $report);
+            return new Exported($frame->width, $frame->height, $artwork->sheet->ppi, $bytes, (string) hash_file('sha256', $path), $report, $packing->said());
         } finally {
             self::remove($scratch);
         }

@@ -40,6 +40,16 @@ final class ImageFile
         Vips::operate('pngsave', [$image, $path], ['compression' => $compression, 'interlace' => false, 'strip' => true]);
     }
 
+    /**
+     * PNG of few colours, transparent ones among them, without dither.
+     *
+     * @param  int  $quality  1 to 100: as many of 256 colours are taken as that needs
+     */
+    public static function writePalette(Image $image, string $path, int $quality): void
+    {
+        Vips::operate('pngsave', [$image, $path], ['palette' => true, 'bitdepth' => 8, 'Q' => $quality, 'dither' => 0.0, 'effort' => 4]);
+    }
+
     public static function png(Image $image, int $compression = 1): string
     {
         return self::buffer($image, 'pngsave_buffer', ['compression' => $compression, 'strip' => true]);

@@ -122,6 +122,23 @@ final class InkOutlines
         return $this->inking->rings === [] && $this->inking->grown == 0.0 && $this->inking->backing === null ? $this->plain() : $this->path('shape');
     }
 
+    /** The body, with all that it was emboldened or thinned by. */
+    public function bodyRegion(): Region
+    {
+        return $this->region($this->inking->grown == 0.0 ? 'united' : 'body');
+    }
+
+    /** All within a ring's outer edge; the inmost ring is number 0. */
+    public function ringRegion(int $number): Region
+    {
+        return $this->region("ring $number");
+    }
+
+    public function backingRegion(): Region
+    {
+        return $this->region('backing');
+    }
+
     /** @param  list<array{float, Join, float}>  $steps  of rings */
     private function about(Canvas $canvas, array $steps): void
     {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { VBtn } from 'vuetify/components';
+import { VBtn, VCheckbox, VNumberInput, VSelect } from 'vuetify/components';
 import { api, said } from '../api';
 import { useMe } from '../people/me';
 import { isLive, useChange, useExports } from '../server/queries';
@@ -26,13 +26,18 @@ const { data: rights } = useRights(() => sheet.job?.revision);
 const forbidden = computed(() => rights.value?.ruling === 'not-allowed');
 const why = ref('');
 const copied = ref(false);
+const kind = ref('png');
+const cut = ref<number | null>(0.125);
+const fewer = ref(false);
+const kinds = [{ value: 'png', title: 'PNG, as print houses take it' }, { value: 'tiff', title: 'TIFF with alpha' }, { value: 'pdf', title: 'PDF at true size' }, { value: 'ora', title: 'OpenRaster, every layer by itself' }, { value: 'svg', title: 'SVG outlines, for cutters' }];
+const reason = (): { why?: string } => (why.value.trim() ? { why: why.value.trim() } : {});
 const { data: exports, error: unread } = useExports(job);
-const { mutate: start, error: refused } = useChange(() => api.post<ExportCard>(`jobs/${job.value}/exports`, why.value.trim() ? { why: why.value.trim() } : {}), 'exports', 'rights');
+const { mutate: start, error: refused } = useChange(() => api.post<ExportCard>(`jobs/${job.value}/exports`, { ...reason(), kind: kind.value, ...(kind.value === 'svg' && cut.value !== null ? { cut: cut.value } : {}) }), 'exports', 'rights');
 const { mutate: cancel, error: kept } = useChange((id: number) => api.remove<ExportCard>(`exports/${id}`), 'exports');
 const stages: Record<string, string> = { waiting: 'waiting for its turn', layers: 'drawing the lines', write: 'writing the file', check: 'checking the file', done: 'done', failed: 'failed', cancelled: 'cancelled' };
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const { data: fits } = useFits(() => sheet.job?.revision);
-const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/send`, why.value.trim() ? { why: why.value.trim() } : {}), 'exports', 'rights');
+const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/send`, { ...reason(), fewerColours: fewer.value }), 'exports', 'rights');
 const bring = useChange((batch: string) => api.post<ParcelCard[]>(`jobs/${job.value}/send/${batch}/bring`), 'parcels');
 const again = useChange((batch: string) => api.post<ExportCard[]>(`jobs/${job.value}/send/${batch}/again`), 'exports');
 /** Files that were begun by one press, the newest first. */
@@ -64,7 +69,8 @@ function counts(one: ExportCard): string {
 <template>
     <main class="page">
         <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</a><button v-if="makes" type="button" class="plain-button strong" :disabled="running || (forbidden && why.trim() === '')" @click="start(undefined)">Export the print file</button></header>
-        <p class="small">8-bit PNG with a transparent ground, sRGB, {{ sheet.artwork?.sheet.width }} × {{ sheet.artwork?.sheet.height }} px at {{ sheet.artwork?.sheet.ppi }} ppi.</p>
+        <div v-if="makes" class="send-kind"><v-select v-model="kind" label="As" :items="kinds" /><v-number-input v-if="kind === 'svg'" v-model="cut" label="Cut line, inches from the ink; empty for none" :min="0" :max="2" :step="0.0625" :precision="null" control-variant="hidden" clearable /></div>
+        <p class="small">8 bits to the colour with a transparent ground, sRGB, {{ sheet.artwork?.sheet.width }} × {{ sheet.artwork?.sheet.height }} px at {{ sheet.artwork?.sheet.ppi }} ppi.</p>
         <p v-if="sheet.artwork && sheet.artwork.method !== 'dtg'" class="note">A heat press burns: keep to the temperature, time and pressure that the makers of the press and of the transfer give, use its guards and gloves, air the room, and keep to your local rules. Their instructions go before anything said here.</p>
         <p v-if="blocked.length" class="note">{{ blocked.length }} {{ blocked.length === 1 ? 'gauge does' : 'gauges do' }} not hold: {{ blocked.map((finding) => finding.word).join(', ') }}. You can export all the same; a print house may send it back.</p>
         <section v-if="rights" class="send-rights">
@@ -84,6 +90,7 @@ function counts(one: ExportCard): string {
         <section v-if="sheet.job" class="send-houses" aria-labelledby="houses-head">
             <h2 id="houses-head">To its houses</h2>
             <DestinationsForm :job="sheet.job.id" :revision="sheet.job.revision" />
+            <v-checkbox v-if="makes && fits?.length" v-model="fewer" label="Where a PNG is larger than its house takes, use fewer colours" />
             <p v-if="makes"><v-btn variant="flat" color="primary" :disabled="!fits?.length || (forbidden && why.trim() === '')" :loading="sending.isPending.value" @click="sending.mutate(undefined)">Make {{ fits?.length === 1 ? 'its file' : `all ${fits?.length ?? 0} files` }}</v-btn> <span v-if="fits?.some((one) => one.notes.some((note) => note.grave))" class="small">A house would send some of them back; look above.</span></p>
             <p v-if="sending.error.value" role="alert">{{ said(sending.error.value) }}</p>
             <p v-for="batch in batches" :key="batch.id" class="send-batch">
@@ -113,6 +120,7 @@ function counts(one: ExportCard): string {
                     <div><dt>size</dt><dd>{{ (one.figures.bytes / 1e6).toFixed(2) }} MB</dd></div>
                     <div><dt>checks</dt><dd>{{ counts(one) }}</dd></div>
                 </dl>
+                <p v-if="one.figures?.packing" role="note">{{ one.figures.packing }}</p>
                 <details v-if="one.figures">
                     <summary class="small">What was checked on this file</summary>
                     <ul class="checked"><li v-for="finding in one.figures.checks" :key="finding.key" :class="finding.verdict"><span class="mark">{{ mark[finding.verdict] }}</span> {{ finding.word }}: <span class="measure">{{ finding.figure }}</span>. {{ finding.says }}</li></ul>
@@ -135,6 +143,7 @@ function counts(one: ExportCard): string {
 .send-batch { display: flex; flex-wrap: wrap; gap: 12px; align-items: baseline; }
 .send-papers { display: flex; flex-wrap: wrap; gap: 8px; }
 .send-credits pre { white-space: pre-wrap; border: 1px solid var(--hair); background: var(--card); padding: 8px 10px; font-family: var(--measures); font-size: 12px; }
+.send-kind { display: grid; grid-template-columns: 320px 320px; gap: 10px; margin-top: 10px; }
 .exports { display: grid; gap: 10px; }
 .export { border: 1px solid var(--hair); background: var(--card); padding: 10px 14px; display: grid; gap: 8px; }
 .export-head { display: flex; gap: 14px; align-items: baseline; }
