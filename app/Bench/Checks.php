@@ -6,18 +6,26 @@ namespace App\Bench;
 
 use App\Models\Revision;
 use App\Models\Shop;
+use App\Sending\Destination;
+use TallCrow\House\Fit;
+use TallCrow\House\HouseDemands;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 
-/** Preflight of a revision against the print area that its job is for. */
+/** Preflight of a revision against the print area that its job is for, and what the houses that it goes to ask. */
 final class Checks
 {
     /** @param  bool  $closely  with the checks that take their time, as where a design is examined */
     public static function report(Revision $revision, bool $closely): Report
     {
         $studio = Studio::of($revision->job->shop);
+        $artwork = $revision->read();
+        $judges = Destination::judging($revision->job);
+        $fits = array_map(fn (Destination $to): Fit => $to->fit($artwork, $studio->renderer->placer), $judges);
 
-        return Preflight::artwork($revision->read(), $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely, words: self::words($revision->job->shop));
+        return Preflight::artwork(
+            $artwork, $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely, words: self::words($revision->job->shop), demands: $fits === [] ? null : HouseDemands::strictest($fits, $artwork->brief->method),
+        );
     }
 
     /** @return list<string> that the shop spells so, whatever dictionaries say */

@@ -47,7 +47,7 @@ final class PrintProcess
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
             PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
             '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--scratch', "$scratch/pictures", '--materials', $this->export->shop->folder('pictures'),
-            '--area', $this->area($to), ...$this->form($to),
+            '--area', $this->area($to), ...$this->form($to), ...$this->house($to, $scratch),
         ], timeout: null);
         $ends = microtime(true) + self::setting('print_seconds');
         $process->start();
@@ -99,6 +99,17 @@ final class PrintProcess
         $words = ['--kind', $form->kind->value ?? $asked['kind'] ?? 'png', '--mirrored', ($form->mirrored ?? false) ? 'yes' : 'no', '--fewer-colours', ($asked['fewerColours'] ?? false) ? 'yes' : 'no'];
 
         return [...$words, ...($form?->mostBytes === null ? [] : ['--most-bytes', (string) $form->mostBytes]), ...(($asked['cut'] ?? null) === null ? [] : ['--cut', (string) $asked['cut']])];
+    }
+
+    /** @return list<string> */
+    private function house(?Destination $to, string $scratch): array
+    {
+        if ($to === null) {
+            return [];
+        }
+        file_put_contents("$scratch/house.json", json_encode($to->house->toArray(), JSON_THROW_ON_ERROR)) !== false || throw PrintStopped::noRoom();
+
+        return ['--house', "$scratch/house.json", '--place', $to->place->key()];
     }
 
     private function area(?Destination $to): string

@@ -26,6 +26,7 @@ use TallCrow\Measure\PrintArea;
  * @property ?int $head_id
  * @property int $version
  * @property ?list<array{house: int, place: string, mode: string}> $destinations  places of houses that it goes to
+ * @property string $judged_by  house and place whose figures the gauges judge by; empty for the strictest
  * @property ?array<string, mixed> $usage  what it is for; null where the shop's usual one holds
  * @property Shop $shop
  * @property ?Revision $head
@@ -34,7 +35,9 @@ use TallCrow\Measure\PrintArea;
 #[ScopedBy(ShopScope::class)]
 final class PrintJob extends Model
 {
-    protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version', 'usage', 'destinations'];
+    protected $fillable = ['title', 'area_name', 'area_width', 'area_height', 'area_ppi', 'head_id', 'version', 'usage', 'destinations', 'judged_by'];
+
+    protected $attributes = ['judged_by' => ''];
 
     // Engines differ in how they hand numbers out.
     protected $casts = ['area_width' => 'integer', 'area_height' => 'integer', 'area_ppi' => 'float', 'version' => 'integer', 'usage' => 'array', 'destinations' => 'array'];

@@ -42,6 +42,21 @@ final readonly class Destination
         return $all;
     }
 
+    /** @return list<self> those that the gauges judge by: the one that was chosen, else all of them */
+    public static function judging(PrintJob $job): array
+    {
+        $all = self::of($job);
+        $chosen = array_values(array_filter($all, fn (self $to): bool => $to->key() === $job->judged_by));
+
+        return $chosen === [] ? $all : $chosen;
+    }
+
+    /** By which it is known among those of a job. */
+    public function key(): string
+    {
+        return $this->record.' '.$this->place->key();
+    }
+
     public static function at(HouseRecord $record, string $place, FitMode $mode): ?self
     {
         $house = $record->house();

@@ -11,7 +11,7 @@ const MAY_USE = [
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look', 'Noise'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Edit' => ['Compose', 'Render', 'Artwork', 'Asset', 'Type', 'Texture', 'Mask', 'Effect', 'Geometry', 'Colour', 'Measure', 'Raster'],
-    'House' => ['Export', 'Render', 'Artwork', 'Texture', 'Geometry', 'Measure'],
+    'House' => ['Preflight', 'Export', 'Render', 'Artwork', 'Texture', 'Geometry', 'Measure'],
     'Gang' => ['Render', 'Artwork', 'Texture', 'Geometry', 'Measure', 'Colour', 'Raster'],
     'Listing' => ['Artwork', 'Noise', 'Raster', 'Colour'],
     'Rights' => ['Artwork', 'Effect', 'Mask', 'Texture'],
@@ -19,7 +19,7 @@ const MAY_USE = [
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Cutout', 'Export', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Pack' => ['Artwork', 'Raster'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
-    'Cli' => ['Listing', 'Gang', 'Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
+    'Cli' => ['House', 'Listing', 'Gang', 'Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];
 
 /** @return array<string, list<string>> namespaces that the files of a folder name, by file */

@@ -84,3 +84,17 @@ it('tells what cannot be sent any more, and begins again what failed', function 
     $this->postJson("/api/jobs/{$job->id}/send/$batch/again")->assertCreated();
     expect(Export::query()->where('batch', $batch)->sole())->state->toBe(ExportState::Failed)->trouble->toContain('is not known any more')->and($this->getJson("/api/revisions/{$job->head_id}/fits")->json())->toBe([]);
 });
+
+it('lets the gauges judge by the strictest of a job\'s houses, or by the one that is chosen', function (): void {
+    $this->shelve('alfa-slab-one.woff2');
+    $job = $this->job([Fixtures::words('small', 'moth night', 0.9)]);
+    $house = $this->postJson('/api/houses', ['house' => json_encode(lane([placeAt('Front', 900, 1200, ['smallestWords' => 0.3]), placeAt('Back', 900, 1200)]))])->json('id');
+    $small = fn (): array => collect($this->getJson("/api/revisions/{$job->head_id}/preflight")->assertOk()->json('findings'))->firstWhere('key', 'small');
+    expect($small()['limit'])->toBe('0.05 in · 0.014 in');
+    $both = array_map(fn (string $place): array => ['house' => $house, 'place' => "tee/$place", 'mode' => 'contain'], ['front', 'back']);
+    $this->putJson("/api/jobs/{$job->id}/destinations", ['destinations' => $both])->assertNoContent();
+    // Printed three times as large there: a third of 0.3 in is enough here.
+    expect($small()['limit'])->toStartWith('0.10 in');
+    $this->putJson("/api/jobs/{$job->id}/destinations", ['destinations' => $both, 'judgedBy' => "$house tee/back"])->assertNoContent();
+    expect($small()['limit'])->toStartWith('0.02 in')->and($this->getJson("/api/revisions/{$job->head_id}/fits")->json('*.judges'))->toBe([false, true]);
+});

@@ -26,16 +26,18 @@ final readonly class FitCard extends Answer
         public string $kind,
         public string $file,
         public array $notes,
+        /** Whether the gauges judge by this one alone. */
+        public bool $judges,
     ) {}
 
-    public static function of(Destination $to, Fit $fit, string $title): self
+    public static function of(Destination $to, Fit $fit, string $title, string $judgedBy): self
     {
         $ink = $fit->ink;
 
         return new self(
             $to->record, $to->house->name, $to->place->key(), $to->place->product, $to->place->place, $to->mode->value, new HouseArea($to->place->area->width, $to->place->area->height, $to->place->area->ppi->value),
             round($fit->scale, 4), $ink === null ? null : new Box($ink->left, $ink->top, $ink->width(), $ink->height()), $to->place->mirrored, $to->place->kind->value, $to->file($title),
-            array_map(fn (FitNote $note): FitTold => new FitTold($note->grave, $note->says, $note->mend), $fit->notes()),
+            array_map(fn (FitNote $note): FitTold => new FitTold($note->grave, $note->says, $note->mend), $fit->notes()), $to->key() === $judgedBy,
         );
     }
 }

@@ -98,9 +98,9 @@ final class HouseController
         /** @var array{destinations: list<array{house: int, place: string, mode: string}>} $asked */
         $asked = $request->validate([
             'destinations' => ['present', 'array', 'max:'.Destination::MOST], 'destinations.*.house' => ['required', 'integer'],
-            'destinations.*.place' => ['required', 'string', 'max:130'], 'destinations.*.mode' => ['required', Rule::enum(FitMode::class)],
+            'destinations.*.place' => ['required', 'string', 'max:130'], 'destinations.*.mode' => ['required', Rule::enum(FitMode::class)], 'judgedBy' => ['sometimes', 'nullable', 'string', 'max:150'],
         ]);
-        $job->update(['destinations' => $asked['destinations']]);
+        $job->update(['destinations' => $asked['destinations'], 'judged_by' => $request->has('judgedBy') ? $request->string('judgedBy')->toString() : $job->judged_by]);
 
         return response()->noContent();
     }
@@ -116,7 +116,7 @@ final class HouseController
         $studio = Studio::of($job->shop);
         $artwork = $revision->read();
 
-        return array_map(fn (Destination $to): FitCard => FitCard::of($to, $to->fit($artwork, $studio->renderer->placer), $artwork->title), Destination::of($job));
+        return array_map(fn (Destination $to): FitCard => FitCard::of($to, $to->fit($artwork, $studio->renderer->placer), $artwork->title, $job->judged_by), Destination::of($job));
     }
 
     public function fitPicture(Request $request, Revision $revision): Response

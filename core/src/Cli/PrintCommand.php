@@ -9,6 +9,8 @@ use TallCrow\Export\FileKind;
 use TallCrow\Export\PrintForm;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
+use TallCrow\Preflight\Demands;
+use TallCrow\Render\Placer;
 
 /**
  * Makes a print file with its checks, and says how far it is: one JSON object to a line, `{"layer": 2, "of": 9, "name": "…"}`,
@@ -22,7 +24,8 @@ final class PrintCommand
         [$artwork, $shelf] = OpenedJob::from($arguments);
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
         $scratch = $arguments->option('scratch') ?? throw UnusableCall::missing('--scratch FOLDER');
-        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), Materials::kept($arguments->option('materials')), self::form($arguments));
+        $demands = NamedHouse::demands($arguments);
+        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), Materials::kept($arguments->option('materials')), self::form($arguments), $demands === null ? null : fn (Placer $placer): Demands => $demands($artwork, $placer));
         PrintedProgress::say($out, ['done' => $done->toArray()]);
 
         return Crow::FINE;

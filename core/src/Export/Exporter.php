@@ -7,6 +7,7 @@ namespace TallCrow\Export;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\Shelf;
 use TallCrow\Measure\PrintArea;
+use TallCrow\Preflight\Demands;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
@@ -17,6 +18,7 @@ use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\NotFlat;
 use TallCrow\Render\Pictures;
+use TallCrow\Render\Placer;
 use TallCrow\Render\Renderer;
 
 /** From an artwork to the file for the print house, with the checks that were run on that very file. */
@@ -26,10 +28,11 @@ final class Exporter
      * @param  string  $path  where the finished file shall lie; it is there whole or not at all
      * @param  string  $scratch  a folder for the pieces, emptied at the end
      * @param  ?Pictures  $materials  where fields of wear and papers are kept for other prints
+     * @param  ?callable(Placer): Demands  $demands  what it is held to; null for the rule of its brief
      *
      * @throws LayerTrouble|PngBroken|NotFlat
      */
-    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null, PrintForm $form = new PrintForm): Exported
+    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null, PrintForm $form = new PrintForm, ?callable $demands = null): Exported
     {
         try {
             $frame = Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value);
@@ -54,7 +57,7 @@ final class Exporter
             $packing = $form->kind === FileKind::Png ? $packing : new Packing(0, null, $form->mostBytes !== null && $bytes > $form->mostBytes);
 
             $progress->stage(ExportStage::Check);
-            $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $form->mirrored ? $written->mirroredAcross()->settled() : $written);
+            $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $form->mirrored ? $written->mirroredAcross()->settled() : $written, demands: $demands === null ? null : $demands($renderer->placer));
 
             return new Exported($frame->width, $frame->height, $artwork->sheet->ppi, $bytes, (string) hash_file('sha256', $path), $report, $packing->said());
         } finally {

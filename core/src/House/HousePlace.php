@@ -43,6 +43,11 @@ final readonly class HousePlace
         return mb_strtolower("$this->product/$this->place");
     }
 
+    public function called(): string
+    {
+        return "$this->product, $this->place";
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -68,13 +68,12 @@ final class EffectivePpi implements ChecksSheet
 
     private static function told(Layer $layer, int $line, float $ppi, float $scale, SheetSubject $subject): Finding
     {
-        $rule = $subject->artwork->brief->rule;
-        $least = $rule->least()->value;
+        $least = $subject->demands->leastPpi;
         $enough = $ppi >= $least - self::ROUNDING;
         $finding = Finding::of(
             Group::Pictures, "ppi:$layer->id:$line", $layer->called().', picture in it', $enough ? Verdict::Pass : Verdict::Fail, sprintf('%d ppi', floor($ppi + 1e-6)), sprintf('%d ppi', $least),
             $enough ? sprintf('The picture in %s holds %d ppi.', $layer->called(), floor($ppi))
-                : sprintf('The picture in %s has %d ppi; the rule "%s" asks for %d. Show it at %d %% of its size, or find a larger one.', $layer->called(), floor($ppi), $rule->says(), $least, floor($scale * $ppi / $least * 100)),
+                : sprintf('The picture in %s has %d ppi; %s asks for %d. Show it at %d %% of its size, or find a larger one.', $layer->called(), floor($ppi), $subject->demands->says, $least, floor($scale * $ppi / $least * 100)),
         )->about($layer->id);
 
         return $enough ? $finding : $finding->at(array_filter([$subject->reach($layer->id)]));
@@ -88,8 +87,7 @@ final class EffectivePpi implements ChecksSheet
         if ($ppi === null || $width === null) {
             return null;
         }
-        $rule = $subject->artwork->brief->rule;
-        $least = $rule->least()->value;
+        $least = $subject->demands->leastPpi;
         $enough = $ppi >= $least - self::ROUNDING;
         // Rounded down to the thousandth, so that the mended piece holds the rule and does not miss it by a hair.
         $widest = floor($width * $ppi / $least * 1000) / 1000;
@@ -98,7 +96,7 @@ final class EffectivePpi implements ChecksSheet
             sprintf('%d ppi', floor($ppi + 1e-6)), sprintf('%d ppi', $least),
             $enough
                 ? sprintf('%s holds %d ppi at its printed size.', $layer->called(), floor($ppi))
-                : sprintf('%s has %d ppi at its printed size; the rule "%s" asks for %d. Print it %.2f in wide or less, or find a larger picture.', $layer->called(), floor($ppi), $rule->says(), $least, $widest),
+                : sprintf('%s has %d ppi at its printed size; %s asks for %d. Print it %.2f in wide or less, or find a larger picture.', $layer->called(), floor($ppi), $subject->demands->says, $least, $widest),
         )->about($layer->id);
 
         return $enough ? $finding : $finding

@@ -69,7 +69,7 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
         return array_map(
             fn (Finding $finding): Finding => $finding->verdict === Verdict::Pass ? $finding : self::blamed($finding, $subject),
-            self::findings($subject->picture, $picture, Method::of($artwork->brief->method)),
+            self::findings($subject->picture, $picture, $subject->demands->method),
         );
     }
 

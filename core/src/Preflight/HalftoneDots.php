@@ -23,7 +23,7 @@ final class HalftoneDots implements ChecksSheet
 
     public function sheet(SheetSubject $subject): array
     {
-        $dot = Method::of($subject->artwork->brief->method)->dot;
+        $dot = $subject->demands->method->dot;
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
             $lines = $layer->on && $layer->role->prints() ? array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::KINDS, true)) : [];

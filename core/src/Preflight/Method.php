@@ -23,6 +23,12 @@ final readonly class Method
         public ?float $solid,
     ) {}
 
+    /** The same way of printing by another's figures, in inches. */
+    public function holding(float $line, float $gap, float $xHeight): self
+    {
+        return new self($line, $gap, $xHeight, $this->needsLightCloth, $this->dot, $this->solid);
+    }
+
     public static function of(PrintMethod $method): self
     {
         return match ($method) {

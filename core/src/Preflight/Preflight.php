@@ -40,9 +40,10 @@ final class Preflight
      * @param  ?PrintArea  $area  what the house asks for, if it is known
      * @param  ?Image  $printed  the finished picture at the sheet's own ppi, if it is there already
      * @param  bool  $closely  with the checks that take their time
+     * @param  ?Demands  $demands  null for the rule of its brief
      * @param  list<string>  $words  in small letters: names and the like that are spelt so
      */
-    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true, array $words = []): Report
+    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true, array $words = [], ?Demands $demands = null): Report
     {
         $troubles = [];
         $note = function (LayerTrouble $trouble) use (&$troubles): void {
@@ -55,10 +56,11 @@ final class Preflight
             $artwork = $layer === null ? $artwork : $artwork->withLayer($id, $layer->withOn(false));
         }
         $seen = new PictureSubject($picture, $ppi, $artwork->brief->garments, $artwork->brief->rule, $artwork->sheet->area());
-        $sheet = new SheetSubject($artwork, $renderer, $shelf, $area ?? $artwork->sheet->area(), $seen, $words);
+        $sheet = new SheetSubject($artwork, $renderer, $shelf, $area ?? $artwork->sheet->area(), $seen, $words, $demands);
 
         $findings = [
             ...array_map(self::trouble(...), array_values($troubles)),
+            ...$sheet->demands->findings,
             ...array_merge([], ...array_map(
                 fn (ChecksPicture|ChecksSheet $check): array => $check instanceof LooksClosely && ! $closely ? [] : self::ofSheet($check, $sheet),
                 self::checks(),

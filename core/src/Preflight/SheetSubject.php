@@ -42,6 +42,8 @@ final class SheetSubject
     /** @var array<int, ColourKeys> by ppi */
     private array $colours = [];
 
+    public readonly Demands $demands;
+
     public function __construct(
         public readonly Artwork $artwork,
         public readonly Renderer $renderer,
@@ -51,7 +53,10 @@ final class SheetSubject
         public readonly PictureSubject $picture,
         /** @var list<string> words that are spelt so, in small letters */
         public readonly array $words = [],
-    ) {}
+        ?Demands $demands = null,
+    ) {
+        $this->demands = $demands ?? Demands::of($artwork->brief);
+    }
 
     public function reach(string $id): ?Box
     {

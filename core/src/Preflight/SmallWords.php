@@ -18,7 +18,7 @@ final class SmallWords implements ChecksSheet
 {
     public function sheet(SheetSubject $subject): array
     {
-        $method = Method::of($subject->artwork->brief->method);
+        $method = $subject->demands->method;
         $small = [];
         $words = 0;
         foreach ($subject->artwork->everyLayer() as $layer) {

@@ -4,47 +4,74 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
 
-/** Which words still read in the small picture of a listing, in which the design is as wide as the picture. */
+/** Which words still read in the small pictures of a listing, in which the design is as wide as the picture; on black, where black is offered. */
 final class Thumbnail implements ChecksSheet
 {
-    /** Pixels of the width of a listing's picture, and of a small letter that still reads there (our choice). */
+    /** Pixels of the width of a listing's pictures (common practice), and of a small letter that still reads there (our choice). */
     private const WIDTH = 200.0;
+
+    private const SMALL = 120.0;
 
     private const READS = 6.0;
 
     /** Share of the sheet's width below which a design is a small print beside the middle, shown another way. */
     private const LARGE = 0.5;
 
+    /** Relative luminance below which a cloth counts as black. */
+    private const BLACK = 0.03;
+
     public function sheet(SheetSubject $subject): array
     {
-        $reads = $lost = [];
         $extent = $subject->sampled(50.0)->alpha()->isMore(127.0)->settled()->inkBox();
-        $width = $subject->artwork->sheet->box()->width();
+        $width = max(0.1, $subject->artwork->sheet->box()->width());
         if ($extent === null || $extent[2] < self::LARGE * $subject->sampled(50.0)->width()) {
             return [];
         }
+        $shown = self::shown($subject->artwork->brief->garments);
+        $hidden = $shown === null ? [] : array_map(fn (array $one): string => $one[0]->id, VanishingInk::lostPieces($shown, $subject));
+        $words = $lost = $small = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
             $measured = $layer->on && $layer->role->prints() && $layer->isWords() ? SmallWords::measured($layer, $subject) : null;
-            if ($measured !== null && $measured[0] * self::WIDTH / max(0.1, $width) >= self::READS) {
-                $reads[] = $layer;
-            } elseif ($measured !== null) {
+            if ($measured === null) {
+                continue;
+            }
+            $words[] = $layer;
+            $isHidden = in_array($layer->id, $hidden, true);
+            if ($isHidden || $measured[0] * self::WIDTH / $width < self::READS) {
                 $lost[] = $layer;
             }
+            if ($isHidden || $measured[0] * self::SMALL / $width < self::READS) {
+                $small[] = $layer;
+            }
         }
-        if ($reads === [] && $lost === []) {
+        if ($words === []) {
             return [];
         }
-        $named = implode(', ', array_map(fn (Layer $layer): string => $layer->called(), $lost));
+        $on = $shown === null ? '' : " on $shown->name";
+        $none = count($lost) === count($words);
+        $named = fn (array $layers): string => implode(', ', array_map(fn (Layer $layer): string => $layer->called(), $layers));
 
         return [Finding::of(
-            Group::Detail, 'thumbnail', 'In a listing', $reads === [] ? Verdict::Warn : Verdict::Pass, sprintf('%d of %d read', count($reads), count($reads) + count($lost)), 'one or more',
+            Group::Detail, 'thumbnail', 'In a listing', $none ? Verdict::Warn : Verdict::Pass, sprintf('%d and %d of %d read', count($words) - count($lost), count($words) - count($small), count($words)), 'one or more',
             match (true) {
-                $lost === [] => sprintf('Every line of words still reads in a picture %d px wide.', self::WIDTH),
-                $reads === [] => sprintf('In a picture %d px wide no words read: %s. Whoever leafs through a listing sees no word of it.', self::WIDTH, $named),
-                default => sprintf('In a picture %d px wide these do not read: %s.', self::WIDTH, $named),
+                $none => sprintf('In a picture %d px wide%s no words read: %s. Whoever leafs through a listing sees no word of it.', self::WIDTH, $on, $named($lost)),
+                $lost === [] && $small === [] => sprintf('Every line of words still reads in pictures %d and %d px wide%s.', self::WIDTH, self::SMALL, $on),
+                $lost === [] => sprintf('Every line of words still reads in a picture %d px wide%s; in one of %d px these do not: %s.', self::WIDTH, $on, self::SMALL, $named($small)),
+                default => sprintf('In a picture %d px wide%s these do not read: %s; in one of %d px: %s.', self::WIDTH, $on, $named($lost), self::SMALL, $named($small)),
             },
         )->about(...array_map(fn (Layer $layer): string => $layer->id, $lost))];
+    }
+
+    /**
+     * Some markets show a design on black wherever that is offered (common practice); else whoever lists it chooses the cloth.
+     *
+     * @param  list<Garment>  $garments
+     */
+    private static function shown(array $garments): ?Garment
+    {
+        return array_values(array_filter($garments, fn (Garment $garment): bool => $garment->colour->luminance() < self::BLACK))[0] ?? null;
     }
 }

@@ -83,7 +83,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         if ($garment === null) {
             return $finding;
         }
-        $lost = $this->lostPieces($garment, $subject);
+        $lost = self::lostPieces($garment, $subject);
         $words = array_values(array_filter($lost, fn (array $one): bool => $one[0]->isWords()));
         $named = implode(', ', array_map(fn (array $one): string => $one[0]->called(), $lost));
         if ($lost !== []) {
@@ -102,7 +102,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
      *
      * @return list<array{Layer, Box}>
      */
-    private function lostPieces(Garment $garment, SheetSubject $subject): array
+    public static function lostPieces(Garment $garment, SheetSubject $subject): array
     {
         $frame = Frame::sheet($subject->artwork->sheet, self::GRID);
         $standing = $subject->standing($garment, self::GRID);

@@ -15,7 +15,10 @@ type Going = Pick<FitCard, 'house' | 'place' | 'mode'>;
 const going = ref<Going[]>([]);
 const wanted = ref<string | null>(null);
 watch(fits, (now) => (going.value = (now ?? []).map(({ house, place, mode }) => ({ house, place, mode }))), { immediate: true });
-const { mutate: keep, error } = useChange((all: Going[]) => api.put(`jobs/${props.job}/destinations`, { destinations: all }), 'fits');
+const judgedBy = computed(() => { const one = fits.value?.find((fit) => fit.judges); return one ? `${one.house} ${one.place}` : ''; });
+const judges = computed(() => [{ value: '', title: 'the strictest of them' }, ...(fits.value ?? []).map((fit) => ({ value: `${fit.house} ${fit.place}`, title: `${fit.houseName}: ${fit.product}, ${fit.placeName}` }))]);
+const { mutate: keep, error } = useChange((all: Going[]) => api.put(`jobs/${props.job}/destinations`, { destinations: all }), 'fits', 'report', 'closely');
+const { mutate: judge } = useChange((by: string) => api.put(`jobs/${props.job}/destinations`, { destinations: going.value, judgedBy: by }), 'fits', 'report', 'closely');
 const trouble = computed(() => error.value ?? unread.value);
 const choices = computed(() => (houses.value ?? []).flatMap((house) => house.places.map((place) => ({ value: `${house.id} ${place.key}`, title: `${house.name}: ${place.product}, ${place.place}` }))));
 const modes = Object.entries(fitWords).map(([value, title]) => ({ value, title }));
@@ -41,6 +44,7 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
         <div class="destinations-add"><v-select v-model="wanted" label="A house and a place" :items="choices" no-data-text="No houses yet: note them under Houses" /><v-btn :disabled="!wanted" @click="add">Send it there</v-btn></div>
         <p v-if="trouble" role="alert">{{ said(trouble) }}</p>
         <p v-if="fits?.length === 0" class="small">It goes to no house yet: its one file has the print area of the brief.</p>
+        <v-select v-if="fits?.length" class="destinations-judge" :model-value="judgedBy" label="The gauges judge by" :items="judges" @update:model-value="judge($event)" />
         <ul>
             <li v-for="(fit, i) in fits ?? []" :key="`${fit.house} ${fit.place} ${i}`" class="destination">
                 <figure :style="{ aspectRatio: `${fit.area.width} / ${fit.area.height}` }"><TurnPicture :src="picture(fit)" :alt="`The design for ${fit.houseName}, ${fit.placeName}`" /></figure>
@@ -63,6 +67,7 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
 .destinations-add { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 10px; align-items: center; }
 .destinations ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(330px, 1fr)); gap: 12px; }
 .destination { display: grid; grid-template-columns: 120px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
+.destinations-judge { max-width: 420px; }
 .destination p { margin: 4px 0; }
 .destination figure { margin: 0; background: #6f6a60; border: 1px solid var(--hair); }
 .destination figure img { width: 100%; height: 100%; display: block; }

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cli;
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\House\Fit;
+use TallCrow\House\FitMode;
+use TallCrow\House\House;
+use TallCrow\House\HouseDemands;
+use TallCrow\House\HousePlace;
+use TallCrow\Preflight\Demands;
+use TallCrow\Render\Placer;
+
+/** The house and place that a sheet is held to: --house FILE.json --place PRODUCT/PLACE. */
+final class NamedHouse
+{
+    /** @return ?callable(Artwork, Placer): Demands null where none is named */
+    public static function demands(Arguments $arguments): ?callable
+    {
+        $place = self::place($arguments);
+
+        return $place === null ? null : fn (Artwork $artwork, Placer $placer): Demands => HouseDemands::strictest([Fit::of($artwork, $place, FitMode::Contain, $placer)], $artwork->brief->method);
+    }
+
+    private static function place(Arguments $arguments): ?HousePlace
+    {
+        $file = $arguments->option('house');
+        if ($file === null) {
+            return null;
+        }
+        $json = @file_get_contents($file);
+        if ($json === false) {
+            throw UnusableCall::missing('--house FILE.json that can be read');
+        }
+        $house = House::json($json);
+
+        return $house->at($arguments->option('place') ?? '') ?? throw UnusableCall::missing('--place, one of '.implode('; ', array_map(fn (HousePlace $place): string => $place->key(), $house->places)));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\House;
+
+use TallCrow\Artwork\PrintMethod;
+use TallCrow\Preflight\Demands;
+use TallCrow\Preflight\Finding;
+use TallCrow\Preflight\Group;
+use TallCrow\Preflight\Method;
+use TallCrow\Preflight\Verdict;
+
+/** What houses ask of a design, told in the inches of its own sheet: a line that is printed half as wide must be twice as wide here. */
+final class HouseDemands
+{
+    /** @param  non-empty-list<Fit>  $fits  the strictest counts, figure by figure */
+    public static function strictest(array $fits, PrintMethod $printed): Demands
+    {
+        $usual = Method::of($printed);
+        $line = fn (Fit $fit, float $usual): float => ($fit->place->finestLine ?? $usual) / $fit->scale;
+        $most = fn (callable $figure): float => max(array_map($figure, $fits));
+        $method = $usual->holding(
+            $most(fn (Fit $fit): float => $line($fit, $usual->line)),
+            $most(fn (Fit $fit): float => $line($fit, $usual->gap)),
+            $most(fn (Fit $fit): float => ($fit->place->smallestWords ?? $usual->xHeight) / $fit->scale),
+        );
+        $says = count($fits) === 1 ? $fits[0]->place->called() : sprintf('the strictest of %d places', count($fits));
+
+        return new Demands($says, $most(fn (Fit $fit): float => $fit->place->least * $fit->scale), $method, array_merge([], ...array_map(self::findings(...), $fits)));
+    }
+
+    /**
+     * What is to be known of a design at a place, as findings.
+     *
+     * @return list<Finding>
+     */
+    public static function findings(Fit $fit): array
+    {
+        $named = $fit->place->called();
+
+        return array_map(fn (FitNote $note, int $at): Finding => Finding::of(
+            Group::Sheet, sprintf('house:%s:%d', $fit->place->key(), $at), "At $named", $note->grave ? Verdict::Fail : Verdict::Warn, $note->grave ? 'sent back' : 'look', 'nothing', trim("$note->says $note->mend"),
+        ), $fit->notes(), array_keys($fit->notes()));
+    }
+}
