@@ -28,11 +28,24 @@ final class ExportClaim
             ->update(['state' => ExportState::Running, 'stage' => 'layers', 'progress' => 0, 'beat_at' => now()]) === 1;
     }
 
-    /** Whether another export of the shop is being made. */
+    /**
+     * Whether an export has to wait for others of its shop. Files of one send are made side by side, as long as no other shop waits and no
+     * further one of its own is under way.
+     */
     public static function shopIsBusy(Export $export): bool
     {
-        return Export::query()->where('shop_id', $export->shop_id)->whereKeyNot($export->id)
-            ->whereIn('state', [ExportState::Running, ExportState::Cancelling])->where('beat_at', '>=', self::lastLife())->exists();
+        $running = Export::query()->where('shop_id', $export->shop_id)->whereKeyNot($export->id)->whereIn('state', [ExportState::Running, ExportState::Cancelling])->where('beat_at', '>=', self::lastLife())->pluck('batch')->all();
+        if ($running === [] || $export->batch === '' || array_filter($running, fn (mixed $batch): bool => $batch !== $export->batch) !== []) {
+            return $running !== [];
+        }
+
+        return Export::query()->withoutGlobalScopes()->whereNot('shop_id', $export->shop_id)->where('state', ExportState::Queued)->exists();
+    }
+
+    /** Whether no file of its send is to be made any more. */
+    public static function isLastOf(Export $export): bool
+    {
+        return $export->batch !== '' && Export::query()->where('shop_id', $export->shop_id)->where('batch', $export->batch)->whereNotIn('state', [ExportState::Done, ExportState::Failed, ExportState::Cancelled])->doesntExist();
     }
 
     /** Queues again what no worker makes and what may have lost its place. */

@@ -46,7 +46,7 @@ final class PrintProcess
         $process = new Process([
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
             PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
-            '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--scratch', "$scratch/pictures", '--materials', $this->export->shop->folder('pictures'),
+            '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--scratch', "$scratch/pictures", '--materials', $this->export->shop->folder('pictures'), ...($this->export->batch === '' ? [] : ['--pieces', $this->export->shared()]),
             '--area', $this->area($to), ...$this->form($to), ...$this->house($to, $scratch),
         ], timeout: null);
         $ends = microtime(true) + self::setting('print_seconds');

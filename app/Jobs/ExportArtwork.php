@@ -78,6 +78,7 @@ final class ExportArtwork implements ShouldQueue
             $this->failed($refused);
         } finally {
             File::deleteDirectory($export->scratch());
+            ExportClaim::isLastOf($export) && File::deleteDirectory($export->shared());
         }
     }
 

@@ -64,6 +64,12 @@ final class Export extends Model
         return $this->shop->folder('scratch').'/'.$this->id;
     }
 
+    /** A folder for pieces that files of one send have in common; it is gone once all of them are over. */
+    public function shared(): string
+    {
+        return $this->shop->folder('scratch').'/send-'.$this->batch;
+    }
+
     /** Of the finished file. */
     public function path(): string
     {

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Bench\ExportClaim;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\PrintJob;
+use App\Models\Shop;
 use Illuminate\Http\UploadedFile;
 use TallCrow\Tests\Fixtures;
 
@@ -97,4 +99,24 @@ it('lets the gauges judge by the strictest of a job\'s houses, or by the one tha
     expect($small()['limit'])->toStartWith('0.10 in');
     $this->putJson("/api/jobs/{$job->id}/destinations", ['destinations' => $both, 'judgedBy' => "$house tee/back"])->assertNoContent();
     expect($small()['limit'])->toStartWith('0.02 in')->and($this->getJson("/api/revisions/{$job->head_id}/fits")->json('*.judges'))->toBe([false, true]);
+});
+
+it('makes the files of one send side by side, as long as no other shop waits, and clears what they shared', function (): void {
+    $job = plateJob($this);
+    $make = fn (PrintJob $of, string $batch, ExportState $state) => $of->exports()->create(['shop_id' => $of->shop_id, 'revision_id' => $of->head_id, 'state' => $state, 'stage' => 'layers', 'progress' => 0, 'file' => 'a.png', 'batch' => $batch, 'beat_at' => now()]);
+    $make($job, 'one', ExportState::Running);
+    $same = $make($job, 'one', ExportState::Queued);
+    $alone = $make($job, '', ExportState::Queued);
+    $other = $make($job, 'two', ExportState::Queued);
+    expect(ExportClaim::shopIsBusy($same))->toBeFalse()->and(ExportClaim::shopIsBusy($alone))->toBeTrue()->and(ExportClaim::shopIsBusy($other))->toBeTrue()->and(ExportClaim::isLastOf($same))->toBeFalse();
+    $theirs = Shop::query()->create(['name' => 'Tide-pool rangers']);
+    $waits = $make($job, '', ExportState::Queued);
+    $waits->forceFill(['shop_id' => $theirs->id])->saveQuietly();
+    expect(ExportClaim::shopIsBusy($same))->toBeTrue();
+
+    Export::query()->withoutGlobalScopes()->delete();
+    $house = $this->postJson('/api/houses', ['house' => json_encode(lane([placeAt('Front', 300, 400), placeAt('Back', 300, 400)]))])->json('id');
+    $this->putJson("/api/jobs/{$job->id}/destinations", ['destinations' => array_map(fn (string $place): array => ['house' => $house, 'place' => "tee/$place", 'mode' => 'contain'], ['front', 'back'])])->assertNoContent();
+    $this->postJson("/api/jobs/{$job->id}/send")->assertCreated();
+    expect(Export::query()->where('state', ExportState::Done)->pluck('sha256')->unique())->toHaveCount(1)->and(glob($this->shop->folder('scratch').'/send-*'))->toBe([]);
 });

@@ -10,6 +10,7 @@ use TallCrow\Export\PrintForm;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Demands;
+use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Placer;
 
 /**
@@ -25,7 +26,9 @@ final class PrintCommand
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
         $scratch = $arguments->option('scratch') ?? throw UnusableCall::missing('--scratch FOLDER');
         $demands = NamedHouse::demands($arguments);
-        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), Materials::kept($arguments->option('materials')), self::form($arguments), $demands === null ? null : fn (Placer $placer): Demands => $demands($artwork, $placer));
+        [$materials, $shared] = [Materials::kept($arguments->option('materials')), $arguments->option('pieces')];
+        is_dir($scratch) || mkdir($scratch, 0o700, true);
+        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), $materials, self::form($arguments), $demands === null ? null : fn (Placer $placer): Demands => $demands($artwork, $placer), $shared === null ? null : new FolderPictures($shared, materials: $materials));
         PrintedProgress::say($out, ['done' => $done->toArray()]);
 
         return Crow::FINE;

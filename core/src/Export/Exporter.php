@@ -9,6 +9,7 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Demands;
 use TallCrow\Preflight\Preflight;
+use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Render\FlatSheet;
@@ -27,17 +28,20 @@ final class Exporter
     /**
      * @param  string  $path  where the finished file shall lie; it is there whole or not at all
      * @param  string  $scratch  a folder for the pieces, emptied at the end
+     * @param  ?Pictures  $pieces  where pieces are kept for other prints of the same design; in the scratch folder otherwise
      * @param  ?Pictures  $materials  where fields of wear and papers are kept for other prints
      * @param  ?callable(Placer): Demands  $demands  what it is held to; null for the rule of its brief
      *
      * @throws LayerTrouble|PngBroken|NotFlat
      */
-    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null, PrintForm $form = new PrintForm, ?callable $demands = null): Exported
+    public static function export(Artwork $artwork, Shelf $shelf, string $path, string $scratch, ExportProgress $progress, ?PrintArea $area = null, ?Pictures $materials = null, PrintForm $form = new PrintForm, ?callable $demands = null, ?Pictures $pieces = null): Exported
     {
         try {
             $frame = Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value);
-            $renderer = new Renderer($shelf, new FolderPictures($scratch, materials: $materials));
-            $picture = $renderer->picture($artwork, $frame, progress: $progress);
+            $renderer = new Renderer($shelf, $pieces ?? new FolderPictures($scratch, materials: $materials));
+            $draw = fn (): Image => $renderer->picture($artwork, $frame, progress: $progress);
+            // Two houses that want the same size get the same picture.
+            $picture = $pieces === null ? $draw() : $pieces->image('print '.hash('xxh128', serialize($artwork)), $draw);
 
             $progress->stage(ExportStage::Write);
             // What is checked is what was written, whatever form it is handed out in.
