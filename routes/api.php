@@ -153,6 +153,7 @@ Route::post('gangs/layout', [GangController::class, 'layout'])->name('gangs.layo
 Route::post('gangs', [GangController::class, 'store'])->name('gangs.lay')->middleware('throttle:exports');
 Route::post('gangs/{gang}/cancel', [GangController::class, 'cancel'])->name('gangs.cancel');
 Route::delete('gangs/{gang}', [GangController::class, 'destroy'])->name('gangs.take-out');
+Route::get('gangs/{gang}/card.pdf', [GangController::class, 'card'])->name('gangs.card')->middleware('throttle:drawings');
 Route::get('gangs/{gang}/{sheet}', [GangController::class, 'file'])->name('gangs.file');
 
 Route::get('log', [LogController::class, 'index'])->name('log.list');

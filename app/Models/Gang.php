@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property ExportState $state
  * @property string $stage
  * @property int $progress
- * @property array{film: array{width: float, length: ?float, gap: float, margin: float}, mirrored: bool, marks: bool, pieces: list<array{job: int, revision: int, title: string, width: ?float, count: int, turns: bool}>} $asked
+ * @property array{film: array{width: float, length: ?float, gap: float, margin: float}, mirrored: bool, marks: bool, pieces: list<array{job: int, revision: int, title: string, width: ?float, count: int, turns: bool}>, card?: ?array{temperature: ?float, unit: string, seconds: ?float, pressure: string, peel: string, source: string}} $asked
  * @property ?array{sheets: list<array{file: string, width: int, height: int, inches: array{float, float}, bytes: int, sha256: string}>, area: float, bound: float, waste: float} $made
  * @property string $trouble
  * @property Carbon $created_at

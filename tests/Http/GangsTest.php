@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\ExportState;
 use App\Models\Gang;
+use App\Sending\PressCard;
 use TallCrow\Tests\Fixtures;
 
 /** @return array<string, mixed> */
@@ -42,4 +43,20 @@ it('cancels what waits, and keeps what is being drawn from being thrown away', f
     $this->postJson("/api/gangs/{$gang->id}/cancel")->assertOk()->assertJsonPath('state', 'cancelling');
     $gang->update(['state' => ExportState::Queued]);
     $this->postJson("/api/gangs/{$gang->id}/cancel")->assertOk()->assertJsonPath('state', 'cancelled');
+});
+
+it('lets a press card go along whose figures are the makers\' own', function (): void {
+    $job = $this->job([Fixtures::shape('plate', 'rectangle', 2, '#f3ead7')]);
+    $lay = fn (array $more) => $this->postJson('/api/gangs', $more + ['film' => ['width' => 8, 'length' => 11], 'pieces' => [['job' => $job->id, 'count' => 2]]]);
+    $lay(['card' => ['temperature' => 150]])->assertJsonValidationErrors('card.source');
+    $lay(['card' => ['temperature' => 9000, 'source' => 'x']])->assertJsonValidationErrors('card.temperature');
+    $bare = $lay([])->assertCreated()->json();
+    expect($bare['hasCard'])->toBeFalse();
+    $card = $lay(['card' => ['temperature' => 150, 'unit' => 'C', 'seconds' => 12, 'pressure' => 'medium', 'peel' => 'warm', 'source' => 'the sheet that came with the film']])->assertCreated()->json();
+    expect($card['hasCard'])->toBeTrue();
+    foreach ([$bare, $card] as $gang) {
+        expect((string) $this->get("/api/gangs/{$gang['id']}/card.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent())->toStartWith('%PDF-');
+    }
+    $page = fn (array $gang): string => view('press-card', ['gang' => Gang::query()->findOrFail($gang['id']), 'card' => PressCard::kept(Gang::query()->findOrFail($gang['id'])->asked['card'] ?? null)])->render();
+    expect($page($bare))->toContain('empty on purpose')->toContain('Hot plates burn')->and($page($card))->toContain('150 °C')->toContain('12 s')->toContain('the sheet that came with the film')->toContain('2 ×');
 });

@@ -25,6 +25,8 @@ final readonly class GangCard extends Answer
         public ?float $waste,
         public string $trouble,
         public string $createdAt,
+        /** Whether a press card goes along that is filled in. */
+        public bool $hasCard,
     ) {}
 
     public static function of(Gang $gang): self
@@ -32,7 +34,7 @@ final readonly class GangCard extends Answer
         return new self(
             $gang->id, $gang->state, $gang->stage, $gang->progress, array_map(fn (array $piece): string => "{$piece['count']} × {$piece['title']}", $gang->asked['pieces']), $gang->asked['mirrored'],
             array_map(fn (array $one): GangFile => new GangFile($one['file'], $one['width'], $one['height'], $one['inches'][0], $one['inches'][1], $one['bytes'], $one['sha256']), $gang->made['sheets'] ?? []),
-            $gang->made['waste'] ?? null, $gang->trouble, $gang->created_at->toIso8601String(),
+            $gang->made['waste'] ?? null, $gang->trouble, $gang->created_at->toIso8601String(), ($gang->asked['card'] ?? null) !== null,
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Paper;
 use App\Bench\Studio;
 use App\Http\Answers\GangCard;
 use App\Http\Answers\GangLayout;
@@ -12,6 +13,7 @@ use App\Models\ExportState;
 use App\Models\Gang;
 use App\Models\PrintJob;
 use App\Models\Shop;
+use App\Sending\PressCard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -59,7 +61,7 @@ final class GangController
         [$film, $pieces] = $this->asked($request, $shop);
         $gang = $shop->gangs()->create(['state' => ExportState::Queued, 'asked' => [
             'film' => ['width' => $film->width, 'length' => $film->length, 'gap' => $film->gap, 'margin' => $film->margin],
-            'mirrored' => $request->boolean('mirrored', true), 'marks' => $request->boolean('marks', true), 'pieces' => $pieces,
+            'mirrored' => $request->boolean('mirrored', true), 'marks' => $request->boolean('marks', true), 'pieces' => $pieces, 'card' => PressCard::asked($request)?->toArray(),
         ]])->refresh();
         LayGang::dispatch($gang->id);
 
@@ -89,6 +91,14 @@ final class GangController
         abort_unless(in_array($sheet, $known, true) && is_file($gang->load('shop')->folder()."/$sheet"), 404, 'This film has no such sheet.');
 
         return response()->download($gang->folder()."/$sheet", $sheet, ['Content-Type' => 'image/png']);
+    }
+
+    /** How the makers say that it is pressed, with what lies on the film: to go along with it. */
+    public function card(Gang $gang): Response
+    {
+        $page = view('press-card', ['gang' => $gang, 'card' => PressCard::kept($gang->asked['card'] ?? null)])->render();
+
+        return new Response(Paper::pdf($page), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="press-card-'.$gang->id.'.pdf"']);
     }
 
     /** @return array{GangSheet, list<Piece>} */

@@ -47,7 +47,7 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
         <v-select v-if="fits?.length" class="destinations-judge" :model-value="judgedBy" label="The gauges judge by" :items="judges" @update:model-value="judge($event)" />
         <ul>
             <li v-for="(fit, i) in fits ?? []" :key="`${fit.house} ${fit.place} ${i}`" class="destination">
-                <figure :style="{ aspectRatio: `${fit.area.width} / ${fit.area.height}` }"><TurnPicture :src="picture(fit)" :alt="`The design for ${fit.houseName}, ${fit.placeName}`" /></figure>
+                <figure :style="{ aspectRatio: `${fit.area.width} / ${fit.area.height}` }"><TurnPicture :src="picture(fit)" :alt="`The design for ${fit.houseName}, ${fit.placeName}`" /><span v-if="fit.mirrored" class="destination-word" aria-hidden="true">MIRRORED</span></figure>
                 <div>
                     <strong>{{ fit.houseName }}</strong>: {{ fit.product }}, {{ fit.placeName }}
                     <p class="measure small">{{ fit.area.width }} × {{ fit.area.height }} px · {{ fit.area.ppi }} ppi · {{ inches(fit) }} · {{ Math.round(fit.scale * 100) }} % of its size · {{ fit.file }}</p>
@@ -69,8 +69,9 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
 .destination { display: grid; grid-template-columns: 120px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
 .destinations-judge { max-width: 420px; }
 .destination p { margin: 4px 0; }
-.destination figure { margin: 0; background: #6f6a60; border: 1px solid var(--hair); }
+.destination figure { position: relative; margin: 0; background: #6f6a60; border: 1px solid var(--hair); }
 .destination figure img { width: 100%; height: 100%; display: block; }
+.destination-word { position: absolute; inset: auto 0 0 0; text-align: center; font-weight: 700; background: var(--rust); color: #fff; transform: scaleX(-1); }
 .destination-mirrored { font-weight: 600; color: var(--rust); }
 .destination .grave { color: var(--bad); } .destination .mild { color: var(--warn); }
 </style>

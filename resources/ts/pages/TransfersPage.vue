@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed, reactive, ref } from 'vue';
 import { VBtn, VCheckbox, VNumberInput, VSelect } from 'vuetify/components';
-import { api, proofUrl, said } from '../api';
+import { api, proofUrl, Refused, said } from '../api';
 import TurnPicture from '../pictures/TurnPicture.vue';
 import { useChange, useJobs } from '../server/queries';
 import type { GangCard, GangLayout, JobCard } from '../types';
@@ -21,12 +21,15 @@ const film = ref('roll22');
 const form = reactive({ gap: 0.25, margin: 0.25, mirrored: true, marks: true, price: null as number | null });
 type Line = { job: number; width: number | null; count: number; turns: boolean };
 const lines = ref<Line[]>([]);
+const card = reactive({ temperature: null as number | null, unit: 'C', seconds: null as number | null, pressure: '', peel: '', source: '' });
+const isCarded = computed(() => card.temperature !== null || card.seconds !== null || [card.pressure, card.peel, card.source].some((said) => said.trim() !== ''));
+const cardFault = (field: string): string[] => (laying.error.value instanceof Refused ? (laying.error.value.fields[`card.${field}`] ?? []) : []);
 const wanted = ref<number | null>(null);
 const chosen = computed(() => films.find((one) => one.value === film.value) ?? films[0]);
 const asked = computed(() => ({ film: { width: chosen.value?.width ?? 22, length: chosen.value?.length ?? null, gap: form.gap ?? 0, margin: form.margin ?? 0 }, mirrored: form.mirrored, marks: form.marks, pieces: lines.value.map((one) => ({ ...one, count: one.count || 1 })) }));
 const steady = refDebounced(asked, 400);
 const { data: layout, error } = useQuery({ queryKey: ['gang-layout', steady], queryFn: () => api.post<GangLayout>('gangs/layout', steady.value), enabled: () => steady.value.pieces.length > 0, placeholderData: (before) => before });
-const laying = useChange(() => api.post<GangCard>('gangs', asked.value), 'gangs');
+const laying = useChange(() => api.post<GangCard>('gangs', { ...asked.value, ...(isCarded.value ? { card } : {}) }), 'gangs');
 const cancelling = useChange((id: number) => api.post<GangCard>(`gangs/${id}/cancel`), 'gangs');
 const dropping = useChange((id: number) => api.remove(`gangs/${id}`), 'gangs');
 const trouble = computed(() => [lines.value.length ? error.value : null, laying.error.value, cancelling.error.value, dropping.error.value].find((one) => one));
@@ -73,10 +76,20 @@ function add(): void {
             <div class="gang-sheets">
                 <svg v-for="(length, at) in layout.lengths.slice(0, 6)" :key="at" :viewBox="`0 0 ${chosen?.width ?? 22} ${length}`" role="img" :aria-label="`Sheet ${at + 1}: ${layout.laid.filter((one) => one.sheet === at).length} pieces`">
                     <rect class="gang-bare" x="0" y="0" :width="chosen?.width ?? 22" :height="length" />
+                    <text v-if="form.mirrored" class="gang-word" :transform="`translate(${(chosen?.width ?? 22) / 2} ${length / 2}) scale(-1 1)`" text-anchor="middle" :font-size="(chosen?.width ?? 22) / 7" aria-hidden="true">MIRRORED</text>
                     <g v-for="(one, n) in layout.laid.filter((laid) => laid.sheet === at)" :key="n"><rect :x="one.left" :y="one.top" :width="one.width" :height="one.height" :fill="shades[one.piece % shades.length]" /><path v-if="one.turned" class="gang-turned" :d="`M${one.left} ${one.top}l${Math.min(0.6, one.width)} 0l${-Math.min(0.6, one.width)} ${Math.min(0.6, one.height)}z`"><title>turned</title></path></g>
                 </svg>
             </div>
             <p class="small">Packed by maximal rectangles; a corner marks a piece that lies turned.{{ form.mirrored ? ' The files are mirrored: words read right from behind the film.' : '' }}</p>
+            <fieldset class="press-card">
+                <legend>Press card, to go along: what the makers of film, press and garment say</legend>
+                <v-number-input v-model="card.temperature" label="Temperature" :min="0" :max="500" control-variant="hidden" clearable :error-messages="cardFault('temperature')" />
+                <v-select v-model="card.unit" label="in" :items="[{ value: 'C', title: '°C' }, { value: 'F', title: '°F' }]" />
+                <v-number-input v-model="card.seconds" label="Seconds" :min="0" :max="600" control-variant="hidden" clearable :error-messages="cardFault('seconds')" />
+                <v-text-field v-model="card.pressure" label="Pressure" maxlength="60" />
+                <v-text-field v-model="card.peel" label="Peeled hot, warm or cold" maxlength="60" />
+                <v-text-field v-model="card.source" label="Who says so, and where" maxlength="300" :error-messages="cardFault('source')" />
+            </fieldset>
             <v-btn variant="flat" color="primary" :loading="laying.isPending.value" @click="laying.mutate(undefined)">Make the film</v-btn>
         </section>
         <h2>Made before</h2>
@@ -90,6 +103,7 @@ function add(): void {
                 </div>
                 <v-progress-linear v-if="LIVE.includes(one.state)" :model-value="one.progress" :indeterminate="one.state === 'queued'" color="primary" aria-label="How much of the film is made" />
                 <p v-if="one.trouble" role="alert">{{ one.trouble }}</p>
+                <p v-if="one.state === 'done'"><a :href="`/api/gangs/${one.id}/card.pdf`" download>Press card</a> <span v-if="!one.hasCard" class="small">its figures are empty: fill in what the makers say</span></p>
                 <p v-for="sheet in one.sheets" :key="sheet.file" class="measure small">{{ sheet.width }} × {{ sheet.height }} px · {{ sheet.inchesWide.toFixed(2) }} × {{ sheet.inchesLong.toFixed(2) }} in · {{ (sheet.bytes / 1e6).toFixed(1) }} MB <a :href="`/api/gangs/${one.id}/${sheet.file}`" download>{{ sheet.file }}</a></p>
             </li>
         </ol>
@@ -106,7 +120,11 @@ function add(): void {
 .gang-sheets { display: flex; flex-wrap: wrap; gap: 14px; }
 .gang-sheets svg { width: 260px; max-height: 420px; }
 .gang-bare { fill: #fdfbf5; }
+
+.press-card { display: grid; grid-template-columns: 110px 90px 110px 1fr 1fr 2fr; gap: 10px; border: 1px solid var(--hair); padding: 10px; width: 100%; }
+.press-card legend { padding: 0 6px; }
+.gang-word { fill: #b9b2a2; font-weight: 700; }
 .gang-turned { fill: #fff; }
 .gang-picture { width: 56px; height: 56px; object-fit: contain; background: #6f6a60; }
-@media (max-width: 760px) { .gang-film, .gang-lines li { grid-template-columns: 1fr 1fr; } }
+@media (max-width: 760px) { .gang-film, .press-card, .gang-lines li { grid-template-columns: 1fr 1fr; } }
 </style>
