@@ -55,6 +55,7 @@ Route::post('jobs/{job}/redo', [ArtworkController::class, 'redo'])->name('sheet.
 Route::post('jobs/{job}/operations', OperationController::class)->name('sheet.change');
 Route::get('jobs/{job}/swatches.gpl', [SwatchController::class, 'download'])->name('swatches.file');
 Route::post('jobs/{job}/swatches', [SwatchController::class, 'upload'])->name('swatches.upload')->middleware('throttle:uploads');
+Route::get('scenes', [ListingController::class, 'scenes'])->name('scenes.list');
 Route::get('jobs/{job}/listing', [ListingTextController::class, 'show'])->name('listing.show');
 Route::put('jobs/{job}/listing', [ListingTextController::class, 'update'])->name('listing.write');
 Route::get('jobs/{job}/listing.{kind}', [ListingTextController::class, 'file'])->name('listing.file')->whereIn('kind', ['csv', 'json']);
@@ -83,6 +84,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/fits', [HouseController::class, 'fits']);
     Route::get('revisions/{revision}/fits.png', [HouseController::class, 'fitPicture']);
     Route::get('revisions/{revision}/listing.jpg', [ListingController::class, 'picture']);
+    Route::post('revisions/{revision}/photo.jpg', [ListingController::class, 'photo'])->name('anyone.listing.photo');
     Route::get('revisions/{revision}/listing.zip', [ListingController::class, 'all']);
     Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
     Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);

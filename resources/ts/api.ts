@@ -15,6 +15,9 @@ async function answer<T>(response: Response): Promise<T> {
     if (response.status === 204) {
         return undefined as T;
     }
+    if (response.ok && response.headers.get('Content-Type')?.startsWith('image/')) {
+        return (await response.blob()) as T;
+    }
     const body: unknown = await response.json().catch(() => null);
     if (!response.ok) {
         const said = (body ?? {}) as { message?: string; errors?: Record<string, string[]>; code?: boolean };
@@ -63,6 +66,8 @@ export const api = {
     /** A save, by a key that stays the same when it is tried again: it is carried out once. */
     save: <T>(method: 'POST' | 'PUT', path: string, body: unknown, key: string): Promise<T> => send<T>(method, path, body, key),
     remove: <T>(path: string, body?: unknown): Promise<T> => send<T>('DELETE', path, body),
+    /** A picture that is made of what is sent. */
+    picture: (path: string, form: FormData): Promise<Blob> => ask<Blob>(path, { method: 'POST', body: form }),
     upload: <T>(path: string, form: FormData): Promise<T> => ask<T>(path, { method: 'POST', body: form }),
 };
 

@@ -21,7 +21,7 @@ const ODD = [
 const FIELDS = [
     'version', 'artwork', 'operations', 'title', 'product', 'side', 'method', 'rule', 'garments', 'area', 'fit', 'name', 'width', 'height', 'ppi', 'licence', 'author', 'genre', 'held',
     'favourite', 'colours', 'count', 'text', 'left', 'top', 'x', 'y', 'without', 'show', 'file', 'verdict', 'login', 'password', 'code', 'pass', 'current', 'scopes', 'role', 'before',
-    'spdx', 'licensor', 'source', 'orderNumber', 'seats', 'boughtOn', 'beginsOn', 'endsOn', 'facts', 'where', 'units', 'territories', 'asMark', 'columns', 'phrase', 'note', 'on', 'why', 'under', 'house', 'place', 'mode', 'destinations', 'assets', 'tags', 'q', 'kind', 'page', 'film', 'pieces', 'marks', 'mirrored', 'cloth', 'backdrop', 'seed', 'service', 'account', 'event', 'address', 'price', 'reason', 'job', 'judgedBy', 'card', 'fewerColours', 'cut',
+    'spdx', 'licensor', 'source', 'orderNumber', 'seats', 'boughtOn', 'beginsOn', 'endsOn', 'facts', 'where', 'units', 'territories', 'asMark', 'columns', 'phrase', 'note', 'on', 'why', 'under', 'house', 'place', 'mode', 'destinations', 'assets', 'tags', 'q', 'kind', 'page', 'film', 'pieces', 'marks', 'mirrored', 'cloth', 'scene', 'photo', 'corners', 'folds', 'seed', 'service', 'account', 'event', 'address', 'price', 'reason', 'job', 'judgedBy', 'card', 'fewerColours', 'cut',
 ];
 
 /** @return array<string, string> */

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace TallCrow\Cli;
 
 use TallCrow\Colour\Srgb;
-use TallCrow\Listing\Backdrop;
-use TallCrow\Listing\ListingPicture;
+use TallCrow\Listing\Pictured;
 use TallCrow\Listing\Scene;
+use TallCrow\Listing\SceneSheet;
 use TallCrow\Raster\ImageFile;
-use TallCrow\Render\Frame;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
@@ -22,10 +21,10 @@ final class ListingCommand
         [$artwork, $shelf] = OpenedJob::from($arguments);
         $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.jpg');
         $cloth = $arguments->option('on') ?? ($artwork->brief->garments[0] ?? null)?->colour->toHex() ?? '#8f8a80';
-        $backdrop = Backdrop::tryFrom($arguments->option('backdrop') ?? 'plain') ?? throw UnusableCall::missing('--backdrop plain, paper, wood or leaves');
-        $scene = new Scene($artwork->brief->product->value, $artwork->brief->side->value === 'back', Srgb::hex($cloth), $backdrop, (int) ($arguments->option('seed') ?? 1));
-        $art = (new Renderer($shelf, new NoPictures(Materials::kept())))->picture($artwork, Frame::sheet($artwork->sheet, ListingPicture::ppi($scene)));
-        file_put_contents($target, ImageFile::jpegOn(ListingPicture::draw($scene, $art->settled(), $artwork->sheet), Srgb::of(255, 255, 255))) !== false || throw UnusableCall::file($target);
+        $sheet = SceneSheet::all()[$arguments->option('scene') ?? 'plain'] ?? throw UnusableCall::missing('--scene, one of '.implode(', ', array_keys(SceneSheet::all())));
+        $scene = new Scene($artwork->brief->product->value, $artwork->brief->side->value === 'back', $sheet, (int) ($arguments->option('seed') ?? 1));
+        $picture = Pictured::of($artwork, $scene, new Renderer($shelf, new NoPictures(Materials::kept())))->on(Srgb::hex($cloth));
+        file_put_contents($target, ImageFile::jpegOn($picture, Srgb::of(255, 255, 255))) !== false || throw UnusableCall::file($target);
         fprintf($out, "%s: %d × %d px, %s on %s\n", $target, $scene->width, $scene->height, $artwork->brief->product->value, $cloth);
 
         return Crow::FINE;

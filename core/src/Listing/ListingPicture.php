@@ -28,21 +28,36 @@ final class ListingPicture
 
     private const COARSE = 5;
 
+    /** Half the width and the length of a garment that is folded to a packet, in inches. */
+    private const PACKET = [6.6, 15.0];
+
     private float $scale;
 
     private float $x;
 
     private float $y;
 
+    private Image $mask;
+
+    private Image $rough;
+
+    private Image $light;
+
+    private Image $bent;
+
+    private Image $ground;
+
     private function __construct(
         private readonly Scene $scene,
         private readonly GarmentCut $cut,
     ) {
-        $tall = $cut->length() + $cut->above() + 2 * self::ROOM;
-        $wide = 2 * $cut->reach() + 2 * self::ROOM;
+        $folded = $scene->sheet->view === SceneView::Folded;
+        [$foot, $above, $reach] = $folded ? [self::PACKET[1], 0.6, self::PACKET[0]] : [$cut->length(), $cut->above(), $cut->reach()];
+        $tall = $foot + $above + 2 * self::ROOM;
+        $wide = 2 * $reach + 2 * self::ROOM;
         $this->scale = min($scene->height / $tall, $scene->width / $wide);
         $this->x = $scene->width / 2;
-        $this->y = ($scene->height - ($cut->length() - $cut->above()) * $this->scale) / 2;
+        $this->y = ($scene->height - ($foot - $above) * $this->scale) / 2;
     }
 
     /** Pixels to the inch at which the art is best drawn for a scene. */
@@ -52,38 +67,69 @@ final class ListingPicture
     }
 
     /**
+     * All that does not depend on the cloth's colour, drawn once for every colour on offer.
+     *
      * @param  Image  $art  the whole print area, transparent, at the scene's ppi
-     * @return Image opaque sRGB
      */
-    public static function draw(Scene $scene, Image $art, Sheet $sheet): Image
+    public static function of(Scene $scene, Image $art, Sheet $sheet): self
     {
         $cut = GarmentCut::of($scene->product);
         $picture = new self($scene, $cut);
-        $mask = $picture->painted($picture->silhouette('#fff'))->alpha()->settled();
+        $picture->mask = $picture->painted($picture->silhouette('#fff'))->alpha()->settled();
         // Folds are soft: they are reckoned on a small picture, and drawn out.
         $small = new self($scene->shrunk(self::COARSE), $cut);
-        $rough = $small->painted($small->silhouette('#fff'))->alpha()->settled();
-        $height = $small->folds()->settled();
+        $picture->rough = $small->painted($small->silhouette('#fff'))->alpha()->settled();
+        $height = $small->folds()->linear($scene->sheet->folds, 128 * (1 - $scene->sheet->folds))->settled();
         [$across, $down] = [self::slope($height, true)->settled(), self::slope($height, false)->settled()];
         $grown = fn (Image $image): Image => $image->interpolated(self::COARSE, $scene->width, $scene->height);
-        $light = $grown($small->light($across, $down, $rough)->settled())->plus($picture->weave())->settled();
-        $cloth = Image::flat($scene->cloth, $mask);
-        $bent = $picture->bent($picture->laid($art, $sheet), $grown($across), $grown($down));
-        $dressed = self::over(self::over($cloth, $bent->masked($mask)), $picture->painted($picture->seams()));
+        $picture->light = $grown($small->light($across, $down, $picture->rough)->settled())->plus($picture->weave())->settled();
+        $picture->bent = $picture->bent($picture->laid($art, $sheet), $grown($across), $grown($down))->masked($picture->mask)->settled();
+        $picture->ground = Backdrop::draw($scene)->settled();
 
-        return self::over(self::over($picture->backdrop(), $picture->shadow($rough)), self::lit($dressed, $light))->settled();
+        return $picture;
+    }
+
+    /** @return Image opaque sRGB */
+    public function on(Srgb $cloth): Image
+    {
+        $dressed = self::over(self::over(Image::flat($cloth, $this->mask), $this->bent), $this->painted($this->seams($cloth)));
+        $garment = self::over($this->shadow($this->rough), self::lit($dressed, $this->light));
+        $turn = $this->scene->turn();
+
+        return self::over($this->ground, $turn == 0.0 ? $garment : $this->turned($garment, $turn))->settled();
+    }
+
+    /** About the middle of the picture, clockwise. */
+    private function turned(Image $garment, float $degrees): Image
+    {
+        [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
+        [$x, $y] = [$this->scene->width / 2, $this->scene->height / 2];
+
+        return $garment->affine([$cos, -$sin, $sin, $cos], $x - $x * $cos + $y * $sin, $y - $x * $sin - $y * $cos, 0, 0, $this->scene->width, $this->scene->height);
     }
 
     private function silhouette(string $fill): string
     {
+        if ($this->scene->sheet->view === SceneView::Folded) {
+            // What is folded behind shows as a second edge.
+            return $this->packet(sprintf('<path d="%s" fill="%s"/>', $this->cut->outline($this->scene->back), $fill), 0.0).$this->packet("<rect x=\"-60\" y=\"2\" width=\"120\" height=\"60\" fill=\"$fill\"/>", 0.16);
+        }
         $extra = $this->cut->extra();
 
         return ($extra === null ? '' : "<path d=\"$extra\" fill=\"$fill\"/>").sprintf('<path d="%s" fill="%s"/>', $this->cut->outline($this->scene->back), $fill);
     }
 
-    private function seams(): string
+    /** The part of a drawing that shows when sleeves and foot are folded behind. */
+    private function packet(string $drawing, float $lower): string
     {
-        $dark = $this->scene->cloth->luminance() > 0.12;
+        [$reach, $foot] = self::PACKET;
+
+        return sprintf('<clipPath id="packet%d"><rect x="%F" y="-4" width="%F" height="%F" rx="0.5"/></clipPath><g clip-path="url(#packet%d)">%s</g>', (int) ($lower * 100), -$reach + $lower / 2, 2 * $reach - $lower, $foot + 4 + $lower, (int) ($lower * 100), $drawing);
+    }
+
+    private function seams(Srgb $cloth): string
+    {
+        $dark = $cloth->luminance() > 0.12;
         $line = $dark ? '#000' : '#fff';
         $parts = '';
         foreach ($this->cut->seams($this->scene->back) as $seam) {
@@ -93,7 +139,14 @@ final class ListingPicture
         }
         $edge = $this->cut->outline($this->scene->back);
 
-        return $parts."<path d=\"$edge\" fill=\"none\" stroke=\"#000\" stroke-opacity=\"0.25\" stroke-width=\"0.05\"/>";
+        $parts .= "<path d=\"$edge\" fill=\"none\" stroke=\"#000\" stroke-opacity=\"0.25\" stroke-width=\"0.05\"/>";
+        if ($this->scene->sheet->view !== SceneView::Folded) {
+            return $parts;
+        }
+        [$reach, $foot] = self::PACKET;
+        $rim = '<path d="M%F 1.2L%F %FQ%F %F %F %FL%F %FQ%F %F %F %FL%F 1.2" fill="none" stroke="#000" stroke-opacity="0.3" stroke-width="0.06"/>';
+
+        return $this->packet($parts, 0.0).sprintf($rim, -$reach, -$reach, $foot - 0.5, -$reach, $foot, 0.5 - $reach, $foot, $reach - 0.5, $foot, $reach, $foot, $reach, $foot - 0.5, $reach);
     }
 
     /** SVG in the garment's inches, painted on the whole picture. */
@@ -188,50 +241,6 @@ final class ListingPicture
         $soft = Blur::gaussian($moved->linear(1.0), 0.42 * $this->scale / self::COARSE)->settled()->interpolated(self::COARSE, $this->scene->width, $this->scene->height);
 
         return Image::flat(Srgb::of(30, 24, 18), $soft->linear(0.42 / 255)->unitToByte());
-    }
-
-    private function backdrop(): Image
-    {
-        $scene = $this->scene;
-        $tone = fn (float $dark, float $light, Image $field): Image => $this->filled($field)->linear(($light - $dark) / 255, $dark);
-        $flat = Image::flat(Srgb::of(255, 255, 255), self::level(1.0, $scene)->unitToByte());
-        $coloured = fn (Image $grey, array $by): Image => $grey->linear($by[0])->withBand($grey->linear($by[1]))->withBand($grey->linear($by[2]));
-
-        $picture = match ($scene->backdrop) {
-            Backdrop::Plain => $coloured($tone(222, 232, Field::clouds($scene->seed + 9, 800, 2)), [1.0, 0.985, 0.955]),
-            Backdrop::Paper => $coloured($tone(205, 236, Field::clouds($scene->seed + 9, 240, 5)), [1.0, 0.97, 0.9]),
-            Backdrop::Wood => $coloured($tone(96, 168, Field::strokes($scene->seed + 9, 6, 400)), [1.0, 0.8, 0.6]),
-            Backdrop::Leaves => $coloured($tone(206, 226, Field::clouds($scene->seed + 9, 400, 4)), [0.98, 0.98, 0.92]),
-        };
-        $picture = $picture->linear(1 / 255)->unitToByte()->band(0, 3)->asColours()->withBand(self::level(1.0, $scene)->unitToByte());
-
-        return $scene->backdrop === Backdrop::Leaves ? self::over($picture, $this->leaves()) : self::over($flat, $picture);
-    }
-
-    /** Leaves strewn about the edges, each with its soft shadow. */
-    private function leaves(): Image
-    {
-        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($this->scene->seed + 21));
-        [$w, $h] = [$this->scene->width, $this->scene->height];
-        $shadows = $leaves = '';
-        for ($i = 0; $i < 46; $i++) {
-            $edge = $random->getInt(0, 3);
-            $along = self::chance($random);
-            $in = self::chance($random) ** 2 * 0.16;
-            [$x, $y] = match ($edge) {
-                0 => [$along * $w, $in * $h], 1 => [$along * $w, (1 - $in) * $h], 2 => [$in * $w, $along * $h], default => [(1 - $in) * $w, $along * $h],
-            };
-            $size = (60 + 70 * self::chance($random));
-            $place = sprintf('translate(%F %F) rotate(%F) scale(%F)', $x, $y, (360 * self::chance($random)), $size);
-            $fill = ['#6f7f4a', '#86904f', '#a3803f', '#b26b33', '#8c4b2a', '#5b6b4f'][$random->getInt(0, 5)];
-            $shape = 'M0 -1C0.75 -0.55 0.7 0.35 0 1C-0.7 0.35 -0.75 -0.55 0 -1Z';
-            $shadows .= "<path transform=\"translate(9 13) $place\" d=\"$shape\" fill=\"#000\" fill-opacity=\"0.3\"/>";
-            $leaves .= "<path transform=\"$place\" d=\"$shape\" fill=\"$fill\"/><path transform=\"$place\" d=\"M0 -0.95L0 1.25M0 -0.4L0.36 -0.6M0 -0.4L-0.36 -0.6M0 0.05L0.42 -0.16M0 0.05L-0.42 -0.16M0 0.5L0.3 0.3M0 0.5L-0.3 0.3\" fill=\"none\" stroke=\"#000\" stroke-opacity=\"0.22\" stroke-width=\"0.045\"/>";
-        }
-        $svg = fn (string $parts): Image => ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$w\" height=\"$h\">$parts</svg>");
-        $soft = $svg($shadows);
-
-        return self::over(Image::flat(Srgb::of(30, 24, 18), Blur::gaussian($soft->alpha(), 8.0)), $svg($leaves));
     }
 
     /** A field that is larger or smaller than the picture, cut or tiled to it. */

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Colour\Srgb;
-use TallCrow\Listing\Backdrop;
 use TallCrow\Listing\GarmentCut;
 use TallCrow\Listing\ListingPicture;
+use TallCrow\Listing\Pictured;
 use TallCrow\Listing\Scene;
+use TallCrow\Listing\SceneSheet;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
-use TallCrow\Render\Frame;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
-function small_scene(Backdrop $backdrop = Backdrop::Plain, int $seed = 1, string $cloth = '#3d4a57', string $product = 'tee', bool $back = false): Scene
+function small_scene(string $scene = 'plain', int $seed = 1, string $product = 'tee', bool $back = false): Scene
 {
-    return new Scene($product, $back, Srgb::hex($cloth), $backdrop, $seed, 1000, 840);
+    return new Scene($product, $back, SceneSheet::all()[$scene], $seed, 1000, 840);
 }
 
 /** A red plate of 8 × 6 in, 3 in below the top of a print area of 12 × 16 in. */
@@ -25,12 +25,9 @@ function plate_on_shirt(): Artwork
     return Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 8, '#c02020', ['placement' => ['x' => 6, 'y' => 6, 'height' => 6.0]])], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]);
 }
 
-function listed(Scene $scene, ?Artwork $artwork = null): Image
+function listed(Scene $scene, ?Artwork $artwork = null, string $cloth = '#3d4a57'): Image
 {
-    $artwork ??= plate_on_shirt();
-    $art = (new Renderer(Fixtures::shelf()))->picture($artwork, Frame::sheet($artwork->sheet, ListingPicture::ppi($scene)))->settled();
-
-    return ListingPicture::draw($scene, $art, $artwork->sheet);
+    return Pictured::of($artwork ?? plate_on_shirt(), $scene, new Renderer(Fixtures::shelf()))->on(Srgb::hex($cloth));
 }
 
 /** The box about the pixels that are redder than a share, by ImageMagick: width, height, left, top. */
@@ -55,30 +52,30 @@ it('shows art at its true scale, in its place below the collar', function (): vo
 });
 
 it('is the same for the same seed, and another for another', function (): void {
-    $bytes = fn (int $seed): string => listed(small_scene(Backdrop::Wood, $seed))->toBytes();
+    $bytes = fn (int $seed): string => listed(small_scene('wood', $seed))->toBytes();
     expect(hash('sha256', $bytes(3)))->toBe(hash('sha256', $bytes(3)))->and($bytes(3))->not->toBe($bytes(4));
 });
 
 it('lights cloth and art by the same folds', function (): void {
     // The plate fills the print area, so that art lies over the very folds that the bare cloth shows.
     $wide = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 12, '#c8bca6', ['placement' => ['x' => 6, 'y' => 8, 'height' => 16.0]])], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]);
-    $bare = listed(small_scene(cloth: '#c8bca6'), Fixtures::artwork([], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]));
-    $dressed = listed(small_scene(cloth: '#c8bca6'), $wide);
+    $bare = listed(small_scene(), Fixtures::artwork([], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]), '#c8bca6');
+    $dressed = listed(small_scene(), $wide, '#c8bca6');
 
     expect($dressed->band(0, 3)->linear(1.0)->minus($bare->band(0, 3)->linear(1.0))->deviation())->toBeLessThan(1.0)->and($bare->crop(350, 350, 300, 400)->band(0)->deviation())->toBeGreaterThan(2.0);
 });
 
-it('is opaque and of the cloth that is asked for, whatever lies behind', function (Backdrop $backdrop, string $cloth): void {
-    $picture = listed(small_scene($backdrop, 2, $cloth), Fixtures::artwork([], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]));
+it('is opaque and of the cloth that is asked for, whatever lies behind', function (string $scene, string $cloth): void {
+    $picture = listed(small_scene($scene, 2), Fixtures::artwork([], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]), $cloth);
     $chest = $picture->crop(400, 250, 200, 200);
     $mean = array_map(fn (int $band): float => $chest->band($band)->mean(), [0, 1, 2]);
     $wanted = Srgb::hex($cloth);
 
     expect($picture->alpha()->range())->toBe([255.0, 255.0])->and([$picture->width(), $picture->height()])->toBe([1000, 840])->and($mean)->toEqualWithDelta([$wanted->red, $wanted->green, $wanted->blue], 22);
-})->with([[Backdrop::Plain, '#e6dac4'], [Backdrop::Paper, '#7a3527'], [Backdrop::Wood, '#24382c'], [Backdrop::Leaves, '#33363a']]);
+})->with([['plain', '#e6dac4'], ['paper', '#7a3527'], ['wood', '#24382c'], ['leaves', '#33363a'], ['folded', '#7a3527'], ['shore', '#24382c']]);
 
 it('draws every garment, front and back', function (string $product, bool $back): void {
-    $picture = listed(small_scene(Backdrop::Plain, 1, '#702020', $product, $back));
+    $picture = listed(small_scene('plain', 1, $product, $back), cloth: '#702020');
     [$width, $height] = red_box($picture);
 
     expect($height)->toBeGreaterThan(500)->toBeLessThan(841)->and($width)->toBeGreaterThan(300)->toBeLessThan(1001);
