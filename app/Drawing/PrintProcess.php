@@ -20,6 +20,8 @@ final class PrintProcess
 {
     private const LOOK = 100_000;
 
+    private const NO_MEMORY = '/creating thread|could be made$|out of memory|cannot allocate|Pictures cannot be drawn/mi';
+
     private string $unread = '';
 
     private string $layer = '';
@@ -65,6 +67,10 @@ final class PrintProcess
             $this->hear($process->getIncrementalOutput(), $step);
         } finally {
             $process->stop(0, SIGKILL);
+        }
+        // Wherever the limit is met, what is at the end is memory.
+        if (preg_match(self::NO_MEMORY, $process->getErrorOutput()) === 1) {
+            throw PrintStopped::died($this->layer);
         }
         if ($process->getExitCode() === 2) {
             throw new PrintRefused((string) preg_replace('/^crow: /', '', trim($process->getErrorOutput())));

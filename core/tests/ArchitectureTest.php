@@ -18,7 +18,7 @@ const MAY_USE = [
     'Press' => ['Artwork', 'Raster', 'Colour'],
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Cutout', 'Export', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Pack' => ['Artwork', 'Raster'],
-    'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Raster'],
+    'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Geometry', 'Measure', 'Raster'],
     'Cli' => ['House', 'Listing', 'Gang', 'Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];
 

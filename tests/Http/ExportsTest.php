@@ -116,7 +116,7 @@ it('ends an export from outside: at its limit of time, and within two seconds wh
 
 it('says of an export that took too much memory what it was drawing', function (): void {
     $job = $this->job([Fixtures::shape('s', 'star', 2)]);
-    config(['crow.limits.memory_mb' => 150]);
+    config(['crow.limits.memory_mb' => 170]);
     $id = $this->postJson("/api/jobs/{$job->id}/exports")->assertCreated()->json('id');
     expect($this->getJson("/api/exports/$id")->json('trouble'))->toContain('more memory');
 });

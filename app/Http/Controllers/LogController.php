@@ -67,7 +67,7 @@ final class LogController
         $request->validate([
             'event' => ['required', Rule::in([LogEvent::Listed->value, LogEvent::Priced->value, LogEvent::TakenDown->value])], 'where' => ['required', 'string', 'max:120'],
             'address' => ['required_if:event,listed', 'nullable', 'string', 'max:300', 'url:http,https'], 'price' => ['required_if:event,priced', 'nullable', 'string', 'max:40'],
-            'reason' => ['required_if:event,taken-down', 'nullable', 'string', 'max:300'], 'on' => ['required', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
+            'reason' => ['required_if:event,taken-down', 'nullable', 'string', 'max:300'], 'on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
         ], [
             'where.required' => 'Say at which market.', 'address.required_if' => 'Say under which address it is listed.', 'address.url' => 'An address begins with https:// or http://.', 'price.required_if' => 'Say at what price.',
             'reason.required_if' => 'Say why it was taken down.', 'on.required' => 'Say on which day.', 'on.before_or_equal' => 'What is noted has happened already.',
