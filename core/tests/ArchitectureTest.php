@@ -11,6 +11,7 @@ const MAY_USE = [
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look', 'Noise'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Edit' => ['Compose', 'Render', 'Artwork', 'Asset', 'Type', 'Texture', 'Mask', 'Effect', 'Geometry', 'Colour', 'Measure', 'Raster'],
+    'Series' => ['Texture', 'Export', 'Preflight', 'Render', 'Artwork', 'Geometry', 'Measure', 'Raster', 'Colour'],
     'House' => ['Preflight', 'Export', 'Render', 'Artwork', 'Texture', 'Geometry', 'Measure'],
     'Gang' => ['Render', 'Artwork', 'Texture', 'Geometry', 'Measure', 'Colour', 'Raster'],
     'Listing' => ['Press', 'Render', 'Artwork', 'Noise', 'Raster', 'Colour'],
@@ -19,7 +20,7 @@ const MAY_USE = [
     'Preflight' => ['Edit', 'Compose', 'Effect', 'Cutout', 'Export', 'Type', 'Render', 'Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Mask', 'Texture'],
     'Pack' => ['Artwork', 'Raster'],
     'Export' => ['Preflight', 'Render', 'Artwork', 'Asset', 'Geometry', 'Measure', 'Raster'],
-    'Cli' => ['House', 'Listing', 'Gang', 'Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
+    'Cli' => ['Series', 'House', 'Listing', 'Gang', 'Pack', 'Press', 'Export', 'Preflight', 'Render', 'Artwork', 'Asset', 'Measure', 'Colour', 'Raster'],
 ];
 
 /** @return array<string, list<string>> namespaces that the files of a folder name, by file */

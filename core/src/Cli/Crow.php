@@ -38,6 +38,7 @@ final class Crow
 
     private const HELP = <<<'TEXT'
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
+        bin/crow series JOB --pattern SLOTS.json --rows LIST.csv --out FOLDER [--workers N] [--check] [--shelf FOLDER ...]
         bin/crow gang LIST.json --out FOLDER --scratch FOLDER --shelf FOLDER ...
         bin/crow listing JOB --out FILE.jpg [--on '#rrggbb'] [--scene NAME] [--seed N] [--shelf FOLDER ...]
         bin/crow print JOB --out FILE.png --scratch FOLDER [--pieces FOLDER] [--materials FOLDER] [--area W,H,PPI,NAME] [--kind png|tiff|pdf|ora|svg] [--mirrored yes] [--most-bytes N] [--fewer-colours yes] [--cut INCHES] [--house FILE.json --place PRODUCT/PLACE] [--shelf FOLDER ...]
@@ -64,7 +65,7 @@ final class Crow
     public static function run(array $words, mixed $out, mixed $error): int
     {
         try {
-            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials', 'pieces', 'kind', 'mirrored', 'most-bytes', 'fewer-colours', 'cut', 'house', 'place', 'scene', 'seed'], ['json', 'help']);
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials', 'pieces', 'kind', 'mirrored', 'most-bytes', 'fewer-colours', 'cut', 'house', 'place', 'scene', 'seed', 'pattern', 'rows', 'workers', 'share'], ['check', 'json', 'help']);
             if ($arguments->flag('help') || $arguments->command === '') {
                 fwrite($out, self::HELP."\n");
 
@@ -82,6 +83,7 @@ final class Crow
                 'mend' => self::mend($arguments, $out),
                 'trial' => TrialCommand::run($arguments, $out),
                 'press' => PressCommand::run($arguments, $out),
+                'series' => SeriesCommand::run($arguments, $out),
                 'gang' => GangCommand::run($arguments, $out),
                 'listing' => ListingCommand::run($arguments, $out),
                 default => throw UnusableCall::command($arguments->command),

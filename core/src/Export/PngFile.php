@@ -7,7 +7,7 @@ namespace TallCrow\Export;
 /** Reads and rewrites the chunks of a PNG file. */
 final class PngFile
 {
-    private const SIGNATURE = "\x89PNG\r\n\x1a\n";
+    public const SIGNATURE = "\x89PNG\r\n\x1a\n";
 
     private const LONGEST_CHUNK = 0x7FFFFFFF;
 

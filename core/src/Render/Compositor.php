@@ -28,6 +28,7 @@ final class Compositor implements Scene
         private readonly mixed $onTrouble = null,
         private readonly Progress $progress = new NoProgress,
         private readonly ?Artwork $artwork = null,
+        private readonly ?Artwork $pattern = null,
     ) {}
 
     public function compose(array $layers, array $distress, Frame $frame, float $x = 0.0, float $y = 0.0): Image
@@ -85,7 +86,8 @@ final class Compositor implements Scene
                 $sheet = ($kept === null ? $sheet : $sheet->masked($kept))->settled();
                 $kept = null;
             }
-            $ink = $this->wornInk($layers, $wear, $edges ? $sheet->alpha() : null, $bare);
+            $isSheet = $this->pattern !== null && $layers === $this->artwork?->layers;
+            $ink = $isSheet ? $this->wornInk($this->pattern->layers, $wear, $edges ? $sheet->alpha() : null) : $this->wornInk($layers, $wear, $edges ? $sheet->alpha() : null, $bare);
             $left = $this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
         }

@@ -46,6 +46,12 @@ final readonly class FolderPictures implements Pictures
         return is_file($base.'.at') ? $this->keptPiece($base, $frame, $make) : self::alone($base, fn (): ?Piece => $this->keptPiece($base, $frame, $make));
     }
 
+    /** Whether a piece is kept, or that there is none. */
+    public function has(string $key, Frame $frame): bool
+    {
+        return is_file($this->folder.'/p'.sha1($this->code.$key.$frame->key()).'.at');
+    }
+
     /** @param  callable(): ?Piece  $make */
     private function keptPiece(string $base, Frame $frame, callable $make): ?Piece
     {

@@ -20,9 +20,11 @@ final class Renderer
 
     private readonly LayerPainter $painter;
 
+    /** @param  ?Artwork  $pattern  by whose ink the wear of sheets is weighed, so that all rows of a series are worn alike; null for each by its own */
     public function __construct(
         Shelf $shelf,
         private readonly Pictures $pictures = new NoPictures,
+        private readonly ?Artwork $pattern = null,
     ) {
         $shelf = new UnpackedShelf($shelf, $pictures);
         $this->placer = new Placer($shelf, $pictures);
@@ -94,7 +96,7 @@ final class Renderer
 
     public function compositor(?callable $onTrouble = null, Progress $progress = new NoProgress, ?Artwork $artwork = null): Compositor
     {
-        return new Compositor($this->placer, $this->painter, $this->wear, $this->pictures, $onTrouble, $progress, $artwork);
+        return new Compositor($this->placer, $this->painter, $this->wear, $this->pictures, $onTrouble, $progress, $artwork, $this->pattern);
     }
 
     /**

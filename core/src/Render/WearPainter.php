@@ -19,8 +19,10 @@ use TallCrow\Texture\Wear;
 use TallCrow\Texture\WearTile;
 
 /** Lays wear over a window of the sheet. */
-final readonly class WearPainter
+final class WearPainter
 {
+    private const MOST_FIELDS = 12;
+
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;
 
@@ -41,9 +43,12 @@ final readonly class WearPainter
     /** No level below this chips: that is the middle of a solid. */
     private const HOLDS = 12;
 
+    /** @var array<string, Image> as large as their prints, by name */
+    private array $fields = [];
+
     public function __construct(
-        private Shelf $shelf,
-        private Pictures $pictures,
+        private readonly Shelf $shelf,
+        private readonly Pictures $pictures,
     ) {}
 
     /** One band: 255 where ink goes. The texture's corner lies at the given inches. */
@@ -83,6 +88,10 @@ final readonly class WearPainter
             $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->zoomed($finer)->settled();
 
             return Lookup::bytes($this->chippable($wear, $frame->finer($finer), $alpha, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table))->shrunk($finer)->settled();
+        }
+        if ($frame->ppi === (float) Texture::PPI && abs($wear->turn) < 0.01) {
+            // At print resolution nothing is averaged: the table is looked up in the window alone.
+            return Lookup::bytes($this->laid($this->inMemory($this->name($wear), fn (): Image => $this->sized($wear)), $wear, $frame, $x, $y), $table);
         }
         $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
@@ -134,10 +143,8 @@ final readonly class WearPainter
         $alpha = $ink->image->zoomed(WornInk::FINER_LOOK)->settled();
         $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $alpha->area())));
         for ($look = 0; $look < $looks; $look++) {
-            $tile = $this->pictures->image(
-                sprintf('look %s %.3f %d', $this->name($wear), $frame->ppi, $look),
-                fn (): Image => WearTile::glimpsed($this->sized($wear), $frame->ppi, $look),
-            );
+            $key = sprintf('look %s %.3f %d', $this->name($wear), $frame->ppi, $look);
+            $tile = $this->inMemory($key, fn (): Image => $this->pictures->image($key, fn (): Image => WearTile::glimpsed($this->sized($wear), $frame->ppi, $look)));
             foreach (Histogram::summedBy($alpha, $this->laid($tile, $wear, $frame, $x, $y, mixed: false)) as $level => $sum) {
                 $sums[$level] += $sum;
             }
@@ -196,6 +203,21 @@ final readonly class WearPainter
         }
 
         return $this->pictures->image('sized '.$this->name($wear), fn (): Image => WearTile::sized($this->field($wear), $wear)->settled());
+    }
+
+    /**
+     * What is kept in a file is read once, in order: looked up here and there in it, it takes ten times as long.
+     *
+     * @param  callable(): Image  $read
+     */
+    private function inMemory(string $key, callable $read): Image
+    {
+        if (! isset($this->fields[$key])) {
+            $this->fields = array_slice($this->fields, -self::MOST_FIELDS + 1, preserve_keys: true);
+            $this->fields[$key] = $read()->settled();
+        }
+
+        return $this->fields[$key];
     }
 
     private static function chipping(Wear $wear, float $ppi): float

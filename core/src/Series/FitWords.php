@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Series;
+
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\EffectReader;
+use TallCrow\Artwork\Faults;
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\LetterSize;
+use TallCrow\Artwork\Node;
+use TallCrow\Artwork\TextSource;
+use TallCrow\Render\Placer;
+
+/** Fits words into the place of a pattern's: tighter letters first, then more lines, then another font; what does not hold is told. */
+final readonly class FitWords
+{
+    private const TRACKING = 'letter-spacing';
+
+    /** Share of a piece's width that words within it may take. */
+    private const INSIDE = 0.98;
+
+    public function __construct(private Placer $placer) {}
+
+    /**
+     * @param  Layer  $was  as the pattern has it
+     * @param  Layer  $is  with the row's words
+     * @param  ?float  $room  inches of the piece that they must lie within
+     */
+    public function fit(Layer $was, Layer $is, Slot $slot, ?float $room): FittedWords
+    {
+        $rule = $slot->fit;
+        $notes = [];
+        if ($rule === null || $is == $was || ! $is->source instanceof TextSource || trim($is->source->text) === '') {
+            return new FittedWords($is, $this->letters($is), []);
+        }
+        if ($rule->instead !== '' && $this->placer->missing($is) !== null) {
+            $is = self::inFont($is, $rule->instead);
+            $notes[] = new RowNote(false, sprintf('%s is set in another font: the pattern\'s lacks some of its letters.', self::quoted($is)));
+        }
+        $widest = min($rule->widest ?? INF, $room === null ? INF : $room * self::INSIDE);
+        $best = null;
+        $told = '';
+        foreach ($this->settings($is, $rule) as $says => $set) {
+            $sized = $this->sized($was, $set, $rule, $widest);
+            $letters = $this->letters($sized);
+            if ($best === null || $letters > $best[1] + 1e-6) {
+                [$best, $told] = [[$sized, $letters], $says];
+            }
+            if ($letters >= $rule->least - 1e-6) {
+                [$best, $told] = [[$sized, $letters], $says];
+                break;
+            }
+        }
+        assert($best !== null);
+        if ($told !== '') {
+            $notes[] = new RowNote(false, sprintf('%s is set %s to fit.', self::quoted($is), $told));
+        }
+        if ($best[1] < $rule->least - 1e-6) {
+            $notes[] = new RowNote(true, sprintf('%s: letters of %.2f in, and %.2f in is the least. Shorten it, or let it break into more lines.', self::quoted($is), $best[1], $rule->least));
+        }
+
+        return new FittedWords($best[0], $best[1], $notes);
+    }
+
+    /** Height of a layer's capitals, in inches; 0 where it has no letters. */
+    public function letters(Layer $layer): float
+    {
+        return ($this->placer->em($layer) ?? 0.0) * $this->placer->capital($layer);
+    }
+
+    /** @return iterable<string, Layer> what is done, and the words so set, from the least change to the greatest */
+    private function settings(Layer $layer, FitRule $rule): iterable
+    {
+        yield '' => $layer;
+        if ($rule->tighter > 0) {
+            yield 'a little tighter' => self::tighter($layer, $rule->tighter / 2);
+            yield 'tighter' => self::tighter($layer, $rule->tighter);
+        }
+        for ($lines = 2; $lines <= $rule->lines; $lines++) {
+            $broken = self::broken($layer, $lines);
+            if ($broken !== null) {
+                yield "in $lines lines" => $broken;
+                if ($rule->tighter > 0) {
+                    yield "in $lines lines, tighter" => self::tighter($broken, $rule->tighter);
+                }
+            }
+        }
+        if ($rule->long !== '') {
+            yield 'in the font for long words' => $long = self::inFont($layer, $rule->long);
+            for ($lines = 2; $lines <= $rule->lines; $lines++) {
+                $broken = self::broken($long, $lines);
+                if ($broken !== null) {
+                    yield "in the font for long words, in $lines lines" => $broken;
+                }
+            }
+        }
+    }
+
+    private function sized(Layer $was, Layer $is, FitRule $rule, float $widest): Layer
+    {
+        $placement = $is->placement;
+        if ($placement === null) {
+            return $is;
+        }
+        [$height, $box] = [$this->letters($was), $this->placer->place($was)];
+        $lettered = fn (Layer $layer, float $inches): Layer => $layer->withPlacement($placement->lettered(LetterSize::Capitals, max(0.01, round($inches, 4))));
+        $sized = match ($rule->keep) {
+            Keep::Letters => $lettered($is, $height),
+            Keep::Width, Keep::Box => $is->withPlacement($placement->sized($box->width ?? 1.0, null)),
+        };
+        $by = 1.0;
+        $placed = $this->placer->place($sized);
+        if ($rule->keep === Keep::Box && $placed !== null && $box !== null && $placed->height > $box->height) {
+            $by = min($by, $box->height / $placed->height);
+        }
+        if ($placed !== null && $placed->width * $by > $widest) {
+            $by = $widest / $placed->width;
+        }
+        $letters = $this->letters($sized);
+        if ($rule->most !== null && $letters * $by > $rule->most) {
+            $by = $rule->most / $letters;
+        }
+
+        return $by < 1.0 - 1e-6 ? $lettered($sized, $letters * $by) : $sized;
+    }
+
+    private static function tighter(Layer $layer, float $by): Layer
+    {
+        $lines = $layer->effects;
+        foreach ($lines as $i => $line) {
+            if ($line->on && $line->kind === self::TRACKING) {
+                $lines[$i] = self::tracking($line->values->number('by') - $by);
+
+                return $layer->withEffects($lines);
+            }
+        }
+
+        return $layer->withEffects([self::tracking(-$by), ...$lines]);
+    }
+
+    /** @param  float  $by  thousandths of an em */
+    private static function tracking(float $by): EffectLine
+    {
+        return EffectReader::ofAnySwatch()->line(Node::root(['kind' => self::TRACKING, 'by' => max(-300.0, $by)], new Faults));
+    }
+
+    /** Words in so many lines of lengths as even as can be; null where there are too few of them. */
+    private static function broken(Layer $layer, int $lines): ?Layer
+    {
+        $source = $layer->source;
+        $words = $source instanceof TextSource ? preg_split('/\s+/u', trim($source->text)) : false;
+        if (! $source instanceof TextSource || $words === false || count($words) < $lines) {
+            return null;
+        }
+
+        return $layer->withSource(new TextSource(implode("\n", self::evenly($words, $lines)), $source->font, $source->align, $source->leading));
+    }
+
+    /**
+     * The break whose longest line is shortest.
+     *
+     * @param  list<string>  $words
+     * @return list<string>
+     */
+    private static function evenly(array $words, int $lines): array
+    {
+        if ($lines <= 1) {
+            return [implode(' ', $words)];
+        }
+        $best = null;
+        for ($first = 1; $first <= count($words) - $lines + 1; $first++) {
+            $try = [implode(' ', array_slice($words, 0, $first)), ...self::evenly(array_slice($words, $first), $lines - 1)];
+            $longest = max(array_map(mb_strlen(...), $try));
+            $best = $best === null || $longest < $best[0] ? [$longest, $try] : $best;
+        }
+
+        return $best[1] ?? [implode(' ', $words)];
+    }
+
+    private static function inFont(Layer $layer, string $font): Layer
+    {
+        $source = $layer->source;
+
+        return $source instanceof TextSource ? $layer->withSource(new TextSource($source->text, $font, $source->align, $source->leading)) : $layer;
+    }
+
+    private static function quoted(Layer $layer): string
+    {
+        return $layer->called();
+    }
+}
