@@ -29,6 +29,7 @@ use App\Http\Controllers\PreflightController;
 use App\Http\Controllers\ProofController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\RightsController;
+use App\Http\Controllers\SeriesController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\VersionController;
@@ -146,9 +147,24 @@ Route::put('houses/{house}/service', [ParcelController::class, 'connect'])->name
 Route::put('jobs/{job}/destinations', [HouseController::class, 'destine'])->name('jobs.destine');
 Route::post('jobs/{job}/send', [HouseController::class, 'send'])->name('sends.begin')->middleware('throttle:exports');
 Route::post('jobs/{job}/send/{batch}/again', [HouseController::class, 'again'])->name('sends.again')->middleware('throttle:exports');
+Route::get('jobs/{job}/sends', [HouseController::class, 'batches'])->name('sends.list');
+Route::post('jobs/{job}/send/{batch}/pause', [HouseController::class, 'pause'])->name('sends.pause');
+Route::post('jobs/{job}/send/{batch}/resume', [HouseController::class, 'resume'])->name('sends.resume');
 Route::post('jobs/{job}/send/{batch}/bring', [ParcelController::class, 'bring'])->name('parcels.bring')->middleware('throttle:exports');
 Route::get('jobs/{job}/parcels', [ParcelController::class, 'index'])->name('parcels.list');
 Route::get('jobs/{job}/send/{batch}/files.zip', [HouseController::class, 'zip'])->name('sends.files');
+
+Route::get('jobs/{job}/series', [SeriesController::class, 'show'])->name('series.show');
+Route::put('jobs/{job}/series', [SeriesController::class, 'set'])->name('series.set');
+Route::delete('jobs/{job}/series', [SeriesController::class, 'destroy'])->name('series.drop');
+Route::get('jobs/{job}/series/places', [SeriesController::class, 'places'])->name('series.places');
+Route::get('jobs/{job}/series/rows', [SeriesController::class, 'rows'])->name('series.rows');
+Route::post('jobs/{job}/series/rows', [SeriesController::class, 'read'])->name('series.read')->middleware('throttle:uploads');
+Route::post('jobs/{job}/series/made', [SeriesController::class, 'make'])->name('series.make')->middleware('throttle:uploads');
+Route::post('jobs/{job}/series/send', [SeriesController::class, 'send'])->name('series.send')->middleware('throttle:exports');
+Route::put('series-rows/{row}', [SeriesController::class, 'change'])->name('series.change-row');
+Route::delete('series-rows/{row}', [SeriesController::class, 'drop'])->name('series.drop-row');
+Route::get('series-rows/{row}/proof.png', [SeriesController::class, 'proof'])->name('series.proof')->middleware('throttle:drawings');
 
 Route::get('gangs', [GangController::class, 'index'])->name('gangs.list');
 Route::post('gangs/layout', [GangController::class, 'layout'])->name('gangs.layout')->middleware('throttle:drawings');

@@ -8,6 +8,7 @@ use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\PrintJob;
+use App\Models\SeriesRow;
 use App\Rights\JobRights;
 use App\Rights\SalesBook;
 use App\Sending\Destination;
@@ -29,7 +30,7 @@ final readonly class Exports
      *
      * @throws ValidationException when that is needed and not said
      */
-    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = '', PrintForm $form = new PrintForm): Export
+    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = '', PrintForm $form = new PrintForm, ?SeriesRow $row = null, string $title = ''): Export
     {
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
         $rights = JobRights::of($job, $head->read(), $this->sales);
@@ -49,6 +50,8 @@ final readonly class Exports
             'file' => $file === '' ? pathinfo(PrintPng::fileName($job->title), PATHINFO_FILENAME).'.'.$form->kind->ending() : $file,
             'destination' => $to?->toArray(),
             'batch' => $batch,
+            'series_row_id' => $row?->id,
+            'title' => $row === null ? '' : $title,
             'form' => ['kind' => $form->kind->value, 'cut' => $form->cut, 'fewerColours' => $form->fewerColours],
         ])->refresh();
         ExportArtwork::dispatch($export->id);
@@ -60,7 +63,7 @@ final readonly class Exports
     public function cancel(Export $export): Export
     {
         if (! $export->state->isOver()) {
-            Export::query()->whereKey($export->id)->where('state', ExportState::Queued)->update(['state' => ExportState::Cancelled, 'stage' => 'cancelled']);
+            Export::query()->whereKey($export->id)->whereIn('state', [ExportState::Queued, ExportState::Paused])->update(['state' => ExportState::Cancelled, 'stage' => 'cancelled']);
             Export::query()->whereKey($export->id)->where('state', ExportState::Running)->update(['state' => ExportState::Cancelling]);
         }
 

@@ -11,6 +11,7 @@ use App\Models\HouseRecord;
 use App\Sending\Destination;
 use Symfony\Component\Process\Process;
 use TallCrow\House\FitMode;
+use TallCrow\Series\PatternInvalid;
 
 /**
  * Makes a print file in a process of its own, with limits of time and memory that it cannot pass, and ends it within a fifth of a
@@ -44,7 +45,7 @@ final class PrintProcess
         is_dir($scratch) || mkdir($scratch, 0o700, true);
         $sheet = "$scratch/sheet.json";
         $to = $this->destination();
-        file_put_contents($sheet, $to === null ? $this->export->revision->artwork : $this->fitted($to)) !== false || throw PrintStopped::noRoom();
+        file_put_contents($sheet, $this->fitted($to)) !== false || throw PrintStopped::noRoom();
         $process = new Process([
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
             PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
@@ -92,9 +93,19 @@ final class PrintProcess
             ?? throw new PrintRefused('The house that this file was for, or its place, is not known any more. Choose another in the brief, and send anew.');
     }
 
-    private function fitted(Destination $to): string
+    /** @throws PrintRefused when the row that it is of is gone, or does not go into the sheet */
+    private function fitted(?Destination $to): string
     {
-        return json_encode($to->fit($this->export->revision->read(), Studio::of($this->export->shop)->renderer->placer)->artwork->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        if ($this->export->title !== '' && $this->export->row === null) {
+            throw new PrintRefused('The row that this file was of is gone. Send the series anew.');
+        }
+        try {
+            $sheet = $this->export->sheet();
+        } catch (PatternInvalid $invalid) {
+            throw new PrintRefused($invalid->getMessage());
+        }
+
+        return json_encode(($to === null ? $sheet : $to->fit($sheet, Studio::of($this->export->shop)->renderer->placer)->artwork)->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
     /** @return list<string> */

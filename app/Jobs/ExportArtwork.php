@@ -41,7 +41,7 @@ final class ExportArtwork implements ShouldQueue
     public function handle(): void
     {
         $export = Export::query()->with(['revision', 'job', 'shop'])->find($this->export);
-        if ($export === null || $export->state->isOver()) {
+        if ($export === null || $export->state->isOver() || $export->state === ExportState::Paused) {
             return;
         }
         if ($export->state === ExportState::Cancelling) {

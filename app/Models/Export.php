@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Series\SeriesBook;
 use App\Tenancy\ShopScope;
 use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use TallCrow\Artwork\Artwork;
 
 /**
  * @property int $id
@@ -27,7 +29,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $batch  the same for all files of one send; empty for a file alone
  * @property string $sha256  of the finished file
  * @property ?array<string, string> $rulings  what the terms said of each file then
+ * @property ?int $series_row_id  of the row that it is of; null for the sheet itself
+ * @property string $title  of that row
  * @property ?\Illuminate\Support\Carbon $beat_at  the last sign of life of whoever makes it
+ * @property ?SeriesRow $row
  * @property Revision $revision
  * @property PrintJob $job
  * @property Shop $shop
@@ -36,7 +41,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 #[ScopedBy(ShopScope::class)]
 final class Export extends Model
 {
-    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings', 'destination', 'batch', 'sha256', 'form'];
+    protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings', 'destination', 'batch', 'sha256', 'form', 'series_row_id', 'title'];
+
+    protected $attributes = ['title' => ''];
 
     protected $casts = ['state' => ExportState::class, 'figures' => 'array', 'beat_at' => 'datetime', 'rulings' => 'array', 'destination' => 'array', 'form' => 'array'];
 
@@ -50,6 +57,18 @@ final class Export extends Model
     public function job(): BelongsTo
     {
         return $this->belongsTo(PrintJob::class, 'print_job_id');
+    }
+
+    /** @return BelongsTo<SeriesRow, $this> */
+    public function row(): BelongsTo
+    {
+        return $this->belongsTo(SeriesRow::class, 'series_row_id');
+    }
+
+    /** The sheet that is printed: the state that was asked for, or a row made of it. */
+    public function sheet(): Artwork
+    {
+        return $this->row === null ? $this->revision->read() : SeriesBook::artwork($this->row, $this->revision);
     }
 
     /** @return BelongsTo<Shop, $this> */

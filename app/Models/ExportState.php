@@ -7,6 +7,9 @@ namespace App\Models;
 enum ExportState: string
 {
     case Queued = 'queued';
+
+    /** Waits until its send goes on. */
+    case Paused = 'paused';
     case Running = 'running';
     case Done = 'done';
     case Failed = 'failed';

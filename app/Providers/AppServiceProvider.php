@@ -22,6 +22,8 @@ use App\Models\Proof;
 use App\Models\Revision;
 use App\Models\Sale;
 use App\Models\SellersArea;
+use App\Models\Series;
+use App\Models\SeriesRow;
 use App\Models\Shop;
 use App\Models\ShopWord;
 use App\Models\User;
@@ -41,7 +43,7 @@ use Illuminate\Support\ServiceProvider;
 final class AppServiceProvider extends ServiceProvider
 {
     /** What belongs to a shop. */
-    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, Gang::class, LogEntry::class, HouseRecord::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class, Collection::class, Listing::class, Parcel::class];
+    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, Gang::class, LogEntry::class, HouseRecord::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class, Collection::class, Listing::class, Parcel::class, Series::class, SeriesRow::class];
 
     /** Requests a minute of one person, or of one address where nobody is signed in. A page of jobs asks for some hundred pictures. */
     private const LIMITS = ['doors' => 30, 'uploads' => 120, 'exports' => 60, 'drawings' => 1500];

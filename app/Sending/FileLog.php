@@ -21,7 +21,7 @@ final class FileLog
     {
         $house = $export->destination === null ? null : HouseRecord::query()->where('shop_id', $export->shop_id)->find($export->destination['house']);
         LogEntry::query()->create([
-            'shop_id' => $export->shop_id, 'title' => $export->job->title, 'job_id' => $export->print_job_id, 'revision_id' => $export->revision_id, 'file' => $export->file,
+            'shop_id' => $export->shop_id, 'title' => $export->title === '' ? $export->job->title : $export->title, 'job_id' => $export->print_job_id, 'revision_id' => $export->revision_id, 'file' => $export->file,
             'sha256' => self::word($figures, 'sha256'), 'house' => $house->name ?? '', 'place' => $export->destination['place'] ?? '',
             'width' => self::number($figures, 'width'), 'height' => self::number($figures, 'height'), 'ppi' => self::number($figures, 'ppi'), 'bytes' => self::number($figures, 'bytes'),
             'checks' => self::checks($figures), 'rulings' => $export->rulings, 'why' => $export->why, 'who' => User::query()->find($export->user_id)->name ?? '', 'at' => now(),
@@ -33,7 +33,7 @@ final class FileLog
         $export = $parcel->export;
         $figures = $export->figures ?? [];
         LogEntry::query()->create([
-            'shop_id' => $parcel->shop_id, 'title' => $export->job->title, 'job_id' => $export->print_job_id, 'revision_id' => $export->revision_id, 'file' => $export->file, 'sha256' => $export->sha256,
+            'shop_id' => $parcel->shop_id, 'title' => $export->title === '' ? $export->job->title : $export->title, 'job_id' => $export->print_job_id, 'revision_id' => $export->revision_id, 'file' => $export->file, 'sha256' => $export->sha256,
             'house' => $parcel->house->name ?? '', 'place' => $export->destination['place'] ?? '', 'width' => self::number($figures, 'width'), 'height' => self::number($figures, 'height'), 'ppi' => self::number($figures, 'ppi'), 'bytes' => self::number($figures, 'bytes'),
             'checks' => self::checks($figures), 'at' => now(), 'event' => LogEvent::of($answer->verdict), 'details' => ['number' => $answer->number, 'reasons' => $answer->reasons, 'measured' => $answer->measured->toArray()],
         ]);

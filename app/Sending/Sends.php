@@ -10,9 +10,12 @@ use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\PrintJob;
+use App\Models\Series;
+use App\Series\SeriesBook;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use TallCrow\Export\PrintForm;
+use TallCrow\Export\PrintPng;
 use ZipArchive;
 
 /** Sends: for each place that a job goes to one file, all begun by one press. */
@@ -36,15 +39,62 @@ final readonly class Sends
         $taken = [];
 
         return array_map(function (Destination $to) use ($job, $why, $fewerColours, $batch, &$taken): Export {
-            $file = $to->file($job->title);
-            // Two houses may ask for the same name; a zip holds each once.
-            for ($n = 2, $free = $file; in_array($free, $taken, true); $n++) {
-                $free = pathinfo($file, PATHINFO_FILENAME)."-$n.".pathinfo($file, PATHINFO_EXTENSION);
-            }
-            $taken[] = $free;
-
-            return $this->exports->start($job, $why, $to, $batch, $free, new PrintForm(fewerColours: $fewerColours));
+            return $this->exports->start($job, $why, $to, $batch, self::free($to->file($job->title), $taken), new PrintForm(fewerColours: $fewerColours));
         }, $places);
+    }
+
+    /**
+     * Every row of a series, to every place that its job goes to; to the job's own print area where it goes to none.
+     *
+     * @return list<Export>
+     *
+     * @throws ValidationException when there is no row, or a word is wanted why it is printed
+     */
+    public function series(PrintJob $job, Series $series, string $why, bool $fewerColours): array
+    {
+        $rows = $series->rows()->get();
+        $revision = $job->head;
+        if ($rows->isEmpty() || $revision === null) {
+            throw ValidationException::withMessages(['rows' => 'The series has no rows yet.']);
+        }
+        $places = Destination::of($job);
+        $batch = (string) Str::uuid();
+        [$taken, $exports] = [[], []];
+        foreach ($rows as $row) {
+            $title = SeriesBook::title($row, $series, $revision);
+            foreach ($places === [] ? [null] : $places as $to) {
+                $file = self::free($to?->file($title) ?? PrintPng::fileName($title), $taken);
+                $exports[] = $this->exports->start($job, $why, $to, $batch, $file, new PrintForm(fewerColours: $fewerColours), $row, $title);
+            }
+        }
+
+        return $exports;
+    }
+
+    /** Those of a send that wait stay where they are until it goes on. */
+    public function pause(PrintJob $job, string $batch): void
+    {
+        $job->exports()->where('batch', $batch)->where('state', ExportState::Queued)->update(['state' => ExportState::Paused, 'stage' => 'paused']);
+    }
+
+    public function resume(PrintJob $job, string $batch): void
+    {
+        foreach ($job->exports()->where('batch', $batch)->where('state', ExportState::Paused)->get() as $export) {
+            $export->update(['state' => ExportState::Queued, 'stage' => 'waiting']);
+            ExportArtwork::dispatch($export->id);
+        }
+    }
+
+    /** @param  list<string>  $taken */
+    private static function free(string $file, array &$taken): string
+    {
+        // Two houses may ask for the same name; a zip holds each once.
+        for ($n = 2, $free = $file; in_array($free, $taken, true); $n++) {
+            $free = pathinfo($file, PATHINFO_FILENAME)."-$n.".pathinfo($file, PATHINFO_EXTENSION);
+        }
+        $taken[] = $free;
+
+        return $free;
     }
 
     /** @return list<Export> those of a send that failed or were cancelled, begun again */

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Studio;
+use App\Http\Answers\BatchCard;
 use App\Http\Answers\ExportCard;
 use App\Http\Answers\FitCard;
 use App\Http\Answers\HouseCard;
 use App\Http\Answers\HouseRead;
+use App\Models\ExportState;
 use App\Models\HouseRecord;
 use App\Models\PrintJob;
 use App\Models\Revision;
@@ -19,6 +21,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use TallCrow\Export\PrintPng;
@@ -145,6 +148,42 @@ final class HouseController
     public function again(PrintJob $job, string $batch, Sends $sends): JsonResponse
     {
         return new JsonResponse(array_map(ExportCard::of(...), $sends->again($job, $batch)), 201);
+    }
+
+    /** @return list<BatchCard> the sends of a job, the newest first */
+    public function batches(PrintJob $job): array
+    {
+        $rows = $job->exports()->where('batch', '<>', '')->toBase()->select('batch', 'state')->selectRaw('count(*) as files, min(created_at) as begun, max(id) as last')->groupBy('batch', 'state')->get();
+        $all = [];
+        foreach ($rows->groupBy('batch')->sortByDesc(fn ($of) => $of->max('last'))->take(50) as $batch => $of) {
+            $count = function (ExportState ...$states) use ($of): int {
+                $sum = $of->whereIn('state', array_map(fn (ExportState $state): string => $state->value, $states))->sum('files');
+
+                return is_numeric($sum) ? (int) $sum : 0;
+            };
+            $begun = $of->min('begun');
+            $files = $of->sum('files');
+            $all[] = new BatchCard(
+                (string) $batch, is_numeric($files) ? (int) $files : 0, $count(ExportState::Done), $count(ExportState::Queued, ExportState::Running, ExportState::Cancelling), $count(ExportState::Paused), $count(ExportState::Failed, ExportState::Cancelled),
+                Carbon::parse(is_string($begun) ? $begun : 'now')->toIso8601String(),
+            );
+        }
+
+        return $all;
+    }
+
+    public function pause(PrintJob $job, string $batch, Sends $sends): Response
+    {
+        $sends->pause($job, $batch);
+
+        return response()->noContent();
+    }
+
+    public function resume(PrintJob $job, string $batch, Sends $sends): Response
+    {
+        $sends->resume($job, $batch);
+
+        return response()->noContent();
     }
 
     /** The finished files of one press, as they are read from disk. */

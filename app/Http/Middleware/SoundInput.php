@@ -13,13 +13,13 @@ use Symfony\Component\HttpFoundation\Response;
 final class SoundInput
 {
     /** Fields that hold lists; each is read by its own rules. */
-    private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes', 'facts', 'assets', 'territories', 'columns', 'tags', 'destinations', 'film', 'pieces', 'card', 'corners'];
+    private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes', 'facts', 'assets', 'territories', 'columns', 'tags', 'destinations', 'film', 'pieces', 'card', 'corners', 'values', 'changes'];
 
     /** Words of a whole sheet may be longer; they lie within the lists. */
     private const LONGEST = 20_000;
 
     /** A whole house comes as the text of its file. */
-    private const LONG = ['house' => 1_000_000];
+    private const LONG = ['house' => 1_000_000, 'table' => 2_000_000, 'pattern' => 100_000];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** Something to know of a row. */
+final readonly class RowTold extends Answer
+{
+    public function __construct(
+        public bool $grave,
+        public string $says,
+    ) {}
+}

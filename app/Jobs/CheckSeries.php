@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Bench\Studio;
+use App\Models\Series;
+use App\Models\SeriesRow;
+use App\Sending\Destination;
+use App\Series\SeriesBook;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use TallCrow\House\Fit;
+use TallCrow\House\HouseDemands;
+use TallCrow\Preflight\Preflight;
+use TallCrow\Preflight\Verdict;
+use TallCrow\Render\Frame;
+use TallCrow\Render\LayerTrouble;
+use TallCrow\Series\Evenness;
+use TallCrow\Series\Filled;
+use TallCrow\Series\PatternInvalid;
+use TallCrow\Series\RowNote;
+
+/** Checks rows of a series at print size, those first that were not checked yet; what was checked and did not change since is not checked again. */
+final class CheckSeries implements ShouldQueue
+{
+    use Queueable;
+
+    /** Seconds after which it makes room for other work and comes back. */
+    private const WHILE = 20;
+
+    public int $tries = 0;
+
+    public int $maxExceptions = 3;
+
+    public int $timeout = 0;
+
+    public function __construct(private readonly int $series)
+    {
+        $this->onQueue(PreviewAsset::QUEUE);
+    }
+
+    public function handle(): void
+    {
+        $series = Series::query()->with(['job.head', 'job.shop'])->find($this->series);
+        $revision = $series?->job->head;
+        if ($series === null || $revision === null) {
+            return;
+        }
+        $revision->setRelation('job', $series->job);
+        $studio = Studio::of($series->job->shop);
+        $filling = SeriesBook::filling($series, $revision, $studio->renderer->placer);
+        $words = array_map(mb_strtolower(...), array_values(array_filter($series->job->shop->words()->pluck('word')->all(), is_string(...))));
+        $began = microtime(true);
+        [$made, $letters] = [[], []];
+        foreach ($series->rows()->get() as $row) {
+            try {
+                $made[$row->id] = SeriesBook::filled($row, $series, $revision, $filling);
+                $letters[$row->id] = $made[$row->id]->letters;
+            } catch (PatternInvalid $invalid) {
+                $row->update(['checked' => 'invalid', 'verdict' => Verdict::Fail->value, 'told' => [['grave' => true, 'says' => $invalid->getMessage()]]]);
+            }
+        }
+        $uneven = Evenness::notes($letters);
+        foreach ($series->rows()->get() as $row) {
+            $filled = $made[$row->id] ?? null;
+            if ($filled === null) {
+                continue;
+            }
+            $notes = [...$filled->notes, ...($uneven[$row->id] ?? [])];
+            $key = sha1(serialize([$filled->artwork, $notes, $series->job->destinations, $series->job->judged_by, $words]));
+            if ($row->checked === $key) {
+                continue;
+            }
+            if (microtime(true) - $began > self::WHILE) {
+                self::dispatch($this->series);
+
+                return;
+            }
+            $this->check($row, $filled, $notes, $series, $studio, $words, $key);
+        }
+    }
+
+    /**
+     * @param  list<RowNote>  $notes
+     * @param  list<string>  $words
+     */
+    private function check(SeriesRow $row, Filled $filled, array $notes, Series $series, Studio $studio, array $words, string $key): void
+    {
+        $spelt = [...$words, ...array_map(mb_strtolower(...), preg_split('/[^\p{L}\p{M}\'’-]+/u', implode(' ', $row->values), -1, PREG_SPLIT_NO_EMPTY) ?: [])];
+        $artwork = $filled->artwork;
+        try {
+            $fits = array_map(fn (Destination $to): Fit => $to->fit($artwork, $studio->renderer->placer), Destination::judging($series->job));
+            $printed = $studio->renderer->picture($artwork, Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value))->settled();
+            $report = Preflight::artwork($artwork, $studio->renderer, $studio->shelf, $series->job->area(), $printed, words: $spelt, demands: $fits === [] ? null : HouseDemands::strictest($fits, $artwork->brief->method));
+            foreach ($report->findings as $finding) {
+                if ($finding->verdict !== Verdict::Pass && $finding->counts()) {
+                    $notes[] = new RowNote($finding->verdict === Verdict::Fail, "$finding->word: $finding->says");
+                }
+            }
+        } catch (LayerTrouble $trouble) {
+            $notes[] = new RowNote(true, $trouble->getMessage());
+        }
+        $verdict = match (true) {
+            array_filter($notes, fn (RowNote $note): bool => $note->grave) !== [] => Verdict::Fail,
+            $notes !== [] => Verdict::Warn,
+            default => Verdict::Pass,
+        };
+        usort($notes, fn (RowNote $a, RowNote $b): int => $b->grave <=> $a->grave);
+        $row->update(['checked' => $key, 'verdict' => $verdict->value, 'told' => array_map(fn (RowNote $note): array => ['grave' => $note->grave, 'says' => $note->says], $notes)]);
+    }
+}

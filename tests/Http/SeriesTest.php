@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Export;
+use App\Models\ExportState;
+use App\Models\LogEntry;
+use App\Models\PrintJob;
+use App\Models\SeriesRow;
+use TallCrow\Tests\Fixtures;
+
+const NAME_SLOT = ['name' => 'Name', 'places' => ['name/source/text'], 'fit' => ['keep' => 'box', 'least' => 0.4]];
+
+/** A job with a name over a disc, as a pattern. */
+function patternJob(object $test, array $slots = [NAME_SLOT], string $title = '{Name} family'): PrintJob
+{
+    $test->shelve('alfa-slab-one.woff2');
+    $job = $test->job([Fixtures::shape('disc', 'ellipse', 1.0, '#d9a441', ['placement' => ['y' => 2.8, 'height' => 1.0]]), Fixtures::words('name', 'Wren', 2.4, ['placement' => ['y' => 1]])], 'Families');
+    $test->putJson("/api/jobs/{$job->id}/series", ['pattern' => json_encode(['format' => 'tallcrow.pattern/1', 'title' => $title, 'slots' => $slots])])->assertOk();
+
+    return $job;
+}
+
+it('makes a pattern of a job, and says which of its places are gone', function (): void {
+    $job = patternJob($this);
+    expect($this->getJson("/api/jobs/{$job->id}/series")->assertOk()->json())->toMatchArray(['title' => '{Name} family', 'rows' => 0])->and($this->getJson("/api/jobs/{$job->id}/series/places")->json('*.place'))->toContain('/title', '/garments', 'name/source/text', 'name/source/font', 'disc/effects/0/colour', 'disc/placement/width', 'name/on');
+    $set = fn (array $pattern) => $this->putJson("/api/jobs/{$job->id}/series", ['pattern' => json_encode(['format' => 'tallcrow.pattern/1', 'title' => ''] + $pattern)]);
+    $set(['slots' => [['name' => 'Town', 'places' => ['town/source/text']]]])->assertJsonValidationErrors('pattern');
+    $this->putJson("/api/jobs/{$job->id}/series", ['pattern' => '{"format":'])->assertJsonValidationErrors('pattern');
+    $other = $this->job();
+    $this->getJson("/api/jobs/{$other->id}/series")->assertNotFound();
+    $this->deleteJson("/api/jobs/{$job->id}/series")->assertNoContent();
+    $this->getJson("/api/jobs/{$job->id}/series")->assertNotFound();
+});
+
+it('reads lists, leaves bad rows, and crosses them with others', function (): void {
+    $job = patternJob($this, [NAME_SLOT, ['name' => 'Colour', 'places' => ['disc/effects/0/colour']]], '{Name} in {Colour}');
+    $read = $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "who;colour\nRook;#112233\n;#445566\nMoth;#778899\n", 'columns' => ['Name' => 'Who']])->assertOk()->json();
+    expect($read)->toBe(['taken' => 2, 'problems' => ['Row 3, column who: is empty.'], 'headings' => ['who', 'colour']])->and($this->getJson("/api/jobs/{$job->id}/series/rows")->json('*.title'))->toBe(['Rook in #112233', 'Moth in #778899']);
+    $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "Name\nKite", 'instead' => true])->assertOk();
+    $this->postJson("/api/jobs/{$job->id}/series/made", ['slot' => 'Colour', 'values' => "#111111, #222222\n#333333", 'cross' => true])->assertJsonPath('taken', 3);
+    $this->postJson("/api/jobs/{$job->id}/series/made", ['slot' => 'Name', 'list' => 'relations'])->assertOk();
+    expect($this->getJson("/api/jobs/{$job->id}/series/rows")->json('*.title'))->toContain('Kite in #222222', 'Grandma in {Colour}');
+    $this->postJson("/api/jobs/{$job->id}/series/made", ['slot' => 'Year', 'list' => 'years'])->assertJsonValidationErrors('slot');
+    $this->postJson("/api/jobs/{$job->id}/series/made", ['slot' => 'Name', 'values' => ' ,'])->assertJsonValidationErrors('values');
+});
+
+it('checks every row at print size: what is too small, what is bad, and what is well', function (): void {
+    $job = patternJob($this, [NAME_SLOT, ['name' => 'Width', 'places' => ['disc/placement/width']]], '{Name}');
+    $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "Name,Width\nWren,1\nRook,1\nXqvtz,1\nFeatherstonehaugh-Mallory-Quarry,1\nKite,wide\n"])->assertOk();
+    $rows = collect($this->getJson("/api/jobs/{$job->id}/series/rows")->json())->keyBy('title');
+    $says = fn (string $title): string => implode(' ', array_column($rows[$title]['told'], 'says'));
+
+    // A name of the list is spelt so.
+    expect($says('Xqvtz'))->not->toContain('Spelling')->and($rows['Featherstonehaugh-Mallory-Quarry']['verdict'])->toBe('fail')->and($says('Featherstonehaugh-Mallory-Quarry'))->toContain('0.40 in is the least')->toContain('small beside the others')
+        ->and($rows['Kite']['verdict'])->toBe('fail')->and($says('Kite'))->toContain('"wide" is no number')->and($rows['Rook']['verdict'])->not->toBe('');
+});
+
+it('draws rows, changes one alone, and freezes one against its pattern', function (): void {
+    $job = patternJob($this);
+    $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "Name\nRook\nMoth\nKite\n"])->assertOk();
+    [$rook, $moth] = array_column($this->getJson("/api/jobs/{$job->id}/series/rows")->json(), 'id');
+    $proof = fn (int $row): string => (string) $this->get("/api/series-rows/$row/proof.png?ppi=30")->assertOk()->getContent();
+    $before = $proof($rook);
+    expect($before)->not->toBe($proof($moth));
+    $changed = $this->putJson("/api/series-rows/$rook", ['changes' => ['disc/on' => 'no']])->assertOk()->json();
+    expect($changed['changes'])->toBe([['at' => 'disc/on', 'value' => 'no']])->and($proof($rook))->not->toBe($before);
+    $this->putJson("/api/series-rows/$rook", ['changes' => ['gone/on' => 'no']])->assertJsonValidationErrors('values');
+    $this->putJson("/api/series-rows/$moth", ['frozen' => true])->assertJsonPath('frozen', true);
+    $frozen = $proof($moth);
+    $kite = $this->getJson("/api/jobs/{$job->id}/series/rows")->json('2.id');
+    $follows = $proof($kite);
+    $this->postJson("/api/jobs/{$job->id}/operations", ['version' => $job->refresh()->version, 'operations' => [['op' => 'scale', 'ids' => ['disc'], 'by' => 0.5]]])->assertOk();
+    expect($proof($moth))->toBe($frozen)->and($proof($kite))->not->toBe($follows);
+    $this->deleteJson("/api/series-rows/$kite")->assertNoContent();
+    expect($this->getJson("/api/jobs/{$job->id}/series/rows")->json('*.title'))->toBe(['Rook family', 'Moth family']);
+});
+
+it('sends all rows as one batch, pauses and goes on, each file by its own name', function (): void {
+    $job = patternJob($this);
+    $this->postJson("/api/jobs/{$job->id}/series/send")->assertJsonValidationErrors('rows');
+    $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "Name\nRook\nMoth\n"])->assertOk();
+    $sent = $this->postJson("/api/jobs/{$job->id}/series/send")->assertCreated()->json();
+    expect(array_column($sent, 'file'))->toBe(['rook-family.png', 'moth-family.png'])->and(Export::query()->pluck('state')->unique()->values()->all())->toBe([ExportState::Done])->and(Export::query()->pluck('sha256')->unique())->toHaveCount(2)
+        ->and(LogEntry::query()->pluck('title')->all())->toBe(['Rook family', 'Moth family']);
+    $batch = $sent[0]['batch'];
+    expect($this->getJson("/api/jobs/{$job->id}/sends")->json('0'))->toMatchArray(['id' => $batch, 'all' => 2, 'done' => 2, 'live' => 0]);
+
+    Export::query()->update(['state' => ExportState::Queued]);
+    $this->postJson("/api/jobs/{$job->id}/send/$batch/pause")->assertNoContent();
+    expect($this->getJson("/api/jobs/{$job->id}/sends")->json('0'))->toMatchArray(['paused' => 2, 'done' => 0]);
+    // A worker that had it in hand leaves it.
+    (new App\Jobs\ExportArtwork(Export::query()->firstOrFail()->id))->handle();
+    expect(Export::query()->pluck('state')->unique()->all())->toBe([ExportState::Paused]);
+    $this->postJson("/api/jobs/{$job->id}/send/$batch/resume")->assertNoContent();
+    expect($this->getJson("/api/jobs/{$job->id}/sends")->json('0.done'))->toBe(2);
+
+    SeriesRow::query()->delete();
+    Export::query()->update(['state' => ExportState::Failed]);
+    $this->postJson("/api/jobs/{$job->id}/send/$batch/again")->assertCreated();
+    expect(Export::query()->firstOrFail()->trouble)->toContain('row that this file was of is gone');
+});
