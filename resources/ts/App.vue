@@ -12,7 +12,7 @@ const atDoor = computed(() => route.meta['door'] === true);
 const sheet = useSheet();
 const theme = useTheme();
 const inJob = computed(() => route.path.startsWith('/jobs/'));
-const stations = ['brief', 'gather', 'build', 'check', 'send'];
+const stations = ['brief', 'gather', 'build', 'check', 'series', 'send'];
 const light = useLocalStorage('light', usePreferredDark().value ? 'dark' : 'light');
 
 watchEffect(() => {

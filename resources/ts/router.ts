@@ -13,6 +13,7 @@ const GatherPage = () => import('./pages/GatherPage.vue');
 const LogPage = () => import('./pages/LogPage.vue');
 const TransfersPage = () => import('./pages/TransfersPage.vue');
 const SendPage = () => import('./pages/SendPage.vue');
+const SeriesPage = () => import('./pages/SeriesPage.vue');
 const ShelfPage = () => import('./pages/ShelfPage.vue');
 const HousesPage = () => import('./pages/HousesPage.vue');
 const LicencesPage = () => import('./pages/LicencesPage.vue');
@@ -38,6 +39,7 @@ export const router = createRouter({
                 { path: 'gather', component: GatherPage, meta: { title: 'Gather' } },
                 { path: 'build', component: BuildPage, meta: { title: 'Build' } },
                 { path: 'check', component: CheckPage, meta: { title: 'Check' } },
+                { path: 'series', component: SeriesPage, meta: { title: 'Series' } },
                 { path: 'send', component: SendPage, meta: { title: 'Send' } },
             ],
         },

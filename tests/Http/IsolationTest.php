@@ -13,6 +13,7 @@ use App\Models\JournalEntry;
 use App\Models\PrintJob;
 use App\Models\Revision;
 use App\Models\Role;
+use App\Models\Series;
 use App\Models\Shop;
 use App\Models\User;
 use App\People\Accounts;
@@ -40,7 +41,10 @@ function rowsOfAnotherShop(): array
     $export = app(Exports::class)->start($job->load('head'));
     Comment::query()->create(['shop_id' => $shop->id, 'print_job_id' => $job->id, 'revision_id' => $job->head_id, 'user_id' => $person->id, 'verdict' => 'note', 'text' => 'ours alone']);
 
+    $series = Series::query()->create(['shop_id' => $shop->id, 'print_job_id' => $job->id, 'pattern' => json_encode(['format' => 'tallcrow.pattern/1', 'title' => '', 'slots' => []])]);
+
     return [
+        'row' => (string) $series->rows()->create(['shop_id' => $shop->id, 'position' => 1, 'values' => ['Name' => 'theirs alone']])->id,
         'job' => (string) $job->id, 'revision' => (string) $job->head_id, 'export' => (string) $export->id, 'asset' => (string) $asset->id,
         'area' => (string) $shop->areas()->create(['name' => 'Rock', 'width' => 900, 'height' => 900, 'ppi' => 300])->id,
         'recipe' => (string) $shop->recipes()->create(['name' => 'Theirs', 'body' => json_encode(['format' => 'tallcrow.recipe/1', 'name' => 'Theirs', 'layers' => [$artwork->layers[0]->toArray()], 'swatches' => []])])->id,

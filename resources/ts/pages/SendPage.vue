@@ -14,6 +14,7 @@ import ListingLog from '../houses/ListingLog.vue';
 import ListingPictures from '../houses/ListingPictures.vue';
 import ListingWords from '../houses/ListingWords.vue';
 import { useFits } from '../server/houses';
+import { useBatches } from '../server/series';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useRights } from '../server/rights';
 import JobRemarks from './JobRemarks.vue';
@@ -34,20 +35,14 @@ const reason = (): { why?: string } => (why.value.trim() ? { why: why.value.trim
 const { data: exports, error: unread } = useExports(job);
 const { mutate: start, error: refused } = useChange(() => api.post<ExportCard>(`jobs/${job.value}/exports`, { ...reason(), kind: kind.value, ...(kind.value === 'svg' && cut.value !== null ? { cut: cut.value } : {}) }), 'exports', 'rights');
 const { mutate: cancel, error: kept } = useChange((id: number) => api.remove<ExportCard>(`exports/${id}`), 'exports');
-const stages: Record<string, string> = { waiting: 'waiting for its turn', layers: 'drawing the lines', write: 'writing the file', check: 'checking the file', done: 'done', failed: 'failed', cancelled: 'cancelled' };
+const stages: Record<string, string> = { paused: 'paused', waiting: 'waiting for its turn', layers: 'drawing the lines', write: 'writing the file', check: 'checking the file', done: 'done', failed: 'failed', cancelled: 'cancelled' };
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const { data: fits } = useFits(() => sheet.job?.revision);
-const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/send`, { ...reason(), fewerColours: fewer.value }), 'exports', 'rights');
+const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/send`, { ...reason(), fewerColours: fewer.value }), 'exports', 'rights', 'batches');
 const bring = useChange((batch: string) => api.post<ParcelCard[]>(`jobs/${job.value}/send/${batch}/bring`), 'parcels');
-const again = useChange((batch: string) => api.post<ExportCard[]>(`jobs/${job.value}/send/${batch}/again`), 'exports');
-/** Files that were begun by one press, the newest first. */
-const batches = computed(() => {
-    const all = new Map<string, ExportCard[]>();
-    for (const one of (exports.value ?? []).filter((card) => card.batch)) {
-        all.set(one.batch, [...(all.get(one.batch) ?? []), one]);
-    }
-    return [...all].map(([id, cards]) => ({ id, all: cards.length, done: cards.filter((one) => one.state === 'done').length, left: cards.filter((one) => ['failed', 'cancelled'].includes(one.state)).length, at: cards[0]?.createdAt ?? '' }));
-});
+const again = useChange((batch: string) => api.post<ExportCard[]>(`jobs/${job.value}/send/${batch}/again`), 'exports', 'batches');
+const { data: batches } = useBatches(job);
+const pausing = useChange(({ batch, on }: { batch: string; on: boolean }) => api.post(`jobs/${job.value}/send/${batch}/${on ? 'resume' : 'pause'}`), 'batches', 'exports');
 const running = computed(() => exports.value?.some(isLive) ?? false);
 const blocked = computed(() => gauges.findings.filter((finding) => finding.verdict === 'fail'));
 const failed = computed(() => {
@@ -94,7 +89,9 @@ function counts(one: ExportCard): string {
             <p v-if="makes"><v-btn variant="flat" color="primary" :disabled="!fits?.length || (forbidden && why.trim() === '')" :loading="sending.isPending.value" @click="sending.mutate(undefined)">Make {{ fits?.length === 1 ? 'its file' : `all ${fits?.length ?? 0} files` }}</v-btn> <span v-if="fits?.some((one) => one.notes.some((note) => note.grave))" class="small">A house would send some of them back; look above.</span></p>
             <p v-if="sending.error.value" role="alert">{{ said(sending.error.value) }}</p>
             <p v-for="batch in batches" :key="batch.id" class="send-batch">
-                <strong>{{ batch.done }} of {{ batch.all }} files</strong> <span class="small">{{ ago(batch.at) }}</span>
+                <strong>{{ batch.done }} of {{ batch.all }} files</strong> <span class="small">{{ ago(batch.createdAt) }}{{ batch.paused ? ` · ${batch.paused} paused` : '' }}</span>
+                <v-progress-linear v-if="batch.live || batch.paused" class="send-progress" :model-value="(100 * (batch.done + batch.left)) / batch.all" color="primary" :aria-label="`How much of this send is made`" />
+                <v-btn v-if="makes && (batch.live > 1 || batch.paused)" size="small" @click="pausing.mutate({ batch: batch.id, on: batch.paused > 0 })">{{ batch.paused ? 'Go on' : 'Pause' }}</v-btn>
                 <a v-if="batch.done" class="plain-button" :href="`/api/jobs/${job}/send/${batch.id}/files.zip`" download>All of them in one zip</a>
                 <v-btn v-if="makes && batch.done" size="small" :loading="bring.isPending.value" @click="bring.mutate(batch.id)">Bring them to their houses</v-btn>
                 <v-btn v-if="batch.left" size="small" @click="again.mutate(batch.id)">Begin {{ batch.left }} again</v-btn>
@@ -141,6 +138,7 @@ function counts(one: ExportCard): string {
 .send-rights .rights { border: 1px solid var(--hair); background: var(--card); }
 .send-houses { display: grid; gap: 10px; }
 .send-batch { display: flex; flex-wrap: wrap; gap: 12px; align-items: baseline; }
+.send-progress { flex: 0 1 220px; }
 .send-papers { display: flex; flex-wrap: wrap; gap: 8px; }
 .send-credits pre { white-space: pre-wrap; border: 1px solid var(--hair); background: var(--card); padding: 8px 10px; font-family: var(--measures); font-size: 12px; }
 .send-kind { display: grid; grid-template-columns: 320px 320px; gap: 10px; margin-top: 10px; }

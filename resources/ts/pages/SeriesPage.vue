@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { VBtn, VSelect } from 'vuetify/components';
+import { api, Refused, said } from '../api';
+import { useMe } from '../people/me';
+import { useChange } from '../server/queries';
+import { SERIES, usePlaces, useSeries, useSeriesRows } from '../server/series';
+import PatternForm from '../series/PatternForm.vue';
+import RowCard from '../series/RowCard.vue';
+import RowDialog from '../series/RowDialog.vue';
+import RowsForm from '../series/RowsForm.vue';
+import { useSheet } from '../stores/sheet';
+import type { ExportCard, SeriesRowCard } from '../types';
+
+const sheet = useSheet();
+const { makes } = useMe();
+const job = computed(() => sheet.job?.id ?? 0);
+const revision = computed(() => sheet.job?.revision ?? 0);
+const { data: series, error: unread } = useSeries(job);
+const { data: places } = usePlaces(job, revision);
+const { data: rows } = useSeriesRows(job, revision, () => series.value?.id);
+const order = ref('list');
+const only = ref('all');
+const find = ref('');
+const cloth = ref(0);
+const chosen = ref<SeriesRowCard | null>(null);
+const open = ref(false);
+const worst: Record<string, number> = { fail: 0, warn: 1, '': 2, pass: 3 };
+const shown = computed(() => {
+    const wanted = find.value.trim().toLowerCase();
+    const some = (rows.value ?? []).filter((row) => (only.value === 'all' || row.verdict === only.value) && (!wanted || row.title.toLowerCase().includes(wanted)));
+    return order.value === 'worst' ? [...some].sort((a, b) => (worst[a.verdict] ?? 2) - (worst[b.verdict] ?? 2)) : some;
+});
+const counts = computed(() => {
+    const of = (verdict: string): number => (rows.value ?? []).filter((row) => row.verdict === verdict).length;
+    return { fail: of('fail'), warn: of('warn'), pass: of('pass'), open: of('') };
+});
+const garments = computed(() => sheet.artwork?.garments ?? []);
+const ratio = computed(() => (sheet.artwork ? sheet.artwork.sheet.height / sheet.artwork.sheet.width : 1.2));
+const freeze = useChange((row: SeriesRowCard) => api.put<SeriesRowCard>(`series-rows/${row.id}`, { frozen: !row.frozen }), ...SERIES);
+const drop = useChange((row: SeriesRowCard) => api.remove(`series-rows/${row.id}`), ...SERIES);
+const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/series/send`), 'exports', 'batches');
+const trouble = computed(() => {
+    const error = [unread.value, freeze.error.value, drop.error.value, sending.error.value].find((one) => one);
+    return error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '';
+});
+</script>
+
+<template>
+    <main class="page">
+        <header class="page-head"><h1>Series</h1><span class="small">the same sheet for the next name, year or colour</span></header>
+        <details class="series-part" :open="!series"><summary><h2>What changes</h2></summary><PatternForm v-if="sheet.artwork && job" :key="job" :job="job" :revision="revision" :artwork="sheet.artwork" :series="series ?? null" /></details>
+        <details v-if="series" class="series-part" :open="series.rows === 0"><summary><h2>The list</h2></summary><RowsForm :key="series.slots.map((slot) => slot.name).join()" :job="job" :series="series" /></details>
+        <p v-if="trouble" role="alert">{{ trouble }}</p>
+        <section v-if="series && rows?.length" aria-labelledby="contact-head">
+            <div class="contact-bar">
+                <h2 id="contact-head">{{ rows.length }} {{ rows.length === 1 ? 'shirt' : 'shirts' }}</h2>
+                <span class="measure small" role="status">✕ {{ counts.fail }} ! {{ counts.warn }} ✓ {{ counts.pass }}{{ counts.open ? ` · ${counts.open} being checked` : '' }}</span>
+                <v-text-field v-model="find" label="Find" type="search" clearable @click:clear="find = ''" />
+                <v-select v-model="only" label="Show" :items="[{ value: 'all', title: 'all' }, { value: 'fail', title: 'what does not hold' }, { value: 'warn', title: 'what to look at' }, { value: 'pass', title: 'what holds' }]" />
+                <v-select v-model="order" label="Order" :items="[{ value: 'list', title: 'as in the list' }, { value: 'worst', title: 'the worst first' }]" />
+                <v-select v-model="cloth" label="On" :items="garments.map((one, i) => ({ value: i, title: one.name }))" />
+                <v-btn v-if="makes" variant="flat" color="primary" :loading="sending.isPending.value" @click="sending.mutate(undefined, { onSuccess: () => $router.push(`/jobs/${job}/send`) })">Make all their files</v-btn>
+            </div>
+            <p v-if="counts.fail" class="small">{{ counts.fail }} {{ counts.fail === 1 ? 'shirt does' : 'shirts do' }} not hold; a printer may send them back.</p>
+            <ul class="contact"><RowCard v-for="row in shown" :key="row.id" :row="row" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :ratio="ratio" @change="chosen = row; open = true" @freeze="freeze.mutate(row)" @drop="drop.mutate(row)" /></ul>
+            <p v-if="shown.length === 0" class="empty">No shirt is so.</p>
+        </section>
+        <RowDialog v-if="chosen && series" v-model="open" :row="chosen" :series="series" :places="places ?? []" />
+    </main>
+</template>
+
+<style>
+.series-part { margin: 10px 0; }
+.series-part summary h2 { display: inline; }
+.series-part > :last-child { margin-top: 10px; }
+.contact-bar { display: grid; grid-template-columns: max-content max-content repeat(4, minmax(0, 1fr)) max-content; gap: 10px; align-items: center; margin: 14px 0 8px; }
+.contact { display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 12px; }
+@media (max-width: 1000px) { .contact-bar { grid-template-columns: 1fr 1fr; } }
+</style>
