@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\FeedController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\MetricsController;
 use App\Http\Middleware\AnswerOnce;
@@ -30,6 +31,7 @@ return Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__.'/../routes/console.php',
         then: function (): void {
             Route::middleware(['session', 'throttle:doors'])->prefix('api')->group(__DIR__.'/../routes/doors.php');
+            Route::get('calendar/{secret}.ics', FeedController::class)->middleware('throttle:doors');
             Route::get('up', HealthController::class);
             Route::get('metrics', MetricsController::class);
             Route::middleware(['session'])->group(__DIR__.'/../routes/pages.php');

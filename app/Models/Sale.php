@@ -18,12 +18,14 @@ use Illuminate\Support\Carbon;
  * @property Carbon $sold_on
  * @property int $units
  * @property string $source  "entered", or the file that it was read from
+ * @property string $cloth  that it was printed on; empty where that is not told
+ * @property string $house  that printed it
  * @property string $key  the same row of the same report has the same key and counts once
  */
 #[ScopedBy(ShopScope::class)]
 final class Sale extends Model
 {
-    protected $fillable = ['shop_id', 'print_job_id', 'sold_on', 'units', 'source', 'key'];
+    protected $fillable = ['shop_id', 'print_job_id', 'sold_on', 'units', 'source', 'key', 'cloth', 'house'];
 
     protected $casts = ['sold_on' => 'date', 'units' => 'integer'];
 }

@@ -12,12 +12,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property ?array<string, mixed> $usage  what its designs are usually for
  * @property ?array<string, string> $sales_columns  of the reports of its markets, as matched last
+ * @property ?array<string, mixed> $calendar  leads and countries, as the seller set them
+ * @property ?string $calendar_secret  of the address of its feed; null where it has none
  */
 final class Shop extends Model
 {
-    protected $fillable = ['name', 'usage', 'sales_columns'];
+    protected $fillable = ['name', 'usage', 'sales_columns', 'calendar', 'calendar_secret'];
 
-    protected $casts = ['usage' => 'array', 'sales_columns' => 'array'];
+    protected $casts = ['usage' => 'array', 'sales_columns' => 'array', 'calendar' => 'array'];
+
+    protected $hidden = ['calendar_secret'];
 
     /** @return HasMany<PrintJob, $this> */
     public function jobs(): HasMany

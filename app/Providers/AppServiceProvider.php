@@ -7,16 +7,19 @@ namespace App\Providers;
 use App\Bench\SaveKey;
 use App\Database\WriteLockedSqlite;
 use App\Models\Asset;
+use App\Models\CalendarEvent;
 use App\Models\Collection;
 use App\Models\Comment;
 use App\Models\Export;
 use App\Models\Gang;
 use App\Models\HouseRecord;
+use App\Models\Idea;
 use App\Models\KeptRecipe;
 use App\Models\LicenceRecord;
 use App\Models\Listing;
 use App\Models\LogEntry;
 use App\Models\Parcel;
+use App\Models\PlannedWork;
 use App\Models\PrintJob;
 use App\Models\Proof;
 use App\Models\Revision;
@@ -43,7 +46,7 @@ use Illuminate\Support\ServiceProvider;
 final class AppServiceProvider extends ServiceProvider
 {
     /** What belongs to a shop. */
-    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, Gang::class, LogEntry::class, HouseRecord::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class, Collection::class, Listing::class, Parcel::class, Series::class, SeriesRow::class];
+    private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, Gang::class, LogEntry::class, HouseRecord::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class, Collection::class, Listing::class, Parcel::class, Series::class, SeriesRow::class, CalendarEvent::class, PlannedWork::class, Idea::class];
 
     /** Requests a minute of one person, or of one address where nobody is signed in. A page of jobs asks for some hundred pictures. */
     private const LIMITS = ['doors' => 30, 'uploads' => 120, 'exports' => 60, 'drawings' => 1500];

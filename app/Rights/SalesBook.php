@@ -18,9 +18,9 @@ final class SalesBook
 
     private const MOST_TOLD = 50;
 
-    public function enter(PrintJob $job, int $units, Carbon $on): Sale
+    public function enter(PrintJob $job, int $units, Carbon $on, string $cloth = '', string $house = ''): Sale
     {
-        return Sale::query()->create(['shop_id' => $job->shop_id, 'print_job_id' => $job->id, 'units' => $units, 'sold_on' => $on, 'source' => 'entered', 'key' => hash('sha256', 'entered '.bin2hex(random_bytes(16)))]);
+        return Sale::query()->create(['shop_id' => $job->shop_id, 'print_job_id' => $job->id, 'units' => $units, 'sold_on' => $on, 'cloth' => $cloth, 'house' => $house, 'source' => 'entered', 'key' => hash('sha256', 'entered '.bin2hex(random_bytes(16)))]);
     }
 
     /**

@@ -11,6 +11,7 @@ const MAY_USE = [
     'Render' => ['Artwork', 'Asset', 'Measure', 'Geometry', 'Colour', 'Raster', 'Type', 'Effect', 'Mask', 'Texture', 'Paper', 'Cutout', 'Look', 'Noise'],
     'Compose' => ['Render', 'Artwork', 'Raster', 'Geometry'],
     'Edit' => ['Compose', 'Render', 'Artwork', 'Asset', 'Type', 'Texture', 'Mask', 'Effect', 'Geometry', 'Colour', 'Measure', 'Raster'],
+    'Calendar' => ['Artwork'],
     'Series' => ['Texture', 'Export', 'Preflight', 'Render', 'Artwork', 'Geometry', 'Measure', 'Raster', 'Colour'],
     'House' => ['Preflight', 'Export', 'Render', 'Artwork', 'Texture', 'Geometry', 'Measure'],
     'Gang' => ['Render', 'Artwork', 'Texture', 'Geometry', 'Measure', 'Colour', 'Raster'],

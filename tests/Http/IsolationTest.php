@@ -7,9 +7,12 @@ use App\Bench\Exports;
 use App\Bench\Provenance;
 use App\Bench\Shelving;
 use App\Models\Asset;
+use App\Models\CalendarEvent;
 use App\Models\Comment;
 use App\Models\Export;
+use App\Models\Idea;
 use App\Models\JournalEntry;
+use App\Models\PlannedWork;
 use App\Models\PrintJob;
 use App\Models\Revision;
 use App\Models\Role;
@@ -45,6 +48,9 @@ function rowsOfAnotherShop(): array
 
     return [
         'row' => (string) $series->rows()->create(['shop_id' => $shop->id, 'position' => 1, 'values' => ['Name' => 'theirs alone']])->id,
+        'event' => (string) CalendarEvent::query()->create(['shop_id' => $shop->id, 'name' => 'limpet day', 'starts_on' => '2027-01-01'])->id,
+        'work' => (string) PlannedWork::query()->create(['shop_id' => $shop->id, 'title' => 'limpets', 'occurs_on' => '2027-01-01', 'list_weeks' => 4])->id,
+        'idea' => (string) Idea::query()->create(['shop_id' => $shop->id, 'words' => 'limpets, limpets'])->id,
         'job' => (string) $job->id, 'revision' => (string) $job->head_id, 'export' => (string) $export->id, 'asset' => (string) $asset->id,
         'area' => (string) $shop->areas()->create(['name' => 'Rock', 'width' => 900, 'height' => 900, 'ppi' => 300])->id,
         'recipe' => (string) $shop->recipes()->create(['name' => 'Theirs', 'body' => json_encode(['format' => 'tallcrow.recipe/1', 'name' => 'Theirs', 'layers' => [$artwork->layers[0]->toArray()], 'swatches' => []])])->id,

@@ -83,8 +83,8 @@ final readonly class RightsController
     public function sold(Request $request, PrintJob $job): JsonResponse
     {
         /** @var array{units: int|string, on: string} $asked */
-        $asked = $request->validate(['units' => ['required', 'integer', 'between:-1000000,1000000', 'not_in:0'], 'on' => ['required', 'date_format:Y-m-d']], ['units.*' => 'Say how many shirts; below zero for what came back.', 'on.*' => 'Write the day as 2031-04-30.']);
-        $this->sales->enter($job, (int) $asked['units'], Carbon::parse($asked['on']));
+        $asked = $request->validate(['units' => ['required', 'integer', 'between:-1000000,1000000', 'not_in:0'], 'on' => ['required', 'date_format:Y-m-d'], 'cloth' => ['sometimes', 'nullable', 'string', 'max:60'], 'house' => ['sometimes', 'nullable', 'string', 'max:120']], ['units.*' => 'Say how many shirts; below zero for what came back.', 'on.*' => 'Write the day as 2031-04-30.']);
+        $this->sales->enter($job, (int) $asked['units'], Carbon::parse($asked['on']), $request->string('cloth')->trim()->toString(), $request->string('house')->trim()->toString());
 
         return (new SalesOfJob($job->id, $job->title, (int) $job->sales()->sum('units'), $asked['on']))->created();
     }

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calendar;
+
+/** An event on a day. */
+final readonly class Occasion
+{
+    public function __construct(
+        /** By which plans and ideas name it. */
+        public string $key,
+        public string $name,
+        public string $kind,
+        public \DateTimeImmutable $on,
+        public int $days,
+        public string $caution = '',
+        public ?int $own = null,
+    ) {}
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calendar;
+
+use App\Models\Shop;
+
+/** How far ahead a shop works, and whose days it keeps. Leads are weeks; the usual ones are common practice. */
+final readonly class Settings
+{
+    public const KINDS = ['holiday', 'family', 'season', 'awareness', 'fun', 'own'];
+
+    public const USUAL = ['holiday' => 8, 'family' => 8, 'season' => 6, 'awareness' => 6, 'fun' => 6, 'own' => 4];
+
+    /**
+     * @param  list<string>  $countries  ISO 3166-1
+     * @param  array<string, int>  $lead  weeks before the day by which a design is listed, by kind of event
+     * @param  int  $design  weeks before listing by which it is drawn
+     * @param  int  $gather  weeks before that by which fonts and art are there
+     * @param  ?float  $aWeek  designs that are finished in a week, as the seller says; null for what the log tells
+     */
+    private function __construct(
+        public array $countries,
+        public array $lead,
+        public int $design,
+        public int $gather,
+        public ?float $aWeek,
+    ) {}
+
+    public static function of(Shop $shop): self
+    {
+        $kept = $shop->calendar ?? [];
+        $lead = is_array($kept['lead'] ?? null) ? $kept['lead'] : [];
+        $whole = fn (mixed $value, int $otherwise): int => is_numeric($value) ? max(0, min(52, (int) $value)) : $otherwise;
+
+        return new self(
+            array_values(array_filter(is_array($kept['countries'] ?? null) ? $kept['countries'] : ['US', 'GB'], is_string(...))),
+            array_combine(self::KINDS, array_map(fn (string $kind): int => $whole($lead[$kind] ?? null, self::USUAL[$kind]), self::KINDS)),
+            $whole($kept['design'] ?? null, 1), $whole($kept['gather'] ?? null, 1), is_numeric($kept['aWeek'] ?? null) ? max(0.1, (float) $kept['aWeek']) : null,
+        );
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** A shop's calendar and plan. */
+final readonly class CalendarPage extends Answer
+{
+    /**
+     * @param  list<OccasionCard>  $occasions
+     * @param  list<PlannedCard>  $plan
+     * @param  list<WeekLoad>  $weeks  from this week on
+     * @param  list<string>  $countries
+     * @param  list<LeadWeeks>  $leads
+     */
+    public function __construct(
+        public array $occasions,
+        public array $plan,
+        public array $weeks,
+        public float $aWeek,
+        /** What the log tells, beside what the seller says. */
+        public float $logged,
+        public bool $isSaid,
+        public array $countries,
+        public array $leads,
+        public int $design,
+        public int $gather,
+        /** Address of the feed; empty where there is none. */
+        public string $feed,
+    ) {}
+}

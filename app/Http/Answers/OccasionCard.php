@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use App\Calendar\Occasion;
+
+/** An event on a day. */
+final readonly class OccasionCard extends Answer
+{
+    public function __construct(
+        public string $key,
+        public string $name,
+        public string $kind,
+        public string $on,
+        public int $days,
+        public string $caution,
+        /** Of an event of the seller's own; null of a publicly known one. */
+        public ?int $own,
+        public int $listWeeks,
+    ) {}
+
+    public static function of(Occasion $one, int $listWeeks): self
+    {
+        return new self($one->key, $one->name, $one->kind, $one->on->format('Y-m-d'), $one->days, $one->caution, $one->own, $listWeeks);
+    }
+}

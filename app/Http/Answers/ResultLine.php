@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+/** Shirts sold, this year and last, of one design, event, cloth or house. */
+final readonly class ResultLine extends Answer
+{
+    public function __construct(
+        public string $by,
+        public string $name,
+        public int $thisYear,
+        public int $lastYear,
+    ) {}
+}

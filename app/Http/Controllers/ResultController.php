@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answers\ResultLine;
+use App\Models\PlannedWork;
+use App\Models\Sale;
+use App\Models\Shop;
+use Illuminate\Http\Request;
+
+/** What earned its hours: shirts sold by design, event, cloth and house, this year beside last. */
+final class ResultController
+{
+    private const MOST = 200;
+
+    /** @return list<ResultLine> the best first, kind by kind */
+    public function __invoke(Request $request, Shop $shop): array
+    {
+        $request->validate(['year' => ['sometimes', 'nullable', 'integer', 'between:2000,2100']]);
+        $year = $request->filled('year') ? $request->integer('year') : (int) now()->format('Y');
+        $titles = $shop->jobs()->pluck('title', 'id');
+        $events = PlannedWork::query()->where('shop_id', $shop->id)->whereNotNull('print_job_id')->pluck('event', 'print_job_id');
+        $sums = [];
+        $sales = Sale::query()->where('shop_id', $shop->id)->whereBetween('sold_on', [($year - 1).'-01-01', "$year-12-31"]);
+        foreach ($sales->lazyById() as $sale) {
+            $isNow = (int) $sale->sold_on->format('Y') === $year;
+            $names = ['design' => $titles[$sale->print_job_id] ?? 'a design that is gone', 'event' => $events[$sale->print_job_id] ?? '', 'cloth' => $sale->cloth, 'house' => $sale->house];
+            foreach ($names as $by => $name) {
+                if (is_string($name) && $name !== '') {
+                    $sums[$by][$name] ??= [0, 0];
+                    $sums[$by][$name][$isNow ? 0 : 1] += $sale->units;
+                }
+            }
+        }
+        $lines = [];
+        foreach ($sums as $by => $of) {
+            uasort($of, fn (array $a, array $b): int => $b <=> $a);
+            foreach (array_slice($of, 0, self::MOST, true) as $name => [$now, $before]) {
+                $lines[] = new ResultLine($by, (string) $name, $now, $before);
+            }
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Tenancy\ShopScope;
+use Illuminate\Database\Eloquent\Attributes\ScopedBy;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Something to make a design of.
+ *
+ * @property int $id
+ * @property int $shop_id
+ * @property ?int $print_job_id  that it became
+ * @property string $words
+ * @property string $event
+ * @property string $niche
+ * @property string $inspired_by
+ */
+#[ScopedBy(ShopScope::class)]
+final class Idea extends Model
+{
+    protected $fillable = ['shop_id', 'print_job_id', 'words', 'event', 'niche', 'inspired_by'];
+
+    protected $attributes = ['event' => '', 'niche' => '', 'inspired_by' => ''];
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Calendar;
+
+/** Full and new moons: mean phase with the larger periodic terms of Meeus (Astronomical Algorithms, chapter 49); right within some minutes. */
+final class Moon
+{
+    /** @return list<\DateTimeImmutable> days (UTC) of a year on which the moon is full, or new */
+    public static function days(int $year, bool $full): array
+    {
+        $days = [];
+        for ($k = floor(($year - 2000) * 12.3685) - 1 + ($full ? 0.5 : 0.0), $i = 0; $i < 16; $i++, $k++) {
+            $day = (new \DateTimeImmutable('@'.(int) round((self::phase($k, $full) - 2440587.5) * 86400)))->setTime(0, 0);
+            if ((int) $day->format('Y') === $year) {
+                $days[] = Day::parse($day->format('Y-m-d'));
+            }
+        }
+
+        return $days;
+    }
+
+    /** Julian day, universal time. */
+    private static function phase(float $k, bool $full): float
+    {
+        $t = $k / 1236.85;
+        $mean = 2451550.09766 + 29.530588861 * $k + 0.00015437 * $t ** 2;
+        $e = 1 - 0.002516 * $t - 0.0000074 * $t ** 2;
+        [$sun, $moon, $argument] = array_map(deg2rad(...), [2.5534 + 29.10535670 * $k, 201.5643 + 385.81693528 * $k + 0.0107582 * $t ** 2, 160.7108 + 390.67050284 * $k - 0.0016118 * $t ** 2]);
+        $node = deg2rad(124.7746 - 1.56375588 * $k);
+        $terms = $full
+            ? [[-0.40614, $moon], [0.17302 * $e, $sun], [0.01614, 2 * $moon], [0.01043, 2 * $argument], [0.00734 * $e, $moon - $sun], [-0.00515 * $e, $moon + $sun], [0.00209 * $e ** 2, 2 * $sun], [-0.00111, $moon - 2 * $argument]]
+            : [[-0.40720, $moon], [0.17241 * $e, $sun], [0.01608, 2 * $moon], [0.01039, 2 * $argument], [0.00739 * $e, $moon - $sun], [-0.00514 * $e, $moon + $sun], [0.00208 * $e ** 2, 2 * $sun], [-0.00111, $moon - 2 * $argument]];
+        $shift = -0.00017 * sin($node);
+        foreach ($terms as [$size, $angle]) {
+            $shift += $size * sin($angle);
+        }
+
+        // Universal time lags dynamical time by about 70 s in our years.
+        return $mean + $shift - 70 / 86400;
+    }
+}
