@@ -106,9 +106,11 @@ final class CheckSeries implements ShouldQueue
         } catch (LayerTrouble $trouble) {
             $notes[] = new RowNote(true, $trouble->getMessage());
         }
+        // What the pattern has is mended there; the verdict is on what this row brings.
+        $own = array_filter($notes, fn (RowNote $note): bool => ! str_starts_with($note->says, self::SHARED));
         $verdict = match (true) {
-            array_filter($notes, fn (RowNote $note): bool => $note->grave) !== [] => Verdict::Fail,
-            $notes !== [] => Verdict::Warn,
+            array_filter($own, fn (RowNote $note): bool => $note->grave) !== [] => Verdict::Fail,
+            $own !== [] => Verdict::Warn,
             default => Verdict::Pass,
         };
         // What is of this row alone comes first.

@@ -13,6 +13,7 @@ use App\Models\Shop;
 use App\People\Accounts;
 use Demo\DemoAssets;
 use Demo\DemoLicences;
+use Demo\DemoYear;
 use Illuminate\Database\Seeder;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Recipe;
@@ -56,5 +57,6 @@ final class DatabaseSeeder extends Seeder
             ['house' => $houses['mill-lane-print'], 'place' => 'heavy tee/left chest', 'mode' => 'contain'], ['house' => $houses['halyard-transfers'], 'place' => 'film a4/sheet', 'mode' => 'inches'],
         ]]);
         $shop->areas()->create(['name' => 'Quarry Road Press, hoodie back', 'width' => 4200, 'height' => 4800, 'ppi' => 300]);
+        DemoYear::lay($shop);
     }
 }

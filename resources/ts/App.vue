@@ -29,7 +29,7 @@ watchEffect(() => {
             <nav v-if="inJob" aria-label="Stations of this job">
                 <router-link v-for="station in stations" :key="station" :to="`/jobs/${route.params['job']}/${station}`">{{ station[0]?.toUpperCase() }}{{ station.slice(1) }}</router-link>
             </nav>
-            <nav v-else-if="!atDoor" aria-label="Shop"><router-link to="/">Jobs</router-link><router-link to="/shelf">Shelf</router-link><router-link to="/licences">Licences</router-link><router-link to="/houses">Houses</router-link><router-link to="/transfers">Transfers</router-link><router-link to="/log">Log</router-link><router-link v-if="me?.role === 'owner'" to="/people">People</router-link></nav>
+            <nav v-else-if="!atDoor" aria-label="Shop"><router-link to="/">Jobs</router-link><router-link to="/calendar">Calendar</router-link><router-link to="/shelf">Shelf</router-link><router-link to="/licences">Licences</router-link><router-link to="/houses">Houses</router-link><router-link to="/transfers">Transfers</router-link><router-link to="/log">Log</router-link><router-link v-if="me?.role === 'owner'" to="/people">People</router-link></nav>
             <span v-if="inJob && sheet.job" class="top-job"><strong>{{ sheet.job.title }}</strong> <span class="small" role="status">{{ sheet.saving ? 'saving …' : sheet.saved ? 'saved' : 'not saved' }}</span></span>
             <router-link v-if="me && !atDoor" to="/account" class="who">{{ me.name }}</router-link>
             <button type="button" class="lamp" :aria-label="light === 'dark' ? 'Light room' : 'Dark room'" @click="light = light === 'dark' ? 'light' : 'dark'">{{ light === 'dark' ? '☀' : '☾' }}</button>

@@ -8,6 +8,7 @@ import NewJobPage from './pages/NewJobPage.vue';
 
 const CheckPage = () => import('./pages/CheckPage.vue');
 const AccountPage = () => import('./pages/AccountPage.vue');
+const CalendarPage = () => import('./pages/CalendarPage.vue');
 const DoorPage = () => import('./pages/DoorPage.vue');
 const GatherPage = () => import('./pages/GatherPage.vue');
 const LogPage = () => import('./pages/LogPage.vue');
@@ -25,6 +26,7 @@ export const router = createRouter({
     routes: [
         { path: '/', component: JobsPage, meta: { title: 'Jobs' } },
         { path: '/new', component: NewJobPage, meta: { title: 'New job' } },
+        { path: '/calendar', component: CalendarPage, meta: { title: 'Calendar' } },
         { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },
         { path: '/licences', component: LicencesPage, meta: { title: 'Licences' } },
         { path: '/log', component: LogPage, meta: { title: 'Log' } },

@@ -19,6 +19,7 @@ use App\Series\SeriesBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use TallCrow\Artwork\ArtworkInvalid;
@@ -31,6 +32,9 @@ use TallCrow\Series\RowTable;
 /** Series: a job as a pattern, a list that fills it, the shirts that come of it. */
 final class SeriesController
 {
+    /** Seconds between two beginnings of a check by looking. */
+    private const AGAIN = 60;
+
     public function show(PrintJob $job): SeriesCard
     {
         return SeriesCard::of($this->series($job));
@@ -72,7 +76,13 @@ final class SeriesController
         $revision = $job->load('head')->head ?? abort(422);
         [$pattern, $title, $key] = [$series->read(), $revision->read()->title, "$revision->id {$series->updated_at}"];
 
-        return array_values($series->rows()->get()->map(fn (SeriesRow $row): SeriesRowCard => SeriesRowCard::of($row, $pattern->called($row->values, $title, $row->position), $key))->all());
+        $rows = $series->rows()->get();
+        // Whatever lost its check is checked when somebody looks.
+        if ($rows->contains('verdict', '') && Cache::add("check of series $series->id", true, self::AGAIN)) {
+            CheckSeries::dispatch($series->id);
+        }
+
+        return array_values($rows->map(fn (SeriesRow $row): SeriesRowCard => SeriesRowCard::of($row, $pattern->called($row->values, $title, $row->position), $key))->all());
     }
 
     /** Rows of a table: typed, pasted, or read from a file. */

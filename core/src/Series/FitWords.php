@@ -8,7 +8,6 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\EffectReader;
 use TallCrow\Artwork\Faults;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\LetterSize;
 use TallCrow\Artwork\Node;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Render\Placer;
@@ -17,6 +16,10 @@ use TallCrow\Render\Placer;
 final readonly class FitWords
 {
     private const TRACKING = 'letter-spacing';
+
+    private const ROUNDS = 8;
+
+    private const NEAR = 2e-4;
 
     /** Share of a piece's width that words within it may take. */
     private const INSIDE = 0.98;
@@ -98,32 +101,35 @@ final readonly class FitWords
         }
     }
 
+    /** Sized by its width, since warps may let letters and width follow one another in no straight line: nearer with each round. */
     private function sized(Layer $was, Layer $is, FitRule $rule, float $widest): Layer
     {
         $placement = $is->placement;
-        if ($placement === null) {
+        $box = $this->placer->place($was);
+        if ($placement === null || $box === null) {
             return $is;
         }
-        [$height, $box] = [$this->letters($was), $this->placer->place($was)];
-        $lettered = fn (Layer $layer, float $inches): Layer => $layer->withPlacement($placement->lettered(LetterSize::Capitals, max(0.01, round($inches, 4))));
-        $sized = match ($rule->keep) {
-            Keep::Letters => $lettered($is, $height),
-            Keep::Width, Keep::Box => $is->withPlacement($placement->sized($box->width ?? 1.0, null)),
-        };
-        $by = 1.0;
-        $placed = $this->placer->place($sized);
-        if ($rule->keep === Keep::Box && $placed !== null && $box !== null && $placed->height > $box->height) {
-            $by = min($by, $box->height / $placed->height);
-        }
-        if ($placed !== null && $placed->width * $by > $widest) {
-            $by = $widest / $placed->width;
-        }
-        $letters = $this->letters($sized);
-        if ($rule->most !== null && $letters * $by > $rule->most) {
-            $by = $rule->most / $letters;
+        $height = $this->letters($was);
+        $width = $box->width;
+        $sized = $is->withPlacement($placement->sized($width, null));
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $placed = $this->placer->place($sized);
+            $letters = $this->letters($sized);
+            if ($placed === null || $letters <= 0.0) {
+                return $sized;
+            }
+            $by = min(
+                $rule->keep === Keep::Letters ? $height / $letters : ($round === 0 ? 1.0 : $box->width / $placed->width),
+                $rule->keep === Keep::Box ? $box->height / $placed->height : INF, $widest / $placed->width, $rule->most === null ? INF : $rule->most / $letters,
+            );
+            if (abs($by - 1) < self::NEAR) {
+                break;
+            }
+            $width = $placed->width * $by;
+            $sized = $is->withPlacement($placement->sized(round($width, 5), null));
         }
 
-        return $by < 1.0 - 1e-6 ? $lettered($sized, $letters * $by) : $sized;
+        return $sized;
     }
 
     private static function tighter(Layer $layer, float $by): Layer

@@ -115,3 +115,10 @@ it('lays changes of one row on top', function (): void {
 
     expect($plain->artwork->title)->toBe('Rook of the Road')->and($plain->artwork->layer('name')->placement->width)->toBe(2.4)->and($changed->artwork->layer('name')->placement->width)->toBe(1.2)->and($changed->artwork->layer('bar')->on)->toBeFalse();
 });
+
+it('fits words under a warp that stretches them, too', function (string $name): void {
+    $warped = name_sheet(['effects' => [1 => ['kind' => 'larger-ends', 'by' => 1.3, 'stand' => 'top'], ['kind' => 'stretch', 'down' => 1.5, 'across' => 1], ['kind' => 'arch', 'by' => 'inches', 'rise' => 0.3]]]);
+    $was = placer_of_series()->place($warped->layer('name'));
+    $is = placer_of_series()->place(named($name, ['keep' => 'box'], $warped)->artwork->layer('name'));
+    expect($is->width)->toBeLessThanOrEqual($was->width * 1.002)->and($is->height)->toBeLessThanOrEqual($was->height * 1.002)->and(max($is->width / $was->width, $is->height / $was->height))->toEqualWithDelta(1.0, 0.003);
+})->with(['Al', 'Rook', 'Featherstone']);

@@ -7,6 +7,7 @@ import { useMe } from '../people/me';
 import { useChange, useJobs } from '../server/queries';
 import type { BenchJob, JobCard } from '../types';
 import { ago } from '../words/lines';
+import TodayPanel from '../calendar/TodayPanel.vue';
 import JobPicture from './JobPicture.vue';
 import OpenJob from './OpenJob.vue';
 
@@ -35,6 +36,7 @@ async function copy(job: JobCard): Promise<void> {
 <template>
     <main class="page">
         <header class="page-head"><h1>Jobs</h1><OpenJob /><router-link class="plain-button strong" to="/new">New job</router-link></header>
+        <TodayPanel one-line />
         <p v-if="error" role="alert">{{ said(error) }} <button type="button" class="token" @click="refetch()">Try again</button></p>
         <p v-if="lost ?? copying.error.value" role="alert">{{ said(lost ?? copying.error.value) }}</p>
         <p v-if="!jobs && !error" role="status">Looking up the jobs …</p>

@@ -35,6 +35,7 @@ const counts = computed(() => {
     const of = (verdict: string): number => (rows.value ?? []).filter((row) => row.verdict === verdict).length;
     return { fail: of('fail'), warn: of('warn'), pass: of('pass'), open: of('') };
 });
+const shared = computed(() => [...new Set((rows.value ?? []).flatMap((row) => row.told.filter((one) => one.grave && one.says.startsWith('As in the pattern.')).map((one) => one.says.replace('As in the pattern. ', ''))))]);
 const garments = computed(() => sheet.artwork?.garments ?? []);
 const ratio = computed(() => (sheet.artwork ? sheet.artwork.sheet.height / sheet.artwork.sheet.width : 1.2));
 const freeze = useChange((row: SeriesRowCard) => api.put<SeriesRowCard>(`series-rows/${row.id}`, { frozen: !row.frozen }), ...SERIES);
@@ -62,6 +63,7 @@ const trouble = computed(() => {
                 <v-select v-model="cloth" label="On" :items="garments.map((one, i) => ({ value: i, title: one.name }))" />
                 <v-btn v-if="makes" variant="flat" color="primary" :loading="sending.isPending.value" @click="sending.mutate(undefined, { onSuccess: () => $router.push(`/jobs/${job}/send`) })">Make all their files</v-btn>
             </div>
+            <p v-if="shared.length" class="series-shared">The pattern itself does not hold, and so none of them does: {{ shared[0] }}{{ shared.length > 1 ? ` And ${shared.length - 1} more.` : '' }} <router-link :to="`/jobs/${job}/check`">Mend it at Check</router-link>; all follow.</p>
             <p v-if="counts.fail" class="small">{{ counts.fail }} {{ counts.fail === 1 ? 'shirt does' : 'shirts do' }} not hold; a printer may send them back.</p>
             <ul class="contact"><RowCard v-for="row in shown" :key="row.id" :row="row" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :ratio="ratio" @change="chosen = row; open = true" @freeze="freeze.mutate(row)" @drop="drop.mutate(row)" /></ul>
             <p v-if="shown.length === 0" class="empty">No shirt is so.</p>
@@ -75,6 +77,7 @@ const trouble = computed(() => {
 .series-part summary h2 { display: inline; }
 .series-part > :last-child { margin-top: 10px; }
 .contact-bar { display: grid; grid-template-columns: max-content max-content repeat(4, minmax(0, 1fr)) max-content; gap: 10px; align-items: center; margin: 14px 0 8px; }
+.series-shared { color: var(--bad); }
 .contact { display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 12px; }
 @media (max-width: 1000px) { .contact-bar { grid-template-columns: 1fr 1fr; } }
 </style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed, reactive, ref, watch } from 'vue';
+import { VAutocomplete, VBtn, VFileInput, VForm, VNumberInput } from 'vuetify/components';
+import { api, Refused, said } from '../api';
+import { CALENDAR, day, kindWords } from '../server/calendar';
+import { useChange } from '../server/queries';
+import type { CalendarPage, EventsRead } from '../types';
+
+/** Days to come: publicly known ones and the seller's own; how far ahead each kind is listed. */
+const props = defineProps<{ page: CalendarPage }>();
+const own = reactive({ name: '', on: '', days: 1, rrule: '' });
+const adding = useChange(() => api.post('calendar/events', own), ...CALENDAR);
+const dropping = useChange((id: number) => api.remove(`calendar/events/${id}`), ...CALENDAR);
+const fault = (field: string): string[] => (adding.error.value instanceof Refused ? (adding.error.value.fields[field] ?? []) : []);
+const file = ref<File | File[] | null>(null);
+const came = ref<EventsRead | null>(null);
+const reading = useChange((one: File) => {
+    const form = new FormData();
+    form.set('file', one);
+    return api.upload<EventsRead>('calendar/file', form);
+}, ...CALENDAR);
+const settings = reactive({ countries: [] as string[], lead: {} as Record<string, number>, design: 1, gather: 1, aWeek: null as number | null });
+watch(() => props.page, (page) => Object.assign(settings, { countries: [...page.countries], lead: Object.fromEntries(page.leads.map((one) => [one.kind, one.weeks])), design: page.design, gather: page.gather, aWeek: page.isSaid ? page.aWeek : null }), { immediate: true });
+const saving = useChange(() => api.put<CalendarPage>('calendar/settings', settings), ...CALENDAR);
+const feed = useChange((on: boolean) => api.put<CalendarPage>('calendar/feed', { on }), 'calendar');
+const COUNTRIES = ['AT', 'AU', 'CA', 'DE', 'ES', 'FR', 'GB', 'IE', 'IT', 'MX', 'NL', 'NZ', 'US'];
+const named = new Intl.DisplayNames(['en'], { type: 'region' });
+const countries = COUNTRIES.map((value) => ({ value, title: named.of(value) ?? value }));
+const trouble = computed(() => {
+    const error = [adding.error.value, dropping.error.value, reading.error.value, saving.error.value, feed.error.value].find((one) => one);
+    return error && !(error === adding.error.value && error instanceof Refused && Object.keys(error.fields).length) ? (error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : said(error)) : '';
+});
+
+function take(): void {
+    const one = [file.value].flat()[0];
+    if (one) {
+        reading.mutate(one, { onSuccess: (done) => (came.value = done) });
+        file.value = null;
+    }
+}
+</script>
+
+<template>
+    <section class="events" aria-labelledby="events-head">
+        <h2 id="events-head">Days to come</h2>
+        <ul class="events-list">
+            <li v-for="one in page.occasions" :key="`${one.key} ${one.on}`"><span class="measure">{{ day(one.on) }}</span> {{ one.name }}<span v-if="one.days > 1" class="small">, {{ one.days }} days</span><small v-if="one.caution" class="events-caution">{{ one.caution }}</small><v-btn v-if="one.own" size="x-small" variant="text" :aria-label="`Take out ${one.name}`" @click="dropping.mutate(one.own)">take out</v-btn></li>
+        </ul>
+        <v-form class="events-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(own, { name: '', on: '', days: 1, rrule: '' }) })">
+            <v-text-field v-model="own.name" label="A day of my own" maxlength="120" :error-messages="fault('name')" />
+            <v-text-field v-model="own.on" type="date" label="First on" :error-messages="fault('on')" />
+            <v-number-input v-model="own.days" label="Days long" :min="1" :max="366" control-variant="hidden" />
+            <v-text-field v-model="own.rrule" label="Again by rule (RFC 5545), such as FREQ=YEARLY" maxlength="300" :error-messages="fault('rrule')" />
+            <v-btn type="submit" :loading="adding.isPending.value">Add it</v-btn>
+        </v-form>
+        <div class="events-files"><v-file-input v-model="file" label="Take in a calendar (.ics)" accept=".ics,text/calendar" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="take" /><a class="plain-button" href="/api/calendar/file.ics" download>My days as .ics</a><v-btn @click="feed.mutate(true)">{{ page.feed ? 'A new address for the feed' : 'A feed of what is due' }}</v-btn><v-btn v-if="page.feed" variant="text" @click="feed.mutate(false)">Close the feed</v-btn></div>
+        <p v-if="page.feed" class="small">Subscribe to <code>{{ page.feed }}</code>. Whoever has this address reads it: change it if it gets about.</p>
+        <div v-if="came" role="status"><p>{{ came.taken }} taken in{{ came.known ? `, ${came.known} known already` : '' }}.</p><ul><li v-for="problem in came.problems" :key="problem">{{ problem }}</li></ul></div>
+        <p v-if="trouble" role="alert">{{ trouble }}</p>
+        <details>
+            <summary><h3>How far ahead I work</h3></summary>
+            <v-form class="events-leads" @submit.prevent="saving.mutate(undefined)">
+                <v-autocomplete v-model="settings.countries" class="events-wide" label="Days of these countries" :items="countries" multiple chips closable-chips />
+                <v-number-input v-for="one in page.leads" :key="one.kind" v-model="settings.lead[one.kind] as number" :label="`Weeks listed before ${kindWords[one.kind]}; usual are ${one.usual}`" :min="0" :max="52" control-variant="hidden" />
+                <v-number-input v-model="settings.design" label="Weeks drawn before that" :min="0" :max="52" control-variant="hidden" />
+                <v-number-input v-model="settings.gather" label="Weeks gathered before that" :min="0" :max="52" control-variant="hidden" />
+                <v-number-input v-model="settings.aWeek" :label="`Designs a week; empty for the log's ${page.logged}`" :min="0.1" :max="500" :precision="null" control-variant="hidden" clearable />
+                <v-btn type="submit" :loading="saving.isPending.value">Keep these</v-btn>
+            </v-form>
+        </details>
+    </section>
+</template>
+
+<style>
+.events { display: grid; gap: 10px; }
+.events-list { columns: 3 260px; }
+.events-list li { break-inside: avoid; padding: 2px 0; }
+.events-list .measure { display: inline-block; min-width: 84px; color: var(--faded); }
+.events-caution { display: block; color: var(--warn); }
+.events-form { display: grid; grid-template-columns: 1.2fr 150px 100px 1.6fr max-content; gap: 10px; align-items: start; }
+.events-files { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
+.events-files .v-input { flex: 0 1 280px; }
+.events summary h3 { display: inline; }
+.events-leads { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 10px; margin-top: 10px; align-items: start; }
+.events-wide { grid-column: 1 / -1; }
+.events code { overflow-wrap: anywhere; }
+@media (max-width: 900px) { .events-form, .events-leads { grid-template-columns: 1fr; } }
+</style>

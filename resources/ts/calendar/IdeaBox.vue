@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { reactive } from 'vue';
+import { useRouter } from 'vue-router';
+import { VBtn, VForm, VSelect } from 'vuetify/components';
+import { api, Refused, said } from '../api';
+import { day, useIdeas } from '../server/calendar';
+import { useChange } from '../server/queries';
+import type { CalendarPage, IdeaCard } from '../types';
+
+/** Ideas, until one of them becomes a job. */
+const props = defineProps<{ page: CalendarPage }>();
+const router = useRouter();
+const { data: ideas, error: unread } = useIdeas();
+const form = reactive({ words: '', event: '', niche: '', inspiredBy: '' });
+const adding = useChange(() => api.post<IdeaCard>('ideas', form), 'ideas');
+const dropping = useChange((id: number) => api.remove(`ideas/${id}`), 'ideas');
+const promoting = useChange((id: number) => api.post<IdeaCard>(`ideas/${id}/job`), 'ideas', 'jobs');
+const fault = (field: string): string[] => (adding.error.value instanceof Refused ? (adding.error.value.fields[field] ?? []) : []);
+const events = (): { value: string; title: string }[] => [...new Map(props.page.occasions.map((one) => [one.key, { value: one.key, title: one.name }])).values()];
+const named = (key: string): string => props.page.occasions.find((one) => one.key === key)?.name ?? '';
+const next = (key: string): string => { const on = props.page.occasions.find((one) => one.key === key)?.on; return on ? `, ${day(on)}` : ''; };
+</script>
+
+<template>
+    <section class="ideas" aria-labelledby="ideas-head">
+        <h2 id="ideas-head">Ideas</h2>
+        <v-form class="ideas-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(form, { words: '', niche: '', inspiredBy: '' }) })">
+            <v-text-field v-model="form.words" label="A line of words" maxlength="500" :error-messages="fault('words')" />
+            <v-select v-model="form.event" label="For" :items="events()" clearable />
+            <v-text-field v-model="form.niche" label="Whom it is for" maxlength="120" />
+            <v-text-field v-model="form.inspiredBy" label="Inspired by, not a copy of" maxlength="300" />
+            <v-btn type="submit" :loading="adding.isPending.value">Keep the idea</v-btn>
+        </v-form>
+        <p class="small">What inspires is not copied: words, pictures and signs of others may be protected. Where in doubt, ask for legal advice.</p>
+        <p v-if="unread || dropping.error.value || promoting.error.value" role="alert">{{ said(unread ?? dropping.error.value ?? promoting.error.value) }}</p>
+        <ul>
+            <li v-for="idea in ideas ?? []" :key="idea.id">
+                <strong>{{ idea.words }}</strong><span class="small">{{ named(idea.event) ? ` · ${named(idea.event)}${next(idea.event)}` : '' }}{{ idea.niche ? ` · ${idea.niche}` : '' }}{{ idea.inspiredBy ? ` · inspired by ${idea.inspiredBy}` : '' }}</span>
+                <span class="ideas-acts"><router-link v-if="idea.job" :to="`/jobs/${idea.job}/build`">to its job</router-link><v-btn v-else size="small" :aria-label="`Make a job of: ${idea.words}`" @click="promoting.mutate(idea.id, { onSuccess: (made) => router.push(`/jobs/${made.job}/build`) })">Make a job of it</v-btn><v-btn size="small" variant="text" :aria-label="`Throw away: ${idea.words}`" @click="dropping.mutate(idea.id)">throw away</v-btn></span>
+            </li>
+        </ul>
+        <p v-if="ideas?.length === 0" class="empty">No ideas are kept yet.</p>
+    </section>
+</template>
+
+<style>
+.ideas { display: grid; gap: 10px; }
+.ideas-form { display: grid; grid-template-columns: 2fr 1fr 1fr 1.2fr max-content; gap: 10px; align-items: start; }
+.ideas li { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; border-bottom: 1px solid var(--hair); padding: 5px 0; }
+.ideas-acts { margin-left: auto; display: flex; gap: 6px; align-items: center; }
+@media (max-width: 900px) { .ideas-form { grid-template-columns: 1fr; } }
+</style>
