@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { VBtn, VSelect } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { useMe } from '../people/me';
@@ -19,6 +19,14 @@ const revision = computed(() => sheet.job?.revision ?? 0);
 const { data: series, error: unread } = useSeries(job);
 const { data: places } = usePlaces(job, revision);
 const { data: rows } = useSeriesRows(job, revision, () => series.value?.id);
+/** What is open at first follows from what is there; later only the hand opens and shuts. */
+const opens = reactive({ pattern: false, list: false });
+watch(series, (now, before) => {
+    if (before === undefined && now !== undefined) {
+        opens.pattern = now === null;
+    }
+    opens.list ||= now?.rows === 0;
+}, { immediate: true });
 const order = ref('list');
 const only = ref('all');
 const find = ref('');
@@ -50,8 +58,8 @@ const trouble = computed(() => {
 <template>
     <main class="page">
         <header class="page-head"><h1>Series</h1><span class="small">the same sheet for the next name, year or colour</span></header>
-        <details class="series-part" :open="!series"><summary><h2>What changes</h2></summary><PatternForm v-if="sheet.artwork && job" :key="job" :job="job" :revision="revision" :artwork="sheet.artwork" :series="series ?? null" /></details>
-        <details v-if="series" class="series-part" :open="series.rows === 0"><summary><h2>The list</h2></summary><RowsForm :key="series.slots.map((slot) => slot.name).join()" :job="job" :series="series" /></details>
+        <details class="series-part" :open="opens.pattern" @toggle="opens.pattern = ($event.target as HTMLDetailsElement).open"><summary><h2>What changes</h2></summary><PatternForm v-if="sheet.artwork && job" :key="job" :job="job" :revision="revision" :artwork="sheet.artwork" :series="series ?? null" /></details>
+        <details v-if="series" class="series-part" :open="opens.list" @toggle="opens.list = ($event.target as HTMLDetailsElement).open"><summary><h2>The list</h2></summary><RowsForm :key="series.slots.map((slot) => slot.name).join()" :job="job" :series="series" /></details>
         <p v-if="trouble" role="alert">{{ trouble }}</p>
         <section v-if="series && rows?.length" aria-labelledby="contact-head">
             <div class="contact-bar">
