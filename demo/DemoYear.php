@@ -19,8 +19,8 @@ final class DemoYear
 
     private const NAMES = [
         ['WREN', '#f3ead7'], ['ROOK', '#f3ead7'], ['HARROW', '#e9c46a'], ['MALLORY', '#f3ead7'], ['QUILL', '#f3ead7'], ['FENWICK', '#e9c46a'], ['TARN', '#f3ead7'], ['OAKES', '#f3ead7'], ['LOCKE', '#e9c46a'],
-        // Far too long; letters that the font lacks; ink that vanishes.
-        ['FEATHERSTONEHAUGH-MALLORY-OF-QUARRY', '#f3ead7'], ['ΩMEGA', '#f3ead7'], ['ASHBY', '#2b2e31'],
+        // Far too long; letters that the font lacks; changed by hand until it fell off the sheet.
+        ['FEATHERSTONEHAUGH-MALLORY-OF-QUARRY', '#f3ead7'], ['ΩMEGA', '#f3ead7'], ['ASHBY', '#f3ead7'],
     ];
 
     public static function lay(Shop $shop): void
@@ -37,7 +37,7 @@ final class DemoYear
         $plan('Family names', 12, 12, '', $job('Lantern & Rook varsity')?->id);
         $plan('Tide-pool rangers', 11, 4, $events['pools']);
         $plan('Kite day', 20, 4, $events['kites'], $job('Quarry Road kite day')?->id);
-        $plan('Moth night', 24, 5, $events['moths'], $job('Moth night')?->id);
+        $plan('Moth night', 24, 5, $events['moths'], $job('Moth night, hoodie back')?->id);
         foreach ([['Moths prefer the lantern', 'moths', 'people who stay up'], ['I brake for tide pools', 'pools', 'rangers'], ['Ring it again', 'fair', 'ringers and their neighbours']] as [$words, $event, $niche]) {
             Idea::query()->create(['shop_id' => $shop->id, 'words' => $words, 'event' => $events[$event], 'niche' => $niche]);
         }
@@ -52,7 +52,7 @@ final class DemoYear
         $slots = [['name' => 'Name', 'places' => ['arch/source/text'], 'fit' => ['keep' => 'box', 'least' => 0.7, 'tighter' => 40]], ['name' => 'Ink', 'places' => ['arch/effects/3/colour']]];
         $series = Series::query()->create(['shop_id' => $shop->id, 'print_job_id' => $job->id, 'pattern' => json_encode(['format' => 'tallcrow.pattern/1', 'title' => '{Name} varsity', 'slots' => $slots], JSON_THROW_ON_ERROR)]);
         foreach (self::NAMES as $i => [$name, $ink]) {
-            $series->rows()->create(['shop_id' => $shop->id, 'position' => $i + 1, 'values' => ['Name' => $name, 'Ink' => $ink]]);
+            $series->rows()->create(['shop_id' => $shop->id, 'position' => $i + 1, 'values' => ['Name' => $name, 'Ink' => $ink], 'changes' => $name === 'ASHBY' ? ['arch/placement/width' => '13.4'] : null]);
         }
     }
 }

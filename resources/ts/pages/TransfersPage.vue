@@ -76,8 +76,8 @@ function add(): void {
             <div class="gang-sheets">
                 <svg v-for="(length, at) in layout.lengths.slice(0, 6)" :key="at" :viewBox="`0 0 ${chosen?.width ?? 22} ${length}`" role="img" :aria-label="`Sheet ${at + 1}: ${layout.laid.filter((one) => one.sheet === at).length} pieces`">
                     <rect class="gang-bare" x="0" y="0" :width="chosen?.width ?? 22" :height="length" />
-                    <text v-if="form.mirrored" class="gang-word" :transform="`translate(${(chosen?.width ?? 22) / 2} ${length / 2}) scale(-1 1)`" text-anchor="middle" :font-size="(chosen?.width ?? 22) / 7" aria-hidden="true">MIRRORED</text>
                     <g v-for="(one, n) in layout.laid.filter((laid) => laid.sheet === at)" :key="n"><rect :x="one.left" :y="one.top" :width="one.width" :height="one.height" :fill="shades[one.piece % shades.length]" /><path v-if="one.turned" class="gang-turned" :d="`M${one.left} ${one.top}l${Math.min(0.6, one.width)} 0l${-Math.min(0.6, one.width)} ${Math.min(0.6, one.height)}z`"><title>turned</title></path></g>
+                    <text v-if="form.mirrored" class="gang-word" :transform="`translate(${(chosen?.width ?? 22) / 2} ${length / 2}) scale(-1 1)`" text-anchor="middle" :font-size="(chosen?.width ?? 22) / 7" aria-hidden="true">MIRRORED</text>
                 </svg>
             </div>
             <p class="small">Packed by maximal rectangles; a corner marks a piece that lies turned.{{ form.mirrored ? ' The files are mirrored: words read right from behind the film.' : '' }}</p>
@@ -123,7 +123,7 @@ function add(): void {
 
 .press-card { display: grid; grid-template-columns: 110px 90px 110px 1fr 1fr 2fr; gap: 10px; border: 1px solid var(--hair); padding: 10px; width: 100%; }
 .press-card legend { padding: 0 6px; }
-.gang-word { fill: #b9b2a2; font-weight: 700; }
+.gang-word { fill: #fff; stroke: #1f1d1a; stroke-width: 0.12; paint-order: stroke; font-weight: 700; }
 .gang-turned { fill: #fff; }
 .gang-picture { width: 56px; height: 56px; object-fit: contain; background: #6f6a60; }
 @media (max-width: 760px) { .gang-film, .press-card, .gang-lines li { grid-template-columns: 1fr 1fr; } }
