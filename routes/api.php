@@ -165,6 +165,7 @@ Route::get('jobs/{job}/series/rows', [SeriesController::class, 'rows'])->name('s
 Route::post('jobs/{job}/series/rows', [SeriesController::class, 'read'])->name('series.read')->middleware('throttle:uploads');
 Route::post('jobs/{job}/series/made', [SeriesController::class, 'make'])->name('series.make')->middleware('throttle:uploads');
 Route::post('jobs/{job}/series/send', [SeriesController::class, 'send'])->name('series.send')->middleware('throttle:exports');
+Route::get('jobs/{job}/series/listing.csv', [SeriesController::class, 'words'])->name('series.words');
 Route::put('series-rows/{row}', [SeriesController::class, 'change'])->name('series.change-row');
 Route::delete('series-rows/{row}', [SeriesController::class, 'drop'])->name('series.drop-row');
 Route::get('series-rows/{row}/proof.png', [SeriesController::class, 'proof'])->name('series.proof')->middleware('throttle:drawings');

@@ -25,12 +25,13 @@ final readonly class Exports
     /**
      * @param  ?Destination  $to  null for the job's own print area
      * @param  string  $batch  of the send that it is part of
+     * @param  ?array{kind: string, scene: string, seed: int, cloth: string}  $listing  of a picture to list it by; null for a print
      * @param  PrintForm  $form  its kind counts where it is for no house
      * @param  string  $why  why it is made though the terms of something on it do not allow it
      *
      * @throws ValidationException when that is needed and not said
      */
-    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = '', PrintForm $form = new PrintForm, ?SeriesRow $row = null, string $title = ''): Export
+    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = '', PrintForm $form = new PrintForm, ?SeriesRow $row = null, string $title = '', ?array $listing = null): Export
     {
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
         $rights = JobRights::of($job, $head->read(), $this->sales);
@@ -52,7 +53,7 @@ final readonly class Exports
             'batch' => $batch,
             'series_row_id' => $row?->id,
             'title' => $row === null ? '' : $title,
-            'form' => ['kind' => $form->kind->value, 'cut' => $form->cut, 'fewerColours' => $form->fewerColours],
+            'form' => $listing ?? ['kind' => $form->kind->value, 'cut' => $form->cut, 'fewerColours' => $form->fewerColours],
         ])->refresh();
         ExportArtwork::dispatch($export->id);
 

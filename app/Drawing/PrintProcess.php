@@ -46,7 +46,7 @@ final class PrintProcess
         $sheet = "$scratch/sheet.json";
         $to = $this->destination();
         file_put_contents($sheet, $this->fitted($to)) !== false || throw PrintStopped::noRoom();
-        $process = new Process([
+        $process = new Process($this->export->isListing() ? $this->listing($sheet) : [
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
             PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
             '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--scratch', "$scratch/pictures", '--materials', $this->export->shop->folder('pictures'), ...($this->export->batch === '' ? [] : ['--pieces', $this->export->shared()]),
@@ -106,6 +106,17 @@ final class PrintProcess
         }
 
         return json_encode(($to === null ? $sheet : $to->fit($sheet, Studio::of($this->export->shop)->renderer->placer)->artwork)->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    /** @return list<string> that draw it on a garment */
+    private function listing(string $sheet): array
+    {
+        $form = $this->export->form;
+
+        return [
+            'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000), PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'listing', $sheet, '--told', 'yes',
+            '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--on', $form['cloth'] ?? '#8f8a80', '--scene', $form['scene'] ?? 'plain', '--seed', (string) ($form['seed'] ?? 1),
+        ];
     }
 
     /** @return list<string> */

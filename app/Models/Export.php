@@ -25,7 +25,7 @@ use TallCrow\Artwork\Artwork;
  * @property ?string $trouble
  * @property string $why  why it is made though some of its terms do not allow it
  * @property ?array{house: int, place: string, mode: string} $destination  null where it is for no house
- * @property ?array{kind: string, cut: ?float, fewerColours: bool} $form  null for the usual form
+ * @property ?array{kind: string, cut?: ?float, fewerColours?: bool, scene?: string, seed?: int, cloth?: string} $form  null for the usual form; of the kind "listing" a picture to list it by
  * @property string $batch  the same for all files of one send; empty for a file alone
  * @property string $sha256  of the finished file
  * @property ?array<string, string> $rulings  what the terms said of each file then
@@ -41,6 +41,8 @@ use TallCrow\Artwork\Artwork;
 #[ScopedBy(ShopScope::class)]
 final class Export extends Model
 {
+    public const LISTING = 'listing';
+
     protected $fillable = ['shop_id', 'user_id', 'revision_id', 'state', 'stage', 'progress', 'file', 'figures', 'trouble', 'beat_at', 'why', 'rulings', 'destination', 'batch', 'sha256', 'form', 'series_row_id', 'title'];
 
     protected $attributes = ['title' => ''];
@@ -87,6 +89,11 @@ final class Export extends Model
     public function shared(): string
     {
         return $this->shop->folder('scratch').'/send-'.$this->batch;
+    }
+
+    public function isListing(): bool
+    {
+        return ($this->form['kind'] ?? '') === self::LISTING;
     }
 
     /** Of the finished file. */

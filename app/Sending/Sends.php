@@ -46,11 +46,12 @@ final readonly class Sends
     /**
      * Every row of a series, to every place that its job goes to; to the job's own print area where it goes to none.
      *
+     * @param  ?string  $scene  in which each is drawn on each cloth that it is offered on, to list it by; null for no pictures
      * @return list<Export>
      *
      * @throws ValidationException when there is no row, or a word is wanted why it is printed
      */
-    public function series(PrintJob $job, Series $series, string $why, bool $fewerColours): array
+    public function series(PrintJob $job, Series $series, string $why, bool $fewerColours, ?string $scene = null): array
     {
         $rows = $series->rows()->get();
         $revision = $job->head;
@@ -65,6 +66,10 @@ final readonly class Sends
             foreach ($places === [] ? [null] : $places as $to) {
                 $file = self::free($to?->file($title) ?? PrintPng::fileName($title), $taken);
                 $exports[] = $this->exports->start($job, $why, $to, $batch, $file, new PrintForm(fewerColours: $fewerColours), $row, $title);
+            }
+            foreach ($scene === null ? [] : $revision->read()->brief->garments as $garment) {
+                $file = self::free(pathinfo(PrintPng::fileName("$title $garment->name"), PATHINFO_FILENAME).'.jpg', $taken);
+                $exports[] = $this->exports->start($job, $why, null, $batch, $file, row: $row, title: $title, listing: ['kind' => Export::LISTING, 'scene' => (string) $scene, 'seed' => $row->position, 'cloth' => $garment->colour->toHex()]);
             }
         }
 

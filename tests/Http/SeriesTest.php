@@ -100,3 +100,17 @@ it('sends all rows as one batch, pauses and goes on, each file by its own name',
     $this->postJson("/api/jobs/{$job->id}/send/$batch/again")->assertCreated();
     expect(Export::query()->firstOrFail()->trouble)->toContain('row that this file was of is gone');
 });
+
+it('sends pictures to list rows by along, and the words of the listing with slots filled', function (): void {
+    $job = patternJob($this);
+    $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "Name\nRook\n=Moth\n"])->assertOk();
+    $sent = $this->postJson("/api/jobs/{$job->id}/series/send", ['scene' => 'wood'])->assertCreated()->json();
+    expect(array_column($sent, 'file'))->toBe(['rook-family.png', 'rook-family-slate.jpg', 'rook-family-oat.jpg', 'moth-family.png', 'moth-family-slate.jpg', 'moth-family-oat.jpg'])->and(Export::query()->pluck('state')->unique()->all())->toBe([ExportState::Done]);
+    $picture = $this->get("/api/exports/{$sent[1]['id']}/file")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->baseResponse->getFile()->getPathname();
+    expect(array_slice(getimagesize($picture) ?: [], 0, 3))->toBe([2500, 2100, IMAGETYPE_JPEG]);
+    $this->postJson("/api/jobs/{$job->id}/series/send", ['scene' => 'sea'])->assertJsonValidationErrors('scene');
+
+    $this->putJson("/api/jobs/{$job->id}/listing", ['title' => '{Name} family shirt', 'description' => 'For every {name}; {town} stays.', 'tags' => ['{Name}', 'family'], 'titleMost' => null, 'descriptionMost' => null, 'tagsMost' => null, 'tagMost' => null])->assertOk();
+    $rows = array_map(fn (string $row): array => str_getcsv($row, escape: ''), explode("\r\n", trim($this->get("/api/jobs/{$job->id}/series/listing.csv")->assertOk()->streamedContent())));
+    expect($rows[1])->toBe(['Rook family', 'Rook family shirt', 'For every Rook; {town} stays.', 'Rook, family', ''])->and($rows[2][1])->toBe("'=Moth family shirt");
+});

@@ -47,6 +47,6 @@ final class ExportController
     {
         $path = ShopFiles::of($export->shop)->export($export) ?? abort(404, 'This export has no file: it was not finished.');
 
-        return response()->download($path, $export->file, ['Content-Type' => (FileKind::ofEnding(pathinfo($export->file, PATHINFO_EXTENSION)) ?? FileKind::Png)->mime()]);
+        return response()->download($path, $export->file, ['Content-Type' => $export->isListing() ? 'image/jpeg' : (FileKind::ofEnding(pathinfo($export->file, PATHINFO_EXTENSION)) ?? FileKind::Png)->mime()]);
     }
 }

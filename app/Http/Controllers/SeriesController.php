@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Proof;
+use App\Files\Csv;
 use App\Http\Answers\ExportCard;
 use App\Http\Answers\RowsRead;
 use App\Http\Answers\SeriesCard;
@@ -22,7 +23,9 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use TallCrow\Artwork\ArtworkInvalid;
+use TallCrow\Listing\SceneSheet;
 use TallCrow\Series\MadeList;
 use TallCrow\Series\Pattern;
 use TallCrow\Series\PatternInvalid;
@@ -179,10 +182,28 @@ final class SeriesController
     /** Every row to every house of the job, as one batch. */
     public function send(Request $request, PrintJob $job, Sends $sends): JsonResponse
     {
-        $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500'], 'fewerColours' => ['sometimes', 'boolean']]);
+        $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500'], 'fewerColours' => ['sometimes', 'boolean'], 'scene' => ['sometimes', 'nullable', Rule::in(array_keys(SceneSheet::all()))]]);
         $series = $this->series($job->load(['head', 'shop']));
 
-        return new JsonResponse(array_map(ExportCard::of(...), array_slice($sends->series($job, $series, $request->string('why')->toString(), $request->boolean('fewerColours')), 0, 20)), 201);
+        return new JsonResponse(array_map(ExportCard::of(...), array_slice($sends->series($job, $series, $request->string('why')->toString(), $request->boolean('fewerColours'), $request->filled('scene') ? $request->string('scene')->toString() : null), 0, 20)), 201);
+    }
+
+    /** The words of the listing for each row, slots in braces filled; with the credits that are due. */
+    public function words(PrintJob $job, ListingTextController $texts): StreamedResponse
+    {
+        $series = $this->series($job->load('head'));
+        $revision = $job->head ?? abort(422);
+        $words = $texts->show($job);
+
+        return response()->streamDownload(function () use ($series, $revision, $words): void {
+            $out = fopen('php://output', 'wb') ?: throw new \RuntimeException('Nothing can be written.');
+            Csv::row($out, ['shirt', 'title', 'description', 'tags', 'credits']);
+            foreach ($series->rows()->get() as $row) {
+                $said = fn (string $text): string => Pattern::worded($text, $row->values);
+                Csv::row($out, [SeriesBook::title($row, $series, $revision), $said($words->title), $said($words->description), implode(', ', array_map($said, $words->tags)), $words->credits]);
+            }
+            fclose($out);
+        }, 'series-listing.csv', ['Content-Type' => 'text/csv; charset=UTF-8']);
     }
 
     private function series(PrintJob $job): Series

@@ -65,7 +65,7 @@ final class Crow
     public static function run(array $words, mixed $out, mixed $error): int
     {
         try {
-            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials', 'pieces', 'kind', 'mirrored', 'most-bytes', 'fewer-colours', 'cut', 'house', 'place', 'scene', 'seed', 'pattern', 'rows', 'workers', 'share'], ['check', 'json', 'help']);
+            $arguments = Arguments::read($words, ['out', 'ppi', 'region', 'width', 'on', 'rule', 'shelf', 'scratch', 'area', 'materials', 'pieces', 'kind', 'mirrored', 'most-bytes', 'fewer-colours', 'cut', 'house', 'place', 'scene', 'seed', 'pattern', 'rows', 'workers', 'share', 'told'], ['check', 'json', 'help']);
             if ($arguments->flag('help') || $arguments->command === '') {
                 fwrite($out, self::HELP."\n");
 

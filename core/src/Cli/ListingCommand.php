@@ -25,6 +25,12 @@ final class ListingCommand
         $scene = new Scene($artwork->brief->product->value, $artwork->brief->side->value === 'back', $sheet, (int) ($arguments->option('seed') ?? 1));
         $picture = Pictured::of($artwork, $scene, new Renderer($shelf, new NoPictures(Materials::kept())))->on(Srgb::hex($cloth));
         file_put_contents($target, ImageFile::jpegOn($picture, Srgb::of(255, 255, 255))) !== false || throw UnusableCall::file($target);
+        if ($arguments->option('told') === 'yes') {
+            // For whoever runs it as a process of its own, in the form of a print.
+            PrintedProgress::say($out, ['done' => ['width' => $scene->width, 'height' => $scene->height, 'ppi' => 0, 'inches' => [0, 0], 'bytes' => (int) filesize($target), 'sha256' => (string) hash_file('sha256', $target), 'packing' => '', 'report' => ['findings' => []]]]);
+
+            return Crow::FINE;
+        }
         fprintf($out, "%s: %d × %d px, %s on %s\n", $target, $scene->width, $scene->height, $artwork->brief->product->value, $cloth);
 
         return Crow::FINE;

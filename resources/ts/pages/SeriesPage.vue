@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref, watch } from 'vue';
 import { VBtn, VSelect } from 'vuetify/components';
 import { api, Refused, said } from '../api';
@@ -10,7 +11,7 @@ import RowCard from '../series/RowCard.vue';
 import RowDialog from '../series/RowDialog.vue';
 import RowsForm from '../series/RowsForm.vue';
 import { useSheet } from '../stores/sheet';
-import type { ExportCard, SeriesRowCard } from '../types';
+import type { ExportCard, SceneName, SeriesRowCard } from '../types';
 
 const sheet = useSheet();
 const { makes } = useMe();
@@ -48,7 +49,9 @@ const garments = computed(() => sheet.artwork?.garments ?? []);
 const ratio = computed(() => (sheet.artwork ? sheet.artwork.sheet.height / sheet.artwork.sheet.width : 1.2));
 const freeze = useChange((row: SeriesRowCard) => api.put<SeriesRowCard>(`series-rows/${row.id}`, { frozen: !row.frozen }), ...SERIES);
 const drop = useChange((row: SeriesRowCard) => api.remove(`series-rows/${row.id}`), ...SERIES);
-const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/series/send`), 'exports', 'batches');
+const { data: scenes } = useQuery({ queryKey: ['scenes'], queryFn: () => api.get<SceneName[]>('scenes'), staleTime: Infinity });
+const scene = ref('');
+const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/series/send`, scene.value ? { scene: scene.value } : {}), 'exports', 'batches');
 const trouble = computed(() => {
     const error = [unread.value, freeze.error.value, drop.error.value, sending.error.value].find((one) => one);
     return error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '';
@@ -69,14 +72,16 @@ const trouble = computed(() => {
                 <v-select v-model="only" label="Show" :items="[{ value: 'all', title: 'all' }, { value: 'fail', title: 'what does not hold' }, { value: 'warn', title: 'what to look at' }, { value: 'pass', title: 'what holds' }]" />
                 <v-select v-model="order" label="Order" :items="[{ value: 'list', title: 'as in the list' }, { value: 'worst', title: 'the worst first' }]" />
                 <v-select v-model="cloth" label="On" :items="garments.map((one, i) => ({ value: i, title: one.name }))" />
+                <v-select v-model="scene" label="Listing pictures" :items="[{ slug: '', name: 'none' }, ...(scenes ?? [])]" item-title="name" item-value="slug" />
                 <v-btn v-if="makes" variant="flat" color="primary" :loading="sending.isPending.value" @click="sending.mutate(undefined, { onSuccess: () => $router.push(`/jobs/${job}/send`) })">Make all their files</v-btn>
             </div>
+            <p class="small"><a :href="`/api/jobs/${job}/series/listing.csv`" download>Words of the listing for each, as CSV</a>: those of Send, where slots stand in braces.</p>
             <p v-if="shared.length" class="series-shared">The pattern itself does not hold, and so none of them does: {{ shared[0] }}{{ shared.length > 1 ? ` And ${shared.length - 1} more.` : '' }} <router-link :to="`/jobs/${job}/check`">Mend it at Check</router-link>; all follow.</p>
             <p v-if="counts.fail" class="small">{{ counts.fail }} {{ counts.fail === 1 ? 'shirt does' : 'shirts do' }} not hold; a printer may send them back.</p>
             <ul class="contact"><RowCard v-for="row in shown" :key="row.id" :row="row" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :ratio="ratio" @change="chosen = row; open = true" @freeze="freeze.mutate(row)" @drop="drop.mutate(row)" /></ul>
             <p v-if="shown.length === 0" class="empty">No shirt is so.</p>
         </section>
-        <RowDialog v-if="chosen && series" v-model="open" :row="chosen" :series="series" :places="places ?? []" />
+        <RowDialog v-if="chosen && series" v-model="open" :revision="revision" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :row="chosen" :series="series" :places="places ?? []" />
     </main>
 </template>
 
@@ -84,7 +89,7 @@ const trouble = computed(() => {
 .series-part { margin: 10px 0; }
 .series-part summary h2 { display: inline; }
 .series-part > :last-child { margin-top: 10px; }
-.contact-bar { display: grid; grid-template-columns: max-content max-content repeat(4, minmax(0, 1fr)) max-content; gap: 10px; align-items: center; margin: 14px 0 8px; }
+.contact-bar { display: grid; grid-template-columns: max-content max-content repeat(5, minmax(0, 1fr)) max-content; gap: 10px; align-items: center; margin: 14px 0 8px; }
 .series-shared { color: var(--bad); }
 .contact { display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 12px; }
 @media (max-width: 1000px) { .contact-bar { grid-template-columns: 1fr 1fr; } }
