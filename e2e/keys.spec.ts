@@ -132,7 +132,7 @@ test('a recipe is kept of chosen lines, followed on new words, and done to anoth
     await page.getByRole('button', { name: 'Recipes' }).click();
     await page.getByLabel('Keep the chosen line as').fill('Ringed so');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await expect(page.getByText('Ringed so')).toBeVisible();
+    await expect(page.getByText('Ringed so')).toBeVisible({ timeout: 30_000 });
     await expect(page.getByAltText('LANTERN by the recipe Ringed so')).toHaveJSProperty('complete', true);
     await page.getByLabel('Words to see them on').fill('Bell tower');
     await page.getByRole('button', { name: 'Set new words by Ringed so' }).click();

@@ -6,6 +6,7 @@ import { api } from '../api';
 import TurnPicture from '../pictures/TurnPicture.vue';
 import type { Artwork, SceneName } from '../types';
 import OnPhoto from './OnPhoto.vue';
+import SizeDiagram from './SizeDiagram.vue';
 
 /** Pictures to list a design by: on each cloth on offer, in a scene, with folds and chance by a number; or on a photo of the seller's own. */
 const props = defineProps<{ revision: number; artwork: Artwork }>();
@@ -36,6 +37,7 @@ const large = (cloth: number): string => `/api/revisions/${props.revision}/listi
             </li>
         </ul>
         <p class="small">Garments drawn by us, the art at its true scale; the folds bend and light it.</p>
+        <SizeDiagram :revision="revision" :artwork="artwork" :width="form.width || 2500" :height="form.height || 2100" />
         <OnPhoto :revision="revision" :ratio="artwork.sheet.height / artwork.sheet.width" />
     </section>
 </template>
