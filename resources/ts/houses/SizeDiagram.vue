@@ -22,6 +22,8 @@ async function file(): Promise<string> {
     copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
     copy.setAttribute('width', String(props.width));
     copy.setAttribute('height', String(props.height));
+    // Styles of the page do not go along.
+    copy.querySelectorAll('.seams').forEach((seams) => Object.entries({ fill: 'none', stroke: '#00000055', 'stroke-width': '0.06' }).forEach(([name, value]) => seams.setAttribute(name, value)));
     const art = copy.querySelector('image');
     const blob = await (await fetch(art?.getAttribute('href') ?? '')).blob();
     const inside = await new Promise<string>((done) => {
@@ -61,16 +63,16 @@ async function asPng(): Promise<void> {
         <h3 id="size-head">Size and print area</h3>
         <svg v-if="cut" ref="drawing" :viewBox="view" role="img" :aria-label="`Print area of ${said(area.width)} by ${said(area.height)} on the ${artwork.product}`">
             <rect :x="-wide / 2" :y="-cut.above - 1.5" :width="wide" :height="tall" fill="#ffffff" />
-            <g stroke="#8a8478" stroke-width="0.06"><GarmentDrawing :product="artwork.product" :side="artwork.side" colour="#f1eee8" /></g>
+            <g stroke="#8a8478" stroke-width="0.06"><GarmentDrawing :product="artwork.product" :side="artwork.side" :colour="artwork.garments[0]?.colour ?? '#f1eee8'" /></g>
             <g :transform="`translate(${-area.width / 2} ${cut.top})`">
                 <image :href="proofUrl(revision, 40)" x="0" y="0" :width="area.width" :height="area.height" />
                 <rect x="0" y="0" :width="area.width" :height="area.height" fill="none" stroke="#9c3d1c" stroke-width="0.07" stroke-dasharray="0.3 0.2" />
             </g>
-            <g fill="#1f1d1a" stroke="none" font-size="0.9" font-family="sans-serif">
-                <path :d="`M${-area.width / 2} ${cut.top + area.height + 0.6}h${area.width}m0 -0.3v0.6m${-area.width} -0.6v0.6`" fill="none" stroke="#1f1d1a" stroke-width="0.06" />
-                <text x="0" :y="cut.top + area.height + 1.7" text-anchor="middle">{{ said(area.width) }}</text>
-                <path :d="`M${area.width / 2 + 0.6} ${cut.top}v${area.height}m-0.3 0h0.6m-0.6 ${-area.height}h0.6`" fill="none" stroke="#1f1d1a" stroke-width="0.06" />
-                <text :transform="`translate(${area.width / 2 + 1.6} ${cut.top + area.height / 2}) rotate(90)`" text-anchor="middle">{{ said(area.height) }}</text>
+            <g fill="#1f1d1a" font-size="0.9" font-family="sans-serif">
+                <path :d="`M${-area.width / 2} ${cut.top + area.height + 0.6}h${area.width}m0 -0.3v0.6m${-area.width} -0.6v0.6`" fill="none" stroke="#8a8478" stroke-width="0.08" />
+                <text x="0" :y="cut.top + area.height + 1.7" text-anchor="middle" stroke="#ffffff" stroke-width="0.25" paint-order="stroke">{{ said(area.width) }}</text>
+                <path :d="`M${area.width / 2 + 0.6} ${cut.top}v${area.height}m-0.3 0h0.6m-0.6 ${-area.height}h0.6`" fill="none" stroke="#8a8478" stroke-width="0.08" />
+                <text :transform="`translate(${area.width / 2 + 1.6} ${cut.top + area.height / 2}) rotate(90)`" text-anchor="middle" stroke="#ffffff" stroke-width="0.25" paint-order="stroke">{{ said(area.height) }}</text>
             </g>
         </svg>
         <p class="size-acts"><v-btn size="small" @click="asPng">Download as PNG</v-btn><v-btn size="small" variant="text" @click="asSvg">As SVG</v-btn><span class="small">The garment is our drawing: sizes of the maker's own go before it.</span></p>
@@ -79,6 +81,6 @@ async function asPng(): Promise<void> {
 
 <style>
 .size-diagram svg { width: min(100%, 420px); border: 1px solid var(--hair); display: block; }
-.size-diagram .seams { fill: none; stroke: #b9b2a2; stroke-width: 0.06; }
+.size-diagram .seams { fill: none; stroke: #0005; stroke-width: 0.06; }
 .size-acts { display: flex; gap: 10px; align-items: center; margin: 6px 0 0; }
 </style>
