@@ -62,7 +62,7 @@ for (const light of ['light', 'dark']) {
         await page.getByRole('link', { name: 'Quarry Road kite day' }).click();
         await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/, { timeout: 30_000 });
         const job = new URL(page.url()).pathname.replace('/build', '');
-        for (const path of ['/', '/new', '/shelf', '/licences', '/houses', '/transfers', '/log', '/people', '/account', '/sign-in', `${job}/brief`, `${job}/gather`, `${job}/build`, `${job}/send`]) {
+        for (const path of ['/', '/new', '/shelf', '/licences', '/houses', '/transfers', '/log', '/calendar', '/people', '/account', '/sign-in', `${job}/brief`, `${job}/gather`, `${job}/build`, `${job}/series`, `${job}/send`]) {
             await page.goto(path);
             await page.waitForLoadState('networkidle');
             const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();

@@ -23,14 +23,15 @@ function patternJob(object $test, array $slots = [NAME_SLOT], string $title = '{
 
 it('makes a pattern of a job, and says which of its places are gone', function (): void {
     $job = patternJob($this);
-    expect($this->getJson("/api/jobs/{$job->id}/series")->assertOk()->json())->toMatchArray(['title' => '{Name} family', 'rows' => 0])->and($this->getJson("/api/jobs/{$job->id}/series/places")->json('*.place'))->toContain('/title', '/garments', 'name/source/text', 'name/source/font', 'disc/effects/0/colour', 'disc/placement/width', 'name/on');
+    expect($this->getJson("/api/jobs/{$job->id}/series")->assertOk()->json('0'))->toMatchArray(['title' => '{Name} family', 'rows' => 0])->and($this->getJson("/api/jobs/{$job->id}/series/places")->json('*.place'))->toContain('/title', '/garments', 'name/source/text', 'name/source/font', 'disc/effects/0/colour', 'disc/placement/width', 'name/on');
     $set = fn (array $pattern) => $this->putJson("/api/jobs/{$job->id}/series", ['pattern' => json_encode(['format' => 'tallcrow.pattern/1', 'title' => ''] + $pattern)]);
     $set(['slots' => [['name' => 'Town', 'places' => ['town/source/text']]]])->assertJsonValidationErrors('pattern');
     $this->putJson("/api/jobs/{$job->id}/series", ['pattern' => '{"format":'])->assertJsonValidationErrors('pattern');
     $other = $this->job();
-    $this->getJson("/api/jobs/{$other->id}/series")->assertNotFound();
+    expect($this->getJson("/api/jobs/{$other->id}/series")->assertOk()->json())->toBe([]);
+    $this->getJson("/api/jobs/{$other->id}/series/rows")->assertNotFound();
     $this->deleteJson("/api/jobs/{$job->id}/series")->assertNoContent();
-    $this->getJson("/api/jobs/{$job->id}/series")->assertNotFound();
+    expect($this->getJson("/api/jobs/{$job->id}/series")->json())->toBe([]);
 });
 
 it('reads lists, leaves bad rows, and crosses them with others', function (): void {

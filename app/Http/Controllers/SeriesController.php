@@ -38,9 +38,10 @@ final class SeriesController
     /** Seconds between two beginnings of a check by looking. */
     private const AGAIN = 60;
 
-    public function show(PrintJob $job): SeriesCard
+    /** @return list<SeriesCard> one, or none where the job is no pattern yet */
+    public function show(PrintJob $job): array
     {
-        return SeriesCard::of($this->series($job));
+        return array_values(Series::query()->where('shop_id', $job->shop_id)->where('print_job_id', $job->id)->get()->map(SeriesCard::of(...))->all());
     }
 
     /** @return list<SeriesPlace> */

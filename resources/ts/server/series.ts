@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/vue-query';
 import { toValue, type MaybeRefOrGetter } from 'vue';
-import { api, Refused } from '../api';
+import { api } from '../api';
 import type { BatchCard, SeriesCard, SeriesPlace, SeriesRowCard } from '../types';
 
 /** Old where a pattern, its rows or their verdicts change. */
@@ -10,12 +10,7 @@ export const SERIES = ['series', 'series-rows'];
 export function useSeries(job: MaybeRefOrGetter<number>) {
     return useQuery({
         queryKey: ['series', job],
-        queryFn: () => api.get<SeriesCard>(`jobs/${toValue(job)}/series`).catch((error: unknown) => {
-            if (error instanceof Refused && error.status === 404) {
-                return null;
-            }
-            throw error;
-        }),
+        queryFn: async () => (await api.get<SeriesCard[]>(`jobs/${toValue(job)}/series`))[0] ?? null,
     });
 }
 
