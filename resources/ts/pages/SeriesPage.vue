@@ -81,7 +81,7 @@ const trouble = computed(() => {
             <ul class="contact"><RowCard v-for="row in shown" :key="row.id" :row="row" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :ratio="ratio" @change="chosen = row; open = true" @freeze="freeze.mutate(row)" @drop="drop.mutate(row)" /></ul>
             <p v-if="shown.length === 0" class="empty">No shirt is so.</p>
         </section>
-        <RowDialog v-if="chosen && series" v-model="open" :revision="revision" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :row="chosen" :series="series" :places="places ?? []" />
+        <RowDialog v-if="chosen && series" v-model="open" :revision="revision" :ratio="ratio" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :row="chosen" :series="series" :places="places ?? []" />
     </main>
 </template>
 

@@ -8,7 +8,7 @@ import type { SeriesCard, SeriesPlace, SeriesRowCard, SlotValue } from '../types
 
 /** One row: its values, and what is otherwise on this shirt alone. */
 const open = defineModel<boolean>({ required: true });
-const props = defineProps<{ revision: number; cloth: string; row: SeriesRowCard; series: SeriesCard; places: SeriesPlace[] }>();
+const props = defineProps<{ revision: number; cloth: string; ratio: number; row: SeriesRowCard; series: SeriesCard; places: SeriesPlace[] }>();
 const values = ref<Record<string, string>>({});
 const changes = ref<SlotValue[]>([]);
 const wanted = ref<string | null>(null);
@@ -34,7 +34,7 @@ function add(): void {
     <v-dialog v-model="open" max-width="640" scrollable aria-labelledby="row-head">
         <v-form class="sheet-dialog row-form" @submit.prevent="save(undefined, { onSuccess: () => (open = false) })">
             <h2 id="row-head">{{ row.title }}</h2>
-            <div class="row-beside"><figure :style="{ background: cloth }"><img :src="proofUrl(revision, 20)" alt="The pattern" /><figcaption>the pattern</figcaption></figure><figure :style="{ background: cloth }"><img :src="`/api/series-rows/${row.id}/proof.png?ppi=20&of=${row.key}`" :alt="row.title" /><figcaption>this shirt</figcaption></figure></div>
+            <div class="row-beside"><figure :style="{ background: cloth }"><img :src="proofUrl(revision, 20)" alt="The pattern" :style="{ aspectRatio: String(1 / ratio) }" /><figcaption>the pattern</figcaption></figure><figure :style="{ background: cloth }"><img :src="`/api/series-rows/${row.id}/proof.png?ppi=20&of=${row.key}`" :alt="row.title" :style="{ aspectRatio: String(1 / ratio) }" /><figcaption>this shirt</figcaption></figure></div>
             <v-text-field v-for="slot in series.slots" :key="slot.name" v-model="values[slot.name]" :label="slot.name" maxlength="300" />
             <h3>On this shirt alone</h3>
             <div v-for="(change, i) in changes" :key="change.at" class="row-change"><v-text-field v-model="change.value" :label="named(change.at)" maxlength="300" /><v-btn size="small" variant="text" :aria-label="`As in the pattern: ${named(change.at)}`" @click="changes.splice(i, 1)">as in the pattern</v-btn></div>
@@ -48,9 +48,9 @@ function add(): void {
 
 <style>
 .row-form { display: grid; gap: 10px; max-height: 88vh; overflow: auto; }
-.row-beside { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
+.row-beside { display: grid; grid-template-columns: repeat(2, minmax(0, 200px)); gap: 10px; }
 .row-beside figure { margin: 0; }
-.row-beside img { width: 100%; display: block; min-height: 120px; }
+.row-beside img { width: 100%; display: block; }
 .row-beside figcaption { background: var(--card); padding: 2px 4px; }
 .row-change { display: grid; grid-template-columns: minmax(0, 1fr) max-content; gap: 10px; align-items: center; }
 .row-form .grave { color: var(--bad); } .row-form .mild { color: var(--warn); }
