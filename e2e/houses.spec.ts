@@ -17,6 +17,13 @@ test('a house is noted, read from a table, and a job goes to it with what a refi
     await dialog.getByRole('textbox', { name: 'width of place 1' }).fill('200 mm');
     await dialog.getByRole('textbox', { name: 'width of place 1' }).press('Enter');
     await expect(dialog.getByText('2362 × 4800 px')).toBeVisible();
+    await dialog.getByLabel('Cloths, such as').fill('Slate #3d4a57, Oat');
+    await dialog.getByLabel('Cloths, such as').press('Tab');
+    await dialog.getByRole('button', { name: 'Keep this house' }).click({ delay: 70 });
+    await expect(dialog.getByRole('alert').filter({ hasText: 'Oat' })).toBeVisible();
+    await dialog.getByLabel('Cloths, such as').fill('Slate #3d4a57, Oat #e4d9c3');
+    await dialog.getByLabel('Cloths, such as').press('Tab');
+    await dialog.getByRole('textbox', { name: 'Smallest letters, in' }).fill('0.06');
     await dialog.getByRole('button', { name: 'Keep this house' }).click({ delay: 70 });
     await expect(dialog.getByRole('heading', { name: 'Weir Press' })).toBeVisible();
     const table = join(mkdtempSync(join(tmpdir(), 'crow-')), 'areas.csv');

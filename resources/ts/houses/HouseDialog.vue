@@ -46,6 +46,16 @@ watch([open, () => props.house], () => {
     }
 }, { immediate: true });
 
+const clothsOf = (place: Place): string => place.cloths.map((one) => `${one.name} ${one.colour}`).join(', ');
+
+/** What is no name with a colour is taken as it stands, and told by the server. */
+function setCloths(place: Place, text: string): void {
+    place.cloths = text.split(',').map((one) => one.trim()).filter(Boolean).map((one) => {
+        const [, name, colour] = /^(.*?)\s*(#[0-9a-fA-F]{6})$/.exec(one) ?? [];
+        return { name: name || one, colour: colour ?? one };
+    });
+}
+
 async function submit(): Promise<void> {
     await allRead();
     save(undefined, { onSuccess: (house) => emit('kept', house) });
@@ -83,6 +93,9 @@ function readTable(): void {
                     <v-number-input v-model="place.least" label="ppi accepted" :min="10" :max="1200" control-variant="hidden" />
                     <v-select v-model="place.kind" label="File" :items="[{ value: 'png', title: 'PNG' }, { value: 'tiff', title: 'TIFF with alpha' }, { value: 'pdf', title: 'PDF at true size' }]" />
                     <v-number-input v-model="place.mostMegabytes" label="MB at most" :min="0.1" :precision="null" control-variant="hidden" clearable />
+                    <v-number-input v-model="place.finestLine" label="Finest line, in" :min="0.0005" :max="1" :precision="null" control-variant="hidden" clearable />
+                    <v-number-input v-model="place.smallestWords" label="Smallest letters, in" :min="0.005" :max="5" :precision="null" control-variant="hidden" clearable />
+                    <v-text-field class="house-cloths" :model-value="clothsOf(place)" label="Cloths, such as Slate #3d4a57, Oat #e4d9c3" @change="setCloths(place, ($event.target as HTMLInputElement).value)" />
                     <v-checkbox v-model="place.mirrored" label="mirrored, for transfers" /><v-checkbox v-model="place.underbase" label="white underbase on dark cloth" />
                     <v-btn size="small" variant="text" :aria-label="`Take out ${place.product}, ${place.place}`" @click="places.splice(i, 1)">take this place out</v-btn>
                 </div>
@@ -102,6 +115,7 @@ function readTable(): void {
 .house-place { display: grid; grid-template-columns: 170px minmax(0, 1fr); gap: 14px; border: 1px solid var(--hair); padding: 10px; }
 .house-place-fields { display: grid; grid-template-columns: 1fr 1fr 1fr 1fr; gap: 8px; align-items: start; }
 .house-place-fields > :nth-child(-n+2) { grid-column: span 2; }
+.house-cloths { grid-column: span 2; }
 .house-place-fields > p { grid-column: 1 / -1; margin: 0; }
 .house-files { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
 .house-files .v-input { flex: 1 1 240px; }
