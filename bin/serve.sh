@@ -27,6 +27,11 @@ begin() {
     echo "$! $(stat -c %Y "/proc/$!" 2>/dev/null)" >>"$RUN/started"
 }
 
+# Linux shares the processor out by sessions first, and each part has one of its own: a nice value alone would count among the part's own processes only.
+humble() {
+    { echo 15 >"/proc/$1/autogroup"; } 2>/dev/null || true
+}
+
 # again AT COMMAND...: a part that ended is started in its old place.
 again() {
     local at=$1
@@ -85,7 +90,10 @@ serve() {
     begin nginx /usr/sbin/nginx -p "$RUN" -e "$LOGS/nginx.log" -c "$RUN/nginx.conf"
     # A print house to try sending with: a process of its own, on this machine alone.
     begin print-house "${PRINT_HOUSE[@]}"
-    for _ in $(seq "${WORKERS:-2}"); do begin worker nice -n 15 php artisan crow:work; done
+    for _ in $(seq "${WORKERS:-2}"); do
+        begin worker nice -n 15 php artisan crow:work
+        humble "${PIDS[-1]}"
+    done
     for _ in $(seq 80); do
         port_in_use && [ -S "$RUN/pages.sock" ] && return
         kill -0 "${PIDS[0]}" "${PIDS[1]}" 2>/dev/null || break
@@ -101,7 +109,10 @@ watch() {
         for at in "${!PIDS[@]}"; do
             kill -0 "${PIDS[$at]}" 2>/dev/null && continue
             case ${NAMES[$at]} in
-                worker) again "$at" nice -n 15 php artisan crow:work ;;
+                worker)
+                    again "$at" nice -n 15 php artisan crow:work
+                    humble "${PIDS[$at]}"
+                    ;;
                 print-house) again "$at" "${PRINT_HOUSE[@]}" ;;
                 *) fail "${NAMES[$at]} has ended; $LOGS/${NAMES[$at]}.log says why." ;;
             esac

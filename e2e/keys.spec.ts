@@ -184,11 +184,17 @@ test('words are written anew where they lie on the peg, and a linked copy says t
     expect(copy?.follows).toEqual({ layer: first?.id, source: true, words: false, shape: true, placement: true });
     await expect(page.getByText('Follow', { exact: false }).first()).toBeVisible();
     await expect(page.locator('.peg-view image').first()).toBeVisible();
+    // What lies under the first press is told late, as on a busy server: it takes no word away.
+    await page.route('**/pick?*', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 1500));
+        await route.continue();
+    });
     const box = await page.locator('.hold-box').last().boundingBox();
     await page.mouse.dblclick((box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2, { delay: 70 });
     const field = page.locator('.words-in-place textarea').first();
     await expect(field).toBeFocused();
-    await page.keyboard.type('TIDE');
+    await page.keyboard.type('TIDE', { delay: 500 });
+    await expect(field).toHaveValue('TIDE');
     await page.keyboard.press('Enter');
     await expect(field).toBeHidden();
     await saved(page);

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { refDebounced, useElementSize } from '@vueuse/core';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
 import ArrangeMenu from '../bench/ArrangeMenu.vue';
 import { useGauges } from '../stores/gauges';
 import { usePeg, type Overlay } from '../stores/peg';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
-import type { Box, FoundColour, Picked } from '../types';
+import type { Box, FoundColour } from '../types';
 import GarmentDrawing from './GarmentDrawing.vue';
 import { cuts } from './garments';
 import Rulers from './Rulers.vue';
@@ -16,6 +16,7 @@ import type { Neighbour } from './snapping';
 import PenBar from './PenBar.vue';
 import { useDrag, type Hold } from './useDrag';
 import { usePen } from './usePen';
+import { inside, usePicking } from './usePicking';
 import { usePicture } from './useProof';
 import { useSteps } from './useSteps';
 import { useZoom } from './useZoom';
@@ -149,27 +150,9 @@ function at(event: PointerEvent): [number, number] {
 }
 
 let held: { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean; sliding?: boolean; framing?: boolean } | null = null;
-/** The second of two presses within as many milliseconds does not reach for the piece below. */
-const DOUBLE = 400;
-let released = -DOUBLE;
-let picking: Promise<void> | null = null;
+const { pick, press: pickAt, release: pickBelow, write, writing } = usePicking(revision, chosenBox);
 /** A rectangle drawn over bare cloth: what it touches is chosen. */
 const frame = ref<Box | null>(null);
-
-async function pick(point: [number, number], among = false): Promise<void> {
-    if (revision.value === null) {
-        return;
-    }
-    const answer = await api.get<Picked>(`revisions/${revision.value}/pick?x=${point[0]}&y=${point[1]}`);
-    // A second press on a piece reaches the one below it.
-    const index = answer.layers.indexOf(selection.chosen ?? '');
-    selection.choose(answer.layers[among || held?.moved || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null, among);
-    selection.reveal();
-}
-
-function inside(box: Box | null, [x, y]: [number, number]): boolean {
-    return box !== null && x >= box.left && x <= box.left + box.width && y >= box.top && y <= box.top + box.height;
-}
 
 function press(event: PointerEvent): void {
     const point = at(event);
@@ -200,8 +183,7 @@ function press(event: PointerEvent): void {
     if (distance.value === 'loupe') {
         held = { from: [event.clientX, event.clientY], picked: null, panning: [...centre.value], moved: false };
     } else {
-        picking = inside(chosenBox.value, point) ? null : pick(point);
-        held = { from: point, picked: picking, panning: null, moved: false };
+        held = { from: point, picked: pickAt(point), panning: null, moved: false };
     }
 }
 
@@ -262,10 +244,8 @@ function release(): void {
         cancel();
     } else if (frame.value) {
         selection.chooseAll(touched(frame.value, sheetStore.artwork?.layers ?? [], sheetStore.measures));
-    } else if (held && !held.moved && !held.picked && !held.panning && performance.now() - released > DOUBLE) {
-        picking = pick(held.from);
     }
-    released = performance.now();
+    pickBelow(held && !held.moved && !held.picked && !held.panning ? held.from : null);
     held = frame.value = null;
 }
 
@@ -290,15 +270,6 @@ function nudge(event: KeyboardEvent): void {
         void sheetStore.operate({ op: 'move', ids: selection.ids, dx: way[0], dy: way[1] });
         said.value = `nudged ${step.toFixed(2)} in`;
     }
-}
-
-/** A double press on words edits them where they lie. */
-const writing = ref(false);
-watch(() => selection.chosen, () => (writing.value = false));
-async function write(): Promise<void> {
-    await picking;
-    await nextTick();
-    writing.value = selection.layer?.source.kind === 'text' && !peg.pen;
 }
 
 function loupeHere(): void {
@@ -365,7 +336,7 @@ function loupeHere(): void {
                 <circle class="hold-turn" :cx="chosenBox.left + chosenBox.width / 2" :cy="chosenBox.top - hand * 22" :r="hand * 6" :stroke-width="hand" @pointerdown.stop="grasp($event, 'turn')"><title>Turn</title></circle>
             </g>
         </svg>
-        <WordsInPlace v-if="writing && selection.layer && chosenBox && svg" :key="selection.layer.id" :layer="selection.layer" :box="chosenBox" :svg="svg" @done="writing = false" />
+        <WordsInPlace v-if="writing && svg" :key="writing.layer.id" :layer="writing.layer" :box="writing.box" :svg="svg" @done="writing = null" />
     </section>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
 import { VTextarea } from 'vuetify/components';
 import { useSheet } from '../stores/sheet';
 import type { Box, Layer } from '../types';
@@ -43,6 +43,8 @@ function settle(keep: boolean): void {
     }
     emit('done');
 }
+// A field that is taken away gives no word of having lost the focus.
+onBeforeUnmount(() => settle(true));
 </script>
 
 <template>

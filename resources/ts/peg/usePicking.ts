@@ -1,0 +1,78 @@
+import { shallowRef, type ComputedRef, type ShallowRef } from 'vue';
+import { api } from '../api';
+import { usePeg } from '../stores/peg';
+import { useSelection } from '../stores/selection';
+import type { Box, Layer, Picked } from '../types';
+
+/** The second of two presses within as many milliseconds is a double press: it does not reach for the piece below. */
+const DOUBLE = 400;
+
+export function inside(box: Box | null, [x, y]: [number, number]): boolean {
+    return box !== null && x >= box.left && x <= box.left + box.width && y >= box.top && y <= box.top + box.height;
+}
+
+/** Chooses what prints under the pointer, by the server's answer, and opens the words of a piece at a double press. */
+export function usePicking(revision: ComputedRef<number | null>, chosenBox: ComputedRef<Box | null>): {
+    pick: (point: [number, number], among?: boolean, below?: boolean) => Promise<void>;
+    press: (point: [number, number]) => Promise<void> | null;
+    release: (point: [number, number] | null) => void;
+    write: () => Promise<void>;
+    writing: ShallowRef<{ layer: Layer; box: Box } | null>;
+} {
+    const selection = useSelection();
+    /** The piece and its place as they were at the double press: nothing that is answered later takes the words away. */
+    const writing = shallowRef<{ layer: Layer; box: Box } | null>(null);
+    let released = -DOUBLE;
+    let asked = 0;
+    let picking: Promise<void> | null = null;
+    /** What was chosen when the first of two presses came down on it. */
+    let kept: string | null = null;
+
+    async function pick(point: [number, number], among = false, below = false): Promise<void> {
+        if (revision.value === null) {
+            return;
+        }
+        const mine = ++asked;
+        const answer = await api.get<Picked>(`revisions/${revision.value}/pick?x=${point[0]}&y=${point[1]}`);
+        if (mine !== asked) {
+            return;
+        }
+        const index = answer.layers.indexOf(selection.chosen ?? '');
+        selection.choose(answer.layers[among || !below || index < 0 ? 0 : (index + 1) % answer.layers.length] ?? null, among);
+        selection.reveal();
+    }
+
+    /** Chooses what lies there, unless the press came down on what is chosen: that may be the begin of a drag. */
+    function press(point: [number, number]): Promise<void> | null {
+        const on = inside(chosenBox.value, point);
+        if (performance.now() - released > DOUBLE) {
+            kept = on ? selection.chosen : null;
+            picking = null;
+        }
+        if (on) {
+            return null;
+        }
+        return (picking = pick(point));
+    }
+
+    /** A second, slower press on a piece reaches the one below it. `null`: the press was a drag. */
+    function release(point: [number, number] | null): void {
+        if (point && performance.now() - released > DOUBLE) {
+            picking = pick(point, false, true);
+        }
+        released = performance.now();
+    }
+
+    async function write(): Promise<void> {
+        if (kept !== null) {
+            asked++;
+            selection.choose(kept);
+        } else {
+            await picking;
+        }
+        const layer = selection.layer;
+        writing.value = layer?.source.kind === 'text' && chosenBox.value && !usePeg().pen ? { layer, box: chosenBox.value } : null;
+    }
+
+    return { pick, press, release, write, writing };
+}
