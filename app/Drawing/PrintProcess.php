@@ -10,7 +10,7 @@ use App\Models\Export;
 use App\Models\HouseRecord;
 use App\Sending\Destination;
 use Symfony\Component\Process\Process;
-use TallCrow\House\FitMode;
+use TallCrow\House\Fitting;
 use TallCrow\Series\PatternInvalid;
 
 /**
@@ -89,7 +89,7 @@ final class PrintProcess
         }
         $record = HouseRecord::query()->where('shop_id', $this->export->shop_id)->find($told['house']);
 
-        return ($record === null ? null : Destination::at($record, $told['place'], FitMode::from($told['mode'])))
+        return ($record === null ? null : Destination::at($record, $told['place'], Fitting::told($told)))
             ?? throw new PrintRefused('The house that this file was for, or its place, is not known any more. Choose another in the brief, and send anew.');
     }
 

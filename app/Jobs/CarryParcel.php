@@ -20,7 +20,7 @@ use App\Sending\Parcels;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Log;
-use TallCrow\House\FitMode;
+use TallCrow\House\Fitting;
 
 /**
  * Brings a parcel to its house, later asks whether it was printed. May be queued twice and be begun again after its worker died: the
@@ -66,7 +66,7 @@ final class CarryParcel implements ShouldQueue
     private function package(Parcel $parcel, HouseRecord $record): Package
     {
         $export = $parcel->export;
-        $to = Destination::at($record, $export->destination['place'] ?? '', FitMode::from($export->destination['mode'] ?? '')) ?? throw new HouseDeclined('The house has no such place any more.');
+        $to = Destination::at($record, $export->destination['place'] ?? '', Fitting::told($export->destination ?? [])) ?? throw new HouseDeclined('The house has no such place any more.');
         $path = ShopFiles::of($export->shop)->export($export) ?? throw new HouseDeclined('The file is not there any more. Make it again.');
 
         return new Package($parcel->key, $path, $to->place->kind, $to->place->product, $to->place->place);

@@ -24,7 +24,7 @@ use TallCrow\Artwork\Artwork;
  * @property ?array<string, mixed> $figures
  * @property ?string $trouble
  * @property string $why  why it is made though some of its terms do not allow it
- * @property ?array{house: int, place: string, mode: string} $destination  null where it is for no house
+ * @property ?array{house: int, place: string, mode: string, keep?: list<string>} $destination  null where it is for no house
  * @property ?array{kind: string, cut?: ?float, fewerColours?: bool, scene?: string, seed?: int, cloth?: string} $form  null for the usual form; of the kind "listing" a picture to list it by
  * @property string $batch  the same for all files of one send; empty for a file alone
  * @property string $sha256  of the finished file

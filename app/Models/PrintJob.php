@@ -25,7 +25,7 @@ use TallCrow\Measure\PrintArea;
  * @property float $area_ppi
  * @property ?int $head_id
  * @property int $version
- * @property ?list<array{house: int, place: string, mode: string}> $destinations  places of houses that it goes to
+ * @property ?list<array{house: int, place: string, mode: string, keep?: list<string>}> $destinations  places of houses that it goes to
  * @property string $judged_by  house and place whose figures the gauges judge by; empty for the strictest
  * @property ?array<string, mixed> $usage  what it is for; null where the shop's usual one holds
  * @property Shop $shop

@@ -9,7 +9,7 @@ use App\Models\PrintJob;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Export\PrintForm;
 use TallCrow\House\Fit;
-use TallCrow\House\FitMode;
+use TallCrow\House\Fitting;
 use TallCrow\House\House;
 use TallCrow\House\HousePlace;
 use TallCrow\Render\Placer;
@@ -23,7 +23,7 @@ final readonly class Destination
         public int $record,
         public House $house,
         public HousePlace $place,
-        public FitMode $mode,
+        public Fitting $fitting,
     ) {}
 
     /** @return list<self> of a job, as its brief names them; what a house no longer has is left out */
@@ -33,7 +33,7 @@ final readonly class Destination
         $all = [];
         foreach ($job->destinations ?? [] as $one) {
             $record = $houses->get((int) $one['house']);
-            $found = $record === null ? null : self::at($record, $one['place'], FitMode::tryFrom($one['mode']) ?? FitMode::Contain);
+            $found = $record === null ? null : self::at($record, $one['place'], Fitting::told($one));
             if ($found !== null) {
                 $all[] = $found;
             }
@@ -57,17 +57,17 @@ final readonly class Destination
         return $this->record.' '.$this->place->key();
     }
 
-    public static function at(HouseRecord $record, string $place, FitMode $mode): ?self
+    public static function at(HouseRecord $record, string $place, Fitting $fitting): ?self
     {
         $house = $record->house();
         $at = $house->at($place);
 
-        return $at === null ? null : new self($record->id, $house, $at, $mode);
+        return $at === null ? null : new self($record->id, $house, $at, $fitting);
     }
 
     public function fit(Artwork $artwork, Placer $placer): Fit
     {
-        return Fit::of($artwork, $this->place, $this->mode, $placer);
+        return Fit::of($artwork, $this->place, $this->fitting, $placer);
     }
 
     public function form(): PrintForm
@@ -80,9 +80,9 @@ final readonly class Destination
         return $this->house->names->name($title, $this->house->name, $this->place->product, $this->place->place, $this->place->area, now()->toDateTimeImmutable()).'.'.$this->place->kind->ending();
     }
 
-    /** @return array{house: int, place: string, mode: string} */
+    /** @return array{house: int, place: string, mode: string, keep: list<string>} */
     public function toArray(): array
     {
-        return ['house' => $this->record, 'place' => $this->place->key(), 'mode' => $this->mode->value];
+        return ['house' => $this->record, 'place' => $this->place->key(), ...$this->fitting->toArray()];
     }
 }

@@ -52,6 +52,10 @@ it('shows a design at each house before it is sent, with what that does to it', 
     $png = (string) $this->get("/api/revisions/{$job->head_id}/fits.png?house=$house&place=tee/front&mode=contain")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
     expect(getimagesizefromstring($png)[0] / getimagesizefromstring($png)[1])->toEqualWithDelta(0.75, 0.01);
     $this->getJson("/api/revisions/{$job->head_id}/fits.png?house=$house&place=none&mode=contain")->assertNotFound();
+    // A ring that keeps its inches is another picture, and is told with the place.
+    $this->putJson("/api/jobs/{$job->id}/destinations", ['destinations' => [['house' => $house, 'place' => 'tee/front', 'mode' => 'contain', 'keep' => ['rings']]]])->assertNoContent();
+    expect($this->getJson("/api/revisions/{$job->head_id}/fits")->json('0.keep'))->toBe(['rings'])->and($job->fresh()?->destinations[0]['keep'] ?? null)->toBe(['rings']);
+    $this->putJson("/api/jobs/{$job->id}/destinations", ['destinations' => [['house' => $house, 'place' => 'tee/front', 'mode' => 'contain', 'keep' => ['mood']]]])->assertJsonValidationErrors('destinations.0.keep.0');
 });
 
 it('makes every file that the houses want by one press, each checked, and hands them out in one zip', function (): void {

@@ -11,7 +11,10 @@ use TallCrow\House\FitNote;
 /** A design as it goes to a place of a house. */
 final readonly class FitCard extends Answer
 {
-    /** @param  list<FitTold>  $notes */
+    /**
+     * @param  list<string>  $keep  measures that stay as they are
+     * @param  list<FitTold>  $notes
+     */
     public function __construct(
         public int $house,
         public string $houseName,
@@ -19,6 +22,7 @@ final readonly class FitCard extends Answer
         public string $product,
         public string $placeName,
         public string $mode,
+        public array $keep,
         public HouseArea $area,
         public float $scale,
         public ?Box $ink,
@@ -35,7 +39,7 @@ final readonly class FitCard extends Answer
         $ink = $fit->ink;
 
         return new self(
-            $to->record, $to->house->name, $to->place->key(), $to->place->product, $to->place->place, $to->mode->value, new HouseArea($to->place->area->width, $to->place->area->height, $to->place->area->ppi->value),
+            $to->record, $to->house->name, $to->place->key(), $to->place->product, $to->place->place, $to->fitting->mode->value, $to->fitting->toArray()['keep'], new HouseArea($to->place->area->width, $to->place->area->height, $to->place->area->ppi->value),
             round($fit->scale, 4), $ink === null ? null : new Box($ink->left, $ink->top, $ink->width(), $ink->height()), $to->place->mirrored, $to->place->kind->value, $to->file($title),
             array_map(fn (FitNote $note): FitTold => new FitTold($note->grave, $note->says, $note->mend), $fit->notes()), $to->key() === $judgedBy,
         );

@@ -26,7 +26,9 @@ use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use TallCrow\Export\PrintPng;
 use TallCrow\House\AreasCsv;
+use TallCrow\House\FitKeep;
 use TallCrow\House\FitMode;
+use TallCrow\House\Fitting;
 use TallCrow\House\House;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
@@ -98,10 +100,11 @@ final class HouseController
     /** Where a job goes, and how its design is fitted there. */
     public function destine(Request $request, PrintJob $job): Response
     {
-        /** @var array{destinations: list<array{house: int, place: string, mode: string}>} $asked */
+        /** @var array{destinations: list<array{house: int, place: string, mode: string, keep?: list<string>}>} $asked */
         $asked = $request->validate([
             'destinations' => ['present', 'array', 'max:'.Destination::MOST], 'destinations.*.house' => ['required', 'integer'],
-            'destinations.*.place' => ['required', 'string', 'max:130'], 'destinations.*.mode' => ['required', Rule::enum(FitMode::class)], 'judgedBy' => ['sometimes', 'nullable', 'string', 'max:150'],
+            'destinations.*.place' => ['required', 'string', 'max:130'], 'destinations.*.mode' => ['required', Rule::enum(FitMode::class)],
+            'destinations.*.keep' => ['sometimes', 'array', 'max:3'], 'destinations.*.keep.*' => ['distinct', Rule::enum(FitKeep::class)], 'judgedBy' => ['sometimes', 'nullable', 'string', 'max:150'],
         ]);
         $job->update(['destinations' => $asked['destinations'], 'judged_by' => $request->has('judgedBy') ? $request->string('judgedBy')->toString() : $job->judged_by]);
 
@@ -124,10 +127,10 @@ final class HouseController
 
     public function fitPicture(Request $request, Revision $revision): Response
     {
-        /** @var array{house: int|string, place: string, mode: string} $asked */
-        $asked = $request->validate(['house' => ['required', 'integer'], 'place' => ['required', 'string', 'max:130'], 'mode' => ['required', Rule::enum(FitMode::class)]]);
+        /** @var array{house: int|string, place: string, mode: string, keep?: list<string>} $asked */
+        $asked = $request->validate(['house' => ['required', 'integer'], 'place' => ['required', 'string', 'max:130'], 'mode' => ['required', Rule::enum(FitMode::class)], 'keep' => ['sometimes', 'array', 'max:3'], 'keep.*' => ['distinct', Rule::enum(FitKeep::class)]]);
         $record = HouseRecord::query()->where('shop_id', $revision->shop_id)->find((int) $asked['house']) ?? abort(404, 'That house is not known any more.');
-        $to = Destination::at($record, $asked['place'], FitMode::from($asked['mode'])) ?? abort(404, 'That house has no such place any more.');
+        $to = Destination::at($record, $asked['place'], Fitting::told($asked)) ?? abort(404, 'That house has no such place any more.');
         $studio = Studio::of($revision->job->load('shop')->shop);
         $fitted = $to->fit($revision->read(), $studio->renderer->placer)->artwork;
         $ppi = min(60.0, self::PICTURE / max($fitted->sheet->box()->width(), $fitted->sheet->box()->height()));

@@ -7,6 +7,7 @@ namespace TallCrow\Cli;
 use TallCrow\Artwork\Artwork;
 use TallCrow\House\Fit;
 use TallCrow\House\FitMode;
+use TallCrow\House\Fitting;
 use TallCrow\House\House;
 use TallCrow\House\HouseDemands;
 use TallCrow\House\HousePlace;
@@ -21,7 +22,7 @@ final class NamedHouse
     {
         $place = self::place($arguments);
 
-        return $place === null ? null : fn (Artwork $artwork, Placer $placer): Demands => HouseDemands::strictest([Fit::of($artwork, $place, FitMode::Contain, $placer)], $artwork->brief->method);
+        return $place === null ? null : fn (Artwork $artwork, Placer $placer): Demands => HouseDemands::strictest([Fit::of($artwork, $place, Fitting::by(FitMode::Contain), $placer)], $artwork->brief->method);
     }
 
     private static function place(Arguments $arguments): ?HousePlace

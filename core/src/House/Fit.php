@@ -23,14 +23,15 @@ final readonly class Fit
     private function __construct(
         public Artwork $artwork,
         public HousePlace $place,
-        public FitMode $mode,
+        public Fitting $fitting,
         public float $scale,
         public ?Box $ink,
         private ?float $ppi,
     ) {}
 
-    public static function of(Artwork $artwork, HousePlace $place, FitMode $mode, Placer $placer): self
+    public static function of(Artwork $artwork, HousePlace $place, Fitting $fitting, Placer $placer): self
     {
+        $mode = $fitting->mode;
         $from = $artwork->sheet->area();
         $to = $place->area;
         $ink = InkBox::of($artwork, $placer);
@@ -49,12 +50,12 @@ final readonly class Fit
         }
         $moved = $mode === FitMode::Spread
             ? fn (Layer $layer): Layer => self::spread($layer, $to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches())
-            : fn (Layer $layer): Layer => $layer->scaled($scale, 0, 0)->moved($shiftX, $shiftY);
+            : fn (Layer $layer): Layer => $fitting->kept($layer, $layer->scaled($scale, 0, 0)->moved($shiftX, $shiftY));
         $fitted = $artwork->withSheet(Sheet::of($to))
             ->withLayers(array_map($moved, $artwork->layers))
             ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $scale), $artwork->distress));
 
-        return new self($fitted, $place, $mode, $scale, InkBox::of($fitted, $placer), self::leastPpi($fitted, $placer));
+        return new self($fitted, $place, $fitting, $scale, InkBox::of($fitted, $placer), self::leastPpi($fitted, $placer));
     }
 
     /**

@@ -7,8 +7,10 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Export\FileKind;
 use TallCrow\House\AreasCsv;
 use TallCrow\House\Fit;
+use TallCrow\House\FitKeep;
 use TallCrow\House\FitMode;
 use TallCrow\House\FitNote;
+use TallCrow\House\Fitting;
 use TallCrow\House\House;
 use TallCrow\House\HousePlace;
 use TallCrow\House\NamePattern;
@@ -33,12 +35,20 @@ function place_of(float $width, float $height, float $margin = 0.0, float $least
 
 function fitted(Artwork $artwork, HousePlace $place, FitMode $mode): Fit
 {
-    return Fit::of($artwork, $place, $mode, placer_of_house());
+    return Fit::of($artwork, $place, Fitting::by($mode), placer_of_house());
 }
 
 function placer_of_house(): Placer
 {
     return (new Renderer(Fixtures::shelf()))->placer;
+}
+
+/** @return array{float, float} width and height of its ink, in inches */
+function ink_kept(Artwork $artwork, FitKeep ...$keep): array
+{
+    $ink = Fit::of($artwork, place_of(6, 8), Fitting::by(FitMode::Contain, ...$keep), placer_of_house())->ink;
+
+    return $ink === null ? [0.0, 0.0] : [$ink->width(), $ink->height()];
 }
 
 /** A plate of 2 × 1 in whose top left corner lies at 0.5, 0.75 in on a sheet of 3 × 4 in. */
@@ -120,4 +130,31 @@ it('reads and writes areas as a table, and tells bad rows by row and column', fu
     expect(array_map(fn (HousePlace $place): array => [$place->product, $place->area->width, $place->area->height], $places))->toBe([['Tee, heavy', 3600, 4800], ['Mug', 2362, 2362]])->and($places[0]->margin)->toEqualWithDelta(0.236, 0.001)
         ->and(array_map(fn (string $one): string => substr($one, 0, 24), $wrong))->toBe(['Row 4, column width: "wi', 'Row 5, column product: p', 'Row 6, column ppi: 9 ppi'])
         ->and(AreasCsv::write(new House('Again', AreasCsv::read(AreasCsv::write($house))[0], NamePattern::usual())))->toBe(AreasCsv::write($house))->and(AreasCsv::read("a,b\n1,2")[1][0])->toContain('the headings product, place, width, height are missing');
+});
+
+it('keeps words, rings and gaps in their inches where that is said, and sizes all else', function (): void {
+    // The plate is 2 × 1 in with a ring of 0.1 in all round: twice as large it is 4 × 2 in, and its ring 0.2 in or still 0.1 in.
+    expect(ink_kept(plate_sheet()))->toEqualWithDelta([4.4, 2.4], 0.01)
+        ->and(ink_kept(plate_sheet(), FitKeep::Rings))->toEqualWithDelta([4.2, 2.2], 0.01)
+        ->and(ink_kept(plate_sheet(), FitKeep::Gaps))->toEqualWithDelta([4.4, 2.4], 0.01);
+
+    // With a gap of 0.2 in before the ring, which keeps and the ring does not, or the other way about.
+    $apart = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2, more: ['placement' => ['x' => 1.5, 'y' => 1.25, 'height' => 1.0], 'effects' => [1 => ['kind' => 'gap', 'width' => 0.2], 2 => ['kind' => 'outline', 'width' => 0.1]]])]);
+    expect(ink_kept($apart))->toEqualWithDelta([5.2, 3.2], 0.01)
+        ->and(ink_kept($apart, FitKeep::Gaps))->toEqualWithDelta([4.8, 2.8], 0.01)
+        ->and(ink_kept($apart, FitKeep::Rings, FitKeep::Gaps))->toEqualWithDelta([4.6, 2.6], 0.01);
+
+    // Words stay as wide as they are, and their middle goes where the sized one lies; their ring is told apart from them.
+    $words = Fixtures::artwork([Fixtures::words('moth', 'MOTH', 1.0, more: ['placement' => ['x' => 1.0, 'y' => 1.0], 'effects' => [1 => ['kind' => 'outline', 'width' => 0.05]]])]);
+    $kept = Fit::of($words, place_of(6, 8), Fitting::by(FitMode::Contain, FitKeep::Words), placer_of_house());
+    [$layer] = $kept->artwork->layers;
+    expect($layer->placement?->width)->toEqualWithDelta(1.0, 1e-9)->and($layer->middle())->toEqualWithDelta([2.0, 2.0], 1e-9)
+        ->and($kept->ink?->width())->toEqualWithDelta(1.0 + 2 * 0.1, 0.02);
+
+    // In a group, and the cloth that a piece leaves about itself.
+    $group = Fixtures::artwork([['id' => 'both', 'source' => ['kind' => 'group', 'layers' => [
+        Fixtures::words('moth', 'MOTH', 1.0), Fixtures::shape('hole', 'ellipse', 1, more: ['role' => ['kind' => 'knockout', 'gap' => 0.3, 'join' => 'round', 'from' => [], 'sets' => true, 'whole' => false]]),
+    ]]]]);
+    [$sized] = Fit::of($group, place_of(6, 8), Fitting::by(FitMode::Contain, FitKeep::Words, FitKeep::Gaps), placer_of_house())->artwork->layers;
+    expect($sized->children()[0]->placement?->width)->toEqualWithDelta(1.0, 1e-9)->and($sized->children()[1]->placement?->width)->toEqualWithDelta(2.0, 1e-9)->and($sized->children()[1]->role->gap)->toEqualWithDelta(0.3, 1e-9);
 });

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { VBtn, VSelect } from 'vuetify/components';
+import { VBtn, VCheckbox, VSelect } from 'vuetify/components';
 import { api, said } from '../api';
 import TurnPicture from '../pictures/TurnPicture.vue';
-import { fitWords, useFits, useHouses } from '../server/houses';
+import { fitWords, keepWords, useFits, useHouses } from '../server/houses';
 import { useChange } from '../server/queries';
 import type { FitCard } from '../types';
 
@@ -11,10 +11,10 @@ import type { FitCard } from '../types';
 const props = defineProps<{ job: number; revision: number }>();
 const { data: houses } = useHouses();
 const { data: fits, error: unread } = useFits(() => props.revision);
-type Going = Pick<FitCard, 'house' | 'place' | 'mode'>;
+type Going = Pick<FitCard, 'house' | 'place' | 'mode' | 'keep'>;
 const going = ref<Going[]>([]);
 const wanted = ref<string | null>(null);
-watch(fits, (now) => (going.value = (now ?? []).map(({ house, place, mode }) => ({ house, place, mode }))), { immediate: true });
+watch(fits, (now) => (going.value = (now ?? []).map(({ house, place, mode, keep: kept }) => ({ house, place, mode, keep: kept }))), { immediate: true });
 const judgedBy = computed(() => { const one = fits.value?.find((fit) => fit.judges); return one ? `${one.house} ${one.place}` : ''; });
 const judges = computed(() => [{ value: '', title: 'the strictest of them' }, ...(fits.value ?? []).map((fit) => ({ value: `${fit.house} ${fit.place}`, title: `${fit.houseName}: ${fit.product}, ${fit.placeName}` }))]);
 const { mutate: keep, error } = useChange((all: Going[]) => api.put(`jobs/${props.job}/destinations`, { destinations: all }), 'fits', 'report', 'closely');
@@ -31,11 +31,13 @@ function set(all: Going[]): void {
 function add(): void {
     const [house, ...place] = (wanted.value ?? '').split(' ');
     if (house) {
-        set([...going.value, { house: Number(house), place: place.join(' '), mode: 'contain' }]);
+        set([...going.value, { house: Number(house), place: place.join(' '), mode: 'contain', keep: [] }]);
         wanted.value = null;
     }
 }
-const picture = (fit: FitCard): string => `/api/revisions/${props.revision}/fits.png?house=${fit.house}&place=${encodeURIComponent(fit.place)}&mode=${fit.mode}`;
+const picture = (fit: FitCard): string => `/api/revisions/${props.revision}/fits.png?house=${fit.house}&place=${encodeURIComponent(fit.place)}&mode=${fit.mode}${fit.keep.map((one) => `&keep[]=${one}`).join('')}`;
+/** Whether this way of fitting changes any measure. */
+const sizes = (mode: FitCard['mode']): boolean => ['contain', 'width', 'height', 'ink'].includes(mode);
 const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFixed(2)} × ${(fit.area.height / fit.area.ppi).toFixed(2)} in`;
 </script>
 
@@ -53,6 +55,13 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
                     <p class="measure small">{{ fit.area.width }} × {{ fit.area.height }} px · {{ fit.area.ppi }} ppi · {{ inches(fit) }} · {{ Math.round(fit.scale * 100) }} % of its size · {{ fit.file }}</p>
                     <p v-if="fit.mirrored" class="destination-mirrored">Mirrored: read it in a mirror, or from behind the film.</p>
                     <v-select :model-value="fit.mode" label="Fitted" :items="modes" @update:model-value="set(going.map((one, at) => (at === i ? { ...one, mode: $event as FitCard['mode'] } : one)))" />
+                    <fieldset v-if="sizes(fit.mode)" class="destination-keep">
+                        <legend class="small">Keep as many inches as they have</legend>
+                        <v-checkbox
+                            v-for="(word, one) in keepWords" :key="one" :model-value="fit.keep" :value="one" :label="word" density="compact" hide-details
+                            @update:model-value="set(going.map((other, at) => (at === i ? { ...other, keep: $event ?? [] } : other)))"
+                        />
+                    </fieldset>
                     <p v-for="note in fit.notes" :key="note.says" :class="note.grave ? 'grave' : 'mild'"><span aria-hidden="true">{{ note.grave ? '✕' : '!' }}</span> {{ note.says }} {{ note.mend }}</p>
                     <p v-if="fit.notes.length === 0" class="small">Nothing falls off; what it holds, it holds here.</p>
                     <v-btn size="small" variant="text" :aria-label="`Not to ${fit.houseName}, ${fit.placeName}`" @click="set(going.filter((_, at) => at !== i))">not there</v-btn>
@@ -67,6 +76,7 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
 .destinations-add { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 10px; align-items: center; }
 .destinations ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(330px, 1fr)); gap: 12px; }
 .destination { display: grid; grid-template-columns: 120px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
+.destination-keep { border: 0; padding: 0; margin: 4px 0; display: flex; flex-wrap: wrap; gap: 0 14px; }
 .destinations-judge { max-width: 420px; }
 .destination p { margin: 4px 0; }
 .destination figure { position: relative; margin: 0; background: #6f6a60; border: 1px solid var(--hair); }

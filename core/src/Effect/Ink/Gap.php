@@ -4,21 +4,28 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Ink;
 
+use TallCrow\Effect\Edge;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 
 /** Room between one ring and the next: outside cloth shows in it, inside the fill does. */
-final readonly class Gap implements Inks
+final readonly class Gap implements Inks, MeasuresEdge
 {
     private function __construct(private Ring $ring, private bool $inside) {}
 
     public static function kind(): string
     {
         return 'gap';
+    }
+
+    public static function edge(): Edge
+    {
+        return Edge::Gap;
     }
 
     public static function order(): InkOrder

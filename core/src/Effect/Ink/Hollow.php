@@ -4,22 +4,29 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Ink;
 
+use TallCrow\Effect\Edge;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\LeavesCloth;
+use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 
 /** Nothing but a line along the inside of the edge; cloth shows within. */
-final readonly class Hollow implements Inks, LeavesCloth
+final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge
 {
     private function __construct(private Ring $line) {}
 
     public static function kind(): string
     {
         return 'hollow';
+    }
+
+    public static function edge(): Edge
+    {
+        return Edge::Ring;
     }
 
     public static function order(): InkOrder

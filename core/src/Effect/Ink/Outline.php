@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Ink;
 
+use TallCrow\Effect\Edge;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Geometry\Join;
@@ -18,13 +20,18 @@ use TallCrow\Geometry\Join;
  * silhouette alone, a ring leaves counters free and what letters enclose between them. Crumbs are holes and islands that no disc of that
  * diameter fits into; they are filled, or left out.
  */
-final readonly class Outline implements Inks
+final readonly class Outline implements Inks, MeasuresEdge
 {
     private function __construct(private Ring $ring, private bool $inside) {}
 
     public static function kind(): string
     {
         return 'outline';
+    }
+
+    public static function edge(): Edge
+    {
+        return Edge::Ring;
     }
 
     public static function order(): InkOrder

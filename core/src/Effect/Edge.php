@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect;
+
+/** What runs along an outline. */
+enum Edge
+{
+    case Ring;
+    case Gap;
+}
