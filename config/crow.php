@@ -9,6 +9,9 @@ return [
     // The disk (config/filesystems.php) that keeps the files of shops for several machines; without one the folder above keeps them.
     'disk' => env('CROW_DISK'),
 
+    // Fields of wear and papers, which belong to no shop: once made they serve all.
+    'materials' => env('CROW_MATERIALS') ?: storage_path('framework/materials'),
+
     // What one print file may take before it is stopped from outside, and what stays free.
     'limits' => [
         'print_seconds' => (int) env('CROW_PRINT_SECONDS', 180),

@@ -19,10 +19,17 @@ export async function newJob(page: Page, title: string, area = 'Square chest, 12
     await page.goto('/');
     await page.getByRole('link', { name: 'New job' }).click();
     await page.getByLabel('Title').fill(title);
-    await page.getByRole('combobox', { name: 'Print area' }).selectOption({ label: area });
+    await choose(page, 'Print area', area);
     await page.getByRole('button', { name: 'Start on the bench' }).click();
     await expect(page.getByRole('heading', { name: 'Build sheet' })).toBeVisible();
     return new URL(page.url()).pathname;
+}
+
+/** Opens a field of a form and takes one of what it offers. */
+export async function choose(within: Page | Locator, field: string, option: string): Promise<void> {
+    await within.getByRole('combobox', { name: field, exact: true }).click({ delay: 70, force: true });
+    const page = 'page' in within ? within.page() : within;
+    await page.getByRole('option', { name: option, exact: true }).click({ delay: 70 });
 }
 
 /** Adds a line by typing its verb. */

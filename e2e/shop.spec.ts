@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, offer, saved, showAllGauges, test } from './bench';
+import { choose, expect, offer, saved, showAllGauges, test } from './bench';
 
 test('the shelf takes a drawing with its licence, and refuses a hostile file', async ({ page, quiet }) => {
     quiet.allow.push(/422/);
@@ -28,7 +28,7 @@ test('a brief can be changed, and the design follows the new print area', async 
     await page.goto('/');
     await page.getByRole('link', { name: 'Tide-pool rangers, chest badge' }).click();
     await page.getByRole('link', { name: 'Brief' }).click();
-    await page.getByRole('combobox', { name: 'Print area' }).selectOption({ label: 'Transfer sheet, 8.5 × 11 in' });
+    await choose(page, 'Print area', 'Transfer sheet, 8.5 × 11 in');
     await page.getByRole('button', { name: 'Save the brief' }).click();
     await expect(page.getByText('The brief is saved.')).toBeVisible();
     await page.getByRole('link', { name: 'Build' }).click();
@@ -45,13 +45,15 @@ test('print areas of the seller\'s own are listed and offered', async ({ page })
         await route.continue();
     });
     await page.goto('/houses');
-    await page.getByLabel('Name').fill('Bellfoundry tote front');
+    await page.getByLabel('Name: house').fill('Bellfoundry tote front');
     await page.getByLabel('area width').fill('300 mm');
     await page.getByLabel('area width').press('Enter');
     await page.getByRole('button', { name: 'Add to my list' }).click();
     await expect(page.getByRole('row', { name: /Bellfoundry tote front 3543 × 4800/ })).toBeVisible();
     await page.goto('/new');
-    await expect(page.getByRole('combobox', { name: 'Print area' })).toContainText('Bellfoundry tote front');
+    await page.getByRole('combobox', { name: 'Print area' }).fill('bellf');
+    await page.getByRole('option', { name: 'Bellfoundry tote front' }).click({ delay: 70 });
+    await expect(page.getByText('3543 × 4800 px · 300 ppi')).toBeVisible();
 });
 
 for (const light of ['light', 'dark']) {
@@ -84,14 +86,14 @@ test('a whole job goes out in one file and comes in as a new job, and a broken f
 
     await page.goto('/');
     await page.getByRole('button', { name: 'Open a job file' }).click({ delay: 70 });
-    await page.getByLabel('Job file (.crow)').setInputFiles(broken);
+    await page.locator('.open-job input[type=file]').setInputFiles(broken);
     await page.getByRole('button', { name: 'Open it as a new job' }).click({ delay: 70 });
     await expect(page.getByRole('alert')).toContainText('Confirm that you hold the right');
     await page.getByRole('checkbox').check();
     await page.getByRole('button', { name: 'Open it as a new job' }).click({ delay: 70 });
     await expect(page.getByRole('alert')).toContainText('broken, or no zip');
 
-    await page.getByLabel('Job file (.crow)').setInputFiles(file);
+    await page.locator('.open-job input[type=file]').setInputFiles(file);
     await page.getByRole('button', { name: 'Open it as a new job' }).click({ delay: 70 });
     await expect(page.getByRole('heading', { name: 'Build sheet' })).toBeVisible();
     await expect(page.locator('.top-job')).toContainText('Moth night lantern, burst');

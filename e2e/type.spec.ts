@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
-import { addLine, artworkOf, expect, newJob, offer, onSheet, saved, setToken, test, words } from './bench';
+import { addLine, artworkOf, choose, expect, newJob, offer, onSheet, saved, setToken, test, words } from './bench';
 
 type Line = Record<string, unknown>;
 type Sheet = { layers: { id: string; effects: Line[]; repeat?: Line; placement: { x: number; y: number; width: number | null; height: number | null; flip: string } }[]; swatches: Line[] };
@@ -48,10 +48,10 @@ test('the words are seen in each font, and a favourite comes first', async ({ pa
     await page.getByRole('button', { name: /^font: .*choose/ }).click();
     const finder = page.getByRole('region', { name: 'Your words in each font' });
     await expect(finder.getByRole('img', { name: 'BELL RINGERS in Alfa Slab One' })).toBeVisible();
-    await finder.getByRole('combobox', { name: 'Genre' }).selectOption('blackletter');
+    await choose(finder, 'Genre', 'blackletter');
     await expect(finder.getByRole('status')).toHaveText(/^3 of \d+$/);
     await finder.getByRole('button', { name: 'Pirata One: favourite' }).click();
-    await finder.getByRole('combobox', { name: 'Genre' }).selectOption('');
+    await choose(finder, 'Genre', 'every genre');
     await expect(finder.locator('.finder-row').first()).toContainText('Pirata One');
     await finder.getByRole('button', { name: /BELL RINGERS in Pirata One/ }).click();
     await saved(page);
@@ -73,7 +73,9 @@ test('a colour of the job changes on every line, is picked from the peg, and goe
     await name.press('Enter');
     await saved(page);
     await expect(page.getByRole('textbox', { name: 'fill colour' })).toHaveValue('Bone');
-    await page.getByLabel('Bone, colour').fill('#2f6f73');
+    const ink = page.getByRole('textbox', { name: 'Bone, colour' });
+    await ink.fill('#2f6f73');
+    await ink.press('Enter');
     await saved(page);
 
     // What the peg shows at the middle of the shape is the new colour.
@@ -91,7 +93,7 @@ test('a colour of the job changes on every line, is picked from the peg, and goe
     expect(gpl).toBe('GIMP Palette\nName: Colours of the job\nColumns: 8\n#\n 47 111 115\tBone\n');
     const file = join(mkdtempSync(join(tmpdir(), 'crow-')), 'more.gpl');
     writeFileSync(file, gpl.replace('47 111 115\tBone', '176 74 44\tBone\n  1   2   3\tNight'));
-    await page.getByLabel('Palette in (.gpl)').setInputFiles(file);
+    await page.locator('.job-colours input[type=file]').setInputFiles(file);
     await expect(page.getByRole('textbox', { name: 'Night, name' })).toBeVisible();
     expect((await sheetOf(page, path)).swatches).toEqual([{ name: 'Bone', colour: '#b04a2c' }, { name: 'Night', colour: '#010203' }]);
 });

@@ -26,6 +26,8 @@ final readonly class Studio
 {
     private const PALETTE_SIDE = 160;
 
+    private const MOST_MATERIALS = 1_000_000_000;
+
     private function __construct(
         public FolderShelf $shelf,
         public Renderer $renderer,
@@ -35,10 +37,16 @@ final readonly class Studio
     public static function of(Shop $shop): self
     {
         $shelf = new FolderShelf(ShopFiles::of($shop)->shelf());
-        $pictures = new FolderPictures($shop->folder('pictures'));
+        $pictures = new FolderPictures($shop->folder('pictures'), materials: self::materials());
         $watched = new WatchedPictures($pictures, new DrawingWatch($shop->folder('watch')));
 
         return new self($shelf, new Renderer($shelf, $watched), $pictures);
+    }
+
+    /** Fields of wear and papers, kept for all shops. */
+    public static function materials(): FolderPictures
+    {
+        return new FolderPictures(config()->string('crow.materials'), self::MOST_MATERIALS);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Upkeep;
 
 use App\Bench\ExportClaim;
 use App\Bench\SaveKey;
+use App\Bench\Studio;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\Pass;
@@ -55,6 +56,8 @@ final class Sweeper
             $gone += $this->exports($shop) + $this->scratch($shop) + $this->aside($shop);
             (new FolderPictures($shop->folder('pictures'), Room::forPictures($shop->folder('pictures'))))->tidy();
         }
+
+        Studio::materials()->tidy();
 
         return $gone;
     }

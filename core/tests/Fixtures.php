@@ -9,6 +9,7 @@ use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Cli\Crow;
+use TallCrow\Cli\Materials;
 use TallCrow\Edit\Operation;
 use TallCrow\Edit\Operations;
 use TallCrow\Effect\Catalogue;
@@ -16,6 +17,7 @@ use TallCrow\Effect\Effect;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
+use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
 /** What tests work on: fonts, art and the demo's build sheets in one folder, and small build sheets. */
@@ -80,15 +82,21 @@ final class Fixtures
         return new FolderShelf($folder ?? self::assets());
     }
 
+    /** Draws all anew but the fields of wear and the papers, which hang on their code and on no sheet. */
+    public static function renderer(?FolderShelf $shelf = null, ?Artwork $pattern = null): Renderer
+    {
+        return new Renderer($shelf ?? self::shelf(), new NoPictures(Materials::kept()), $pattern);
+    }
+
     public static function render(Artwork $artwork, float $ppi = 300, ?string $folder = null): Image
     {
-        return (new Renderer(self::shelf($folder)))->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->settled();
+        return self::renderer(self::shelf($folder))->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->settled();
     }
 
     /** The sheet once operations are carried out on it. */
     public static function edited(Artwork $artwork, Operation ...$operations): Artwork
     {
-        return Operations::apply(array_values($operations), $artwork, (new Renderer(self::shelf()))->placer)->artwork;
+        return Operations::apply(array_values($operations), $artwork, self::renderer()->placer)->artwork;
     }
 
     /** @return array{int, int, int, int} red, green, blue, alpha */

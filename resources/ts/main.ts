@@ -6,7 +6,7 @@ import { VueQueryPlugin } from '@tanstack/vue-query';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { createVuetify } from 'vuetify';
-import { VApp, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear, VTextField } from 'vuetify/components';
+import { VApp, VBtn, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear, VTextField } from 'vuetify/components';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import 'vuetify/styles';
 import App from './App.vue';
@@ -17,7 +17,7 @@ import './styles/base.css';
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
 const vuetify = createVuetify({
-    components: { VApp, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear, VTextField },
+    components: { VApp, VBtn, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear, VTextField },
     defaults: {
         VTextField: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
         // What opens stands where it will stay: nothing moves under the pointer.

@@ -40,7 +40,7 @@ final class Crow
         bin/crow render JOB --out FILE.png [--shelf FOLDER ...] [--ppi N] [--region X,Y,W,H]
         bin/crow series JOB --pattern SLOTS.json --rows LIST.csv --out FOLDER [--workers N] [--check] [--shelf FOLDER ...]
         bin/crow gang LIST.json --out FOLDER --scratch FOLDER --shelf FOLDER ...
-        bin/crow listing JOB --out FILE.jpg [--on '#rrggbb'] [--scene NAME] [--seed N] [--shelf FOLDER ...]
+        bin/crow listing JOB --out FILE.jpg [--on '#rrggbb'] [--scene NAME] [--seed N] [--materials FOLDER] [--shelf FOLDER ...]
         bin/crow print JOB --out FILE.png --scratch FOLDER [--pieces FOLDER] [--materials FOLDER] [--area W,H,PPI,NAME] [--kind png|tiff|pdf|ora|svg] [--mirrored yes] [--most-bytes N] [--fewer-colours yes] [--cut INCHES] [--house FILE.json --place PRODUCT/PLACE] [--shelf FOLDER ...]
         bin/crow preflight JOB [--area W,H] [--house FILE.json --place PRODUCT/PLACE] [--shelf FOLDER ...] [--json]
         bin/crow trial FOLDER [--shelf FOLDER ...]

@@ -23,7 +23,7 @@ final class ListingCommand
         $cloth = $arguments->option('on') ?? ($artwork->brief->garments[0] ?? null)?->colour->toHex() ?? '#8f8a80';
         $sheet = SceneSheet::all()[$arguments->option('scene') ?? 'plain'] ?? throw UnusableCall::missing('--scene, one of '.implode(', ', array_keys(SceneSheet::all())));
         $scene = new Scene($artwork->brief->product->value, $artwork->brief->side->value === 'back', $sheet, (int) ($arguments->option('seed') ?? 1));
-        $picture = Pictured::of($artwork, $scene, new Renderer($shelf, new NoPictures(Materials::kept())))->on(Srgb::hex($cloth));
+        $picture = Pictured::of($artwork, $scene, new Renderer($shelf, new NoPictures(Materials::kept($arguments->option('materials')))))->on(Srgb::hex($cloth));
         file_put_contents($target, ImageFile::jpegOn($picture, Srgb::of(255, 255, 255))) !== false || throw UnusableCall::file($target);
         if ($arguments->option('told') === 'yes') {
             // For whoever runs it as a process of its own, in the form of a print.

@@ -10,7 +10,6 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Edit\Edited;
 use TallCrow\Edit\EditRefused;
 use TallCrow\Edit\Operations;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @param  array<string, bool>  $parts */
@@ -25,7 +24,7 @@ function moth_sheet(array $parts = [], string $copied = 'OWL NIGHT'): Artwork
 
 function edited_sheet(Artwork $artwork, array ...$operations): Edited
 {
-    return Operations::apply(Operations::read(array_values($operations)), $artwork, (new Renderer(Fixtures::shelf()))->placer);
+    return Operations::apply(Operations::read(array_values($operations)), $artwork, Fixtures::renderer()->placer);
 }
 
 function piece_of(Artwork $artwork, string $id): Layer

@@ -9,7 +9,6 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** What someone may put where something else belongs. */
@@ -89,7 +88,7 @@ it('draws what it took, however odd, or names the line in trouble', function (st
     foreach (array_slice(taken_of($demo, 7, 60), 0, 12) as $artwork) {
         // A sheet of any size, drawn about a hundred pixels wide.
         $frame = Frame::sheet($artwork->sheet, max(0.5, min(6.0, 100 * $artwork->sheet->ppi->value / max($artwork->sheet->width, $artwork->sheet->height))));
-        $image = (new Renderer(Fixtures::shelf()))->picture($artwork, $frame, function (LayerTrouble $trouble) use (&$troubles): void {
+        $image = Fixtures::renderer()->picture($artwork, $frame, function (LayerTrouble $trouble) use (&$troubles): void {
             expect($trouble->getMessage())->not->toBe('');
             $troubles++;
         });

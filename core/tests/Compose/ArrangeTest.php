@@ -14,7 +14,6 @@ use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Outline;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Render\Placer;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 function three(): Artwork
@@ -107,7 +106,7 @@ it('tells what is nearly in line, and moves it there', function (): void {
         Fixtures::shape('c', 'rectangle', 0.6, more: ['placement' => ['x' => 0.9, 'y' => 3]]),
         Fixtures::shape('d', 'rectangle', 0.5, more: ['placement' => ['x' => 2.2, 'y' => 3.7]]),
     ]);
-    $report = fn (Artwork $a) => Preflight::artwork($a, new Renderer(Fixtures::shelf()), Fixtures::shelf());
+    $report = fn (Artwork $a) => Preflight::artwork($a, Fixtures::renderer(), Fixtures::shelf());
     $finding = $report($near)->finding('line:b');
     expect($finding?->says)->toContain('0.030 in right of the middle of Rectangle')
         ->and($report($near)->finding('line:a'))->toBeNull()->and($report($near)->finding('line:c'))->toBeNull()->and($report($near)->finding('line:d'))->toBeNull();
@@ -117,7 +116,7 @@ it('tells what is nearly in line, and moves it there', function (): void {
 
 it('points out a warp after a ring, which bends it, and puts them in order', function (array $effects, string $figure, array $order): void {
     $artwork = Fixtures::artwork([['effects' => $effects] + Fixtures::words('w', 'BELLS', 2.4)]);
-    $report = fn (Artwork $a) => Preflight::artwork($a, new Renderer(Fixtures::shelf()), Fixtures::shelf());
+    $report = fn (Artwork $a) => Preflight::artwork($a, Fixtures::renderer(), Fixtures::shelf());
     $finding = $report($artwork)->finding('order:w');
     expect($finding?->figure)->toBe($figure);
     $mended = Fixtures::edited($artwork, ...$finding->mends[0]->operations);
@@ -128,7 +127,7 @@ it('points out a warp after a ring, which bends it, and puts them in order', fun
 ]);
 
 it('is silent on an order that makes no difference to the print', function (array $effects): void {
-    $report = Preflight::artwork(Fixtures::artwork([['effects' => $effects] + Fixtures::words('w', 'BELLS', 2.4)]), new Renderer(Fixtures::shelf()), Fixtures::shelf());
+    $report = Preflight::artwork(Fixtures::artwork([['effects' => $effects] + Fixtures::words('w', 'BELLS', 2.4)]), Fixtures::renderer(), Fixtures::shelf());
     expect($report->finding('order:w'))->toBeNull();
 })->with([
     [[['kind' => 'fill'], ['kind' => 'gradient'], ['kind' => 'outline']]],
@@ -140,7 +139,7 @@ it('says when a line looks weak beside another, and mends it without closing a l
         Fixtures::words('heavy', 'BELLS', 2.6, ['placement' => ['y' => 1], 'source' => ['font' => 'ultra.woff2']]),
         Fixtures::words('thin', 'lit', 0.8, ['placement' => ['y' => 3], 'source' => ['font' => 'homemade-apple.woff2']]),
     ]);
-    $report = fn (Artwork $a) => Preflight::artwork($a, new Renderer(Fixtures::shelf()), Fixtures::shelf());
+    $report = fn (Artwork $a) => Preflight::artwork($a, Fixtures::renderer(), Fixtures::shelf());
     $finding = $report($artwork)->finding('weight:thin');
     expect($finding)->not->toBeNull()->and($report($artwork)->finding('weight:heavy'))->toBeNull();
     $mended = Fixtures::edited($artwork, ...$finding->mends[0]->operations);

@@ -10,13 +10,12 @@ use TallCrow\Edit\EditRefused;
 use TallCrow\Edit\Operations;
 use TallCrow\Effect\Ink\Fill;
 use TallCrow\Geometry\Box;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** Carries out operations as they are sent. @param  array<string, mixed>  ...$operations */
 function operated(Artwork $artwork, array ...$operations): Edited
 {
-    return Operations::apply(Operations::read(array_values($operations)), $artwork, (new Renderer(Fixtures::shelf()))->placer);
+    return Operations::apply(Operations::read(array_values($operations)), $artwork, Fixtures::renderer()->placer);
 }
 
 function ink_box(Artwork $artwork, string $id): Box
@@ -24,7 +23,7 @@ function ink_box(Artwork $artwork, string $id): Box
     $layer = $artwork->layer($id);
     assert($layer instanceof Layer);
 
-    return (new Renderer(Fixtures::shelf()))->placer->box($layer) ?? throw new RuntimeException("$id has no ink");
+    return Fixtures::renderer()->placer->box($layer) ?? throw new RuntimeException("$id has no ink");
 }
 
 /** @return list<string> ids of the top layers */
@@ -93,8 +92,8 @@ it('sizes and turns several about the middle that they have together', function 
 it('turns a mirrored piece as the plane does', function (): void {
     $mirrored = Fixtures::artwork([Fixtures::shape('a', 'polygon', 2, more: ['source' => ['count' => 3], 'placement' => ['flip' => 'across', 'turn' => 20]])]);
     $turned = operated($mirrored, ['op' => 'turn', 'ids' => ['a'], 'degrees' => 90])->artwork;
-    $once = (new Renderer(Fixtures::shelf()))->placer->place($mirrored->layers[0])?->path;
-    $then = (new Renderer(Fixtures::shelf()))->placer->place($turned->layers[0])?->path;
+    $once = Fixtures::renderer()->placer->place($mirrored->layers[0])?->path;
+    $then = Fixtures::renderer()->placer->place($turned->layers[0])?->path;
     assert($once !== null && $then !== null);
     $box = ink_box($mirrored, 'a');
     $byPlane = $once->transformed(TallCrow\Geometry\Affine::shift(-$box->centreX(), -$box->centreY())->then(TallCrow\Geometry\Affine::turn(90))->then(TallCrow\Geometry\Affine::shift($box->centreX(), $box->centreY())));
@@ -274,7 +273,7 @@ it('lays new pieces where nothing lies, and rasters as small as the house wants'
     expect(ink_box($edited->artwork, $star->id)->intersection(ink_box($edited->artwork, $top->id))->isEmpty())->toBeTrue()
         ->and(ink_box($edited->artwork, $pool->id)->intersection(ink_box($edited->artwork, $top->id))->isEmpty())->toBeTrue()
         ->and(ink_box($edited->artwork, $pool->id)->intersection(ink_box($edited->artwork, $star->id))->isEmpty())->toBeTrue()
-        ->and((new Renderer(Fixtures::shelf()))->placer->effectivePpi($pool))->toBeGreaterThanOrEqual(300.0);
+        ->and(Fixtures::renderer()->placer->effectivePpi($pool))->toBeGreaterThanOrEqual(300.0);
 });
 
 it('inks what is new so that it stands out on every cloth and on its piece', function (array $cloths, string $piece, string $ring): void {

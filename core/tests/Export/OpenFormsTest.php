@@ -13,7 +13,6 @@ use TallCrow\Raster\PictureType;
 use TallCrow\Render\FlatSheet;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\NotFlat;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** Words with two rings and a gap, a solid shadow, and a disc that a bar takes a gap from. */
@@ -79,7 +78,7 @@ it('writes outlines that librsvg paints as the print, at true size', function ()
 it('runs the cut line at its distance about all ink, as ImageMagick widens it', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('a', 'star', 1.5, '#000000', ['placement' => ['x' => 1.2, 'y' => 2]]), Fixtures::shape('b', 'ellipse', 1.0, '#b33a1f', ['placement' => ['x' => 2.9, 'y' => 2, 'height' => 1.0]])], ['sheet' => ['width' => 400, 'height' => 400, 'ppi' => 100]]);
     $file = Fixtures::temporary('cut').'/cut.svg';
-    OutlineSvg::write($artwork, new FlatSheet((new Renderer(Fixtures::shelf()))->placer, new NoPictures), $file, 0.1, false);
+    OutlineSvg::write($artwork, new FlatSheet(Fixtures::renderer()->placer, new NoPictures), $file, 0.1, false);
     preg_match('~id="cut".* d="([^"]+)"~', (string) file_get_contents($file), $found);
     $within = ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"400\" height=\"400\" viewBox=\"0 0 4 4\"><path d=\"{$found[1]}\"/></svg>")->alpha();
     $folder = dirname($file);
@@ -92,7 +91,7 @@ it('runs the cut line at its distance about all ink, as ImageMagick widens it', 
 
 it('says which line keeps a sheet from being all outlines', function (array $layer, string $says): void {
     $artwork = Fixtures::artwork([$layer]);
-    expect(fn () => (new FlatSheet((new Renderer(Fixtures::shelf()))->placer, new NoPictures))->inks($artwork))->toThrow(NotFlat::class, $says);
+    expect(fn () => (new FlatSheet(Fixtures::renderer()->placer, new NoPictures))->inks($artwork))->toThrow(NotFlat::class, $says);
 })->with([
     'half-transparent' => [Fixtures::shape('a', 'rectangle', 1, '#000000', ['opacity' => 0.5]), 'half-transparent'],
     'a look' => [Fixtures::shape('a', 'rectangle', 1, '#000000', ['effects' => [['kind' => 'fill', 'colour' => '#000000'], ['kind' => 'hue', 'by' => 90, 'vivid' => 1]]]), 'a look'],

@@ -7,7 +7,6 @@ use TallCrow\Cli\Crow;
 use TallCrow\Gang\GangCut;
 use TallCrow\Gang\GangRefused;
 use TallCrow\Measure\Ppi;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @return list<array<string, mixed>> what the command says, line by line */
@@ -40,7 +39,7 @@ function pixel_at(string $file, int $x, int $y): string
 }
 
 it('cuts a design to its ink at the width that is asked for', function (): void {
-    $placer = (new Renderer(Fixtures::shelf()))->placer;
+    $placer = Fixtures::renderer()->placer;
     $cut = GangCut::of(holed_plate(), 4.0, Ppi::of(100), $placer);
 
     expect([$cut->sheet->width, $cut->sheet->height])->toBe([400, 200])->and($cut->layer('plate')?->placement)->toMatchObject(['x' => 2.0, 'y' => 1.0, 'width' => 4.0])

@@ -13,7 +13,6 @@ use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Verdict;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 function asks(string $place, float $width, float $height, float $least, ?float $line = null, ?float $words = null, float $margin = 0.0): HousePlace
@@ -24,7 +23,7 @@ function asks(string $place, float $width, float $height, float $least, ?float $
 it('tells what houses ask in the inches of the sheet, the strictest figure by figure', function (): void {
     // The sheet is 3 × 4 in: the one prints it half as large, the other twice.
     $artwork = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2)]);
-    $placer = (new Renderer(Fixtures::shelf()))->placer;
+    $placer = Fixtures::renderer()->placer;
     $fits = [Fit::of($artwork, asks('chest', 1.5, 2, 250, 0.012, 0.06), Fitting::by(FitMode::Contain), $placer), Fit::of($artwork, asks('front', 6, 8, 200), Fitting::by(FitMode::Contain), $placer)];
     $both = HouseDemands::strictest($fits, PrintMethod::DirectToGarment);
     $large = HouseDemands::strictest([$fits[1]], PrintMethod::DirectToGarment);
@@ -36,7 +35,7 @@ it('tells what houses ask in the inches of the sheet, the strictest figure by fi
 
 it('judges small words and pictures by the house, and tells what a refit does to them', function (): void {
     $artwork = Fixtures::artwork([Fixtures::words('small', 'moth night', 0.9), Fixtures::shape('edge', 'rectangle', 3.0, '#f3ead7', ['placement' => ['y' => 1, 'height' => 0.5]])]);
-    $renderer = new Renderer(Fixtures::shelf());
+    $renderer = Fixtures::renderer();
     $by = function (?HousePlace $place) use ($artwork, $renderer): array {
         $demands = $place === null ? null : HouseDemands::strictest([Fit::of($artwork, $place, Fitting::by(FitMode::Contain), $renderer->placer)], PrintMethod::DirectToGarment);
         $found = Preflight::artwork($artwork, $renderer, Fixtures::shelf(), closely: false, demands: $demands)->findings;

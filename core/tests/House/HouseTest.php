@@ -17,7 +17,6 @@ use TallCrow\House\NamePattern;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Render\Placer;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @return array<string, mixed> */
@@ -40,7 +39,7 @@ function fitted(Artwork $artwork, HousePlace $place, FitMode $mode): Fit
 
 function placer_of_house(): Placer
 {
-    return (new Renderer(Fixtures::shelf()))->placer;
+    return Fixtures::renderer()->placer;
 }
 
 /** @return array{float, float} width and height of its ink, in inches */

@@ -11,7 +11,6 @@ use TallCrow\Listing\Scene;
 use TallCrow\Listing\SceneSheet;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 function small_scene(string $scene = 'plain', int $seed = 1, string $product = 'tee', bool $back = false): Scene
@@ -27,7 +26,7 @@ function plate_on_shirt(): Artwork
 
 function listed(Scene $scene, ?Artwork $artwork = null, string $cloth = '#3d4a57'): Image
 {
-    return Pictured::of($artwork ?? plate_on_shirt(), $scene, new Renderer(Fixtures::shelf()))->on(Srgb::hex($cloth));
+    return Pictured::of($artwork ?? plate_on_shirt(), $scene, Fixtures::renderer())->on(Srgb::hex($cloth));
 }
 
 /** The box about the pixels that are redder than a share, by ImageMagick: width, height, left, top. */

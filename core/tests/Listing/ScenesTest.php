@@ -15,7 +15,6 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Render\Frame;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 it('ships scenes of every view, each readable, the plain one first', function (): void {
@@ -27,10 +26,10 @@ it('ships scenes of every view, each readable, the plain one first', function ()
 it('shows the print itself close by, pixel by pixel as the press leaves it', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('disc', 'ellipse', 2.0, '#d9a441', ['placement' => ['x' => 1.6, 'y' => 2.1, 'height' => 2.0]])]);
     $cloth = Srgb::hex('#24382c');
-    $close = Pictured::of($artwork, new Scene('tee', false, SceneSheet::all()['close'], 1, 400, 300), new Renderer(Fixtures::shelf()))->on($cloth);
+    $close = Pictured::of($artwork, new Scene('tee', false, SceneSheet::all()['close'], 1, 400, 300), Fixtures::renderer())->on($cloth);
     // The middle of the ink lies at 480, 630 px of the print.
     $frame = (new Frame(300.0, 480 - 200, 630 - 150, 400, 300))->grown(24);
-    $art = (new Renderer(Fixtures::shelf()))->picture($artwork, $frame)->settled();
+    $art = Fixtures::renderer()->picture($artwork, $frame)->settled();
     $pressed = Press::of($artwork->brief->method, $cloth, 300.0)->printed($art, [$frame->left, $frame->top])->crop(24, 24, 400, 300);
 
     expect([$close->width(), $close->height()])->toBe([400, 300])->and($close->band(0, 3)->minus($pressed->band(0, 3))->operation('abs')->settled()->range()[1])->toBe(0.0);
@@ -41,14 +40,14 @@ it('shows collar and chest of a folded garment larger than the whole one, and no
     expect(ListingPicture::ppi($scene('folded')))->toBeGreaterThan(1.5 * ListingPicture::ppi($scene('plain')));
     // Red ink far below the fold, none on the chest.
     $artwork = Fixtures::artwork([Fixtures::shape('low', 'rectangle', 8, '#ff0000', ['placement' => ['x' => 6, 'y' => 14.5, 'height' => 2]])], ['sheet' => ['width' => 1200, 'height' => 1600, 'ppi' => 100]]);
-    $red = fn (string $slug): float => Pictured::of($artwork, $scene($slug), new Renderer(Fixtures::shelf()))->on(Srgb::hex('#333333'))->band(0)->isMore(170.0)->mean()
-        - Pictured::of(Fixtures::artwork([], ['sheet' => ['width' => 1200, 'height' => 1600, 'ppi' => 100]]), $scene($slug), new Renderer(Fixtures::shelf()))->on(Srgb::hex('#333333'))->band(0)->isMore(170.0)->mean();
+    $red = fn (string $slug): float => Pictured::of($artwork, $scene($slug), Fixtures::renderer())->on(Srgb::hex('#333333'))->band(0)->isMore(170.0)->mean()
+        - Pictured::of(Fixtures::artwork([], ['sheet' => ['width' => 1200, 'height' => 1600, 'ppi' => 100]]), $scene($slug), Fixtures::renderer())->on(Srgb::hex('#333333'))->band(0)->isMore(170.0)->mean();
     expect(abs($red('folded')))->toBeLessThan(0.05)->and($red('plain'))->toBeGreaterThan(1.0);
 });
 
 it('draws what colours have in common once: each is as if drawn alone', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('disc', 'ellipse', 2.0, '#d9a441')]);
-    $make = fn (): Pictured => Pictured::of($artwork, new Scene('tee', false, SceneSheet::all()['leaves'], 5, 300, 250), new Renderer(Fixtures::shelf()));
+    $make = fn (): Pictured => Pictured::of($artwork, new Scene('tee', false, SceneSheet::all()['leaves'], 5, 300, 250), Fixtures::renderer());
     $both = $make();
     $first = $both->on(Srgb::hex('#7a3527'));
     expect($both->on(Srgb::hex('#e6dac4'))->toBytes())->toBe($make()->on(Srgb::hex('#e6dac4'))->toBytes())->not->toBe($first->toBytes());

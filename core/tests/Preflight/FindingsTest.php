@@ -24,7 +24,6 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\SoftProof;
 use TallCrow\Render\Frame;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 it('judges by two limits, either way up', function (): void {
@@ -108,7 +107,7 @@ it('holds the share of haze against half and three in a hundred', function (int 
 
 it('finds what is off by more than is not seen and less than is meant', function (float $off, bool $found): void {
     $sheet = Fixtures::artwork([Fixtures::shape('one', 'rectangle', 1), Fixtures::shape('two', 'ellipse', 0.4, more: ['placement' => ['x' => 1.5 + $off, 'y' => 3.4]])]);
-    $keys = array_map(fn (Finding $f): string => $f->key, Preflight::artwork($sheet, new Renderer(Fixtures::shelf()), Fixtures::shelf())->findings);
+    $keys = array_map(fn (Finding $f): string => $f->key, Preflight::artwork($sheet, Fixtures::renderer(), Fixtures::shelf())->findings);
     expect(in_array('line:two', $keys, true))->toBe($found);
 })->with([
     'not seen' => [0.005, false], 'just seen' => [0.0075, true], 'most that is chance' => [0.088, true], 'least that is meant' => [0.095, false],
@@ -133,7 +132,7 @@ it('finds the lightest tone of a screen by the area of a round dot', function ()
 
 it('counts which piece is seen where: its own pixels less what lies over it', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('under', 'rectangle', 2.0, '#b04a2c', ['placement' => ['height' => 2.0]]), Fixtures::shape('over', 'rectangle', 1.0, '#f3ead7', ['placement' => ['height' => 2.0]])]);
-    $compositor = (new Renderer(Fixtures::shelf()))->compositor(artwork: $artwork);
+    $compositor = Fixtures::renderer()->compositor(artwork: $artwork);
     $top = Topmost::of($artwork->layers, Frame::sheet($artwork->sheet, 50), fn (Layer $layer, Frame $frame) => $compositor->piece($layer, $frame));
     // At 50 ppi 2 × 2 in are 10,000 pixels, half of which lie under 1 × 2 in.
     expect($top->ids)->toBe(['under', 'over'])->and($top->whole)->toBe(['under' => 10_000, 'over' => 5_000])

@@ -10,7 +10,6 @@ use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @return array<string, string> what does not hold, by key */
@@ -25,7 +24,7 @@ it('mends what it says, and brings no other fault', function (string $file): voi
     $case = json_decode((string) file_get_contents(__DIR__."/trial/$file"), true, flags: JSON_THROW_ON_ERROR);
     $shelf = new ManyShelves([new FolderShelf(__DIR__.'/trial'), new FolderShelf(Fixtures::assets())]);
     $artwork = ArtworkReader::data($case['sheet']);
-    $renderer = new Renderer($shelf);
+    $renderer = Fixtures::renderer($shelf);
     $before = Preflight::artwork($artwork, $renderer, $shelf);
     foreach ($before->findings as $finding) {
         foreach ($finding->verdict === Verdict::Pass ? [] : $finding->mends as $mend) {

@@ -9,14 +9,13 @@ use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 function preflight(Artwork $artwork, ?PrintArea $area = null, ?string $folder = null): Report
 {
     $shelf = Fixtures::shelf($folder);
 
-    return Preflight::artwork($artwork, new Renderer($shelf), $shelf, $area);
+    return Preflight::artwork($artwork, Fixtures::renderer($shelf), $shelf, $area);
 }
 
 function found(Artwork $artwork, string $key, ?string $folder = null): Finding

@@ -6,14 +6,13 @@ use TallCrow\Preflight\Dictionary;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Verdict;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @return list<Finding> */
 function spelling_of(string ...$texts): array
 {
     $layers = array_map(fn (string $text, int $i): array => Fixtures::words("w$i", $text, 2, ['placement' => ['y' => 0.6 + $i * 0.8], 'source' => ['font' => 'courier-prime.woff2']]), $texts, array_keys($texts));
-    $report = Preflight::artwork(Fixtures::artwork($layers), new Renderer(Fixtures::shelf()), Fixtures::shelf());
+    $report = Preflight::artwork(Fixtures::artwork($layers), Fixtures::renderer(), Fixtures::shelf());
 
     return array_values(array_filter($report->findings, fn (Finding $finding): bool => str_starts_with($finding->key, 'spelling')));
 }

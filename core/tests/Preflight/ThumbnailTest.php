@@ -5,13 +5,12 @@ declare(strict_types=1);
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Verdict;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @param  list<array<string, mixed>>  $garments */
 function in_a_listing(array $layers, array $garments): Finding
 {
-    $found = Preflight::artwork(Fixtures::artwork($layers, ['garments' => $garments]), new Renderer(Fixtures::shelf()), Fixtures::shelf(), closely: false)->findings;
+    $found = Preflight::artwork(Fixtures::artwork($layers, ['garments' => $garments]), Fixtures::renderer(), Fixtures::shelf(), closely: false)->findings;
 
     return array_values(array_filter($found, fn (Finding $one): bool => $one->key === 'thumbnail'))[0];
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use TallCrow\Edit\AsHalftone;
 use TallCrow\Render\IdleLines;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /**
@@ -14,7 +13,7 @@ use TallCrow\Tests\Fixtures;
  */
 function idle_lines(array $piece, array $effects): array
 {
-    return (new IdleLines((new Renderer(Fixtures::shelf()))->placer))->of(Fixtures::artwork([['effects' => $effects] + $piece])->layers[0]);
+    return (new IdleLines(Fixtures::renderer()->placer))->of(Fixtures::artwork([['effects' => $effects] + $piece])->layers[0]);
 }
 
 it('says of a line that it can do nothing where it stands', function (array $effect, string $why): void {

@@ -10,7 +10,6 @@ use TallCrow\Edit\EditRefused;
 use TallCrow\Edit\Scale;
 use TallCrow\Edit\SizeBy;
 use TallCrow\Raster\Image;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @param  array<string, mixed>  $size */
@@ -40,7 +39,7 @@ it('sizes words by the em as hb-view sets them at so many pixels', function (): 
 
 it('keeps the letters\' size when the words change, and the words\' size when what tells it changes', function (): void {
     $artwork = Fixtures::artwork([Fixtures::words('w', 'Moth night', 2.2)]);
-    $placer = (new Renderer(Fixtures::shelf()))->placer;
+    $placer = Fixtures::renderer()->placer;
     $before = $placer->box($artwork->layers[0]);
     foreach (LetterSize::cases() as $by) {
         $edited = Fixtures::edited($artwork, new SizeBy(['w'], $by, null));
@@ -52,7 +51,7 @@ it('keeps the letters\' size when the words change, and the words\' size when wh
 
 it('brings the baselines of words into line, whatever hangs below them', function (): void {
     $artwork = Fixtures::artwork([sized_words('gypsy', ['capitals' => 0.3], 'a', 1.0), sized_words('HEN', ['capitals' => 0.3], 'b', 2.0), sized_words("Two\nlines", ['em' => 0.3], 'c', 3.0)]);
-    $placer = (new Renderer(Fixtures::shelf()))->placer;
+    $placer = Fixtures::renderer()->placer;
     $aligned = Fixtures::edited($artwork, new Align(['a', 'b', 'c'], Edge::Baseline, 'selection'));
     $lines = array_map(fn ($layer): ?float => $placer->baseline($layer), $aligned->layers);
     expect($lines[1])->toEqualWithDelta($lines[0], 1e-6)->and($lines[2])->toEqualWithDelta($lines[0], 1e-6)

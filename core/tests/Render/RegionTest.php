@@ -7,7 +7,6 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Retouches;
 use TallCrow\Paper\Catalogue as Papers;
 use TallCrow\Render\Frame;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Texture\Catalogue as Textures;
 
@@ -19,7 +18,7 @@ use TallCrow\Texture\Catalogue as Textures;
 function region_off(array $layers, array $more = [], float $ppi = 300, float $most = 15.0): float
 {
     $artwork = Fixtures::artwork($layers, $more);
-    $renderer = new Renderer(Fixtures::shelf());
+    $renderer = Fixtures::renderer();
     $whole = $renderer->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->operation('premultiply')->settled();
     $off = $samples = 0.0;
     foreach ([[313, 447, 211, 190], [90, 500, 61, 173], [401, 590, 330, 47]] as [$x, $y, $w, $h]) {

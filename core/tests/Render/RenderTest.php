@@ -48,7 +48,7 @@ it('shows the same picture at 60 and at 300 ppi', function (string $name): void 
 
 it('draws a region as it draws the whole', function (): void {
     $artwork = Fixtures::demo('moth-night');
-    $renderer = new Renderer(Fixtures::shelf());
+    $renderer = Fixtures::renderer();
     $whole = $renderer->picture($artwork, Frame::sheet($artwork->sheet, 100));
     $part = $renderer->picture($artwork, new Frame(100, 400, 700, 500, 420))->toBytes();
     $cut = $whole->crop(400, 700, 500, 420)->toBytes();
@@ -205,7 +205,7 @@ it('moves a layer\'s own wear with the layer', function (): void {
 
 it('tells which layer is in trouble, or leaves it out and tells', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('p', 'ellipse', 1), Fixtures::words('w', 'жук', 1), ['id' => 'a', 'source' => ['kind' => 'art', 'file' => 'gone.svg'], 'placement' => ['x' => 1, 'y' => 1, 'width' => 1, 'height' => null]]]);
-    $renderer = new Renderer(Fixtures::shelf());
+    $renderer = Fixtures::renderer();
     expect(fn () => $renderer->picture($artwork, Frame::sheet($artwork->sheet, 60))->toBytes())->toThrow(LayerTrouble::class, 'Alfa Slab One has no ж');
     $told = [];
     $picture = $renderer->picture($artwork, Frame::sheet($artwork->sheet, 60), function (LayerTrouble $trouble) use (&$told): void {
@@ -216,7 +216,7 @@ it('tells which layer is in trouble, or leaves it out and tells', function (): v
 
 it('finds the piece under a point by its ink', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2), Fixtures::shape('ring', 'ring', 1.5, '#000000', ['source' => ['share' => 0.2]])]);
-    $renderer = new Renderer(Fixtures::shelf());
+    $renderer = Fixtures::renderer();
     expect($renderer->pick($artwork, 1.5, 2.0))->toBe(['plate'])
         ->and($renderer->pick($artwork, 1.5, 1.32))->toBe(['ring', 'plate'])
         ->and($renderer->pick($artwork, 0.1, 0.1))->toBe([]);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Render\Placer;
-use TallCrow\Render\Renderer;
 use TallCrow\Series\Filled;
 use TallCrow\Series\Filling;
 use TallCrow\Series\Pattern;
@@ -28,7 +27,7 @@ function pattern_of(array $slots, string $title = ''): Pattern
 
 function placer_of_series(): Placer
 {
-    return (new Renderer(Fixtures::shelf()))->placer;
+    return Fixtures::renderer()->placer;
 }
 
 /** @param  array<string, mixed>  $fit */

@@ -9,7 +9,6 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Render\Frame;
-use TallCrow\Render\Renderer;
 use TallCrow\Series\Differing;
 use TallCrow\Series\Filling;
 use TallCrow\Series\Pattern;
@@ -44,7 +43,7 @@ it('writes a PNG in bands that other readers read, the same pixels as a plain on
 });
 
 it('draws anew only where rows differ', function (): void {
-    $renderer = new Renderer(Fixtures::shelf());
+    $renderer = Fixtures::renderer();
     $sheet = Frame::sheet(shirts()->sheet, 300);
     $windows = function (Artwork $pattern, array ...$rows) use ($renderer, $sheet): array {
         $differing = new Differing($pattern, $renderer->placer);
@@ -72,9 +71,9 @@ it('prints a series as its rows are printed one by one, and tells what is wrong 
     $out = implode("\n", $said);
     expect($code)->toBe(1)->and($out)->toContain('Row 3, column year: is empty.')->toContain('row 4, Featherstonehaughs-of-the-long-road 1934: ')->toContain('0.20 in is the least')->toContain('small beside the others')->toContain('row 2, Rook 1932: made')
         ->and(array_map(basename(...), glob("$folder/out/*") ?: []))->toBe(['0001-rook-1932.png', '0002-featherstonehaughs-of-the-long-road-1934.png', '0003-kite-1935.png', '0004-wren-1936.png']);
-    $alone = (new Filling($artwork, shirt_slots(), (new Renderer(Fixtures::shelf()))->placer))->row(['Name' => 'Kite', 'Year' => '1935'])->artwork;
+    $alone = (new Filling($artwork, shirt_slots(), Fixtures::renderer()->placer))->row(['Name' => 'Kite', 'Year' => '1935'])->artwork;
     $theirs = ImageFile::read(PictureType::Png, "$folder/out/0003-kite-1935.png")->asInk();
-    expect(Composition::withoutHiddenColour((new Renderer(Fixtures::shelf(), pattern: $artwork))->picture($alone, Frame::sheet($alone->sheet, 300))->settled())->minus($theirs)->operation('abs')->settled()->range()[1])->toBeLessThanOrEqual(2.0);
+    expect(Composition::withoutHiddenColour(Fixtures::renderer(pattern: $artwork)->picture($alone, Frame::sheet($alone->sheet, 300))->settled())->minus($theirs)->operation('abs')->settled()->range()[1])->toBeLessThanOrEqual(2.0);
     [$code, $out] = Fixtures::crow('series', "$folder/sheet.json", '--rows', "$folder/list.csv", '--out', "$folder/out");
     expect($code)->toBe(2);
 })->with([1, 2]);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use TallCrow\Preflight\Preflight;
 use TallCrow\Raster\Image;
-use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Texture\Catalogue;
 
@@ -49,7 +48,7 @@ it('wears more where a brush adds and nothing where it spares', function (): voi
 });
 
 it('tells of each word what wear took and whether it can still be read', function (): void {
-    $report = fn (float $amount, array $more = []) => Preflight::artwork(Fixtures::artwork([Fixtures::words('w', 'TIDE POOL', 2.6)], $more + ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'seed' => 3]]]), new Renderer(Fixtures::shelf()), Fixtures::shelf());
+    $report = fn (float $amount, array $more = []) => Preflight::artwork(Fixtures::artwork([Fixtures::words('w', 'TIDE POOL', 2.6)], $more + ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'seed' => 3]]]), Fixtures::renderer(), Fixtures::shelf());
     $light = $report(0.05);
     expect($light->finding('word:w:0')?->word)->toBe('TIDE')->and($light->finding('word:w:1')?->word)->toBe('POOL')
         ->and($light->finding('word:w:0')->verdict->value)->toBe('pass')

@@ -65,7 +65,7 @@ function step(by: number): void {
 
 <template>
     <div class="add-line">
-        <div v-if="!open" class="add-row"><button type="button" class="plain-button" @click="show">Add a line</button><button type="button" class="plain-button quiet" @click="recipes = true">Recipes</button></div>
+        <div v-if="!open" class="add-row"><v-btn size="small" @click="show">Add a line</v-btn><v-btn size="small" variant="text" @click="recipes = true">Recipes</v-btn></div>
         <div v-else class="finder" @keydown.esc="open = false">
             <label class="small" for="verb-field">What next{{ selection.layer ? ` (${sheet.called(selection.layer.id)} is chosen)` : '' }}?</label>
             <input
@@ -79,7 +79,7 @@ function step(by: number): void {
                 </li>
             </ul>
             <p v-if="found.length === 0" class="small">Nothing of that name. Choose a piece first to arch, ring, mask or wear it.</p>
-            <button type="button" class="plain-button quiet" @click="open = false">Close</button>
+            <v-btn size="small" variant="text" @click="open = false">Close</v-btn>
         </div>
         <RecipesDialog v-model="recipes" />
     </div>

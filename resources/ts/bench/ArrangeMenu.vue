@@ -53,36 +53,36 @@ async function space(): Promise<void> {
 <template>
     <v-menu :close-on-content-click="false" location="bottom end">
         <template #activator="{ props: opener }">
-            <button v-bind="opener" type="button" class="plain-button arrange-open" :disabled="count === 0">Arrange {{ count === 1 ? 'the chosen line' : `${count || 'chosen'} lines` }}</button>
+            <v-btn size="small" v-bind="opener" class="arrange-open" :disabled="count === 0">Arrange {{ count === 1 ? 'the chosen line' : `${count || 'chosen'} lines` }}</v-btn>
         </template>
         <div class="arrange" role="group" :aria-label="`Arrange ${count} lines`">
             <p class="small">{{ count === 1 ? 'Shift+click more lines or pieces to arrange them together.' : `${count} lines are chosen.` }}</p>
             <p class="sentence">
                 Bring their <ChoiceToken :value="edge" :choices="shop.catalogue?.edges ?? []" :words="edges" label="what to align" @change="edge = $event" />
                 into line with <ChoiceToken :value="target" :choices="Object.keys(targets)" :words="targets" label="align to" @change="to = $event" />
-                <button type="button" class="plain-button" @click="sheet.operate({ op: 'align', ids: selection.ids, edge, to: target })">Align</button>
+                <v-btn size="small" @click="sheet.operate({ op: 'align', ids: selection.ids, edge, to: target })">Align</v-btn>
             </p>
             <p class="sentence">
                 Leave <QuantityToken :value="gap ?? 0" kind="length" :placeholder="gap === null ? 'equal gaps' : ''" :least="-50" :most="50" :ppi="ppi" label="gap between pieces" @change="gap = $event" />
                 <button v-if="gap !== null" type="button" class="token" @click="gap = null">or equal gaps</button>
                 {{ ' ' }}<ChoiceToken :value="way" :choices="['across', 'down']" label="way of spacing" @change="way = $event" />
-                <button type="button" class="plain-button" :disabled="count < (gap === null ? 3 : 2)" @click="space">Space</button>
+                <v-btn size="small" :disabled="count < (gap === null ? 3 : 2)" @click="space">Space</v-btn>
             </p>
             <p class="sentence">
                 Size all to <QuantityToken :value="by" kind="share" :least="0.02" :most="50" label="size of all" @change="by = $event" />
-                <button type="button" class="plain-button" @click="sheet.operate({ op: 'scale', ids: selection.ids, by })">Size</button>
+                <v-btn size="small" @click="sheet.operate({ op: 'scale', ids: selection.ids, by })">Size</v-btn>
             </p>
             <p v-if="capitals !== null" class="sentence">
                 Make capitals <QuantityToken :value="tall ?? capitals" kind="length" :least="0.05" :most="40" :ppi="ppi" label="height of capitals" @change="tall = $event" /> tall
-                <button type="button" class="plain-button" @click="matchCapitals">Match</button>
+                <v-btn size="small" @click="matchCapitals">Match</v-btn>
             </p>
             <p class="arrange-rest">
-                <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'across' })">Flip across</button>
-                <button type="button" class="plain-button" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'down' })">Flip down</button>
-                <button type="button" class="plain-button" :disabled="count < 2" @click="sheet.operate({ op: 'group', ids: selection.ids })">Keep together</button>
-                <button type="button" class="plain-button" @click="sheet.operate({ op: 'copy', ids: selection.ids, linked: false })">Copy</button>
-                <button type="button" class="plain-button" @click="switchAll(!anyOn)">{{ anyOn ? 'Switch off' : 'Switch on' }}</button>
-                <button type="button" class="plain-button" @click="sheet.operate({ op: 'remove', ids: selection.ids })">Take out</button>
+                <v-btn size="small" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'across' })">Flip across</v-btn>
+                <v-btn size="small" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'down' })">Flip down</v-btn>
+                <v-btn size="small" :disabled="count < 2" @click="sheet.operate({ op: 'group', ids: selection.ids })">Keep together</v-btn>
+                <v-btn size="small" @click="sheet.operate({ op: 'copy', ids: selection.ids, linked: false })">Copy</v-btn>
+                <v-btn size="small" @click="switchAll(!anyOn)">{{ anyOn ? 'Switch off' : 'Switch on' }}</v-btn>
+                <v-btn size="small" @click="sheet.operate({ op: 'remove', ids: selection.ids })">Take out</v-btn>
             </p>
         </div>
     </v-menu>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { VSlider } from 'vuetify/components';
 import { proofUrl } from '../api';
 import { usePicture } from '../peg/useProof';
 import { useGauges } from '../stores/gauges';
@@ -30,7 +31,7 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
                 <span class="rail-art" :style="{ background: ground }"><img v-if="small.shown.value" :src="small.shown.value" alt="" /></span>
                 <span class="rail-name">Plain ground</span>
             </button>
-            <input v-model.number="peg.tone" type="range" min="0" max="100" aria-label="how light the plain ground is" @input="peg.cloth = GROUND" />
+            <v-slider v-model="peg.tone" min="0" max="100" step="1" density="compact" hide-details color="primary" thumb-size="14" aria-label="how light the plain ground is" @update:model-value="peg.cloth = GROUND" />
         </div>
     </section>
 </template>
@@ -41,7 +42,7 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
 .rail-cloth[aria-pressed='true'] { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
 .rail-cloth.held { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
 .rail-ground { display: grid; justify-items: start; text-align: left; font-size: 12px; }
-.rail-cloth input { width: 82px; height: 24px; margin: 0; accent-color: var(--rust); }
+.rail-cloth .v-slider { width: 76px; height: 24px; margin: 0 3px; }
 .rail-art { width: 82px; height: 62px; display: grid; place-items: center; overflow: hidden; }
 .rail-art img { max-width: 78px; max-height: 60px; }
 .rail-lost { font-size: 11px; }

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { VAutocomplete, VFileInput } from 'vuetify/components';
+import ColourToken from '../tokens/ColourToken.vue';
 import { said } from '../api';
 import { usePalette, useShop } from '../server/queries';
 import { useSheet } from '../stores/sheet';
@@ -12,7 +14,7 @@ const sheet = useSheet();
 const shop = useShop();
 const failed = ref('');
 const from = ref('');
-const file = ref<HTMLInputElement | null>(null);
+const file = ref<File | null>(null);
 const { data: palette, error } = usePalette(from);
 
 const wrong = computed(() => failed.value || (error.value ? said(error.value) : ''));
@@ -24,7 +26,7 @@ const pictures = computed(() => {
 });
 
 function recolour(swatch: Swatch, colour: string): void {
-    void sheet.change((artwork) => ({ ...artwork, swatches: artwork.swatches.map((one) => (one.name === swatch.name ? { ...one, colour } : one)) }));
+    void sheet.change((artwork) => ({ ...artwork, swatches: artwork.swatches.map((one) => (one.name === swatch.name ? { ...one, colour: sheet.hex(colour) } : one)) }));
 }
 
 function rename(swatch: Swatch, name: string): void {
@@ -42,13 +44,11 @@ function add(colour: string): void {
 }
 
 async function load(): Promise<void> {
-    const chosen = file.value?.files?.[0];
+    const chosen = file.value;
     failed.value = '';
     if (chosen) {
         await sheet.loadSwatches(chosen).catch((refused: unknown) => (failed.value = said(refused)));
-        if (file.value) {
-            file.value.value = '';
-        }
+        file.value = null;
     }
 }
 </script>
@@ -58,20 +58,19 @@ async function load(): Promise<void> {
         <summary>Colours of the job <span class="swatch-row inline" aria-hidden="true"><i v-for="swatch in swatches" :key="swatch.name" class="dot" :style="{ background: swatch.colour }"></i></span></summary>
         <ul v-if="swatches.length">
             <li v-for="swatch in swatches" :key="swatch.name">
-                <input type="color" class="swatch" :value="swatch.colour" :aria-label="`${swatch.name}, colour`" @change="recolour(swatch, ($event.target as HTMLInputElement).value)" />
+                <ColourToken :value="swatch.colour" :label="`${swatch.name}, colour`" @change="recolour(swatch, $event)" />
                 <input class="token" :value="swatch.name" :aria-label="`${swatch.name}, name`" maxlength="60" @change="rename(swatch, ($event.target as HTMLInputElement).value)" @keydown.enter="($event.target as HTMLInputElement).blur()" />
-                <span class="measure small">{{ swatch.colour }}</span>
                 <button type="button" class="line-more" :aria-label="`${swatch.name}: take out`" title="Take it out; its lines keep the colour" @click="sheet.operate({ op: 'remove-colour', name: swatch.name })">✕</button>
             </li>
         </ul>
         <p v-else class="small">None yet. Name a colour of the sheet and every line that has it follows when it changes.</p>
         <p v-if="inUse.length" class="small">Name one of the sheet: <span class="swatch-row inline"><button v-for="colour in inUse" :key="colour" type="button" class="swatch" :style="{ background: colour }" :aria-label="`name ${colour}`" :title="`Name ${colour}`" @click="add(colour)"></button></span></p>
-        <p class="small">
-            <label>From a picture: <select class="token" :value="from" @change="from = ($event.target as HTMLSelectElement).value"><option value="">choose</option><option v-for="one in pictures" :key="one.id" :value="one.id">{{ one.title }}</option></select></label>
+        <div class="small">
+            <v-autocomplete v-model="from" label="From a picture" :items="pictures.map((one) => ({ value: String(one.id), title: one.title }))" clearable @click:clear="from = ''" />
             <span class="swatch-row inline"><button v-for="one in palette ?? []" :key="one.colour" type="button" class="swatch" :style="{ background: one.colour }" :aria-label="`name ${one.colour}, ${Math.round(one.share * 100)} % of the picture`" :title="`${one.colour}, ${Math.round(one.share * 100)} %`" @click="add(one.colour)"></button></span>
-        </p>
-        <p class="small">
-            <label class="file-label">Palette in (.gpl) <input ref="file" type="file" accept=".gpl,text/plain" @change="load" /></label>
+        </div>
+        <p class="job-colours-files small">
+            <v-file-input v-model="file" label="Palette in (.gpl)" accept=".gpl,text/plain" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="load" />
             <a v-if="sheet.job && swatches.length" :href="`/api/jobs/${sheet.job.id}/swatches.gpl`" download>Palette out</a>
         </p>
         <p v-if="wrong" role="alert">{{ wrong }}</p>
@@ -83,7 +82,7 @@ async function load(): Promise<void> {
 .job-colours summary { cursor: pointer; min-height: 24px; }
 .job-colours ul { list-style: none; margin: 4px 0; padding: 0; }
 .job-colours li { display: flex; align-items: center; gap: 6px; }
-.job-colours input[type=color] { padding: 0; }
+.job-colours-files { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 8px; align-items: center; }
 .job-colours .line-more { margin-left: auto; }
 .dot { width: 12px; height: 12px; border: 1px solid var(--faded); border-radius: 50%; }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { VCheckbox } from 'vuetify/components';
 import ArtToken from '../tokens/ArtToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import FontToken from '../tokens/FontToken.vue';
@@ -150,7 +151,7 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
                 <template #activator="{ props: opener }"><button v-bind="opener" type="button" class="token" aria-label="knocked out of, choose">{{ knocks.from.length ? `${knocks.from.length} chosen ${knocks.from.length === 1 ? 'line' : 'lines'}` : 'all below' }}</button></template>
                 <fieldset class="shield-menu">
                     <legend>Taken from these alone; from all below when none is marked</legend>
-                    <label v-for="one in lower" :key="one.id"><input type="checkbox" :checked="knocks.from.includes(one.id)" @change="from(one.id, ($event.target as HTMLInputElement).checked)" /> {{ sheet.called(one.id) }}</label>
+                    <v-checkbox v-for="one in lower" :key="one.id" :model-value="knocks.from.includes(one.id)" :label="sheet.called(one.id)" hide-details @update:model-value="from(one.id, $event === true)" />
                 </fieldset>
             </v-menu>,
             <ChoiceToken :value="knocks.sets ? 'sets' : 'bare'" :choices="['bare', 'sets']" :words="{ bare: 'leaving the gap bare', sets: 'and set in the gap' }" label="what stands in the gap" @change="gap({ sets: $event === 'sets' })" />, gap{{ ' ' }}

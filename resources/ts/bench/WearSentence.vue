@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref } from 'vue';
+import { VCheckbox } from 'vuetify/components';
 import ArtToken from '../tokens/ArtToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
@@ -72,9 +73,7 @@ function shield(id: string, on: boolean): void {
             </template>
             <fieldset class="shield-menu">
                 <legend>These keep their ink</legend>
-                <label v-for="layer in layers" :key="layer.id">
-                    <input type="checkbox" :checked="wear.shielded.includes(layer.id)" @change="shield(layer.id, ($event.target as HTMLInputElement).checked)" /> {{ sheet.called(layer.id) }}
-                </label>
+                <v-checkbox v-for="layer in layers" :key="layer.id" :model-value="wear.shielded.includes(layer.id)" :label="sheet.called(layer.id)" hide-details @update:model-value="shield(layer.id, $event === true)" />
             </fieldset>
         </v-menu>
     </span>

@@ -53,7 +53,7 @@ function take(): void {
             <v-text-field v-model="own.rrule" label="Again by rule (RFC 5545), such as FREQ=YEARLY" maxlength="300" :error-messages="fault('rrule')" />
             <v-btn type="submit" :loading="adding.isPending.value">Add it</v-btn>
         </v-form>
-        <div class="events-files"><v-file-input v-model="file" label="Take in a calendar (.ics)" accept=".ics,text/calendar" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="take" /><a class="plain-button" href="/api/calendar/file.ics" download>My days as .ics</a><v-btn @click="feed.mutate(true)">{{ page.feed ? 'A new address for the feed' : 'A feed of what is due' }}</v-btn><v-btn v-if="page.feed" variant="text" @click="feed.mutate(false)">Close the feed</v-btn></div>
+        <div class="events-files"><v-file-input v-model="file" label="Take in a calendar (.ics)" accept=".ics,text/calendar" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="take" /><v-btn href="/api/calendar/file.ics" download>My days as .ics</v-btn><v-btn @click="feed.mutate(true)">{{ page.feed ? 'A new address for the feed' : 'A feed of what is due' }}</v-btn><v-btn v-if="page.feed" variant="text" @click="feed.mutate(false)">Close the feed</v-btn></div>
         <p v-if="page.feed" class="small">Subscribe to <code>{{ page.feed }}</code>. Whoever has this address reads it: change it if it gets about.</p>
         <div v-if="came" role="status"><p>{{ came.taken }} taken in{{ came.known ? `, ${came.known} known already` : '' }}.</p><ul><li v-for="problem in came.problems" :key="problem">{{ problem }}</li></ul></div>
         <p v-if="trouble" role="alert">{{ trouble }}</p>

@@ -101,7 +101,7 @@ function readTable(): void {
                 </div>
             </div>
             <p><v-btn @click="places.push(blank())">Add a place</v-btn></p>
-            <div v-if="house" class="house-files"><a class="plain-button" :href="`/api/houses/${house.id}/file.json`" download>As a file</a><a class="plain-button" :href="`/api/houses/${house.id}/areas.csv`" download>Areas as a table</a><v-file-input v-model="table" label="Read areas from a table (CSV)" accept=".csv,text/csv" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="readTable" /></div>
+            <div v-if="house" class="house-files"><v-btn :href="`/api/houses/${house.id}/file.json`" download>As a file</v-btn><v-btn :href="`/api/houses/${house.id}/areas.csv`" download>Areas as a table</v-btn><v-file-input v-model="table" label="Read areas from a table (CSV)" accept=".csv,text/csv" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="readTable" /></div>
             <p v-for="problem in problems" :key="problem" role="alert">{{ problem }}</p>
             <p v-if="trouble" role="alert">{{ trouble }}</p>
             <div class="dialog-ends"><v-btn type="submit" variant="flat" color="primary" :loading="busy">Keep this house</v-btn><v-btn @click="open = false">Close</v-btn></div>

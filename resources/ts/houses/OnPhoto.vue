@@ -85,7 +85,7 @@ async function lay(): Promise<void> {
         <div v-if="shown" class="on-photo-asks">
             <v-slider v-model="folds" label="Folds" :min="0" :max="1" :step="0.05" hide-details />
             <v-btn variant="flat" color="primary" :loading="busy" :disabled="!corners.length" @click="lay">Lay the design on it</v-btn>
-            <a v-if="result" class="plain-button" :href="result" download="on-photo.jpg">Download it</a>
+            <v-btn v-if="result" :href="result" download="on-photo.jpg">Download it</v-btn>
         </div>
         <p v-if="trouble" role="alert">{{ trouble }}</p>
     </section>

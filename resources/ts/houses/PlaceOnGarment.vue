@@ -5,7 +5,9 @@ import { cuts } from '../peg/garments';
 
 /** A print area in scale on the garment that is nearest to what the house calls its product, with art on it if there is any. */
 const props = defineProps<{ product: string; place: string; width: number; height: number; margin?: number; art?: string | null; cloth?: string; label: string }>();
-const kind = computed(() => (/hood/i.test(props.product) ? 'hoodie' : 'tee'));
+/** As it is drawn here, if the house calls it so; else the nearest. */
+const drawn = computed(() => (cuts[props.product.toLowerCase()] ? props.product.toLowerCase() : null));
+const kind = computed(() => drawn.value ?? (/hood/i.test(props.product) ? 'hoodie' : 'tee'));
 const side = computed(() => (/back/i.test(props.place) ? 'back' : 'front'));
 const cut = computed(() => cuts[kind.value]);
 const scale = computed(() => (cut.value ? Math.max(1, props.width / (cut.value.body.width * 0.9), props.height / (cut.value.body.height * 0.96)) : 1));
@@ -15,7 +17,7 @@ const view = computed(() => {
     const top = -((cut.value?.top ?? 0) + (cut.value?.above ?? 0)) * scale.value;
     return `${props.width / 2 + aside.value - 17 * scale.value} ${top} ${34 * scale.value} ${((cut.value?.length ?? 30) + (cut.value?.above ?? 0) + 1) * scale.value}`;
 });
-const onGarment = computed(() => /tee|shirt|hood|sweat|top/i.test(props.product) && !/sleeve/i.test(props.place));
+const onGarment = computed(() => drawn.value !== null || /tee|shirt|hood|sweat|top/i.test(props.product) && !/sleeve/i.test(props.place));
 const bare = computed(() => `${-0.08 * props.width} ${-0.08 * props.height} ${1.16 * props.width} ${1.16 * props.height}`);
 </script>
 

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue';
+import { VAutocomplete, VCheckbox, VRadio, VRadioGroup, VSelect } from 'vuetify/components';
 import { api, Refused, said } from '../api';
+import PlaceOnGarment from '../houses/PlaceOnGarment.vue';
 import { useAreas, useCatalogue, useChange } from '../server/queries';
+import ColourField from '../tokens/ColourField.vue';
 import type { Area, Artwork, BenchJob, Cloth } from '../types';
 
 const props = defineProps<{ artwork?: Artwork; area?: Area; version?: number; job?: number }>();
@@ -22,12 +25,18 @@ const form = reactive({
     fit: 'refit',
 });
 const other = reactive({ name: '', colour: '#5b6b4f' });
+const inches = computed(() => ({ width: form.area.width / form.area.ppi, height: form.area.height / form.area.ppi }));
 const methods: Record<string, string> = { dtg: 'direct to garment', transfer: 'transfer', sublimation: 'sublimation' };
 const cloths = computed<Cloth[]>(() => {
     const offered = catalogue.data.value?.cloths ?? [];
     return [...offered, ...form.garments.filter((garment) => !offered.some((cloth) => cloth.name === garment.name))];
 });
 const areaMoved = computed(() => props.area !== undefined && (props.area.width !== form.area.width || props.area.height !== form.area.height || props.area.ppi !== form.area.ppi));
+/** One that is listed no more stays what it is until another is chosen. */
+const listed = computed(() => [
+    ...(areaKey.value < 0 ? [{ value: -1, title: form.area.name || `${form.area.width} × ${form.area.height} px` }] : []),
+    ...areas.value.map((area, value) => ({ value, title: area.name })),
+]);
 const areaKey = computed({
     get: () => areas.value.findIndex((area) => area.name === form.area.name && area.width === form.area.width && area.height === form.area.height),
     set: (index: number) => {
@@ -72,53 +81,63 @@ const submit = (): void => send(form, { onSuccess: (job) => emit('done', job) })
     <p v-if="!ready && !unread" role="status">Looking up print areas and cloths …</p>
     <p v-else-if="!ready" role="alert">{{ said(unread) }}</p>
     <form v-else class="brief" novalidate @submit.prevent="submit">
-        <label class="form-row"><span>Title</span><input v-model="form.title" class="field" maxlength="200" :aria-invalid="!!wrong['title']" required /><em v-if="wrong['title']" role="alert">{{ wrong['title'][0] }}</em></label>
-        <div class="form-row">
-            <span id="b-product">Product and side</span>
-            <span class="pair" role="group" aria-labelledby="b-product">
-                <select v-model="form.product" class="field" aria-label="Product"><option v-for="product in catalogue.data.value?.products ?? []" :key="product">{{ product }}</option></select>
-                <select v-model="form.side" class="field" aria-label="Side"><option v-for="side in catalogue.data.value?.sides ?? []" :key="side">{{ side }}</option></select>
-                <select v-model="form.method" class="field" aria-label="Print method"><option v-for="method in catalogue.data.value?.methods ?? []" :key="method" :value="method">{{ methods[method] ?? method }}</option></select>
-            </span>
-        </div>
-        <label class="form-row">
-            <span>Print area</span>
-            <select v-model="areaKey" class="field" aria-label="Print area">
-                <option v-if="areaKey < 0" :value="-1">{{ form.area.name || `${form.area.width} × ${form.area.height} px` }}</option>
-                <option v-for="(offered, i) in areas" :key="`${offered.name}${offered.width}`" :value="i">{{ offered.name }}</option>
-            </select>
-            <span class="measure small">{{ form.area.width }} × {{ form.area.height }} px · {{ form.area.ppi }} ppi · {{ (form.area.width / form.area.ppi).toFixed(2) }} × {{ (form.area.height / form.area.ppi).toFixed(2) }} in</span>
-        </label>
-        <fieldset v-if="areaMoved" class="form-row">
-            <legend>The design on the new area</legend>
-            <label><input v-model="form.fit" type="radio" value="refit" /> sized to fit, every measure alike</label>
-            <label><input v-model="form.fit" type="radio" value="keep" /> keeps its printed size, in the middle</label>
-        </fieldset>
-        <label class="form-row"><span>House rule for pictures</span><select v-model="form.rule" class="field"><option v-for="rule in catalogue.data.value?.rules ?? []" :key="rule.value" :value="rule.value">{{ rule.says }} ppi</option></select></label>
-        <fieldset class="form-row">
-            <legend>Garment colours on offer</legend>
-            <p class="small">Some markets show the listing on black whenever black is on offer (common practice): the colours you choose decide the thumbnail.</p>
-            <div class="cloths">
-                <label v-for="cloth in cloths" :key="cloth.name" class="cloth-choice">
-                    <input type="checkbox" :checked="offers(cloth)" @change="offer(cloth, ($event.target as HTMLInputElement).checked)" />
-                    <span class="swatch" :style="{ background: cloth.colour }"></span>{{ cloth.name }}
-                </label>
+        <div class="brief-fields">
+            <v-text-field v-model="form.title" label="Title" maxlength="200" :error-messages="wrong['title'] ?? []" required />
+            <div class="brief-row">
+                <v-select v-model="form.product" label="Product" :items="catalogue.data.value?.products ?? []" />
+                <v-select v-model="form.side" label="Side" :items="catalogue.data.value?.sides ?? []" />
+                <v-select v-model="form.method" label="Print method" :items="(catalogue.data.value?.methods ?? []).map((value) => ({ value, title: methods[value] ?? value }))" />
             </div>
-            <span class="pair"><input v-model="other.name" class="field" aria-label="Name of another colour" placeholder="another colour" maxlength="60" /><input v-model="other.colour" type="color" aria-label="The other colour" /><button type="button" class="plain-button quiet" @click="addOther">Add colour</button></span>
-            <em v-if="wrong['garments']" role="alert">{{ wrong['garments'][0] }}</em>
-        </fieldset>
-        <p v-if="failed" role="alert">{{ failed }}</p>
-        <button type="submit" class="plain-button strong" :disabled="busy">{{ job === undefined ? 'Start on the bench' : 'Save the brief' }}</button>
+            <div>
+                <v-autocomplete v-model="areaKey" label="Print area" :items="listed" auto-select-first />
+                <p class="measure small">{{ form.area.width }} × {{ form.area.height }} px · {{ form.area.ppi }} ppi · {{ inches.width.toFixed(2) }} × {{ inches.height.toFixed(2) }} in</p>
+            </div>
+            <v-radio-group v-if="areaMoved" v-model="form.fit" label="The design on the new area" density="compact" hide-details color="primary">
+                <v-radio value="refit" label="sized to fit, every measure alike" />
+                <v-radio value="keep" label="keeps its printed size, in the middle" />
+            </v-radio-group>
+            <v-select v-model="form.rule" label="House rule for pictures" :items="(catalogue.data.value?.rules ?? []).map((rule) => ({ value: rule.value, title: `${rule.says} ppi` }))" />
+            <fieldset class="brief-cloths">
+                <legend>Garment colours on offer</legend>
+                <p class="small">Some markets show the listing on black whenever black is on offer (common practice): the colours you choose decide the thumbnail.</p>
+                <div class="cloths">
+                    <v-checkbox v-for="cloth in cloths" :key="cloth.name" :model-value="offers(cloth)" hide-details @update:model-value="offer(cloth, $event === true)">
+                        <template #label><span class="swatch" :style="{ background: cloth.colour }"></span>{{ cloth.name }}</template>
+                    </v-checkbox>
+                </div>
+                <div class="brief-other">
+                    <v-text-field v-model="other.name" label="Another colour" maxlength="60" hide-details @keydown.enter.prevent="addOther" />
+                    <ColourField v-model="other.colour" label="The other colour" />
+                    <v-btn @click="addOther">Add colour</v-btn>
+                </div>
+                <p v-if="wrong['garments']" class="wrong" role="alert">{{ wrong['garments'][0] }}</p>
+            </fieldset>
+            <p v-if="failed" role="alert">{{ failed }}</p>
+            <v-btn type="submit" variant="flat" color="primary" :loading="busy">{{ job === undefined ? 'Start on the bench' : 'Save the brief' }}</v-btn>
+        </div>
+        <PlaceOnGarment class="brief-garment" :product="form.product" :place="form.side" :width="inches.width" :height="inches.height" :cloth="form.garments[0]?.colour ?? '#8f8a80'" :label="`The print area of ${inches.width.toFixed(2)} × ${inches.height.toFixed(2)} in on a ${form.product}, ${form.side}`" />
     </form>
 </template>
 
 <style>
-.brief { display: grid; gap: 16px; justify-items: start; }
-.form-row { display: grid; gap: 4px; border: 0; padding: 0; margin: 0; width: 100%; }
-.form-row > span:first-child, legend { font-weight: 600; }
-.form-row em { color: var(--bad); font-style: normal; }
-.pair { display: flex; gap: 10px; align-items: center; }
-.cloths { display: grid; grid-template-columns: repeat(auto-fill, minmax(130px, 1fr)); gap: 6px; margin: 6px 0; }
-.cloth-choice { display: flex; gap: 6px; align-items: center; }
-.cloth-choice .swatch { height: 18px; }
+.page.brief-page { max-width: 940px; }
+.brief { display: grid; grid-template-columns: minmax(0, 1fr) minmax(180px, 300px); gap: 28px; align-items: start; }
+.brief-fields { display: grid; gap: 16px; }
+.brief-fields > .v-btn { justify-self: start; }
+.brief-row { display: grid; grid-template-columns: repeat(auto-fit, minmax(140px, 1fr)); gap: 10px; }
+.brief-cloths { border: 0; padding: 0; margin: 0; }
+.brief-cloths legend { font-weight: 600; }
+.brief-cloths .wrong { color: var(--bad); }
+/* Twelve cloths and the button below them stand on a small screen. */
+.cloths .v-selection-control { min-height: 30px; }
+.cloths .v-label { color: var(--ink) !important; }
+.brief-other { display: grid; grid-template-columns: minmax(140px, 1fr) 150px auto; gap: 10px; align-items: center; }
+.cloths { display: grid; grid-template-columns: repeat(auto-fill, minmax(120px, 1fr)); gap: 0 6px; margin: 6px 0; }
+.cloths .swatch { width: 22px; height: 18px; margin-right: 6px; flex: none; }
+.brief .brief-garment { position: sticky; top: 16px; height: auto; max-height: 420px; }
+@media (max-width: 760px) {
+    .brief { grid-template-columns: minmax(0, 1fr); }
+    .brief .brief-garment { position: static; max-width: 260px; justify-self: center; }
+    .brief-other { grid-template-columns: minmax(0, 1fr) 120px; }
+}
 </style>

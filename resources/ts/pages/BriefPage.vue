@@ -21,7 +21,7 @@ async function done(): Promise<void> {
 </script>
 
 <template>
-    <main class="page narrow">
+    <main class="page brief-page">
         <h1>Brief</h1>
         <BriefForm v-if="sheet.job && sheet.artwork" :key="sheet.job.version" :artwork="sheet.artwork" :area="sheet.job.area" :version="sheet.job.version" :job="sheet.job.id" @done="done" @ready="ready = true" />
         <p v-if="saved" role="status">The brief is saved.</p>

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { VBtn, VSelect } from 'vuetify/components';
+import { VBtn, VSelect, VSlider } from 'vuetify/components';
 import { api, said } from '../api';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useChange, useVersions } from '../server/queries';
@@ -174,7 +174,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                         <img :src="loupe" alt="The place in the print's own pixels" :style="{ clipPath: `inset(0 ${100 - split}% 0 0)`, background: garments[cloth]?.colour }" />
                         <i :style="{ left: `${split}%` }"></i>
                     </div>
-                    <label class="small check-split">art <input v-model.number="split" type="range" min="0" max="100" aria-label="how much shows the art, the rest the press" /> as it would print</label>
+                    <div class="small check-split">art <v-slider v-model="split" min="0" max="100" step="1" density="compact" hide-details color="primary" aria-label="how much shows the art, the rest the press" /> as it would print</div>
                     <figcaption class="small">Two inches at 1 : 1. White goes under all ink of dark cloth; ink spreads a little; hairlines are lost. By common practice, not a proof of one press.</figcaption>
                 </figure>
                 <figure v-if="loupeTried"><img :src="loupeTried" alt="The same place as the mend would leave it" :style="{ background: garments[cloth]?.colour }" /><figcaption class="small">with the mend</figcaption></figure>
@@ -220,7 +220,6 @@ button.check-row:hover, .check-row[aria-expanded=true] { background: var(--rust-
 .check .check-press img { position: absolute; inset: 0; width: 100%; height: 100%; border: 0; image-rendering: auto; }
 .check-press i { position: absolute; top: 0; bottom: 0; width: 2px; margin-left: -1px; background: #ff00c8; }
 .check-split { display: flex; gap: 8px; align-items: center; width: 380px; max-width: 100%; }
-.check-split input { flex: 1; min-height: 24px; accent-color: var(--rust); }
 .check-loupes figcaption { max-width: 380px; }
 .check-loupes img { width: 380px; max-width: 100%; display: block; image-rendering: pixelated; border: 1px solid var(--hair); }
 @media (max-width: 900px) { .check { grid-template-columns: minmax(0, 1fr); height: auto; } .check-list { border-right: 0; } }

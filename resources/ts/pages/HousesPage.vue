@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
-import { VBtn, VFileInput } from 'vuetify/components';
+import { VBtn, VDataTable, VFileInput } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { useAreas, useCatalogue, useChange } from '../server/queries';
 import { allRead } from '../stores/reading';
@@ -37,6 +37,11 @@ const { data: own, error: missing } = useAreas();
 const form = reactive({ name: '', width: 12, height: 16, ppi: 300 });
 const { mutate: add, error: refused } = useChange((area: Omit<Area, 'id'>) => api.post<Area>('areas', area), 'areas');
 const { mutate: remove, error: kept } = useChange((id: number) => api.remove(`areas/${id}`), 'areas');
+const listed = computed(() => [...(own.value ?? []), ...(catalogue.value?.areas ?? [])]);
+const columns = [
+    { title: 'Print area', key: 'name' }, { title: 'Pixels', key: 'pixels', value: (area: Area) => area.width * area.height }, { title: 'ppi', key: 'ppi' },
+    { title: 'Inches', key: 'inches', value: (area: Area) => area.width / area.ppi }, { title: '', key: 'id', sortable: false },
+];
 const failed = computed(() => {
     const error = refused.value ?? kept.value ?? missing.value ?? unread.value;
     return error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '';
@@ -73,26 +78,21 @@ async function submit(): Promise<void> {
         </section>
         <h2>Print areas to start jobs on</h2>
         <form class="upload" @submit.prevent="submit">
-            <label><span>Name</span><input v-model="form.name" class="field" maxlength="120" placeholder="house, product and side" required /></label>
+            <v-text-field v-model="form.name" label="Name: house, product and side" maxlength="120" required />
             <p class="sentence">
                 <QuantityToken :value="form.width" kind="length" :least="0.4" :most="40" :ppi="form.ppi" label="area width" @change="form.width = $event" /> wide by
                 <QuantityToken :value="form.height" kind="length" :least="0.4" :most="40" :ppi="form.ppi" label="area height" @change="form.height = $event" /> tall at
                 <QuantityToken :value="form.ppi" kind="number" :least="50" :most="1200" label="pixels per inch" @change="form.ppi = $event" /> ppi
                 <span class="small">(inches, mm or px)</span>
             </p>
-            <button type="submit" class="plain-button strong">Add to my list</button>
+            <v-btn type="submit" variant="flat" color="primary">Add to my list</v-btn>
             <p v-if="failed" role="alert">{{ failed }}</p>
         </form>
-        <table class="areas">
-            <thead><tr><th scope="col">Print area</th><th scope="col">Pixels</th><th scope="col">ppi</th><th scope="col">Inches</th><th scope="col"><span class="sr">Remove</span></th></tr></thead>
-            <tbody>
-                <tr v-for="area in [...(own ?? []), ...(catalogue?.areas ?? [])]" :key="`${area.id ?? ''}${area.name}`">
-                    <td>{{ area.name }}</td><td class="measure">{{ area.width }} × {{ area.height }}</td><td class="measure">{{ area.ppi }}</td>
-                    <td class="measure">{{ (area.width / area.ppi).toFixed(2) }} × {{ (area.height / area.ppi).toFixed(2) }}</td>
-                    <td><button v-if="area.id" type="button" class="token" :aria-label="`Remove ${area.name}`" @click="remove(area.id)">remove</button><span v-else class="small">common practice</span></td>
-                </tr>
-            </tbody>
-        </table>
+        <v-data-table class="areas" :items="listed" :headers="columns" :items-per-page="-1" density="compact" hide-default-footer>
+            <template #[`item.pixels`]="{ item }"><span class="measure">{{ item.width }} × {{ item.height }}</span></template>
+            <template #[`item.inches`]="{ item }"><span class="measure">{{ (item.width / item.ppi).toFixed(2) }} × {{ (item.height / item.ppi).toFixed(2) }}</span></template>
+            <template #[`item.id`]="{ item }"><v-btn v-if="item.id" size="small" variant="text" :aria-label="`Remove ${item.name}`" @click="remove(item.id)">remove</v-btn><span v-else class="small">common practice</span></template>
+        </v-data-table>
     </main>
 </template>
 
@@ -105,6 +105,4 @@ async function submit(): Promise<void> {
 .house header .v-btn:first-of-type { margin-left: auto; }
 .house ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(180px, 1fr)); gap: 12px; }
 .house small { display: block; color: var(--faded); }
-.areas { border-collapse: collapse; width: 100%; }
-.areas th, .areas td { text-align: left; padding: 5px 12px 5px 0; border-bottom: 1px solid var(--hair); }
 </style>

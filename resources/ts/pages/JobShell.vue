@@ -32,13 +32,13 @@ watch(id, (now) => now && open(), { immediate: true });
 </script>
 
 <template>
-    <div v-if="failed || unread" class="page"><h1>This job could not be opened</h1><p role="alert">{{ failed || said(unread) }}</p><button type="button" class="plain-button" @click="open">Try again</button></div>
+    <div v-if="failed || unread" class="page"><h1>This job could not be opened</h1><p role="alert">{{ failed || said(unread) }}</p><v-btn @click="open">Try again</v-btn></div>
     <div v-else-if="!sheet.artwork || !catalogue" class="page" role="status"><p>Opening the job …</p><v-progress-linear indeterminate color="primary" /></div>
     <template v-else>
         <div v-if="sheet.stale" class="banner" role="alert">
             <span>{{ sheet.stale }}</span>
-            <button type="button" class="plain-button" @click="sheet.loadNewer()">Load the newer sheet</button>
-            <button type="button" class="plain-button quiet" @click="sheet.keepMine()">Save mine as a step after it</button>
+            <v-btn @click="sheet.loadNewer()">Load the newer sheet</v-btn>
+            <v-btn variant="text" @click="sheet.keepMine()">Save mine as a step after it</v-btn>
         </div>
         <div v-if="sheet.draft" class="banner" role="status">
             <span>Some of what was set here was not saved when the page was left. It is kept in this browser.</span>
@@ -47,7 +47,7 @@ watch(id, (now) => now && open(), { immediate: true });
         </div>
         <div v-if="sheet.trouble" class="banner" role="alert">
             <span>{{ sheet.trouble }}</span>
-            <button type="button" class="plain-button" @click="sheet.retry()">Try again</button>
+            <v-btn @click="sheet.retry()">Try again</v-btn>
         </div>
         <router-view />
     </template>

@@ -35,7 +35,7 @@ async function copy(job: JobCard): Promise<void> {
 
 <template>
     <main class="page">
-        <header class="page-head"><h1>Jobs</h1><OpenJob /><router-link class="plain-button strong" to="/new">New job</router-link></header>
+        <header class="page-head"><h1>Jobs</h1><OpenJob /><v-btn variant="flat" color="primary" to="/new">New job</v-btn></header>
         <TodayPanel one-line />
         <p v-if="error" role="alert">{{ said(error) }} <button type="button" class="token" @click="refetch()">Try again</button></p>
         <p v-if="lost ?? copying.error.value" role="alert">{{ said(lost ?? copying.error.value) }}</p>

@@ -49,7 +49,7 @@ async function look(): Promise<void> {
             <p v-for="one in found ?? []" :key="one.id"><template v-if="one.event !== 'file'">{{ ago(one.at) }}: {{ eventWords[one.event] }} by {{ one.house }}{{ one.said.length ? `: ${one.said.join(' ')}` : '' }}</template><template v-else><strong>{{ one.title }}</strong>, state {{ one.revision ?? 'unknown' }}, made {{ ago(one.at) }} by {{ one.who || 'this shop' }} as {{ one.file }}{{ one.house ? ` for ${one.house}, ${one.place}` : '' }}: {{ one.width }} × {{ one.height }} px at {{ one.ppi }} ppi.</template></p>
         </div>
         <p v-if="trouble || error" role="alert">{{ trouble || said(error) }} <v-btn v-if="error" size="small" @click="refetch()">Try again</v-btn></p>
-        <div class="log-bar"><v-text-field v-model="wanted" type="search" label="Find by design, file, house or hash" clearable @click:clear="wanted = ''" /><a class="plain-button" :href="table" download>As a table</a></div>
+        <div class="log-bar"><v-text-field v-model="wanted" type="search" label="Find by design, file, house or hash" clearable @click:clear="wanted = ''" /><v-btn :href="table" download>As a table</v-btn></div>
         <v-data-table :headers="headers" :items="log?.lines ?? []" :loading="isLoading" :items-per-page="-1" hide-default-footer disable-sort no-data-text="No file was made yet.">
             <template #[`item.at`]="{ item }">{{ ago(item.at) }}</template>
             <template #[`item.event`]="{ item }">{{ eventWords[item.event] }}<small v-for="what in item.said" :key="what" class="log-why">{{ what }}</small></template>

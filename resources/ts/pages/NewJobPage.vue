@@ -6,5 +6,5 @@ const router = useRouter();
 </script>
 
 <template>
-    <main class="page narrow"><h1>New job</h1><BriefForm @done="router.push(`/jobs/${$event.id}/build`)" /></main>
+    <main class="page brief-page"><h1>New job</h1><BriefForm @done="router.push(`/jobs/${$event.id}/build`)" /></main>
 </template>

@@ -63,7 +63,7 @@ function counts(one: ExportCard): string {
 
 <template>
     <main class="page">
-        <header class="page-head"><h1>Send</h1><a v-if="sheet.job" class="plain-button" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</a><button v-if="makes" type="button" class="plain-button strong" :disabled="running || (forbidden && why.trim() === '')" @click="start(undefined)">Export the print file</button></header>
+        <header class="page-head"><h1>Send</h1><v-btn v-if="sheet.job" :href="`/api/jobs/${sheet.job.id}/file`" download title="The sheet with its fonts, pictures and licences, to open elsewhere">The whole job as a file</v-btn><v-btn v-if="makes" variant="flat" color="primary" :disabled="running || (forbidden && why.trim() === '')" @click="start(undefined)">Export the print file</v-btn></header>
         <div v-if="makes" class="send-kind"><v-select v-model="kind" label="As" :items="kinds" /><v-number-input v-if="kind === 'svg'" v-model="cut" label="Cut line, inches from the ink; empty for none" :min="0" :max="2" :step="0.0625" :precision="null" control-variant="hidden" clearable /></div>
         <p class="small">8 bits to the colour with a transparent ground, sRGB, {{ sheet.artwork?.sheet.width }} × {{ sheet.artwork?.sheet.height }} px at {{ sheet.artwork?.sheet.ppi }} ppi.</p>
         <p v-if="sheet.artwork && sheet.artwork.method !== 'dtg'" class="note">A heat press burns: keep to the temperature, time and pressure that the makers of the press and of the transfer give, use its guards and gloves, air the room, and keep to your local rules. Their instructions go before anything said here.</p>
@@ -72,9 +72,9 @@ function counts(one: ExportCard): string {
             <v-text-field v-if="forbidden" v-model="why" label="Something on it is not allowed by its terms as stated. Why do you print it all the same?" maxlength="500" hint="A word is kept with the file." persistent-hint />
             <RightsGroup :revision="sheet.job?.revision" whole />
             <div class="send-papers">
-                <a class="plain-button" :href="`/api/revisions/${sheet.job?.revision}/licences.pdf`" download>Licence sheet</a>
-                <a class="plain-button" :href="`/api/revisions/${sheet.job?.revision}/licences.csv`" download>as CSV</a>
-                <a class="plain-button" :href="`/api/revisions/${sheet.job?.revision}/evidence.zip`" download title="The licence sheet, the proofs, the design's picture, hashes and dates, to answer a market">Evidence pack</a>
+                <v-btn :href="`/api/revisions/${sheet.job?.revision}/licences.pdf`" download>Licence sheet</v-btn>
+                <v-btn :href="`/api/revisions/${sheet.job?.revision}/licences.csv`" download>as CSV</v-btn>
+                <v-btn :href="`/api/revisions/${sheet.job?.revision}/evidence.zip`" download title="The licence sheet, the proofs, the design's picture, hashes and dates, to answer a market">Evidence pack</v-btn>
             </div>
             <div v-if="rights.credits" class="send-credits">
                 <h3>Credits for the listing</h3>
@@ -92,7 +92,7 @@ function counts(one: ExportCard): string {
                 <strong>{{ batch.done }} of {{ batch.all }} files</strong> <span class="small">{{ ago(batch.createdAt) }}{{ batch.paused ? ` · ${batch.paused} paused` : '' }}</span>
                 <v-progress-linear v-if="batch.live || batch.paused" class="send-progress" :model-value="(100 * (batch.done + batch.left)) / batch.all" color="primary" :aria-label="`How much of this send is made`" />
                 <v-btn v-if="makes && (batch.live > 1 || batch.paused)" size="small" @click="pausing.mutate({ batch: batch.id, on: batch.paused > 0 })">{{ batch.paused ? 'Go on' : 'Pause' }}</v-btn>
-                <a v-if="batch.done" class="plain-button" :href="`/api/jobs/${job}/send/${batch.id}/files.zip`" download>All of them in one zip</a>
+                <v-btn v-if="batch.done" :href="`/api/jobs/${job}/send/${batch.id}/files.zip`" download>All of them in one zip</v-btn>
                 <v-btn v-if="makes && batch.done" size="small" :loading="bring.isPending.value" @click="bring.mutate(batch.id)">Bring them to their houses</v-btn>
                 <v-btn v-if="batch.left" size="small" @click="again.mutate(batch.id)">Begin {{ batch.left }} again</v-btn>
             </p>
@@ -106,8 +106,8 @@ function counts(one: ExportCard): string {
                 <div class="export-head">
                     <strong>{{ one.file }}</strong>
                     <span class="small">{{ stages[one.state === 'cancelling' ? 'cancelled' : one.stage] ?? one.stage }} · {{ ago(one.createdAt) }}</span>
-                    <button v-if="isLive(one)" type="button" class="plain-button quiet" :disabled="one.state === 'cancelling'" @click="cancel(one.id)">{{ one.state === 'cancelling' ? 'Cancelling …' : 'Cancel' }}</button>
-                    <a v-if="one.state === 'done'" class="plain-button" :href="`/api/exports/${one.id}/file`" download>Download</a>
+                    <v-btn v-if="isLive(one)" variant="text" :disabled="one.state === 'cancelling'" @click="cancel(one.id)">{{ one.state === 'cancelling' ? 'Cancelling …' : 'Cancel' }}</v-btn>
+                    <v-btn v-if="one.state === 'done'" :href="`/api/exports/${one.id}/file`" download>Download</v-btn>
                 </div>
                 <v-progress-linear v-if="isLive(one)" :model-value="one.progress" :indeterminate="one.state === 'queued'" color="primary" :aria-label="`Progress of ${one.file}`" />
                 <dl v-if="one.figures" class="figures measure">
@@ -145,7 +145,7 @@ function counts(one: ExportCard): string {
 .exports { display: grid; gap: 10px; }
 .export { border: 1px solid var(--hair); background: var(--card); padding: 10px 14px; display: grid; gap: 8px; }
 .export-head { display: flex; gap: 14px; align-items: baseline; }
-.export-head .plain-button { margin-left: auto; }
+.export-head .v-btn { margin-left: auto; }
 .figures { display: flex; flex-wrap: wrap; gap: 6px 28px; margin: 0; }
 .figures dt { color: var(--faded); font-size: 11px; }
 .figures dd { margin: 0; }

@@ -2,7 +2,7 @@
 import { refDebounced } from '@vueuse/core';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { VAutocomplete, VBtn, VCheckbox, VCombobox, VExpansionPanel, VExpansionPanels, VFileInput, VPagination, VSelect } from 'vuetify/components';
+import { VAutocomplete, VBtn, VCheckbox, VCheckboxBtn, VCombobox, VExpansionPanel, VExpansionPanels, VFileInput, VPagination, VSelect } from 'vuetify/components';
 import { api, said } from '../api';
 import TurnPicture from '../pictures/TurnPicture.vue';
 import { useChange, useFavour } from '../server/queries';
@@ -92,7 +92,7 @@ function take(): void {
             <li v-for="card in shelf?.cards ?? []" :key="card.id" class="shelf-card" :class="{ chosen: chosen.includes(card.id) }">
                 <button type="button" class="shelf-look" :class="card.kind" @click="looked = card.id"><TurnPicture :src="preview(card)" :alt="card.title" /></button>
                 <div class="shelf-says">
-                    <input type="checkbox" :checked="chosen.includes(card.id)" :aria-label="`choose ${card.title}`" @change="choose(card.id, ($event.target as HTMLInputElement).checked)" />
+                    <v-checkbox-btn class="shelf-choose" :model-value="chosen.includes(card.id)" density="compact" :aria-label="`choose ${card.title}`" @update:model-value="choose(card.id, $event === true)" />
                     <button type="button" class="shelf-title" @click="looked = card.id">{{ card.title }}</button>
                     <button type="button" class="shelf-star" :aria-pressed="card.favourite" :aria-label="`favourite: ${card.title}`" @click="favour({ id: card.id, favourite: !card.favourite }, { onSuccess: () => refetch() })">{{ card.favourite ? '★' : '☆' }}</button>
                 </div>
@@ -131,7 +131,8 @@ function take(): void {
 .shelf-look { height: 118px; display: grid; place-items: center; background: #e9e2d2; padding: 8px; color: #1f1d1a; }
 .shelf-look img { max-width: 100%; max-height: 102px; object-fit: contain; }
 .shelf-says { display: grid; grid-template-columns: 24px minmax(0, 1fr) 24px; align-items: center; gap: 4px; }
-.shelf-says input { width: 16px; height: 16px; accent-color: var(--ink); margin: 4px; }
+.shelf-choose { flex: none; }
+.shelf-choose .v-selection-control__wrapper, .shelf-choose .v-selection-control__input { width: 24px; height: 24px; }
 .shelf-title { text-align: left; font-weight: 600; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .shelf-star { width: 24px; height: 24px; }
 .shelf-card small { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; color: var(--faded); }

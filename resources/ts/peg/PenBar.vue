@@ -34,13 +34,13 @@ function setTip(tip: Tip): void {
                 <template v-if="peg.pen.stroke.symmetry === 'radial'">, <QuantityToken :value="peg.pen.stroke.count" kind="number" :least="2" :most="60" label="brush copies" @change="set({ count: Math.round($event) })" /> times</template>
             </template>
         </span>
-        <button type="button" class="plain-button" @click="peg.pen = null">Done</button>
+        <v-btn size="small" @click="peg.pen = null">Done</v-btn>
     </div>
 </template>
 
 <style>
 .pen-bar { display: flex; align-items: center; gap: 10px; padding: 4px 10px; background: var(--rust-wash); border-bottom: 1px solid var(--hair); }
-.pen-bar .plain-button { margin-left: auto; }
+.pen-bar .v-btn { margin-left: auto; }
 .pen path { fill: none; stroke: #ff00c8; stroke-opacity: 0.55; stroke-linecap: round; stroke-linejoin: round; pointer-events: none; }
 .pen path.restores { stroke: #00a37a; }
 .pen path.closed, .pen path.cross { stroke-opacity: 1; }

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { usePeg } from '../stores/peg';
 import { useSheet } from '../stores/sheet';
 import { coloursOf } from '../bench/colours';
+import { colourOf } from './colours';
 
 /** A colour as # and digits, or the name of one of the job's own after an @. */
 const props = defineProps<{ value: string; label: string }>();
@@ -44,15 +45,14 @@ function commit(): void {
         wrong.value = false;
         return;
     }
-    const match = /^#?([0-9a-f]{6}|[0-9a-f]{3})$/i.exec(text);
+    const colour = colourOf(text);
     const swatch = sheet.artwork?.swatches.find((one) => one.name.toLowerCase() === text.replace(/^@/, '').toLowerCase());
-    wrong.value = !match && !swatch;
+    wrong.value = colour === null && !swatch;
     if (swatch) {
         give(`@${swatch.name}`);
-    } else if (match?.[1]) {
-        const digits = match[1].length === 3 ? match[1].replace(/./g, '$&$&') : match[1];
-        typed.value = `#${digits.toLowerCase()}`;
-        give(typed.value);
+    } else if (colour !== null) {
+        typed.value = colour;
+        give(colour);
     }
 }
 
@@ -89,7 +89,7 @@ async function fromPeg(): Promise<void> {
                 <div class="swatch-row">
                     <button v-for="colour in inUse" :key="colour" type="button" class="swatch" :style="{ background: colour }" :aria-label="colour" @click="take(colour)"></button>
                 </div>
-                <button type="button" class="plain-button quiet" @click="fromPeg">Pick from the peg</button>
+                <v-btn size="small" variant="text" @click="fromPeg">Pick from the peg</v-btn>
                 <v-color-picker v-model="picked" mode="hex" :modes="['hex']" elevation="0" width="260" hide-inputs />
             </div>
         </v-menu>

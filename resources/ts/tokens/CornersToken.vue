@@ -100,8 +100,8 @@ function straighten(): void {
                 <p v-else class="small measure" role="status">{{ said }}</p>
             </div>
             <div class="dialog-ends">
-                <button type="button" class="plain-button strong" :disabled="!fits || lost" @click="straighten">Straighten it</button>
-                <button type="button" class="plain-button quiet" @click="open = false">Leave it as it was</button>
+                <v-btn size="small" variant="flat" color="primary" :disabled="!fits || lost" @click="straighten">Straighten it</v-btn>
+                <v-btn size="small" variant="text" @click="open = false">Leave it as it was</v-btn>
             </div>
         </section>
     </v-dialog>

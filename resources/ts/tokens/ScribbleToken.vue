@@ -152,10 +152,10 @@ function done(): void {
                 </div>
             </div>
             <div class="dialog-ends">
-                <button type="button" class="plain-button strong" :disabled="lost" @click="done">Use these marks</button>
-                <button type="button" class="plain-button" :disabled="drawn.length === 0" @click="drawn = drawn.slice(0, -1)">Take back the last</button>
-                <button type="button" class="plain-button" :disabled="drawn.length === 0" @click="drawn = []">Clear all</button>
-                <button type="button" class="plain-button quiet" @click="open = false">Leave it as it was</button>
+                <v-btn size="small" variant="flat" color="primary" :disabled="lost" @click="done">Use these marks</v-btn>
+                <v-btn size="small" :disabled="drawn.length === 0" @click="drawn = drawn.slice(0, -1)">Take back the last</v-btn>
+                <v-btn size="small" :disabled="drawn.length === 0" @click="drawn = []">Clear all</v-btn>
+                <v-btn size="small" variant="text" @click="open = false">Leave it as it was</v-btn>
             </div>
         </section>
     </v-dialog>

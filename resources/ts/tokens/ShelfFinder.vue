@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { VCheckbox, VSelect } from 'vuetify/components';
 import { useFavour, useShop } from '../server/queries';
 import type { AssetCard } from '../types';
 import { finds, genresOf, licencesOf } from './finding';
@@ -43,14 +44,14 @@ const facts = (asset: AssetCard): string => (asset.kind === 'font' ? [asset.genr
         <section class="sheet-dialog finder-dialog" :aria-label="title">
             <h2>{{ title }}</h2>
             <div class="finder-filters">
-                <input v-model="wanted" class="field" type="search" :aria-label="`Filter by name`" :placeholder="kind === 'font' ? 'a name …' : 'raven, lighthouse …'" />
-                <input v-if="kind === 'font'" v-model="sample" class="field" type="text" maxlength="40" aria-label="Words to try" placeholder="words to try" />
-                <select v-if="genres.length > 1" v-model="genre" class="field" aria-label="Genre"><option value="">every genre</option><option v-for="one in genres" :key="one">{{ one }}</option></select>
-                <select v-model="licence" class="field" aria-label="Licence"><option value="">every licence</option><option v-for="one in licences" :key="one">{{ one }}</option></select>
-                <label class="check"><input v-model="favourites" type="checkbox" /> favourites</label>
+                <v-text-field v-model="wanted" type="search" label="Filter by name" hide-details />
+                <v-text-field v-if="kind === 'font'" v-model="sample" maxlength="40" label="Words to try" hide-details />
+                <v-select v-if="genres.length > 1" v-model="genre" label="Genre" :items="[{ value: '', title: 'every genre' }, ...genres.map((one) => ({ value: one, title: one }))]" />
+                <v-select v-model="licence" label="Licence" :items="[{ value: '', title: 'every licence' }, ...licences.map((one) => ({ value: one, title: one }))]" />
+                <v-checkbox v-model="favourites" label="favourites" hide-details />
                 <span class="small measure" role="status">{{ found.length }} of {{ all.length }}</span>
             </div>
-            <button v-if="clear" type="button" class="plain-button quiet" @click="take('')">{{ clear }}</button>
+            <v-btn v-if="clear" variant="text" @click="take('')">{{ clear }}</v-btn>
             <v-virtual-scroll v-if="found.length" class="finder-rows" :items="found" :item-height="kind === 'font' ? 76 : 72" height="420">
                 <template #default="{ item }">
                     <div class="finder-row" :class="kind">
@@ -69,8 +70,7 @@ const facts = (asset: AssetCard): string => (asset.kind === 'font' ? [asset.genr
 
 <style>
 .finder-dialog { min-height: 540px; }
-.finder-filters { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; margin-bottom: 6px; }
-.finder-filters .field { width: auto; flex: 1 1 130px; }
+.finder-filters { display: grid; grid-template-columns: repeat(auto-fit, minmax(130px, 1fr)); gap: 8px; align-items: center; margin: 8px 0 6px; }
 .finder-row { display: flex; align-items: center; border-bottom: 1px solid var(--hair); }
 .finder-choose { flex: 1; display: flex; align-items: center; gap: 12px; text-align: left; padding: 4px; min-width: 0; }
 .finder-choose:hover, .finder-choose[aria-current] { background: var(--rust-wash); }
