@@ -79,6 +79,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
     Route::get('revisions/{revision}/preflight', PreflightController::class);
     Route::get('revisions/{revision}/mended.png', [PreflightController::class, 'mended']);
+    Route::get('revisions/{revision}/layers/{layer}/tried.png', [PreflightController::class, 'tried']);
     Route::get('revisions/{revision}/pressed.png', [PreflightController::class, 'pressed']);
     Route::get('revisions/{revision}/report.html', [PreflightController::class, 'page']);
     Route::get('revisions/{revision}/report.pdf', [PreflightController::class, 'paper']);

@@ -69,6 +69,20 @@ final readonly class Proof
         }
     }
 
+    /** The layer's ink alone, so many pixels along its longer side; null where there is none. */
+    public function small(string $id, int $side): ?string
+    {
+        $layer = $this->artwork->layer($id);
+        $box = $layer === null ? null : $this->studio->renderer->placer->box($layer);
+        if ($layer === null || $box === null) {
+            return null;
+        }
+        $frame = Frame::sheet($this->artwork->sheet, max(4.0, min($this->ppi, $side / max(0.1, $box->width(), $box->height()))));
+        $piece = $this->studio->renderer->layer($layer->withRole(Role::ink()), $frame, $this->artwork);
+
+        return $piece === null ? null : ImageFile::png($piece->image, $this->compression);
+    }
+
     /** The layer as it lies on the whole sheet, so that it can be laid over the proof and dragged. */
     public function layer(string $id): ?string
     {

@@ -82,7 +82,7 @@ test('asks the core for lengths and for nothing else', async () => {
     expect(asked).toEqual(['/api/lengths?text=240+mm&ppi=300']);
 });
 
-const parameter = (name: string): Parameter => ({ name, kind: 'length', least: 0, most: 1, default: 0, choices: [] });
+const parameter = (name: string): Parameter => ({ name, kind: 'length', least: 0, most: 1, default: 0, choices: [], pictured: false });
 
 test('puts an effect\'s parameters into its sentence', () => {
     const says = (line: Record<string, string>, names: string[]): string =>

@@ -88,7 +88,7 @@ const kind = (name: string, stage: EffectKind['stage'], more: Partial<EffectKind
     kind: name, stage, forAny: ['geometry', 'ink', 'look'].includes(stage), forRasters: stage === 'retouch', changesAspect: false, clearsInk: false, parameters: [], ...more,
 });
 const catalogue = {
-    effects: [kind('crop', 'retouch'), kind('letter-spacing', 'type'), kind('arch', 'geometry'), kind('outline', 'ink', { parameters: [{ name: 'width', kind: 'length', least: 0, most: 2, default: 0.1, choices: [] }] })],
+    effects: [kind('crop', 'retouch'), kind('letter-spacing', 'type'), kind('arch', 'geometry'), kind('outline', 'ink', { parameters: [{ name: 'width', kind: 'length', least: 0, most: 2, default: 0.1, choices: [], pictured: false }] })],
     textures: ['speckle', 'dry-roller'],
     repeats: { kinds: ['radial', 'stack'], facings: [], changes: [], most: 120 },
 } as unknown as Catalogue;
@@ -232,7 +232,7 @@ test('reads slugs as phrases, by the line where it reads otherwise', () => {
 });
 
 test('leaves out of a sentence what means nothing as the line stands', () => {
-    const parameters = ['by', 'bend', 'rise'].map((name) => ({ name, kind: 'share' as const, least: 0, most: 1, default: 0, choices: [] }));
+    const parameters = ['by', 'bend', 'rise'].map((name) => ({ name, kind: 'share' as const, least: 0, most: 1, default: 0, choices: [], pictured: false }));
     const read = (line: EffectLine): string => parts(line, parameters).map((part) => (typeof part === 'string' ? part : `<${part.name}>`)).join('');
     expect(read({ kind: 'arch', on: true, by: 'percent', bend: 0.3, rise: 1 })).toBe('Arch <by> <bend>');
     expect(read({ kind: 'arch', on: true, by: 'inches', bend: 0.3, rise: 1 })).toBe('Arch <by> <rise>');

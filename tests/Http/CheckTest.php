@@ -22,6 +22,12 @@ it('shows what a mend would do and saves nothing', function (): void {
     $mended = $this->get("/api/revisions/{$job->head_id}/mended.png?ppi=60&operations=".urlencode((string) $operations))->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
     expect($mended)->not->toBe($now)->and(substr((string) $mended, 1, 3))->toBe('PNG')->and($job->fresh()->head_id)->toBe($job->head_id);
     $this->getJson("/api/revisions/{$job->head_id}/mended.png?operations=nonsense")->assertUnprocessable();
+    // One piece of it, small, for what stands beside a name.
+    $id = $job->head?->read()->layers[0]->id;
+    $wide = urlencode((string) json_encode([['op' => 'scale', 'ids' => [$id], 'by' => 0.5]]));
+    $small = getimagesizefromstring((string) $this->get("/api/revisions/{$job->head_id}/layers/$id/tried.png?operations=$wide")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent());
+    expect(max($small[0], $small[1]))->toBeGreaterThan(20)->toBeLessThanOrEqual(116);
+    $this->getJson("/api/revisions/{$job->head_id}/layers/none/tried.png?operations=$wide")->assertNotFound();
 });
 
 it('writes a report that stands by itself, whatever the job is called', function (): void {

@@ -21,10 +21,11 @@ final readonly class Parameter extends Answer
         public float $most,
         public float|string|array $default,
         public array $choices,
+        public bool $pictured,
     ) {}
 
     public static function of(Described $parameter): self
     {
-        return new self($parameter->name, $parameter->kind, $parameter->least, $parameter->most, $parameter->default, $parameter->choices);
+        return new self($parameter->name, $parameter->kind, $parameter->least, $parameter->most, $parameter->default, $parameter->choices, $parameter->pictured);
     }
 }

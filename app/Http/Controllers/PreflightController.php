@@ -25,6 +25,9 @@ final class PreflightController
     /** Pixels of a part that is pressed, at most, and about it, since its edges need to know. */
     private const MOST_SIDE = 1500;
 
+    /** Pixels of the longer side of a piece beside a name. */
+    private const SMALL = 112;
+
     private const RIM = 24;
 
     /** Of the whole sheet. */
@@ -48,6 +51,17 @@ final class PreflightController
         $png = Proof::of($revision, $request->float('ppi', 60), near: true)->trying($artwork)->sheet(ProofController::region($request));
 
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    /** A piece alone and small, as operations would make it: what stands beside the name of a paper, a texture, a warp. */
+    public function tried(Request $request, Revision $revision, string $layer): Response
+    {
+        $studio = Studio::of($revision->job->shop);
+        $asked = json_decode($request->string('operations')->toString(), true);
+        $artwork = Operations::apply(Operations::read($asked), $revision->read(), $studio->renderer->placer)->artwork;
+        $png = Proof::of($revision, 60, near: true)->trying($artwork)->small($layer, self::SMALL) ?? abort(404, 'There is no ink to show.');
+
+        return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 
     /** The sheet, or a part of it in the print's own pixels, as a house would print it on one of the job's cloths. */

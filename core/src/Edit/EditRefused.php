@@ -32,6 +32,11 @@ final class EditRefused extends \DomainException
         return new self(sprintf('%s does not have that line any more. Load the sheet again.', $called));
     }
 
+    public static function notOffered(string $name): self
+    {
+        return new self(sprintf('That line offers no "%s" to choose. Load the sheet again.', $name));
+    }
+
     public static function noWords(string $called): self
     {
         return new self(sprintf('%s is no text. Choose a line that sets words.', $called));

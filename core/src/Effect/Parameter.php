@@ -21,6 +21,8 @@ final readonly class Parameter
         public float $most,
         public float|string|array $default,
         public array $choices = [],
+        /** Whether its choices are told by what they look like, on the piece itself, more than by their names. */
+        public bool $pictured = false,
     ) {}
 
     public static function length(string $name, float $least, float $most, float $default): self
@@ -90,9 +92,9 @@ final readonly class Parameter
     }
 
     /** @param  list<string>  $choices */
-    public static function oneOf(string $name, array $choices, string $default): self
+    public static function oneOf(string $name, array $choices, string $default, bool $pictured = false): self
     {
-        return new self($name, ParameterKind::Choice, 0, 0, $default, $choices);
+        return new self($name, ParameterKind::Choice, 0, 0, $default, $choices, $pictured);
     }
 
     /** @return array{name: string, kind: string, least: float, most: float, default: float|string|list<string>, choices: list<string>} */

@@ -90,6 +90,12 @@ final readonly class Wear
         return $this->changed(['on' => $on]);
     }
 
+    /** @param  string  $texture  kind of a texture of the Catalogue */
+    public function withTexture(string $texture): self
+    {
+        return $this->changed(['texture' => $texture]);
+    }
+
     public function withAmount(float $amount): self
     {
         return $this->changed(['amount' => $amount]);

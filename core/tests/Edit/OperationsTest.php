@@ -225,6 +225,19 @@ it('reorders the lines of a list', function (string $id, string $list, array $af
     expect(array_map(fn (array $line): string => $line['kind'] ?? $line['texture'], $id === '' ? $sheet['distress'] : $sheet['layers'][0][$list]))->toBe($after);
 })->with([['s', 'effects', ['outline', 'fill', 'gap']], ['s', 'masks', ['star', 'ellipse', 'polygon']], ['s', 'distress', ['speckle', 'cracks', 'scratches']], ['', 'distress', ['cracks', 'photocopy', 'dry-roller']]]);
 
+it('sets a word of a line to another that it offers, and nothing else', function (): void {
+    $artwork = Fixtures::artwork([Fixtures::words('w', 'KITE', 2, ['effects' => [['kind' => 'fill'], ['kind' => 'paper', 'paper' => 'gingham', 'seed' => 7]], 'distress' => [['texture' => 'cracks', 'amount' => 0.3, 'seed' => 9]]])], ['distress' => [['texture' => 'photocopy']]]);
+    $after = operated(
+        $artwork, ['op' => 'set-choice', 'id' => 'w', 'list' => 'effects', 'line' => 1, 'name' => 'paper', 'value' => 'kraft'],
+        ['op' => 'set-choice', 'id' => 'w', 'list' => 'distress', 'line' => 0, 'name' => 'texture', 'value' => 'speckle'], ['op' => 'set-choice', 'list' => 'distress', 'line' => 0, 'name' => 'texture', 'value' => 'scratches'],
+    )->artwork->toArray();
+    $before = $artwork->toArray();
+    [$before['layers'][0]['effects'][1]['paper'], $before['layers'][0]['distress'][0]['texture'], $before['distress'][0]['texture']] = ['kraft', 'speckle', 'scratches'];
+    expect($after)->toEqual($before);
+    expect(fn () => operated($artwork, ['op' => 'set-choice', 'id' => 'w', 'list' => 'effects', 'line' => 1, 'name' => 'paper', 'value' => 'velvet']))->toThrow(ArtworkInvalid::class, 'effects[1].paper: must be one of');
+    expect(fn () => operated($artwork, ['op' => 'set-choice', 'id' => 'w', 'list' => 'distress', 'line' => 0, 'name' => 'texture', 'value' => 'velvet']))->toThrow(ArtworkInvalid::class, 'distress[0].texture: must be one of');
+});
+
 it('puts lines in the order that reads best', function (): void {
     $artwork = Fixtures::artwork([Fixtures::words('w', 'KITE', 2, ['effects' => [['kind' => 'fill'], ['kind' => 'paper'], ['kind' => 'outline'], ['kind' => 'arch']]])]);
     expect(array_column(operated($artwork, ['op' => 'put-in-order', 'id' => 'w'])->artwork->layers[0]->effects, 'kind'))->toBe(['arch', 'fill', 'outline', 'paper']);
@@ -321,6 +334,7 @@ it('says what cannot be done as the sheet stands', function (array $operation, s
     [['op' => 'move', 'ids' => ['gone'], 'dx' => 1, 'dy' => 1], 'The line "gone" is not on the sheet'], [['op' => 'ungroup', 'id' => 'word'], 'is no group'], [['op' => 'stretch', 'id' => 'pair'], 'has no size of its own'],
     [['op' => 'lay-cut', 'id' => 'plate', 'font' => 'rye.woff2'], 'is no text'], [['op' => 'swap-picture', 'id' => 'word', 'file' => 'moth.svg'], 'lays no picture'],
     [['op' => 'reorder-line', 'id' => 'word', 'list' => 'masks', 'from' => 2, 'to' => 0], 'does not have that line'], [['op' => 'reorder-line', 'list' => 'distress', 'from' => 0, 'to' => 0], 'The sheet does not have that line'],
+    [['op' => 'set-choice', 'id' => 'word', 'list' => 'effects', 'line' => 0, 'name' => 'colour', 'value' => 'red'], 'offers no "colour"'], [['op' => 'set-choice', 'id' => 'word', 'list' => 'masks', 'line' => 0, 'name' => 'kind', 'value' => 'star'], 'does not have that line'],
     [['op' => 'name-colour', 'colour' => '#123456', 'name' => 'Rust'], 'is called "Rust" already'], [['op' => 'rename-colour', 'from' => 'Bone', 'to' => 'Oat'], 'no colour called "Bone"'],
     [['op' => 'rename-colour', 'from' => 'Rust', 'to' => 'Rust'], 'already'], [['op' => 'remove-colour', 'name' => 'Bone'], 'no colour called "Bone"'],
 ]);

@@ -5,6 +5,7 @@ import { useShop } from '../server/queries';
 import { useTracing } from '../server/tracing';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
+import TriedPicture from '../pictures/TriedPicture.vue';
 import RecipesDialog from './RecipesDialog.vue';
 import { begin, linesOf, point } from './beginning';
 import { found as foundIn, verbs, type Verb } from './verbs';
@@ -23,6 +24,8 @@ const field = ref<HTMLInputElement | null>(null);
 const all = computed(() =>
     shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace, recipes: () => (recipes.value = true), gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
 );
+/** So many of the first are drawn on the piece. */
+const SEEN = 16;
 const found = computed(() => foundIn(all.value, wanted.value));
 
 async function lead(label: string): Promise<void> {
@@ -75,7 +78,8 @@ function step(by: number): void {
             />
             <ul id="verb-list" role="listbox" aria-label="Lines to add">
                 <li v-for="(verb, i) in found" :id="`verb-${i}`" :key="verb.say" role="option" :aria-selected="i === at" @pointerenter="at = i" @click="take(verb)">
-                    {{ verb.say }} <small>{{ verb.hint }}</small>
+                    <TriedPicture v-if="verb.seen && selection.layer && i < SEEN" :layer="selection.layer.id" :operations="verb.seen" />
+                    <span>{{ verb.say }} <small>{{ verb.hint }}</small></span>
                 </li>
             </ul>
             <p v-if="found.length === 0" class="small">Nothing of that name. Choose a piece first to arch, ring, mask or wear it.</p>
@@ -91,6 +95,6 @@ function step(by: number): void {
 .finder { border: 1px solid var(--ink); padding: 8px; background: var(--paper); }
 .finder .field { width: 100%; margin: 4px 0; }
 .finder ul { max-height: 300px; overflow: auto; }
-.finder li { padding: 3px 6px; cursor: pointer; }
+.finder li { display: flex; gap: 8px; align-items: center; padding: 3px 6px; cursor: pointer; }
 .finder li[aria-selected='true'] { background: var(--rust-wash); }
 </style>

@@ -108,7 +108,7 @@ function moveWear(index: number, by: number): void {
                         :on="wear.on" :name="`Whole sheet, wear ${i + 1}`" :first="i === 0" :last="i === sheet.artwork.distress.length - 1"
                         @toggle="setWear(i, { ...wear, on: $event })" @up="moveWear(i, -1)" @down="moveWear(i, 1)" @remove="setWear(i, null)"
                     >
-                        <WearSentence :wear="wear" whole :layers="all" :ppi="sheet.artwork.sheet.ppi" :strokes="() => brushWear(null, i)" @change="setWear(i, $event)" />
+                        <WearSentence :wear="wear" whole :index="i" :layers="all" :ppi="sheet.artwork.sheet.ppi" :strokes="() => brushWear(null, i)" @change="setWear(i, $event)" />
                     </LineFrame>
                 </li>
             </ol>

@@ -7,6 +7,7 @@ import CornersToken from '../tokens/CornersToken.vue';
 import ColoursToken from '../tokens/ColoursToken.vue';
 import ColourToken from '../tokens/ColourToken.vue';
 import FontToken from '../tokens/FontToken.vue';
+import PictureChoiceToken from '../tokens/PictureChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import ScribbleToken from '../tokens/ScribbleToken.vue';
 import WordToken from '../tokens/WordToken.vue';
@@ -42,6 +43,10 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
             <ColourToken v-else-if="part.kind === 'colour'" :value="String(valueOf(effect, part.name))" :label="said(part)" @change="set(part.name, $event)" />
             <BucketsToken v-else-if="effect.kind === 'clear-buckets' && part.kind === 'colours'" :value="(valueOf(effect, part.name) as string[])" :layer="layer.id" :line="index" @change="set(part.name, $event)" />
             <ColoursToken v-else-if="part.kind === 'colours'" :value="(valueOf(effect, part.name) as string[])" :least="part.least" :most="part.most" :label="said(part)" @change="set(part.name, $event)" />
+            <PictureChoiceToken
+                v-else-if="part.pictured" :value="String(valueOf(effect, part.name))" :choices="part.choices" :words="phrasesOf(effect.kind, part.name, part.choices)" :label="said(part)"
+                :layer="layer.id" :trying="(value) => [{ op: 'set-choice', id: layer.id, list: 'effects', line: index, name: part.name, value }]" @change="set(part.name, $event)"
+            />
             <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(valueOf(effect, part.name))" :choices="part.choices" :words="phrasesOf(effect.kind, part.name, part.choices)" :label="said(part)" @change="set(part.name, $event)" />
             <WordToken v-else-if="part.kind === 'words'" :value="String(valueOf(effect, part.name))" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />
             <FontToken v-else-if="part.kind === 'font'" :value="String(valueOf(effect, part.name))" :sample="words" optional @change="set(part.name, $event)" />

@@ -150,7 +150,7 @@ const blends = computed(() => props.layer.blend !== 'normal');
             @choose="choose"
             @toggle="setItem('distress', i, { ...wear, on: $event })" @up="moveItem('distress', i, -1)" @down="moveItem('distress', i, 1)" @remove="setItem('distress', i, null)"
         >
-            <WearSentence :wear="wear" :whole="false" :layers="children" :ppi="ppi" :strokes="() => brushWear(layer, i)" @change="setItem('distress', i, $event)" />
+            <WearSentence :wear="wear" :whole="false" :layer="layer.id" :index="i" :layers="children" :ppi="ppi" :strokes="() => brushWear(layer, i)" @change="setItem('distress', i, $event)" />
         </LineFrame>
         <LineFrame v-if="layer.follows" sub on :name="`${sheet.called(layer.id)}, link`" first last @choose="choose" @toggle="unlink" @remove="unlink">
             <span class="sentence">

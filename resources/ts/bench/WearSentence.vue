@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref } from 'vue';
+import { computed, onBeforeUnmount, ref } from 'vue';
 import { VCheckbox } from 'vuetify/components';
 import ArtToken from '../tokens/ArtToken.vue';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
+import PictureChoiceToken from '../tokens/PictureChoiceToken.vue';
 import QuantityToken from '../tokens/QuantityToken.vue';
 import { useShop } from '../server/queries';
 import { usePeg } from '../stores/peg';
@@ -10,9 +11,10 @@ import { useSheet } from '../stores/sheet';
 import { textureWords } from '../words/lines';
 import type { Layer, Wear } from '../types';
 
-const props = defineProps<{ wear: Wear; whole: boolean; layers: Layer[]; ppi: number; strokes: () => void }>();
+const props = defineProps<{ wear: Wear; whole: boolean; layers: Layer[]; ppi: number; strokes: () => void; layer?: string; index: number }>();
 const emit = defineEmits<{ change: [wear: Wear] }>();
 const shop = useShop();
+const textures = computed(() => (shop.catalogue?.textures ?? []) as Wear['texture'][]);
 const sheet = useSheet();
 const peg = usePeg();
 const line = ref<HTMLElement | null>(null);
@@ -57,7 +59,8 @@ function shield(id: string, on: boolean): void {
         Wear away <ChoiceToken v-if="wear.texture === 'picture'" :value="wear.asItIs ? 'as-it-is' : 'share'" :choices="['share', 'as-it-is']" :words="{ share: 'a share:', 'as-it-is': 'its marks as they are' }" label="how much of the picture" @change="set({ asItIs: $event === 'as-it-is' })" />
         <QuantityToken v-if="wear.texture !== 'picture' || !wear.asItIs" :value="wear.amount" kind="share" :least="0" :most="0.9" label="amount of wear" @change="set({ amount: $event })" />
         <template v-if="whole"> of the whole sheet</template>
-        with <ChoiceToken :value="wear.texture" :choices="shop.catalogue?.textures ?? []" :words="textureWords" label="texture" @change="set({ texture: $event })" />
+        with <PictureChoiceToken v-if="layer" :value="wear.texture" :choices="textures" :words="textureWords" label="texture" :layer="layer" :trying="(value) => [{ op: 'set-choice', id: layer ?? '', list: 'distress', line: index, name: 'texture', value }]" @change="set({ texture: $event })" />
+        <ChoiceToken v-else :value="wear.texture" :choices="textures" :words="textureWords" label="texture" @change="set({ texture: $event })" />
         <template v-if="wear.texture === 'picture'">{{ ' ' }}<ArtToken :value="wear.file" @change="set({ file: $event })" /></template>
         , size{{ ' ' }}<QuantityToken :value="wear.scale" kind="number" :step="0.1" :least="shop.catalogue?.wear.leastScale ?? 0.25" :most="shop.catalogue?.wear.mostScale ?? 2.5" label="texture size" @change="set({ scale: $event })" />
         , pattern{{ ' ' }}<QuantityToken :value="wear.seed" kind="number" :least="0" :most="999999" label="pattern number" @change="set({ seed: Math.round($event) })" />
@@ -73,7 +76,7 @@ function shield(id: string, on: boolean): void {
             </template>
             <fieldset class="shield-menu">
                 <legend>These keep their ink</legend>
-                <v-checkbox v-for="layer in layers" :key="layer.id" :model-value="wear.shielded.includes(layer.id)" :label="sheet.called(layer.id)" hide-details @update:model-value="shield(layer.id, $event === true)" />
+                <v-checkbox v-for="other in layers" :key="other.id" :model-value="wear.shielded.includes(other.id)" :label="sheet.called(other.id)" hide-details @update:model-value="shield(other.id, $event === true)" />
             </fieldset>
         </v-menu>
     </span>

@@ -9,6 +9,8 @@ export interface Verb {
     hint: string;
     also: string[];
     operations?: Operation[];
+    /** What is shown beside it on the chosen piece, where that says more than its name. */
+    seen?: Operation[];
     begin?: () => unknown;
 }
 
@@ -112,12 +114,16 @@ function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
 function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[] {
     return catalogue.effects
         .filter((effect) => effect.forAny || (effect.forRasters ? raster : chosen.source.kind === 'text'))
-        .map((effect) => ({
-            say: effectWords[effect.kind]?.verb ?? phrase(effect.kind),
-            hint: 'on the chosen piece',
-            also: effectWords[effect.kind]?.also ?? [],
-            operations: [{ op: 'add-effect', id: chosen.id, line: { kind: effect.kind, on: true, ...Object.fromEntries(effect.parameters.map((parameter) => [parameter.name, parameter.default])) } as EffectLine, first: false, standsOut: true }],
-        }));
+        .map((effect) => {
+            const operations: Operation[] = [{ op: 'add-effect', id: chosen.id, line: { kind: effect.kind, on: true, ...Object.fromEntries(effect.parameters.map((parameter) => [parameter.name, parameter.default])) } as EffectLine, first: false, standsOut: true }];
+            return {
+                say: effectWords[effect.kind]?.verb ?? phrase(effect.kind),
+                hint: 'on the chosen piece',
+                also: effectWords[effect.kind]?.also ?? [],
+                operations,
+                ...(effect.stage === 'geometry' || effect.stage === 'look' ? { seen: operations } : {}),
+            };
+        });
 }
 
 const inGap = (sets: boolean): Layer['role'] => ({ kind: 'knockout', gap: 0.08, join: 'round', from: [], whole: false, sets });
@@ -129,16 +135,17 @@ function rasterOf(chosen: Layer, assets: AssetCard[]): AssetCard | undefined {
     return assets.find((asset) => asset.file === file && asset.type !== 'svg');
 }
 
-/** Wear of a piece, or of the whole sheet; every line begins with a pattern of its own. */
+/** Wear of a piece, or of the whole sheet. */
 function worn(catalogue: Catalogue, id: string, say: string): Verb[] {
     return catalogue.textures.map((texture) => ({
         say: `${say} with ${textureWords[texture] ?? phrase(texture)}`, hint: 'takes ink away', also: ['distress', 'worn', 'vintage', 'grunge'],
         operations: [{ op: 'add-wear', id, wear: newWear(texture) }],
+        ...(id !== '' && texture !== 'picture' ? { seen: [{ op: 'add-wear', id, wear: newWear(texture, 1) }] satisfies Operation[] } : {}),
     }));
 }
 
-export function newWear(texture: string): Wear {
-    const seed = Math.floor(Math.random() * 1000) + 1;
+/** Every line begins with a pattern of its own. */
+export function newWear(texture: string, seed = Math.floor(Math.random() * 1000) + 1): Wear {
     return { texture: texture as Wear['texture'], amount: 0.14, scale: 1, seed, inverted: false, shielded: [], on: true, file: '', x: 0, y: 0, turn: 0, strokes: [], asItIs: false };
 }
 

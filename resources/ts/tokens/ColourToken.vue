@@ -3,6 +3,9 @@ import { computed, ref, watch } from 'vue';
 import { usePeg } from '../stores/peg';
 import { useSheet } from '../stores/sheet';
 import { coloursOf } from '../bench/colours';
+import { everyLayer } from '../bench/layers';
+import { useShop } from '../server/queries';
+import ArtColours from './ArtColours.vue';
 import { colourOf } from './colours';
 
 /** A colour as # and digits, or the name of one of the job's own after an @. */
@@ -10,6 +13,7 @@ const props = defineProps<{ value: string; label: string }>();
 const emit = defineEmits<{ change: [value: string] }>();
 
 const sheet = useSheet();
+const shop = useShop();
 const peg = usePeg();
 const open = ref(false);
 const named = computed(() => props.value.startsWith('@'));
@@ -18,6 +22,11 @@ const hex = computed(() => sheet.hex(props.value));
 const picked = ref(hex.value);
 const typed = ref(shown.value);
 const wrong = ref(false);
+/** Pictures that lie on this sheet, the first few. */
+const pictures = computed(() => {
+    const files = new Set(everyLayer(sheet.artwork?.layers ?? []).flatMap((layer) => (layer.source.kind === 'art' ? [layer.source.file] : [])));
+    return shop.assets.filter((asset) => asset.kind === 'art' && files.has(asset.file)).slice(0, 3);
+});
 const inUse = computed(() => (sheet.artwork ? coloursOf(sheet.artwork) : []));
 
 watch(shown, (value) => {
@@ -89,6 +98,7 @@ async function fromPeg(): Promise<void> {
                 <div class="swatch-row">
                     <button v-for="colour in inUse" :key="colour" type="button" class="swatch" :style="{ background: colour }" :aria-label="colour" @click="take(colour)"></button>
                 </div>
+                <ArtColours v-for="asset in pictures" :key="asset.id" :asset="asset" @take="take" />
                 <v-btn size="small" variant="text" @click="fromPeg">Pick from the peg</v-btn>
                 <v-color-picker v-model="picked" mode="hex" :modes="['hex']" elevation="0" width="260" hide-inputs />
             </div>

@@ -30,7 +30,7 @@ final readonly class FillWithPaper implements Inks
     public static function parameters(): array
     {
         return [
-            Parameter::oneOf('paper', Papers::kinds(), 'gingham'),
+            Parameter::oneOf('paper', Papers::kinds(), 'gingham', pictured: true),
             Parameter::colours('colours', ['#b04a2c', '#f3ead7', '#1f1d1a'], 1, 6),
             Parameter::share('scale', 0.1, 8, 1),
             Parameter::number('seed', 0, 999_999, 1),

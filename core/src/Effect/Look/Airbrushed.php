@@ -33,7 +33,7 @@ final readonly class Airbrushed implements Looks
 
     public static function parameters(): array
     {
-        return [Parameter::length('softness', 0.01, 2, 0.15), Parameter::oneOf('character', ['edges', 'smooth', 'glossy', 'bold'], 'edges')];
+        return [Parameter::length('softness', 0.01, 2, 0.15), Parameter::oneOf('character', ['edges', 'smooth', 'glossy', 'bold'], 'edges', pictured: true)];
     }
 
     public static function from(Values $values): static
