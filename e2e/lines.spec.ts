@@ -54,6 +54,24 @@ test('a colour is typed, or taken from those on the sheet', async ({ page }) => 
     expect(JSON.stringify(await artworkOf(page, path))).toBe(before);
 });
 
+test('a paper and a warp are chosen by what they look like on the piece', async ({ page }) => {
+    const path = await newJob(page, 'Papers');
+    await addLine(page, 'words', 'Set words');
+    await page.getByRole('button', { name: 'Add a line' }).click();
+    await page.getByRole('combobox', { name: /What next/ }).fill('arch');
+    await expect(page.getByRole('option', { name: /^Arch/ }).locator('.tried img')).toBeVisible();
+    await page.getByRole('option', { name: /^Arch/ }).click({ delay: 70 });
+    await saved(page);
+    await addLine(page, 'paper', /paper/);
+    await page.getByRole('button', { name: 'paper: gingham, choose' }).click({ delay: 70 });
+    const plaid = page.getByRole('listbox', { name: 'paper' }).getByRole('option', { name: 'plaid' });
+    await expect(plaid.locator('img')).toBeVisible({ timeout: 30_000 });
+    await plaid.click({ delay: 70 });
+    await saved(page);
+    const kinds = ((await artworkOf(page, path)).layers[0] as unknown as { effects: unknown }).effects as { kind: string; paper?: string }[];
+    expect(kinds.map((line) => [line.kind, line.paper ?? ''])).toEqual([['arch', ''], ['fill', ''], ['paper', 'plaid']]);
+});
+
 test('the garment rail shows the art on each cloth and hangs it on the peg', async ({ page }) => {
     await page.goto('/');
     await page.getByRole('link', { name: 'Quarry Road kite day' }).click();

@@ -121,7 +121,7 @@ function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[
                 hint: 'on the chosen piece',
                 also: effectWords[effect.kind]?.also ?? [],
                 operations,
-                ...(effect.stage === 'geometry' || effect.stage === 'look' ? { seen: operations } : {}),
+                ...(['letters', 'geometry', 'look'].includes(effect.stage) ? { seen: operations } : {}),
             };
         });
 }
