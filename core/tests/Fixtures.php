@@ -8,6 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Asset\FolderShelf;
+use TallCrow\Asset\Shelf;
 use TallCrow\Cli\Crow;
 use TallCrow\Cli\Materials;
 use TallCrow\Edit\Operation;
@@ -83,7 +84,7 @@ final class Fixtures
     }
 
     /** Draws all anew but the fields of wear and the papers, which hang on their code and on no sheet. */
-    public static function renderer(?FolderShelf $shelf = null, ?Artwork $pattern = null): Renderer
+    public static function renderer(?Shelf $shelf = null, ?Artwork $pattern = null): Renderer
     {
         return new Renderer($shelf ?? self::shelf(), new NoPictures(Materials::kept()), $pattern);
     }

@@ -6,14 +6,17 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
+use TallCrow\Colour\Swatch;
 use TallCrow\Edit\AsHalftone;
 use TallCrow\Edit\HardenMasks;
 use TallCrow\Edit\SetOpacity;
+use TallCrow\Geometry\Box;
 use TallCrow\Mask\Mask;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Texture\Wear;
 
 /**
  * Half-transparent ink beyond the smooth rim that every edge has. On cloth that gets an underbase white is laid under it, and it prints as pale haze
@@ -132,9 +135,8 @@ final class Haze implements MendsOnSheet
             if ($levels[$i] === 0 || $width < 2 || $height < 2) {
                 continue;
             }
-            $part = $subject->renderer->picture($subject->artwork, new Frame($coarse * $finer, $left * $finer, $top * $finer, $width * $finer, $height * $finer), fn (LayerTrouble $trouble): null => null)->settled();
             $shown += $haze->crop($left, $top, $width, $height)->area();
-            $inPrint += self::solid($part)->area() / $finer ** 2;
+            $inPrint += $this->inPrint($subject, [$left, $top, $width, $height], $finer) / $finer ** 2;
             $printed += $partial->crop($left, $top, $width, $height)->area();
         }
         $ink = max(1.0, $alpha->isMore(self::CLEAR)->area());
@@ -144,6 +146,26 @@ final class Haze implements MendsOnSheet
             $printed > 0 => min(1.0, $inPrint / $printed * $partial->area() / $ink),
             default => 0.0,
         };
+    }
+
+    /**
+     * Pixels of haze in a part of the print. Kept as long as the lines that reach into the part are the same and the coarse picture shows the same there.
+     *
+     * @param  array{int, int, int, int}  $at  left, top, width, height in the coarse picture
+     */
+    private function inPrint(SheetSubject $subject, array $at, int $finer): float
+    {
+        [$left, $top, $width, $height] = $at;
+        $coarse = $subject->picture->ppi;
+        $frame = new Frame($coarse * $finer, $left * $finer, $top * $finer, $width * $finer, $height * $finer);
+        $part = new Box($left / $coarse, $top / $coarse, ($left + $width) / $coarse, ($top + $height) / $coarse);
+        $lines = array_filter($subject->artwork->layers, fn (Layer $layer): bool => $layer->on && ($subject->reach($layer->id)?->intersection($part)->isEmpty() !== true));
+        $key = hash('xxh128', $subject->picture->picture->crop($left, $top, $width, $height)->toBytes()).serialize([
+            $frame->key(), sha1_file(__FILE__), array_map(fn (Layer $layer): array => $layer->toArray(), array_values($lines)), array_map(fn (Wear $wear): array => $wear->toArray(), $subject->artwork->distress),
+            array_map(fn (Swatch $swatch): array => $swatch->toArray(), $subject->artwork->swatches), array_map($subject->shelf->fingerprint(...), array_merge([], ...array_map(fn (Layer $layer): array => array_merge([], ...array_map(fn (Layer $one): array => $one->files(), $layer->everyLayer())), array_values($lines)))),
+        ]);
+
+        return (float) $subject->renderer->found("haze $key", fn (): string => (string) self::solid($subject->renderer->picture($subject->artwork, $frame, fn (LayerTrouble $trouble): null => null)->settled())->area());
     }
 
     private static function cause(Layer $layer): string

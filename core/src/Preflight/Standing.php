@@ -83,10 +83,21 @@ final readonly class Standing
         if (abs($inkLab->l - $clothLab->l) > self::APART) {
             return false;
         }
+        // Nor where the contrast is more than is asked of any two: no such pair is the same to the eye.
+        [$inkLight, $clothLight] = [self::light($inkLab), self::light($clothLab)];
+        if (max($inkLight, $clothLight) >= self::CONTRAST_DARK * min($inkLight, $clothLight)) {
+            return false;
+        }
         $difference = $inkLab->difference($clothLab);
         [$enough, $contrast] = max($ink->luminance(), $cloth->luminance()) < self::DARK ? [self::DIFFERENCE_DARK, self::CONTRAST_DARK] : [self::DIFFERENCE, self::CONTRAST];
 
         return $difference < self::SAME || ($difference < $enough && Contrast::ratio($ink, $cloth) < $contrast);
+    }
+
+    /** Relative luminance with the flare that WCAG 2.2 adds to both sides of a contrast ratio; CIE L* is a function of the first alone. */
+    private static function light(Lab $lab): float
+    {
+        return ($lab->l > 8.0 ? (($lab->l + 16) / 116) ** 3 : $lab->l * 27 / 24389) + 0.05;
     }
 
     /** Without the little holes of wear and of screens, which bare no cloth to the eye: closed by a square (Serra, 1982). */
@@ -109,11 +120,10 @@ final readonly class Standing
             return $like;
         }
         $numbers = $regions->asNumbers()->settled();
-        $none = $numbers->linearShort(0.0, 0.0);
-        $beside = fn (Image $of): array => Histogram::ofShorts(Morphology::grown($of)->both($like)->chosen($numbers, $none)->settled());
-        [$cloth, $ink] = [$beside($bare), $beside($standing)];
+        // Each region's pixels, and those of them that bare cloth or standing ink borders.
+        [$sizes, $cloth, $ink] = Histogram::ofMasks([$like, Morphology::grown($bare)->both($like), Morphology::grown($standing)->both($like)], $numbers);
         $table = str_repeat("\0", 65536);
-        foreach (Histogram::ofShorts($like->chosen($numbers, $none)->settled()) as $number => $size) {
+        foreach ($sizes as $number => $size) {
             [$bared, $edged] = [$cloth[$number] ?? 0, $ink[$number] ?? 0];
             // What nothing borders fills the picture, and cloth lies beyond.
             $table[$number] = chr($number > 0 && $size > 0 && ($edged === 0 || $bared > self::BARE * ($bared + $edged)) ? 255 : 0);

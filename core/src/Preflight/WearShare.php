@@ -22,6 +22,8 @@ final class WearShare implements ChecksSheet
 
     private const PPI = 75.0;
 
+    private const MOST_PPI = 100.0;
+
     private const NONE = 0.0005;
 
     public function sheet(SheetSubject $subject): array
@@ -30,11 +32,13 @@ final class WearShare implements ChecksSheet
         if (! self::isWorn($artwork)) {
             return [];
         }
-        $frame = Frame::sheet($artwork->sheet, self::PPI);
+        // A coarse picture that is there already serves, and so do its pieces.
+        $isCoarse = $subject->picture->ppi <= self::MOST_PPI;
+        $frame = Frame::sheet($artwork->sheet, $isCoarse ? $subject->picture->ppi : self::PPI);
         $skip = fn (LayerTrouble $trouble): null => null;
         $unworn = $renderer->picture(self::unworn($artwork), $frame, $skip)->alpha()->settled();
         $before = $unworn->area();
-        $after = $renderer->picture($artwork, $frame, $skip)->alpha()->area();
+        $after = ($isCoarse ? $subject->picture->picture : $renderer->picture($artwork, $frame, $skip))->alpha()->area();
         $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
         foreach ($this->layers($subject, $frame, $unworn) as [$layer, $share]) {
             $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork);

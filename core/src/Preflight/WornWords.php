@@ -47,7 +47,7 @@ final class WornWords implements ChecksSheet
             if ($whole === null) {
                 continue;
             }
-            array_push($findings, ...$this->ofWords($layer, $letters, $whole, $whole->with(self::left($layer, $whole, $subject)), $artwork, $ppi));
+            array_push($findings, ...$this->ofWords($layer, self::measured($letters, $whole, $whole->with(self::left($layer, $whole, $subject)), $ppi, $subject), $artwork));
         }
         // What is lost is told first; what holds as far as there is room.
         usort($findings, fn (Finding $one, Finding $other): int => ($other->verdict === Verdict::Fail ? 1 : 0) <=> ($one->verdict === Verdict::Fail ? 1 : 0));
@@ -98,23 +98,50 @@ final class WornWords implements ChecksSheet
     }
 
     /**
+     * Of each word from which anything was taken: its letters, the share of the one that lost most, and the inches of the thinnest stroke. Kept as
+     * long as the letters stand where they are and what is left of them is the same.
+     *
      * @param  non-empty-list<Letter>  $letters
-     * @return list<Finding>
+     * @return array<int, array{list<Letter>, float, ?float}> by its number
      */
-    private function ofWords(Layer $layer, array $letters, Piece $whole, Piece $left, Artwork $artwork, float $ppi): array
+    private static function measured(array $letters, Piece $whole, Piece $left, float $ppi, SheetSubject $subject): array
     {
         $words = [];
         foreach ($letters as $letter) {
             $words[$letter->word][] = $letter;
         }
-        $findings = [];
-        foreach ($words as $number => $of) {
-            $lost = max([0.0, ...array_map(fn (Letter $letter): float => $this->lost($letter->path->bounds(), $whole, $left, $ppi), $of)]);
-            if ($lost < self::TAKEN) {
-                continue;
+        $before = $whole->with($whole->image->alpha()->isMore(127.0)->settled());
+        $bounds = array_map(fn (Letter $letter): array => [$letter->word, ...array_values($letter->path->bounds()->toArray())], $letters);
+        $key = hash('xxh128', $before->image->toBytes().$left->image->toBytes()).serialize([$bounds, $whole->frame->key(), sha1_file(__FILE__)]);
+        /** @var array<int, array{float, ?float}> $kept */
+        $kept = unserialize($subject->renderer->found("worn words $key", function () use ($words, $before, $left, $ppi): string {
+            $found = [];
+            foreach ($words as $number => $of) {
+                $lost = max([0.0, ...array_map(fn (Letter $letter): float => self::lost($letter->path->bounds(), $before, $left, $ppi), $of)]);
+                if ($lost >= self::TAKEN) {
+                    $found[$number] = [$lost, self::thinnest(Letter::together($of)->bounds(), $left, $ppi)];
+                }
             }
+
+            return serialize($found);
+        }), ['allowed_classes' => false]);
+        $measured = [];
+        foreach ($kept as $number => [$lost, $thin]) {
+            $measured[$number] = [$words[$number] ?? [], $lost, $thin];
+        }
+
+        return $measured;
+    }
+
+    /**
+     * @param  array<int, array{list<Letter>, float, ?float}>  $words  of measured()
+     * @return list<Finding>
+     */
+    private function ofWords(Layer $layer, array $words, Artwork $artwork): array
+    {
+        $findings = [];
+        foreach ($words as $number => [$of, $lost, $thin]) {
             $box = Letter::together($of)->bounds();
-            $thin = $this->thinnest($box, $left, $ppi);
             $limits = $artwork->limits;
             $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke);
             $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
@@ -130,18 +157,19 @@ final class WornWords implements ChecksSheet
         return $findings;
     }
 
-    private function lost(Box $box, Piece $whole, Piece $left, float $ppi): float
+    /** @param  Piece  $whole  one band, 255 where the letters' ink was */
+    private static function lost(Box $box, Piece $whole, Piece $left, float $ppi): float
     {
         $frame = Frame::about($box, $ppi);
         $before = $frame === null ? null : $whole->cut($frame);
         $after = $frame === null ? null : $left->cut($frame);
-        $area = $before === null ? 0.0 : $before->image->alpha()->isMore(127.0)->area();
+        $area = $before === null ? 0.0 : $before->image->area();
 
         return $area <= 0 ? 0.0 : max(0.0, 1 - ($after?->image->area() ?? 0.0) / $area);
     }
 
     /** Inches; null where nothing is left. */
-    private function thinnest(Box $box, Piece $left, float $ppi): ?float
+    private static function thinnest(Box $box, Piece $left, float $ppi): ?float
     {
         $frame = Frame::about($box, $ppi);
         $cut = $frame === null ? null : $left->cut($frame);

@@ -44,4 +44,25 @@ final class Histogram
 
         return array_pad($found, 256, 0.0);
     }
+
+    /**
+     * How many pixels of each of several masks, 0 or 255, have each number of a 16-bit band, in one look at them all.
+     *
+     * @param  non-empty-list<Image>  $masks
+     * @return list<list<int>> for each mask, by number
+     */
+    public static function ofMasks(array $masks, Image $numbers): array
+    {
+        $bands = array_reduce(array_slice($masks, 1), fn (Image $all, Image $mask): Image => $all->withBand($mask), $masks[0]);
+        $sums = Image::of(Vips::image('hist_find_indexed', [$bands, $numbers]))->operation('cast', [BandFormat::Float]);
+        /** @var list<float> $found */
+        $found = array_values((array) unpack('g*', $sums->toBytes()));
+        $count = count($masks);
+        $counts = array_fill(0, $count, []);
+        foreach ($found as $i => $sum) {
+            $counts[$i % $count][] = (int) round($sum / 255);
+        }
+
+        return $counts;
+    }
 }
