@@ -9,6 +9,8 @@ use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
+use TallCrow\Render\FolderPictures;
+use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 function preflight(Artwork $artwork, ?PrintArea $area = null, ?string $folder = null): Report
@@ -154,4 +156,22 @@ it('reports a line that cannot be drawn, and measures the rest', function (): vo
 
 it('says that an empty sheet would print nothing', function (): void {
     expect(found(Fixtures::artwork([]), 'blank')->verdict)->toBe(Verdict::Fail);
+});
+
+it('finds the same with what is kept from one look to the next as without', function (): void {
+    $folder = Fixtures::temporary('kept');
+    $sheet = fn (float $x, float $amount, float $opacity): Artwork => Fixtures::artwork([
+        ['opacity' => $opacity] + Fixtures::shape('plate', 'ellipse', 1.6, '#2f6f73'),
+        Fixtures::words('w', 'TIDE POOL', 2.6, ['placement' => ['x' => 1.5, 'y' => 3.2], 'distress' => [['texture' => 'scratches', 'amount' => 0.2, 'seed' => 3]]]),
+        Fixtures::shape('star', 'star', 0.6, '#d9a441', ['placement' => ['x' => $x, 'y' => 3.2]]),
+    ], ['garments' => [['name' => 'Charcoal', 'colour' => '#33363b']], 'distress' => [['texture' => 'speckle', 'amount' => $amount, 'seed' => 5]]]);
+    $found = fn (Artwork $artwork, Renderer $renderer): array => array_map(fn (Finding $finding): array => $finding->toArray(), Preflight::artwork($artwork, $renderer, Fixtures::shelf(), closely: false)->findings);
+    $haze = [];
+    // A star moves over the words, the wear grows, the plate fades, and all of it goes back.
+    foreach ([[0.5, 0.1, 1.0], [1.5, 0.1, 1.0], [1.5, 0.3, 1.0], [1.5, 0.3, 0.5], [0.5, 0.1, 1.0]] as $step) {
+        $kept = $found($sheet(...$step), new Renderer(Fixtures::shelf(), new FolderPictures($folder)));
+        expect($kept)->toEqual($found($sheet(...$step), Fixtures::renderer()));
+        $haze[] = array_values(array_filter($kept, fn (array $one): bool => $one['key'] === 'haze'))[0]['figure'];
+    }
+    expect($haze[3])->not->toBe($haze[2])->and($haze[4])->toBe($haze[0]);
 });
