@@ -135,8 +135,14 @@ test('a recipe is kept of chosen lines, followed on new words, and done to anoth
     await expect(page.getByText('Ringed so')).toBeVisible({ timeout: 30_000 });
     await expect(page.getByAltText('LANTERN by the recipe Ringed so')).toHaveJSProperty('complete', true);
     await page.getByLabel('Words to see them on').fill('Bell tower');
+    // The ring in another colour, seen before it is set.
+    const ring = page.getByRole('textbox', { name: /^Ringed so: colour/ }).last();
+    await ring.fill('#2f6f73');
+    await ring.press('Enter');
+    await expect(page.getByAltText('Bell tower by the recipe Ringed so')).toHaveAttribute('src', /instead.*%232f6f73/, { timeout: 30_000 });
     await page.getByRole('button', { name: 'Set new words by Ringed so' }).click();
     await saved(page);
+    await expect(page.locator('.drag-row').last().getByRole('textbox', { name: 'outline colour' })).toHaveValue('#2f6f73');
     await expect(words(page).last()).toHaveValue('Bell tower');
     await expect(page.locator('.drag-row').last().getByRole('textbox', { name: 'outline width' })).toBeVisible();
     await addLine(page, 'shape', 'Draw a shape');

@@ -33,12 +33,13 @@ final readonly class RecipePicture
         return new self($recipe);
     }
 
-    public function png(string $words): string
+    /** @param  array<string, string>  $instead  colours, fonts and pictures in place of the recipe's own */
+    public function png(string $words, array $instead = []): string
     {
         $recipe = $this->recipe->read();
         $studio = Studio::of($this->recipe->shop);
         $sheet = Artwork::blank('Recipe', new Brief, Sheet::of(PrintArea::pixels('', self::WIDTH, self::HEIGHT, Ppi::of(300))));
-        $artwork = Operations::apply([new FollowRecipe('', $words, $recipe->layers, $recipe->toArray()['swatches'])], $sheet, $studio->renderer->placer)->artwork;
+        $artwork = Operations::apply([new FollowRecipe('', $words, $recipe->layers, $recipe->toArray()['swatches'], array_keys($instead), array_values($instead))], $sheet, $studio->renderer->placer)->artwork;
         $picture = $studio->renderer->picture($artwork, Frame::sheet($artwork->sheet, self::PPI), fn (LayerTrouble $trouble): null => null)->settled();
         $box = $picture->alpha()->isMore(8.0)->settled()->inkBox();
 

@@ -101,7 +101,8 @@ it('keeps lines as a recipe, shows it on any words, shares it as a file, and tak
     expect($picture('KITE'))->not->toBe($picture('Tide pool'))->and(substr($picture(''), 1, 3))->toBe('PNG');
     // In the colour that it names.
     $named = $this->postJson('/api/recipes', ['recipe' => json_encode(['swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']], 'layers' => [array_replace_recursive($words, ['effects' => [['colour' => '@Rust']]])]] + $recipe)])->json('id');
-    expect((string) $this->get("/api/recipes/$named/picture.png?words=KITE")->getContent())->toBe($picture('KITE'));
+    expect((string) $this->get("/api/recipes/$named/picture.png?words=KITE")->getContent())->toBe($picture('KITE'))
+        ->and((string) $this->get("/api/recipes/$named/picture.png?words=KITE&instead[0][old]=@Rust&instead[0][new]=%23123456")->assertOk()->getContent())->not->toBe($picture('KITE'));
     $this->deleteJson("/api/recipes/$named")->assertNoContent();
     $file = $this->get("/api/recipes/$id/file")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="rust-plain.recipe.json"')->getContent();
     $this->postJson('/api/recipes', ['recipe' => $file])->assertCreated()->assertJsonPath('name', 'Rust: plain');

@@ -12,6 +12,8 @@ final readonly class RecipeCard extends Answer
     /**
      * @param  list<array<string, mixed>>  $layers
      * @param  list<Cloth>  $swatches
+     * @param  list<string>  $colours  that it has, as "#rrggbb" or "@Name"
+     * @param  list<string>  $files  fonts and pictures that it names
      * @param  list<string>  $missing  fonts and pictures that the shelf does not have
      */
     public function __construct(
@@ -20,6 +22,8 @@ final readonly class RecipeCard extends Answer
         #[DescribedAs('layer', isList: true)]
         public array $layers,
         public array $swatches,
+        public array $colours,
+        public array $files,
         public array $missing,
     ) {}
 
@@ -31,7 +35,7 @@ final readonly class RecipeCard extends Answer
         return new self(
             $kept->id, $kept->name, $recipe->toArray()['layers'],
             array_map(fn (array $swatch): Cloth => new Cloth($swatch['name'], $swatch['colour']), $recipe->toArray()['swatches']),
-            array_values(array_diff($recipe->files(), $shelf)),
+            $recipe->colours(), $recipe->files(), array_values(array_diff($recipe->files(), $shelf)),
         );
     }
 }

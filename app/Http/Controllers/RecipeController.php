@@ -45,7 +45,10 @@ final class RecipeController
 
     public function picture(Request $request, KeptRecipe $recipe): Response
     {
-        return new Response(RecipePicture::of($recipe)->png(mb_substr($request->string('words')->toString(), 0, 60)), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+        $asked = $request->validate(['instead' => ['sometimes', 'array', 'max:60'], 'instead.*.old' => ['required', 'string', 'max:200'], 'instead.*.new' => ['required', 'string', 'max:200']]);
+        $instead = array_column($asked['instead'] ?? [], 'new', 'old');
+
+        return new Response(RecipePicture::of($recipe)->png(mb_substr($request->string('words')->toString(), 0, 60), $instead), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
 
     public function destroy(KeptRecipe $recipe): Response

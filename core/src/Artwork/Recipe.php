@@ -59,9 +59,26 @@ final readonly class Recipe
         ];
     }
 
+    /** @return list<string> colours that its lines name, as "#rrggbb" or "@Name" */
+    public function colours(): array
+    {
+        $found = [];
+        foreach (array_merge([], ...array_map(fn (Layer $layer): array => $layer->everyLayer(), $this->layers)) as $layer) {
+            foreach ($layer->effects as $line) {
+                $line->recoloured(function (string $colour) use (&$found): string {
+                    $found[] = $colour;
+
+                    return $colour;
+                });
+            }
+        }
+
+        return array_values(array_unique($found));
+    }
+
     /** @return list<string> fonts and pictures that it names */
     public function files(): array
     {
-        return array_values(array_unique(array_merge([], ...array_map(fn (Layer $layer): array => $layer->files(), $this->layers))));
+        return array_values(array_unique(array_merge([], ...array_map(fn (Layer $layer): array => $layer->files(), array_merge([], ...array_map(fn (Layer $layer): array => $layer->everyLayer(), $this->layers))))));
     }
 }

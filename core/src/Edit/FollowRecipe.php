@@ -25,12 +25,16 @@ final readonly class FollowRecipe extends Operation
     /** Share of the sheet's width of words that are set anew. */
     private const SHARE = 0.6;
 
+    private const MOST_INSTEAD = 60;
+
     /**
      * @param  string  $id  of the piece; none for new words
      * @param  list<Layer>  $layers
      * @param  list<array{name: string, colour: string}>  $swatches
+     * @param  list<string>  $replace  colours, fonts and pictures of the recipe
+     * @param  list<string>  $with  those in place of them, in the same order
      */
-    public function __construct(public string $id, public string $words, public array $layers, public array $swatches) {}
+    public function __construct(public string $id, public string $words, public array $layers, public array $swatches, public array $replace = [], public array $with = []) {}
 
     public static function name(): string
     {
@@ -39,14 +43,19 @@ final readonly class FollowRecipe extends Operation
 
     public static function read(Reading $node): self
     {
-        $node->knows('op', 'id', 'words', 'layers', 'swatches');
+        $node->knows('op', 'id', 'words', 'layers', 'swatches', 'replace', 'with');
 
-        return new self($node->text('id', 40, ''), $node->text('words', 10_000, ''), LayerReader::ofAnySwatch(Pieces::MOST)->layers($node, 'layers'), Renaming::swatches($node));
+        [$replace, $with] = [$node->texts('replace', self::MOST_INSTEAD, 200), $node->texts('with', self::MOST_INSTEAD, 200)];
+        if (count($replace) !== count($with)) {
+            $node->fault(sprintf('holds %d; "replace" holds %d', count($with), count($replace)), 'with');
+        }
+
+        return new self($node->text('id', 40, ''), $node->text('words', 10_000, ''), LayerReader::ofAnySwatch(Pieces::MOST)->layers($node, 'layers'), Renaming::swatches($node), $replace, $with);
     }
 
     public function apply(Artwork $artwork, Placer $placer): Edited
     {
-        $recipe = Renaming::fresh($this->layers, $artwork);
+        $recipe = Renaming::fresh(Renaming::replaced($this->layers, array_combine($this->replace, $this->with)), $artwork);
         $main = $this->main($recipe);
         $piece = $this->id === '' ? $this->set($artwork, $main) : Pieces::one($artwork, $this->id);
         $made = [];

@@ -20,6 +20,9 @@ final class Renaming
     /** Keys of the file's form under which other layers are named. */
     private const NAMING = ['layer', 'from', 'shielded'];
 
+    /** Keys under which a seller's own words stand, which are no colour and no file whatever they say. */
+    private const SAID = ['id', 'name', 'text'];
+
     /**
      * @param  list<Layer>  $layers
      * @return list<Layer>
@@ -38,6 +41,25 @@ final class Renaming
         $faults->settle();
 
         return $renamed;
+    }
+
+    /**
+     * The layers with other colours, fonts and pictures in place of some.
+     *
+     * @param  list<Layer>  $layers
+     * @param  array<string, string>  $instead  new by old: "#rrggbb", "@Name" or the name of a file
+     * @return list<Layer>
+     */
+    public static function replaced(array $layers, array $instead): array
+    {
+        if ($instead === []) {
+            return $layers;
+        }
+        $faults = new Faults;
+        $made = LayerReader::ofAnySwatch(Pieces::MOST)->layers(Node::root(['layers' => array_map(fn (Layer $layer): array => self::exchanged($layer->toArray(), $instead), $layers)], $faults), 'layers');
+        $faults->settle();
+
+        return $made;
     }
 
     /** @return list<array{name: string, colour: string}> */
@@ -61,6 +83,25 @@ final class Renaming
         $missing = array_filter($swatches, fn (array $one): bool => ! in_array($one['name'], $known, true));
 
         return $artwork->withSwatches([...$artwork->swatches, ...array_values(array_map(fn (array $one): Swatch => new Swatch($one['name'], Srgb::hex($one['colour'])), $missing))]);
+    }
+
+    /**
+     * @param  array<mixed>  $data  a layer, or a part of one, in the file's form
+     * @param  array<string, string>  $instead
+     * @return array<mixed>
+     */
+    private static function exchanged(array $data, array $instead): array
+    {
+        $made = [];
+        foreach ($data as $key => $value) {
+            $made[$key] = match (true) {
+                is_array($value) => self::exchanged($value, $instead),
+                is_string($value) && ! in_array($key, self::SAID, true) => $instead[$value] ?? $value,
+                default => $value,
+            };
+        }
+
+        return $made;
     }
 
     /**

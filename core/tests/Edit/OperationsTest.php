@@ -48,9 +48,9 @@ it('sends each operation as it reads it', function (array $sent): void {
 })->with([
     [['op' => 'move', 'ids' => ['a', 'b'], 'dx' => 0.5, 'dy' => -1.0]], [['op' => 'scale', 'ids' => ['a'], 'by' => 2.0]], [['op' => 'turn', 'ids' => ['a'], 'degrees' => -12.5]],
     [['op' => 'flip', 'ids' => ['a'], 'way' => 'down']], [['op' => 'size-by', 'ids' => ['w'], 'by' => 'em', 'size' => null]], [['op' => 'align', 'ids' => ['a', 'b'], 'edge' => 'left', 'to' => 'sheet']], [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'across', 'gap' => null]],
-    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a'], 'linked' => true]], [['op' => 'follow-recipe', 'id' => 'w', 'words' => '', 'layers' => [], 'swatches' => []]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
+    [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a'], 'linked' => true]], [['op' => 'follow-recipe', 'id' => 'w', 'words' => '', 'layers' => [], 'swatches' => [], 'replace' => ['#b04a2c'], 'with' => ['@Bone']]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
     [['op' => 'reorder', 'id' => 'a', 'to' => 3]], [['op' => 'stretch', 'id' => 'a']], [['op' => 'put-in-order', 'id' => 'a']], [['op' => 'shield', 'id' => 'a']], [['op' => 'harden-masks', 'id' => 'a']], [['op' => 'as-halftone', 'ids' => ['a']]],
-    [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true, 'standsOut' => false]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]],
+    [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true, 'standsOut' => false]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]], [['op' => 'set-choice', 'id' => 'a', 'list' => 'effects', 'line' => 1, 'name' => 'paper', 'value' => 'kraft']],
     [['op' => 'add-repeat', 'id' => 'a', 'kind' => 'stack']], [['op' => 'add-mask', 'id' => 'a', 'mask' => ['kind' => 'clip', 'layer' => 'b', 'inverted' => false, 'joining' => 'within', 'on' => true]]],
     [['op' => 'set-opacity', 'id' => 'a', 'opacity' => 0.5]], [['op' => 'set-blend', 'id' => 'a', 'blend' => 'soft-light']], [['op' => 'set-role', 'id' => 'a', 'role' => ['kind' => 'knockout', 'gap' => 0.1, 'join' => 'mitre', 'from' => ['b'], 'sets' => true, 'whole' => false]]],
     [['op' => 'set-words', 'id' => 'w', 'text' => 'KITE DAY']], [['op' => 'draw', 'id' => '', 'stroke' => ['points' => [[1.0, 2.0], [2.0, 2.5]], 'width' => 0.2, 'tip' => 'slash', 'symmetry' => 'none', 'count' => 6, 'seed' => 3]]],
@@ -151,6 +151,18 @@ it('does to other words, and to another piece, what a recipe did to its own', fu
     expect(count($dressed->artwork->layers))->toBe(5)->and(ids($dressed->artwork)[0])->toBe('under')->and(ids($dressed->artwork)[3])->toBe('mine')->and(ids($dressed->artwork)[4])->toBe('over')
         ->and($dressed->artwork->layer('mine')->source->text)->toBe('Bells')->and(array_map(fn ($line) => $line->kind, $dressed->artwork->layer('mine')->effects))->toBe(['fill', 'outline'])
         ->and($dressed->artwork->layer('mine')->placement->x)->toBe(1.2);
+});
+
+it('follows a recipe in other colours, with another font and another picture', function (): void {
+    $recipe = Fixtures::artwork([
+        ['id' => 'art', 'name' => '#f3ead7', 'source' => ['kind' => 'art', 'file' => 'moth.svg', 'frame' => 'ink'], 'placement' => ['x' => 1.5, 'y' => 3, 'width' => 1, 'height' => null], 'effects' => [['kind' => 'fill', 'colour' => '#f3ead7']]],
+        Fixtures::words('body', '#f3ead7', 2.0, ['effects' => [['kind' => 'fill', 'colour' => '#f3ead7'], ['kind' => 'outline', 'colour' => '@Rust']]]),
+    ], ['swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]])->toArray();
+    $follow = ['op' => 'follow-recipe', 'layers' => $recipe['layers'], 'swatches' => $recipe['swatches'], 'replace' => ['#f3ead7', '@Rust', 'alfa-slab-one.woff2', 'moth.svg'], 'with' => ['@Bone', '#123456', 'rye.woff2', 'crab.svg']];
+    [$art, $body] = operated(Fixtures::artwork([], ['swatches' => [['name' => 'Bone', 'colour' => '#efe6d0']]]), $follow)->artwork->toArray()['layers'];
+    expect([$art['name'], $art['source']['file'], $art['effects'][0]['colour']])->toBe(['#f3ead7', 'crab.svg', '@Bone'])
+        ->and([$body['source']['text'], $body['source']['font'], $body['effects'][0]['colour'], $body['effects'][1]['colour']])->toBe(['#f3ead7', 'rye.woff2', '@Bone', '#123456']);
+    expect(fn () => Operations::read([['with' => ['#123456']] + $follow]))->toThrow(ArtworkInvalid::class, 'with: holds 1; "replace" holds 4');
 });
 
 it('takes pieces out of the sheet and out of every line that names them', function (): void {

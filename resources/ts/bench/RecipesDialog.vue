@@ -3,12 +3,15 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { VBtn, VFileInput } from 'vuetify/components';
 import { api } from '../api';
-import { useChange } from '../server/queries';
+import { useChange, useShop } from '../server/queries';
 import { usePeg } from '../stores/peg';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import type { RecipeCard } from '../types';
 import TurnPicture from '../pictures/TurnPicture.vue';
+import ArtToken from '../tokens/ArtToken.vue';
+import ColourToken from '../tokens/ColourToken.vue';
+import FontToken from '../tokens/FontToken.vue';
 import { copied } from './useKeys';
 
 /** The shop's recipes, each seen on the seller's own words: followed in one press, or kept of the chosen lines. */
@@ -33,11 +36,29 @@ watch(open, (now) => {
     }
 });
 
-const picture = (recipe: RecipeCard): string => `/api/recipes/${recipe.id}/picture.png?words=${encodeURIComponent(words.value.trim().slice(0, 60))}`;
+/** What the seller sets in place of a recipe's own colours, fonts and pictures, by the recipe's number. */
+const instead = ref<Record<number, Record<string, string>>>({});
+const shop = useShop();
+const isOf = (file: string, kind: 'font' | 'art'): boolean => (shop.asset(file)?.kind ?? (/\.(woff2?|ttf|otf)$/i.test(file) ? 'font' : 'art')) === kind;
+const now = (recipe: RecipeCard, own: string): string => instead.value[recipe.id]?.[own] ?? own;
+const swaps = (recipe: RecipeCard): { old: string; new: string }[] => Object.entries(instead.value[recipe.id] ?? {}).map(([old, to]) => ({ old, new: to }));
+
+function swap(recipe: RecipeCard, own: string, to: string): void {
+    instead.value = { ...instead.value, [recipe.id]: { ...instead.value[recipe.id], [own]: to } };
+}
+
+/** A named colour of the recipe that the sheet does not have shows as the recipe has it. */
+const shownAs = (recipe: RecipeCard, own: string): string => {
+    const value = now(recipe, own);
+    return value.startsWith('@') ? (recipe.swatches.find((one) => `@${one.name}` === value)?.colour ?? value) : value;
+};
+/** Named colours of the sheet mean nothing where the recipe is drawn alone. */
+const drawn = (recipe: RecipeCard): { old: string; new: string }[] => swaps(recipe).map((one) => ({ ...one, new: one.new.startsWith('@') ? sheet.hex(one.new) : one.new }));
+const picture = (recipe: RecipeCard): string => `/api/recipes/${recipe.id}/picture.png?words=${encodeURIComponent(words.value.trim().slice(0, 60))}${drawn(recipe).map((one, i) => `&instead[${i}][old]=${encodeURIComponent(one.old)}&instead[${i}][new]=${encodeURIComponent(one.new)}`).join('')}`;
 
 async function follow(recipe: RecipeCard, id: string): Promise<void> {
     open.value = false;
-    await sheet.operate({ op: 'follow-recipe', id, words: words.value, layers: recipe.layers, swatches: recipe.swatches });
+    await sheet.operate({ op: 'follow-recipe', id, words: words.value, layers: recipe.layers, swatches: recipe.swatches, replace: swaps(recipe).map((one) => one.old), with: swaps(recipe).map((one) => one.new) });
     selection.reveal();
 }
 
@@ -70,7 +91,12 @@ async function take(file: File | File[] | null): Promise<void> {
                 <li v-for="recipe in recipes" :key="recipe.id">
                     <div class="recipe-art" :style="{ background: peg.garment?.colour ?? '#3d4a57' }"><TurnPicture :src="picture(recipe)" :alt="`${words} by the recipe ${recipe.name}`" /></div>
                     <strong>{{ recipe.name }}</strong>
-                    <p v-if="recipe.missing.length" class="small">Not on the shelf: {{ recipe.missing.join(', ') }}</p>
+                    <p v-if="recipe.missing.length" class="small">Not on the shelf: {{ recipe.missing.join(', ') }}. Choose others below.</p>
+                    <div class="recipe-slots small">
+                        <span v-if="recipe.colours.length">in <ColourToken v-for="own in recipe.colours" :key="own" :value="shownAs(recipe, own)" :label="`${recipe.name}: colour ${own}`" @change="swap(recipe, own, $event)" /></span>
+                        <span v-for="own in recipe.files.filter((file) => isOf(file, 'font'))" :key="own">set in <FontToken :value="now(recipe, own)" :sample="words" @change="swap(recipe, own, $event)" /></span>
+                        <span v-for="own in recipe.files.filter((file) => isOf(file, 'art'))" :key="own">with <ArtToken :value="now(recipe, own)" @change="swap(recipe, own, $event)" /></span>
+                    </div>
                     <div class="recipe-does">
                         <v-btn size="small" variant="flat" color="primary" :aria-label="`Set new words by ${recipe.name}`" @click="follow(recipe, '')">Set new words</v-btn>
                         <v-btn v-if="piece" size="small" :aria-label="`Do ${recipe.name} to ${sheet.called(piece.id)}`" @click="follow(recipe, piece.id)">Do it to {{ sheet.called(piece.id) }}</v-btn>
@@ -96,6 +122,7 @@ async function take(file: File | File[] | null): Promise<void> {
 .recipes li { display: grid; gap: 6px; align-content: start; border: 1px solid var(--hair); padding: 8px; }
 .recipe-art { height: 120px; display: grid; place-items: center; padding: 10px; }
 .recipe-art img { max-width: 100%; max-height: 100px; }
+.recipe-slots { display: grid; gap: 2px; }
 .recipe-does { display: flex; flex-wrap: wrap; gap: 6px; }
 .recipe-does .v-btn--variant-text { min-width: 0; padding: 0 6px; }
 .recipe-keep { display: grid; grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr); gap: 10px; align-items: center; }
