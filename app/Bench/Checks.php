@@ -15,9 +15,15 @@ use TallCrow\Preflight\Report;
 /** Preflight of a revision against the print area that its job is for, and what the houses that it goes to ask. */
 final class Checks
 {
-    /** @param  bool  $closely  with the checks that take their time, as where a design is examined */
-    public static function report(Revision $revision, bool $closely): Report
+    /**
+     * @param  bool  $closely  with the checks that take their time, as where a design is examined
+     * @param  bool  $atBench  they are let go once the sheet is saved anew
+     *
+     * @throws NobodyWaits
+     */
+    public static function report(Revision $revision, bool $closely, bool $atBench = false): Report
     {
+        $waiting = Waiting::for($revision, $atBench);
         $studio = Studio::of($revision->job->shop);
         $artwork = $revision->read();
         $judges = Destination::judging($revision->job);
@@ -25,6 +31,7 @@ final class Checks
 
         return Preflight::artwork(
             $artwork, $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely, words: self::words($revision->job->shop), demands: $fits === [] ? null : HouseDemands::strictest($fits, $artwork->brief->method),
+            before: $waiting->goOn(...),
         );
     }
 

@@ -34,12 +34,15 @@ final readonly class Proof
         private ProofSteps $steps,
     ) {}
 
-    /** @param  bool  $near  the browser is on this machine: packing the picture would take longer than sending it whole */
-    public static function of(Revision $revision, float $ppi, bool $near): self
+    /**
+     * @param  bool  $near  the browser is on this machine: packing the picture would take longer than sending it whole
+     * @param  bool  $atBench  it is let go once the sheet is saved anew
+     */
+    public static function of(Revision $revision, float $ppi, bool $near, bool $atBench = false): self
     {
         $ppi = min(self::MOST_PPI, max(4.0, $ppi));
 
-        return new self($revision->read(), Studio::of($revision->job->shop), $ppi, $near ? 0 : 1, ProofSteps::of($revision, $ppi));
+        return new self($revision->read(), Studio::of($revision->job->shop), $ppi, $near ? 0 : 1, ProofSteps::of($revision, $ppi, $atBench));
     }
 
     /** The same proof of the sheet as it would be. */

@@ -36,14 +36,14 @@ final class ProofSteps implements Progress
 
     private bool $written = false;
 
-    private function __construct(private readonly string $key, private readonly int $revision, private readonly float $ppi)
+    private function __construct(private readonly string $key, private readonly int $revision, private readonly float $ppi, private readonly Waiting $waiting)
     {
         $this->begun = microtime(true);
     }
 
-    public static function of(Revision $revision, float $ppi): self
+    public static function of(Revision $revision, float $ppi, bool $atBench): self
     {
-        return new self(self::key($revision, $ppi), $revision->id, $ppi);
+        return new self(self::key($revision, $ppi), $revision->id, $ppi, Waiting::for($revision, $atBench));
     }
 
     /** How far the proof of a revision is; null when it is not at work, or has only begun. */
@@ -57,12 +57,14 @@ final class ProofSteps implements Progress
 
     public function layer(int $number, int $of, string $name): void
     {
+        $this->waiting->goOn();
         [$this->layer, $this->layers, $this->name] = [$number, max(1, $of), $name];
         $this->write('', 0.0, microtime(true) - $this->begun > self::SOON);
     }
 
     public function line(int $number, int $of, string $kind): void
     {
+        $this->waiting->goOn();
         // Retouching is done but once, and is what takes its time.
         $this->write($kind, $number / max(1, $of), true);
     }

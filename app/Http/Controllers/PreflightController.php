@@ -36,7 +36,7 @@ final class PreflightController
     public function __invoke(Request $request, Revision $revision): Report
     {
         $began = microtime(true);
-        $report = Checks::report($revision, $request->boolean('closely'));
+        $report = Checks::report($revision, $request->boolean('closely'), $request->boolean('bench'));
         Metrics::drew('gauges', microtime(true) - $began);
 
         return Report::of($revision->id, $report);

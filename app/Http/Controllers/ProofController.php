@@ -98,7 +98,7 @@ final class ProofController
 
     private static function proof(Request $request, Revision $revision, float $ppi): Proof
     {
-        return Proof::of($revision, $ppi, near: in_array($request->ip(), ['127.0.0.1', '::1'], true));
+        return Proof::of($revision, $ppi, near: in_array($request->ip(), ['127.0.0.1', '::1'], true), atBench: $request->boolean('bench'));
     }
 
     private static function png(string $bytes): Response

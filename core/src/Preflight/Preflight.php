@@ -41,9 +41,10 @@ final class Preflight
      * @param  ?Image  $printed  the finished picture at the sheet's own ppi, if it is there already
      * @param  bool  $closely  with the checks that take their time
      * @param  ?Demands  $demands  null for the rule of its brief
+     * @param  ?callable(): void  $before  called before each check; may throw to end it
      * @param  list<string>  $words  in small letters: names and the like that are spelt so
      */
-    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true, array $words = [], ?Demands $demands = null): Report
+    public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true, array $words = [], ?Demands $demands = null, ?callable $before = null): Report
     {
         $troubles = [];
         $note = function (LayerTrouble $trouble) use (&$troubles): void {
@@ -62,7 +63,11 @@ final class Preflight
             ...array_map(self::trouble(...), array_values($troubles)),
             ...$sheet->demands->findings,
             ...array_merge([], ...array_map(
-                fn (ChecksPicture|ChecksSheet $check): array => $check instanceof LooksClosely && ! $closely ? [] : self::ofSheet($check, $sheet),
+                function (ChecksPicture|ChecksSheet $check) use ($sheet, $closely, $before): array {
+                    $before === null || $before();
+
+                    return $check instanceof LooksClosely && ! $closely ? [] : self::ofSheet($check, $sheet);
+                },
                 self::checks(),
             )),
         ];

@@ -76,7 +76,7 @@ const proofPpi = computed(() => {
     return PROOFS.find((ppi) => ppi >= wanted - 2) ?? 100;
 });
 const revision = computed(() => sheetStore.job?.revision ?? null);
-const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, proofPpi.value))));
+const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, proofPpi.value, { bench: 1 }))));
 const steps = useSteps(proof.late, revision, proofPpi);
 /** Only of what the current revision holds: a line just added is not in it yet. */
 const drawn = computed(() => (selection.layer && sheetStore.measures.get(selection.layer.id)?.box ? selection.layer.id : null));

@@ -42,7 +42,7 @@ export function useExports(job: MaybeRefOrGetter<number | undefined>) {
 export function useReport(revision: MaybeRefOrGetter<number | undefined>) {
     return useQuery({
         queryKey: ['report', revision],
-        queryFn: ({ signal }) => api.get<Report>(`revisions/${toValue(revision)}/preflight`, signal),
+        queryFn: ({ signal }) => api.get<Report>(`revisions/${toValue(revision)}/preflight?bench=1`, signal),
         enabled: () => toValue(revision) !== undefined,
         staleTime: Infinity,
         placeholderData: keepPreviousData,
