@@ -1,14 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { useIntersectionObserver } from '@vueuse/core';
+import { computed, ref, useTemplateRef } from 'vue';
 import { proofUrl } from '../api';
 import GarmentDrawing from '../peg/GarmentDrawing.vue';
 import { cuts } from '../peg/garments';
 import { useSmallPicture } from '../peg/useSmallPicture';
 import type { JobCard } from '../types';
 
-/** A job's art on its garment. Drawings are asked for one after another and only while the page is looked at, so that nothing waits behind them. */
+/** A job's art on its garment. Drawings are asked for one after another, and only those that come in sight, so that nothing waits behind them. */
 const { job } = defineProps<{ job: JobCard }>();
-const art = useSmallPicture(computed(() => String(job.revision)), computed(() => (job.state === 'empty' ? null : proofUrl(job.revision, 20))));
+const drawing = useTemplateRef<SVGSVGElement>('drawing');
+const seen = ref(false);
+const { stop } = useIntersectionObserver(drawing, ([entry]) => {
+    if (entry?.isIntersecting) {
+        seen.value = true;
+        stop();
+    }
+}, { rootMargin: '150px' });
+const art = useSmallPicture(computed(() => String(job.revision)), computed(() => (job.state === 'empty' || !seen.value ? null : proofUrl(job.revision, 20))));
 
 const frame = computed(() => {
     const cut = cuts[job.product] ?? cuts['tee'];
@@ -20,8 +29,8 @@ const frame = computed(() => {
 </script>
 
 <template>
-    <svg :viewBox="frame.view" aria-hidden="true">
-        <g :transform="frame.place"><GarmentDrawing :product="job.product" :side="job.side" :colour="job.garments[0]?.colour ?? '#ddd'" /></g>
+    <svg ref="drawing" :viewBox="frame.view" aria-hidden="true">
+        <g v-if="seen" :transform="frame.place"><GarmentDrawing :product="job.product" :side="job.side" :colour="job.garments[0]?.colour ?? '#ddd'" /></g>
         <image v-if="art" :href="art" x="0" y="0" :width="frame.width" :height="frame.height" />
         <text v-else-if="job.state !== 'empty'" class="being-drawn" :x="frame.width / 2" :y="frame.height / 2" text-anchor="middle">being drawn …</text>
     </svg>
