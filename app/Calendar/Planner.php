@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
+use App\Http\Answers\StageHours;
 use App\Models\LogEntry;
 use App\Models\LogEvent;
 use App\Models\PlannedWork;
@@ -36,6 +37,18 @@ final readonly class Planner
         $firsts = LogEntry::query()->where('shop_id', $this->shop->id)->where('event', LogEvent::File)->whereNotNull('job_id')->toBase()->selectRaw('job_id, title, min(at) as first')->groupBy('job_id', 'title')->get();
 
         return $firsts->filter(fn (object $one): bool => isset($one->first) && is_string($one->first) && $one->first >= $since->toDateTimeString())->count() / self::LOOKS_BACK;
+    }
+
+    /** @return list<StageHours> that a design took, by the traces of the weeks that are looked back on */
+    public function hours(): array
+    {
+        $finished = $this->logged() * self::LOOKS_BACK;
+        if ($finished < 1) {
+            return [];
+        }
+        $byStage = Traces::hours($this->shop, now()->subWeeks(self::LOOKS_BACK), now())->byStage;
+
+        return array_map(fn (string $stage, float $hours): StageHours => new StageHours($stage, round($hours / $finished, 2)), array_keys($byStage), array_values($byStage));
     }
 
     public function aWeek(): float

@@ -68,13 +68,20 @@ it('plans from events back, says what cannot be met and what to drop', function 
     expect(PlannedWork::query()->where('shop_id', $other->id)->count())->toBe(0);
 });
 
+it('keeps how much longer a house takes, beside the weeks of each kind', function (): void {
+    $house = (int) $this->postJson('/api/houses', ['house' => (string) json_encode(['format' => 'tallcrow.house/1', 'name' => 'Bramble Market', 'names' => '{title}', 'places' => [['product' => 'Tee', 'place' => 'Front', 'area' => ['width' => 600, 'height' => 800, 'ppi' => 100], 'least' => 50]]])])->assertCreated()->json('id');
+    expect(settings($this)['houses'])->toBe([['house' => $house, 'name' => 'Bramble Market', 'weeks' => 0]])
+        ->and(settings($this, ['ahead' => [$house => 3]])['houses'][0]['weeks'])->toBe(3)->and($this->getJson('/api/calendar')->json('houses.0.weeks'))->toBe(3);
+    $this->putJson('/api/calendar/settings', ['countries' => [], 'lead' => [], 'design' => 1, 'gather' => 1, 'aWeek' => null, 'ahead' => [$house => 99]])->assertJsonValidationErrors('ahead.'.$house);
+});
+
 it('learns from the log how much is done in a week', function (): void {
     settings($this, ['aWeek' => null]);
     $job = $this->job();
     foreach (range(1, 24) as $i) {
         LogEntry::query()->create(['shop_id' => $this->shop->id, 'title' => "Design $i", 'job_id' => $job->id, 'file' => "$i.png", 'sha256' => '', 'width' => 1, 'height' => 1, 'ppi' => 1, 'bytes' => 1, 'checks' => ['fail' => 0, 'warn' => 0, 'pass' => 0], 'at' => now()->subDays($i)]);
     }
-    expect($this->getJson('/api/calendar')->json())->toMatchArray(['aWeek' => 2, 'logged' => 2, 'isSaid' => false]);
+    expect($this->getJson('/api/calendar')->json())->toMatchArray(['aWeek' => 2, 'logged' => 2, 'isSaid' => false, 'hours' => [['stage' => 'gather', 'hours' => 0], ['stage' => 'draw', 'hours' => 0], ['stage' => 'send', 'hours' => 0]]]);
 });
 
 it('says what is to do today, in a feed whose address can be changed', function (): void {
@@ -114,12 +121,15 @@ it('keeps ideas, and makes a job of one with its words on the sheet', function (
 it('lays this year\'s shirts beside last year\'s, by design, event, cloth and house', function (): void {
     [$kite, $moth] = [$this->job([], 'Kite day'), $this->job([], 'Moth night')];
     planned($this, 'Kite day', '2027-01-08', 1, ['job' => $kite->id, 'event' => 'own-3']);
+    // Twelve minutes of work on the moth after the two were begun.
+    $this->travel(12)->minutes();
+    $this->postJson("/api/jobs/{$moth->id}/operations", ['version' => $moth->version, 'operations' => [['op' => 'name-colour', 'colour' => '#b04a2c', 'name' => 'Rust']]])->assertOk();
     $sell = fn ($job, int $units, string $on, array $more = []) => $this->postJson("/api/jobs/{$job->id}/sales", $more + ['units' => $units, 'on' => $on])->assertCreated();
     $sell($kite, 5, '2026-03-01', ['cloth' => 'Slate', 'house' => 'Mill Lane']);
     $sell($kite, 2, '2025-03-01', ['cloth' => 'Oat']);
     $sell($moth, 9, '2026-05-01', ['cloth' => 'Slate']);
     $sell($moth, 1, '2024-05-01');
     $lines = collect($this->getJson('/api/results?year=2026')->json());
-    expect($lines->where('by', 'design')->values()->all())->toBe([['by' => 'design', 'name' => 'Moth night', 'thisYear' => 9, 'lastYear' => 0], ['by' => 'design', 'name' => 'Kite day', 'thisYear' => 5, 'lastYear' => 2]])
+    expect($lines->where('by', 'design')->values()->all())->toBe([['by' => 'design', 'name' => 'Moth night', 'thisYear' => 9, 'lastYear' => 0, 'hours' => 0.2], ['by' => 'design', 'name' => 'Kite day', 'thisYear' => 5, 'lastYear' => 2, 'hours' => 0.08]])
         ->and($lines->where('by', 'cloth')->pluck('thisYear', 'name')->all())->toBe(['Slate' => 14, 'Oat' => 0])->and($lines->where('by', 'event')->pluck('thisYear', 'name')->all())->toBe(['own-3' => 5])->and($lines->where('by', 'house')->pluck('thisYear', 'name')->all())->toBe(['Mill Lane' => 5])->and(Sale::query()->count())->toBe(4);
 });

@@ -13,6 +13,8 @@ final readonly class CalendarPage extends Answer
      * @param  list<WeekLoad>  $weeks  from this week on
      * @param  list<string>  $countries
      * @param  list<LeadWeeks>  $leads
+     * @param  list<HouseLead>  $houses
+     * @param  list<StageHours>  $hours  none where no design was finished lately
      */
     public function __construct(
         public array $occasions,
@@ -24,6 +26,8 @@ final readonly class CalendarPage extends Answer
         public bool $isSaid,
         public array $countries,
         public array $leads,
+        public array $houses,
+        public array $hours,
         public int $design,
         public int $gather,
         /** Address of the feed; empty where there is none. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Shirts sold, this year and last, of one design, event, cloth or house. */
+/** Shirts sold, this year and last, of one design, event, cloth or house; of a design the hours that it took this year, too. */
 final readonly class ResultLine extends Answer
 {
     public function __construct(
@@ -12,5 +12,6 @@ final readonly class ResultLine extends Answer
         public string $name,
         public int $thisYear,
         public int $lastYear,
+        public float $hours,
     ) {}
 }

@@ -13,12 +13,14 @@ use App\Calendar\Settings;
 use App\Calendar\Today;
 use App\Http\Answers\CalendarPage;
 use App\Http\Answers\EventsRead;
+use App\Http\Answers\HouseLead;
 use App\Http\Answers\LeadWeeks;
 use App\Http\Answers\OccasionCard;
 use App\Http\Answers\PlannedCard;
 use App\Http\Answers\TodayLine;
 use App\Http\Answers\WeekLoad;
 use App\Models\CalendarEvent;
+use App\Models\HouseRecord;
 use App\Models\PlannedWork;
 use App\Models\Shop;
 use Illuminate\Http\JsonResponse;
@@ -56,7 +58,8 @@ final class CalendarController
 
         return new CalendarPage(
             array_map(fn (Occasion $one): OccasionCard => OccasionCard::of($one, $settings->lead[$one->kind] ?? Settings::USUAL['own']), $occasions), $cards, $weeks, round($planner->aWeek(), 2), round($planner->logged(), 2), $settings->aWeek !== null,
-            $settings->countries, array_map(fn (string $kind): LeadWeeks => new LeadWeeks($kind, $settings->lead[$kind], Settings::USUAL[$kind]), Settings::KINDS), $settings->design, $settings->gather,
+            $settings->countries, array_map(fn (string $kind): LeadWeeks => new LeadWeeks($kind, $settings->lead[$kind], Settings::USUAL[$kind]), Settings::KINDS),
+            array_values(HouseRecord::query()->where('shop_id', $shop->id)->orderBy('name')->get()->map(fn (HouseRecord $house): HouseLead => new HouseLead($house->id, $house->name, $settings->ahead[$house->id] ?? 0))->all()), $planner->hours(), $settings->design, $settings->gather,
             $shop->calendar_secret === null ? '' : url("/calendar/$shop->calendar_secret.ics"),
         );
     }
@@ -115,10 +118,10 @@ final class CalendarController
     public function set(Request $request, Shop $shop): CalendarPage
     {
         $asked = $request->validate([
-            'countries' => ['present', 'array', 'max:40'], 'countries.*' => ['string', 'regex:/^[A-Z]{2}$/'], 'lead' => ['present', 'array', 'max:10'], 'lead.*' => ['integer', 'between:0,52'],
+            'countries' => ['present', 'array', 'max:40'], 'countries.*' => ['string', 'regex:/^[A-Z]{2}$/'], 'lead' => ['present', 'array', 'max:10'], 'lead.*' => ['integer', 'between:0,52'], 'ahead' => ['sometimes', 'array', 'max:60'], 'ahead.*' => ['integer', 'between:0,26'],
             'design' => ['required', 'integer', 'between:0,52'], 'gather' => ['required', 'integer', 'between:0,52'], 'aWeek' => ['present', 'nullable', 'numeric', 'between:0.1,500'],
         ]);
-        $shop->update(['calendar' => array_intersect_key($asked, array_flip(['countries', 'lead', 'design', 'gather', 'aWeek']))]);
+        $shop->update(['calendar' => array_intersect_key($asked, array_flip(['countries', 'lead', 'ahead', 'design', 'gather', 'aWeek']))]);
 
         return $this->show($shop);
     }

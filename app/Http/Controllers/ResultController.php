@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Calendar\Traces;
 use App\Http\Answers\ResultLine;
 use App\Models\PlannedWork;
 use App\Models\Sale;
 use App\Models\Shop;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 
 /** What earned its hours: shirts sold by design, event, cloth and house, this year beside last. */
 final class ResultController
@@ -34,11 +36,20 @@ final class ResultController
                 }
             }
         }
+        $hours = [];
+        foreach (Traces::hours($shop, Carbon::parse("$year-01-01 00:00:00"), Carbon::parse("$year-12-31 23:59:59"))->byDesign as $job => $spent) {
+            $title = $titles[$job] ?? null;
+            if (is_string($title)) {
+                $hours[$title] = ($hours[$title] ?? 0.0) + $spent;
+                // What took hours and sold nothing is told as well.
+                $sums['design'][$title] ??= [0, 0];
+            }
+        }
         $lines = [];
         foreach ($sums as $by => $of) {
             uasort($of, fn (array $a, array $b): int => $b <=> $a);
             foreach (array_slice($of, 0, self::MOST, true) as $name => [$now, $before]) {
-                $lines[] = new ResultLine($by, (string) $name, $now, $before);
+                $lines[] = new ResultLine($by, (string) $name, $now, $before, $by === 'design' ? round($hours[$name] ?? 0.0, 2) : 0.0);
             }
         }
 

@@ -19,8 +19,8 @@ const reading = useChange((one: File) => {
     form.set('file', one);
     return api.upload<EventsRead>('calendar/file', form);
 }, ...CALENDAR);
-const settings = reactive({ countries: [] as string[], lead: {} as Record<string, number>, design: 1, gather: 1, aWeek: null as number | null });
-watch(() => props.page, (page) => Object.assign(settings, { countries: [...page.countries], lead: Object.fromEntries(page.leads.map((one) => [one.kind, one.weeks])), design: page.design, gather: page.gather, aWeek: page.isSaid ? page.aWeek : null }), { immediate: true });
+const settings = reactive({ countries: [] as string[], lead: {} as Record<string, number>, ahead: {} as Record<string, number>, design: 1, gather: 1, aWeek: null as number | null });
+watch(() => props.page, (page) => Object.assign(settings, { countries: [...page.countries], lead: Object.fromEntries(page.leads.map((one) => [one.kind, one.weeks])), ahead: Object.fromEntries(page.houses.map((one) => [one.house, one.weeks])), design: page.design, gather: page.gather, aWeek: page.isSaid ? page.aWeek : null }), { immediate: true });
 const saving = useChange(() => api.put<CalendarPage>('calendar/settings', settings), ...CALENDAR);
 const feed = useChange((on: boolean) => api.put<CalendarPage>('calendar/feed', { on }), 'calendar');
 const COUNTRIES = ['AT', 'AU', 'CA', 'DE', 'ES', 'FR', 'GB', 'IE', 'IT', 'MX', 'NL', 'NZ', 'US'];
@@ -62,6 +62,7 @@ function take(): void {
             <v-form class="events-leads" @submit.prevent="saving.mutate(undefined)">
                 <v-autocomplete v-model="settings.countries" class="events-wide" label="Days of these countries" :items="countries" multiple chips closable-chips />
                 <v-number-input v-for="one in page.leads" :key="one.kind" v-model="settings.lead[one.kind] as number" :label="`Weeks listed before ${kindWords[one.kind]}; usual are ${one.usual}`" :min="0" :max="52" control-variant="hidden" />
+                <v-number-input v-for="one in page.houses" :key="one.house" v-model="settings.ahead[one.house] as number" :label="`Weeks more to list at ${one.name}`" :min="0" :max="26" control-variant="hidden" />
                 <v-number-input v-model="settings.design" label="Weeks drawn before that" :min="0" :max="52" control-variant="hidden" />
                 <v-number-input v-model="settings.gather" label="Weeks gathered before that" :min="0" :max="52" control-variant="hidden" />
                 <v-number-input v-model="settings.aWeek" :label="`Designs a week; empty for the log's ${page.logged}`" :min="0.1" :max="500" :precision="null" control-variant="hidden" clearable />

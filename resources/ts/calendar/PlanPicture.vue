@@ -8,6 +8,8 @@ const props = defineProps<{ page: CalendarPage }>();
 const HIGH = 120;
 const most = computed(() => Math.max(props.page.aWeek * 1.4, ...props.page.weeks.map((week) => Math.max(week.designs, week.due))));
 const y = (designs: number): number => HIGH - (designs / most.value) * (HIGH - 8);
+const stages: Record<string, string> = { gather: 'to gather', draw: 'at the bench', send: 'to send' };
+const took = computed(() => props.page.hours.filter((one) => one.hours > 0).map((one) => `${one.hours.toFixed(1)} h ${stages[one.stage] ?? one.stage}`).join(', '));
 const wide = computed(() => 20 * props.page.weeks.length);
 </script>
 
@@ -21,7 +23,7 @@ const wide = computed(() => 20 * props.page.weeks.length);
             </g>
             <line x1="0" :x2="wide" :y1="y(page.aWeek)" :y2="y(page.aWeek)" class="plan-able" />
         </svg>
-        <figcaption class="small">Bars: designs in each week, one after another. Marks: designs that must be listed in that week. Line: {{ page.aWeek }} a week get done{{ page.isSaid ? ', as you say' : ', by the log' }}.</figcaption>
+        <figcaption class="small">Bars: designs in each week, one after another. Marks: designs that must be listed in that week. Line: {{ page.aWeek }} a week get done{{ page.isSaid ? ', as you say' : ', by the log' }}.<template v-if="took"> By its traces a design takes {{ took }}.</template></figcaption>
     </figure>
 </template>
 

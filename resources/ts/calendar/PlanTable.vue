@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { VBtn, VForm, VNumberInput, VSelect } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { CALENDAR, day } from '../server/calendar';
@@ -11,11 +11,15 @@ const props = defineProps<{ page: CalendarPage }>();
 const { data: jobs } = useJobs();
 const form = reactive({ title: '', event: '', on: '', designs: 1, listWeeks: 6, job: null as number | null });
 const events = computed(() => props.page.occasions.map((one) => ({ value: `${one.key} ${one.on}`, title: `${one.name}, ${day(one.on)}` })));
+/** Where it is listed: some markets take longer. */
+const market = ref<number | null>(null);
+const more = computed(() => props.page.houses.find((one) => one.house === market.value)?.weeks ?? 0);
+watch(more, (now, was) => (form.listWeeks = Math.min(52, Math.max(0, form.listWeeks + now - was))));
 const chosen = computed({
     get: () => (form.event ? `${form.event} ${form.on}` : null),
     set: (value: string | null) => {
         const one = props.page.occasions.find((occasion) => `${occasion.key} ${occasion.on}` === value);
-        Object.assign(form, one ? { event: one.key, on: one.on, listWeeks: one.listWeeks, title: form.title || one.name } : { event: '' });
+        Object.assign(form, one ? { event: one.key, on: one.on, listWeeks: Math.min(52, one.listWeeks + more.value), title: form.title || one.name } : { event: '' });
     },
 });
 const adding = useChange(() => api.post('plan', form), ...CALENDAR);
@@ -40,6 +44,7 @@ function add(): void {
             <v-text-field v-model="form.title" label="What is made" maxlength="200" :error-messages="fault('title')" />
             <v-number-input v-model="form.designs" label="Designs" :min="1" :max="2000" control-variant="hidden" />
             <v-number-input v-model="form.listWeeks" label="Weeks listed before" :min="0" :max="52" control-variant="hidden" />
+            <v-select v-if="page.houses.length" v-model="market" label="Listed at" :items="page.houses.map((one) => ({ value: one.house, title: one.name }))" clearable />
             <v-select v-model="form.job" label="Its job" :items="(jobs ?? []).map((one) => ({ value: one.id, title: one.title }))" clearable />
             <v-btn type="submit" :loading="adding.isPending.value">Plan it</v-btn>
         </v-form>
@@ -63,7 +68,7 @@ function add(): void {
 
 <style>
 .plan { display: grid; gap: 10px; }
-.plan-form { display: grid; grid-template-columns: 1.4fr 150px 1.2fr 90px 120px 1fr max-content; gap: 10px; align-items: start; }
+.plan-form { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 10px; align-items: start; }
 .plan-scroll { overflow-x: auto; }
 .plan table { border-collapse: collapse; width: 100%; }
 .plan th, .plan td { text-align: left; font-weight: normal; padding: 5px 10px 5px 0; border-bottom: 1px solid var(--hair); white-space: nowrap; }

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Calendar;
+
+/**
+ * Hours of work, from the traces that it left. Each act took the time since the same person's act before it; after a longer rest nobody knows what
+ * went before, and it took a few minutes (our choice, as time sheets of this kind are usually kept).
+ */
+final readonly class WorkHours
+{
+    /** Seconds without a trace from which on somebody rested. */
+    public const REST = 900;
+
+    /** Seconds that the first act after a rest took. */
+    public const FIRST = 300;
+
+    /**
+     * @param  array<string, float>  $byStage  hours
+     * @param  array<int, float>  $byDesign  hours
+     */
+    private function __construct(public array $byStage, public array $byDesign) {}
+
+    /** @param  list<Act>  $acts  in any order */
+    public static function of(array $acts): self
+    {
+        usort($acts, fn (Act $one, Act $other): int => [$one->who, $one->at] <=> [$other->who, $other->at]);
+        $byStage = array_fill_keys(array_map(fn (WorkStage $stage): string => $stage->value, WorkStage::cases()), 0.0);
+        $byDesign = [];
+        $before = null;
+        foreach ($acts as $act) {
+            $since = $before?->who === $act->who ? $act->at - $before->at : self::REST + 1;
+            $hours = ($since > self::REST ? self::FIRST : $since) / 3600;
+            $byStage[$act->stage->value] += $hours;
+            if ($act->design !== null) {
+                $byDesign[$act->design] = ($byDesign[$act->design] ?? 0.0) + $hours;
+            }
+            $before = $act;
+        }
+
+        return new self($byStage, $byDesign);
+    }
+}
