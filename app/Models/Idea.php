@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Tenancy\ShopScope;
 use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * Something to make a design of.
@@ -18,11 +19,20 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $event
  * @property string $niche
  * @property string $inspired_by
+ * @property string $link  where it was seen; nothing is fetched from there
+ * @property ?int $asset_id  a picture of the shelf
+ * @property-read ?Asset $asset
  */
 #[ScopedBy(ShopScope::class)]
 final class Idea extends Model
 {
-    protected $fillable = ['shop_id', 'print_job_id', 'words', 'event', 'niche', 'inspired_by'];
+    protected $fillable = ['shop_id', 'print_job_id', 'words', 'event', 'niche', 'inspired_by', 'link', 'asset_id'];
 
-    protected $attributes = ['event' => '', 'niche' => '', 'inspired_by' => ''];
+    protected $attributes = ['event' => '', 'niche' => '', 'inspired_by' => '', 'link' => ''];
+
+    /** @return BelongsTo<Asset, $this> */
+    public function asset(): BelongsTo
+    {
+        return $this->belongsTo(Asset::class);
+    }
 }

@@ -111,6 +111,14 @@ it('keeps ideas, and makes a job of one with its words on the sheet', function (
     $this->shelve('alfa-slab-one.woff2');
     $idea = $this->postJson('/api/ideas', ['words' => 'Moths prefer the lantern', 'event' => 'own-1', 'niche' => 'night people', 'inspiredBy' => 'an old poster'])->assertCreated()->json();
     $this->postJson('/api/ideas', ['words' => ''])->assertJsonValidationErrors('words');
+    $this->postJson('/api/ideas', ['words' => 'x', 'link' => 'javascript:alert(1)', 'asset' => 999])->assertJsonValidationErrors(['link', 'asset']);
+    // A picture and a link alone are an idea, too.
+    $this->shelve('moth.svg');
+    $moth = (int) $this->shop->assets()->where('file', 'moth.svg')->value('id');
+    $seen = $this->postJson('/api/ideas', ['words' => '', 'link' => 'https://example.org/moths', 'asset' => $moth])->assertCreated()->assertJson(['link' => 'https://example.org/moths', 'asset' => $moth])->json('id');
+    $laid = $this->getJson('/api/jobs/'.$this->postJson("/api/ideas/$seen/job")->assertCreated()->json('job'))->json('artwork');
+    expect(array_column(array_column($laid['layers'], 'source'), 'file'))->toBe(['moth.svg'])->and($laid['title'])->not->toBe('');
+    $this->deleteJson("/api/ideas/$seen")->assertNoContent();
     $job = $this->postJson("/api/ideas/{$idea['id']}/job")->assertCreated()->json('job');
     $sheet = $this->getJson("/api/jobs/$job")->assertOk()->json();
     expect($sheet['title'])->toBe('Moths prefer the lantern')->and($sheet['artwork']['layers'][0]['source']['text'])->toBe('Moths prefer the lantern');

@@ -15,11 +15,14 @@ final readonly class IdeaCard extends Answer
         public string $event,
         public string $niche,
         public string $inspiredBy,
+        public string $link,
+        /** Of a picture of the shelf. */
+        public ?int $asset,
         public ?int $job,
     ) {}
 
     public static function of(Idea $idea): self
     {
-        return new self($idea->id, $idea->words, $idea->event, $idea->niche, $idea->inspired_by, $idea->print_job_id);
+        return new self($idea->id, $idea->words, $idea->event, $idea->niche, $idea->inspired_by, $idea->link, $idea->asset_id, $idea->print_job_id);
     }
 }

@@ -1,17 +1,20 @@
 <script setup lang="ts">
-import { reactive } from 'vue';
+import { computed, reactive } from 'vue';
 import { useRouter } from 'vue-router';
-import { VBtn, VForm, VSelect } from 'vuetify/components';
+import { VAutocomplete, VBtn, VForm, VSelect } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { day, useIdeas } from '../server/calendar';
-import { useChange } from '../server/queries';
+import { useChange, useShop } from '../server/queries';
 import type { CalendarPage, IdeaCard } from '../types';
 
 /** Ideas, until one of them becomes a job. */
 const props = defineProps<{ page: CalendarPage }>();
 const router = useRouter();
 const { data: ideas, error: unread } = useIdeas();
-const form = reactive({ words: '', event: '', niche: '', inspiredBy: '' });
+const form = reactive({ words: '', event: '', niche: '', inspiredBy: '', link: '', asset: null as number | null });
+const shop = useShop();
+const pictures = computed(() => shop.assets.filter((asset) => asset.kind === 'art').map((asset) => ({ value: asset.id, title: asset.title })));
+const told = (idea: IdeaCard): string => idea.words || (shop.assets.find((asset) => asset.id === idea.asset)?.title ?? idea.link);
 const adding = useChange(() => api.post<IdeaCard>('ideas', form), 'ideas');
 const dropping = useChange((id: number) => api.remove(`ideas/${id}`), 'ideas');
 const promoting = useChange((id: number) => api.post<IdeaCard>(`ideas/${id}/job`), 'ideas', 'jobs');
@@ -24,19 +27,21 @@ const next = (key: string): string => { const on = props.page.occasions.find((on
 <template>
     <section class="ideas" aria-labelledby="ideas-head">
         <h2 id="ideas-head">Ideas</h2>
-        <v-form class="ideas-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(form, { words: '', niche: '', inspiredBy: '' }) })">
+        <v-form class="ideas-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(form, { words: '', niche: '', inspiredBy: '', link: '', asset: null }) })">
             <v-text-field v-model="form.words" label="A line of words" maxlength="500" :error-messages="fault('words')" />
             <v-select v-model="form.event" label="For" :items="events()" clearable />
             <v-text-field v-model="form.niche" label="Whom it is for" maxlength="120" />
             <v-text-field v-model="form.inspiredBy" label="Inspired by, not a copy of" maxlength="300" />
+            <v-autocomplete v-model="form.asset" label="A picture of the shelf" :items="pictures" clearable :error-messages="fault('asset')" />
+            <v-text-field v-model="form.link" label="A link" maxlength="500" :error-messages="fault('link')" />
             <v-btn type="submit" :loading="adding.isPending.value">Keep the idea</v-btn>
         </v-form>
         <p class="small">What inspires is not copied: words, pictures and signs of others may be protected. Where in doubt, ask for legal advice.</p>
         <p v-if="unread || dropping.error.value || promoting.error.value" role="alert">{{ said(unread ?? dropping.error.value ?? promoting.error.value) }}</p>
         <ul>
             <li v-for="idea in ideas ?? []" :key="idea.id">
-                <strong>{{ idea.words }}</strong><span class="small">{{ named(idea.event) ? ` · ${named(idea.event)}${next(idea.event)}` : '' }}{{ idea.niche ? ` · ${idea.niche}` : '' }}{{ idea.inspiredBy ? ` · inspired by ${idea.inspiredBy}` : '' }}</span>
-                <span class="ideas-acts"><router-link v-if="idea.job" :to="`/jobs/${idea.job}/build`">to its job</router-link><v-btn v-else size="small" :aria-label="`Make a job of: ${idea.words}`" @click="promoting.mutate(idea.id, { onSuccess: (made) => router.push(`/jobs/${made.job}/build`) })">Make a job of it</v-btn><v-btn size="small" variant="text" :aria-label="`Throw away: ${idea.words}`" @click="dropping.mutate(idea.id)">throw away</v-btn></span>
+                <img v-if="idea.asset" class="ideas-art" :src="`/api/assets/${idea.asset}/preview.png`" alt="" width="40" height="40" loading="lazy" /><strong>{{ told(idea) }}</strong><a v-if="idea.link" class="small" :href="idea.link" target="_blank" rel="noopener noreferrer">{{ idea.link }}</a><span class="small">{{ named(idea.event) ? ` · ${named(idea.event)}${next(idea.event)}` : '' }}{{ idea.niche ? ` · ${idea.niche}` : '' }}{{ idea.inspiredBy ? ` · inspired by ${idea.inspiredBy}` : '' }}</span>
+                <span class="ideas-acts"><router-link v-if="idea.job" :to="`/jobs/${idea.job}/build`">to its job</router-link><v-btn v-else size="small" :aria-label="`Make a job of: ${told(idea)}`" @click="promoting.mutate(idea.id, { onSuccess: (made) => router.push(`/jobs/${made.job}/build`) })">Make a job of it</v-btn><v-btn size="small" variant="text" :aria-label="`Throw away: ${told(idea)}`" @click="dropping.mutate(idea.id)">throw away</v-btn></span>
             </li>
         </ul>
         <p v-if="ideas?.length === 0" class="empty">No ideas are kept yet.</p>
@@ -45,8 +50,10 @@ const next = (key: string): string => { const on = props.page.occasions.find((on
 
 <style>
 .ideas { display: grid; gap: 10px; }
-.ideas-form { display: grid; grid-template-columns: 2fr 1fr 1fr 1.2fr max-content; gap: 10px; align-items: start; }
+.ideas-form { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px; align-items: start; }
+.ideas-form > :first-child { grid-column: span 2; }
+.ideas-art { object-fit: contain; background: var(--card); border: 1px solid var(--hair); }
 .ideas li { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; border-bottom: 1px solid var(--hair); padding: 5px 0; }
 .ideas-acts { margin-left: auto; display: flex; gap: 6px; align-items: center; }
-@media (max-width: 900px) { .ideas-form { grid-template-columns: 1fr; } }
+@media (max-width: 900px) { .ideas-form { grid-template-columns: minmax(0, 1fr); } .ideas-form > :first-child { grid-column: auto; } }
 </style>
