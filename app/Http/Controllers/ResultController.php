@@ -6,16 +6,21 @@ namespace App\Http\Controllers;
 
 use App\Calendar\Traces;
 use App\Http\Answers\ResultLine;
+use App\Models\CalendarEvent;
 use App\Models\PlannedWork;
 use App\Models\Sale;
 use App\Models\Shop;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 
 /** What earned its hours: shirts sold by design, event, cloth and house, this year beside last. */
 final class ResultController
 {
     private const MOST = 200;
+
+    /** Less than this is no work to speak of. */
+    private const LEAST_HOURS = 0.1;
 
     /** @return list<ResultLine> the best first, kind by kind */
     public function __invoke(Request $request, Shop $shop): array
@@ -24,11 +29,12 @@ final class ResultController
         $year = $request->filled('year') ? $request->integer('year') : (int) now()->format('Y');
         $titles = $shop->jobs()->pluck('title', 'id');
         $events = PlannedWork::query()->where('shop_id', $shop->id)->whereNotNull('print_job_id')->pluck('event', 'print_job_id');
+        $own = CalendarEvent::query()->where('shop_id', $shop->id)->pluck('name', 'id');
         $sums = [];
         $sales = Sale::query()->where('shop_id', $shop->id)->whereBetween('sold_on', [($year - 1).'-01-01', "$year-12-31"]);
         foreach ($sales->lazyById() as $sale) {
             $isNow = (int) $sale->sold_on->format('Y') === $year;
-            $names = ['design' => $titles[$sale->print_job_id] ?? 'a design that is gone', 'event' => $events[$sale->print_job_id] ?? '', 'cloth' => $sale->cloth, 'house' => $sale->house];
+            $names = ['design' => $titles[$sale->print_job_id] ?? 'a design that is gone', 'event' => self::called($events[$sale->print_job_id] ?? '', $own), 'cloth' => $sale->cloth, 'house' => $sale->house];
             foreach ($names as $by => $name) {
                 if (is_string($name) && $name !== '') {
                     $sums[$by][$name] ??= [0, 0];
@@ -39,7 +45,7 @@ final class ResultController
         $hours = [];
         foreach (Traces::hours($shop, Carbon::parse("$year-01-01 00:00:00"), Carbon::parse("$year-12-31 23:59:59"))->byDesign as $job => $spent) {
             $title = $titles[$job] ?? null;
-            if (is_string($title)) {
+            if (is_string($title) && $spent >= self::LEAST_HOURS) {
                 $hours[$title] = ($hours[$title] ?? 0.0) + $spent;
                 // What took hours and sold nothing is told as well.
                 $sums['design'][$title] ??= [0, 0];
@@ -54,5 +60,19 @@ final class ResultController
         }
 
         return $lines;
+    }
+
+    /**
+     * A day of the seller's own by its name, any other by its key.
+     *
+     * @param  Collection<array-key, mixed>  $own
+     */
+    private static function called(mixed $event, Collection $own): string
+    {
+        $event = is_string($event) ? $event : '';
+
+        $name = preg_match('/^own-(\d+)$/', $event, $found) === 1 ? ($own[(int) $found[1]] ?? null) : null;
+
+        return is_string($name) ? $name : $event;
     }
 }

@@ -29,7 +29,7 @@ const next = (key: string): string => { const on = props.page.occasions.find((on
         <h2 id="ideas-head">Ideas</h2>
         <v-form class="ideas-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(form, { words: '', niche: '', inspiredBy: '', link: '', asset: null }) })">
             <v-text-field v-model="form.words" label="A line of words" maxlength="500" :error-messages="fault('words')" />
-            <v-select v-model="form.event" label="For" :items="events()" clearable />
+            <v-select :model-value="form.event || null" label="For" :items="events()" clearable @update:model-value="form.event = $event ?? ''" />
             <v-text-field v-model="form.niche" label="Whom it is for" maxlength="120" />
             <v-text-field v-model="form.inspiredBy" label="Inspired by, not a copy of" maxlength="300" />
             <v-autocomplete v-model="form.asset" label="A picture of the shelf" :items="pictures" clearable :error-messages="fault('asset')" />

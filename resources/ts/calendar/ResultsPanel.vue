@@ -7,7 +7,10 @@ import type { CalendarPage } from '../types';
 const props = defineProps<{ page: CalendarPage }>();
 const { data: lines } = useResults();
 const heads: Record<string, string> = { design: 'By design', event: 'By event', cloth: 'By cloth', house: 'By house' };
-const groups = computed(() => Object.keys(heads).map((by) => ({ by, lines: (lines.value ?? []).filter((line) => line.by === by).slice(0, 12) })).filter((group) => group.lines.length));
+const groups = computed(() => Object.keys(heads).map((by) => {
+    const of = (lines.value ?? []).filter((line) => line.by === by).slice(0, 12);
+    return { by, lines: of, hours: of.some((line) => line.hours > 0) };
+}).filter((group) => group.lines.length));
 const named = (by: string, name: string): string => (by === 'event' ? (props.page.occasions.find((one) => one.key === name)?.name ?? name.replaceAll('-', ' ')) : name);
 </script>
 
@@ -19,8 +22,8 @@ const named = (by: string, name: string): string => (by === 'event' ? (props.pag
         <div class="results-groups">
             <table v-for="group in groups" :key="group.by">
                 <caption>{{ heads[group.by] }}</caption>
-                <thead><tr><th scope="col">Name</th><th scope="col">this year</th><th scope="col">last year</th><template v-if="group.by === 'design'"><th scope="col">hours</th><th scope="col">an hour earned</th></template></tr></thead>
-                <tbody><tr v-for="line in group.lines" :key="line.name"><th scope="row">{{ named(line.by, line.name) }}</th><td class="measure">{{ line.thisYear }}</td><td class="measure">{{ line.lastYear }}</td><template v-if="group.by === 'design'"><td class="measure">{{ line.hours ? line.hours.toFixed(1) : '' }}</td><td class="measure">{{ line.hours ? `${(line.thisYear / line.hours).toFixed(1)} shirts` : '' }}</td></template></tr></tbody>
+                <thead><tr><th scope="col">Name</th><th scope="col">this year</th><th scope="col">last year</th><template v-if="group.hours"><th scope="col">hours</th><th scope="col">an hour earned</th></template></tr></thead>
+                <tbody><tr v-for="line in group.lines" :key="line.name"><th scope="row">{{ named(line.by, line.name) }}</th><td class="measure">{{ line.thisYear }}</td><td class="measure">{{ line.lastYear }}</td><template v-if="group.hours"><td class="measure">{{ line.hours ? line.hours.toFixed(1) : '' }}</td><td class="measure">{{ line.hours ? `${(line.thisYear / line.hours).toFixed(1)} shirts` : '' }}</td></template></tr></tbody>
             </table>
         </div>
     </section>

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { VBtn, VCheckbox, VSelect } from 'vuetify/components';
 import { api, said } from '../api';
-import TurnPicture from '../pictures/TurnPicture.vue';
+import PlaceOnGarment from './PlaceOnGarment.vue';
 import { fitWords, keepWords, useFits, useHouses } from '../server/houses';
 import { useChange } from '../server/queries';
 import type { FitCard } from '../types';
@@ -49,7 +49,7 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
         <v-select v-if="fits?.length" class="destinations-judge" :model-value="judgedBy" label="The gauges judge by" :items="judges" @update:model-value="judge($event)" />
         <ul>
             <li v-for="(fit, i) in fits ?? []" :key="`${fit.house} ${fit.place} ${i}`" class="destination">
-                <figure :style="{ aspectRatio: `${fit.area.width} / ${fit.area.height}` }"><TurnPicture :src="picture(fit)" :alt="`The design for ${fit.houseName}, ${fit.placeName}`" /><span v-if="fit.mirrored" class="destination-word" aria-hidden="true">MIRRORED</span></figure>
+                <figure><PlaceOnGarment :product="fit.product" :place="fit.placeName" :width="fit.area.width / fit.area.ppi" :height="fit.area.height / fit.area.ppi" :art="picture(fit)" cloth="#6f6a61" :label="`The design for ${fit.houseName}, ${fit.placeName}, in scale`" /><span v-if="fit.mirrored" class="destination-word" aria-hidden="true">MIRRORED</span></figure>
                 <div>
                     <strong>{{ fit.houseName }}</strong>: {{ fit.product }}, {{ fit.placeName }}
                     <p class="measure small">{{ fit.area.width }} × {{ fit.area.height }} px · {{ fit.area.ppi }} ppi · {{ inches(fit) }} · {{ Math.round(fit.scale * 100) }} % of its size · {{ fit.file }}</p>
@@ -74,13 +74,12 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
 <style>
 .destinations { display: grid; gap: 10px; width: 100%; }
 .destinations-add { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 10px; align-items: center; }
-.destinations ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(330px, 1fr)); gap: 12px; }
-.destination { display: grid; grid-template-columns: 120px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
+.destinations ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr)); gap: 12px; }
+.destination figure { position: relative; margin: 0; }
+.destination { display: grid; grid-template-columns: 170px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
 .destination-keep { border: 0; padding: 0; margin: 4px 0; display: flex; flex-wrap: wrap; gap: 0 14px; }
 .destinations-judge { max-width: 420px; }
 .destination p { margin: 4px 0; }
-.destination figure { position: relative; margin: 0; background: #6f6a60; border: 1px solid var(--hair); }
-.destination figure img { width: 100%; height: 100%; display: block; }
 .destination-word { position: absolute; inset: auto 0 0 0; text-align: center; font-weight: 700; background: var(--rust); color: #fff; transform: scaleX(-1); }
 .destination-mirrored { font-weight: 600; color: var(--rust); }
 .destination .grave { color: var(--bad); } .destination .mild { color: var(--warn); }
