@@ -205,3 +205,24 @@ it('moves every point and handle by an affine map', function (): void {
     expect($path->segments)->toBe([['M', 9.0, 8.0], ['Q', 6.0, 6.0, 13.0, 19.0], ['Z']])->and(Path::empty()->isEmpty())->toBeTrue()->and($path->isEmpty())->toBeFalse()
         ->and(Path::join($path, Path::empty(), $path)->segments)->toHaveCount(6);
 });
+
+/** Wang's bound: a curve of degree n in k equal steps of its parameter strays by n (n - 1) / 8 × its greatest second difference / k². */
+it('takes as many chords as Wang\'s bound asks for, wherever the curve lies', function (array $curve, float $tolerance, int $count): void {
+    foreach ([[0, 0], [10, -7], [-300, 41]] as [$dx, $dy]) {
+        $out = [];
+        $moved = [$curve[0]];
+        foreach (array_slice($curve, 1) as $i => $value) {
+            $moved[] = $value + ($i % 2 === 0 ? $dx : $dy);
+        }
+        Bezier::chords([(float) $dx, (float) $dy], $moved, $tolerance, $out);
+        expect($out)->toHaveCount($count)->and(end($out))->toEqualWithDelta(['L', $curve[count($curve) - 2] + $dx, $curve[count($curve) - 1] + $dy], 1e-9);
+    }
+})->with([
+    // From (0, 0). Second difference (1, -3): √10 × 2 / 8 ÷ 0.001 = 790.6, whose root is 28.1.
+    'quadratic' => [['Q', 1.0, 2.0, 3.0, 1.0], 0.001, 29],
+    // (1, -4) and (-1, 7): √50 × 6 / 8 ÷ 0.001 = 5303.3, whose root is 72.8; and with the greater one first.
+    'cubic' => [['C', 1.0, 2.0, 3.0, 0.0, 4.0, 5.0], 0.001, 73],
+    'cubic, the other way round' => [['C', -1.0, -5.0, -3.0, -3.0, -4.0, -5.0], 0.001, 73],
+    'straight' => [['Q', 1.0, 1.0, 2.0, 2.0], 0.001, 1],
+    'as many as there may be' => [['Q', 1.0, 2.0, 3.0, 1.0], 1e-9, 400],
+]);

@@ -67,3 +67,17 @@ it('draws figures into their boxes', function (Path $path, float $width, float $
 it('does not measure nothing', function (): void {
     Path::empty()->bounds();
 })->throws(NothingToMeasure::class);
+
+it('is kept in few bytes and comes back as it was', function (): void {
+    $path = new Path([['M', 1.5, -2.0], ['L', 3.25, 4.0], ['Q', 5.0, 6.0, 7.0, 8.5], ['C', 1.0, 2.0, 3.0, 4.0, 5.0, 6.0], ['Z'], ['M', -9.0, 0.125], ['L', 2.0, 2.0], ['Z']]);
+    // A letter for each segment, a line feed, and eight bytes for each of its eighteen numbers.
+    expect(strlen($path->packed()))->toBe(8 + 1 + 8 * 18)->and(Path::unpacked($path->packed())->segments)->toBe($path->segments)
+        ->and(Path::unpacked((new Path([]))->packed())->segments)->toBe([]);
+});
+
+it('is made of closed chains of points', function (): void {
+    $square = [[0.0, 0.0], [1.0, 0.0], [1.0, 1.0], [0.0, 0.0]];
+    expect(Path::chain([$square, [[5.0, 5.0], [6.0, 5.0], [5.0, 5.0]]])->segments)
+        ->toBe([['M', 0.0, 0.0], ['L', 1.0, 0.0], ['L', 1.0, 1.0], ['Z'], ['M', 5.0, 5.0], ['L', 6.0, 5.0], ['Z']])
+        ->and(Path::chain([])->segments)->toBe([]);
+});

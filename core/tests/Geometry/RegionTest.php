@@ -63,3 +63,34 @@ it('is whole without its holes', function (): void {
     $ring = Region::filledBy(Outline::ring(0.25, 4, 4));
     expect($ring->whole()->area())->toEqualWithDelta(M_PI * 4, 0.01)->and($ring->whole()->minus($ring)->area())->toEqualWithDelta(M_PI * 4 * 0.75 ** 2, 0.01);
 });
+
+it('covers what a round brush covers along a line, as finely as it tells', function (): void {
+    // A capsule: length × width + the disc; a dab is the disc alone.
+    $capsule = Region::along([[0.0, 0.0], [3.0, 0.0]], 0.5);
+    expect($capsule->area())->toEqualWithDelta(3 * 0.5 + M_PI * 0.25 ** 2, M_PI * 0.5 * Region::TOLERANCE)
+        ->and(Region::along([[1.0, 1.0]], 0.5)->area())->toEqualWithDelta(M_PI * 0.25 ** 2, M_PI * 0.5 * Region::TOLERANCE)
+        // A bend counts once.
+        ->and(Region::along([[0.0, 0.0], [2.0, 0.0], [2.0, 2.0]], 0.1)->area())->toEqualWithDelta(0.4 - 0.05 ** 2 + M_PI * 0.05 ** 2 * 1.25, 2e-4);
+    // The middle of every chord of the round end lies within two tolerances of the circle, and there are no more of them than that needs.
+    foreach ([0.05, 0.5, 4.0, 20.0] as $width) {
+        $points = array_values(array_filter(Region::along([[0.0, 0.0]], $width)->path()->segments, fn (array $s): bool => $s[0] !== 'Z'));
+        $far = $chords = 0;
+        foreach ($points as $i => [, $x, $y]) {
+            [, $toX, $toY] = $points[($i + 1) % count($points)];
+            $far = max($far, $width / 2 - hypot(($x + $toX) / 2, ($y + $toY) / 2));
+            $chords++;
+        }
+        // The sagitta r (1 - cos(π / n)) of n chords.
+        $needed = M_PI / acos(max(-1.0, 1 - 2 * Region::TOLERANCE / $width));
+        expect($far)->toBeLessThan(2 * Region::TOLERANCE)->and($chords)->toBeGreaterThanOrEqual(16)->toBeLessThan(max(17.0, 1.6 * $needed + 6));
+    }
+});
+
+it('holds curves to a tenth of a pixel at 300 ppi', function (): void {
+    expect(Region::TOLERANCE)->toEqualWithDelta(0.1 / 300, 1e-12);
+    foreach ([0.2, 2.0, 12.0] as $across) {
+        $circle = Region::filledBy(Outline::ellipse($across, $across));
+        // Chords lie within: less by no more than the edge times the tolerance. Four cubic curves stray from a circle by 0.0273 % of its radius (known).
+        expect($circle->area())->toBeLessThan(M_PI * $across ** 2 / 4 * 1.00055)->toBeGreaterThan(M_PI * $across ** 2 / 4 - M_PI * $across * 0.1 / 300);
+    }
+});
