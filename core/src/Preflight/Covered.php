@@ -78,6 +78,12 @@ final class Covered implements ChecksSheet
         if ($picture->width() !== $seen->width() || $picture->height() !== $seen->height()) {
             $picture = $picture->embed(0, 0, $seen->width(), $seen->height())->settled();
         }
+        // Only what lies about the words is looked at.
+        $box = $subject->renderer->placer->box($layer)?->grown(3 * self::ABOUT);
+        $part = $box === null ? null : Frame::about($box, self::PPI)?->overlap(Frame::sheet($subject->artwork->sheet, self::PPI));
+        if ($part !== null) {
+            [$picture, $seen] = [$picture->crop($part->left, $part->top, $part->width, $part->height)->settled(), $seen->crop($part->left, $part->top, $part->width, $part->height)->settled()];
+        }
         $core = Morphology::worn($seen)->settled();
         $side = 2 * (int) round(self::ABOUT * self::PPI) + 1;
         $about = Morphology::grown($seen, $side)->both(Morphology::grown($seen, 3)->inverted())->settled();

@@ -15,6 +15,8 @@ final readonly class Topmost
 {
     private const MOST = 255;
 
+    private const AT_ONCE = 16;
+
     /**
      * @param  Image  $numbers  one 8-bit band
      * @param  list<string>  $ids  of layers, that of number 1 first
@@ -40,12 +42,16 @@ final readonly class Topmost
                 continue;
             }
             $ids[] = $layer->id;
-            $ink = $own->image->alpha()->isMore(127.0)->embed($own->frame->left - $frame->left, $own->frame->top - $frame->top, $frame->width, $frame->height)->settled();
-            $whole[$layer->id] = (int) round($ink->area());
-            $numbers = $ink->chosen($ink->linearByte(count($ids) / 255), $numbers)->settled();
+            // Each is measured as large as it is; all of them are laid in one go, a few at a time.
+            $ink = $own->image->alpha()->isMore(127.0)->settled();
+            $laid = $ink->embed($own->frame->left - $frame->left, $own->frame->top - $frame->top, $frame->width, $frame->height);
+            $within = $own->frame->overlap($frame);
+            $whole[$layer->id] = $within === null ? 0 : (int) round(($within->width === $own->frame->width && $within->height === $own->frame->height ? $ink : $laid)->area());
+            $numbers = $laid->chosen($laid->linearByte(count($ids) / 255), $numbers);
+            $numbers = count($ids) % self::AT_ONCE === 0 ? $numbers->settled() : $numbers;
         }
 
-        return new self($numbers, $ids, $whole);
+        return new self($numbers->settled(), $ids, $whole);
     }
 
     /** Where one layer is seen: 255 there. */
