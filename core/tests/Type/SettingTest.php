@@ -156,3 +156,17 @@ it('shakes letters within bounds, the same for one number, and leaves the words 
     expect(max(array_map(abs(...), $shaken)))->toBeGreaterThan(2.0)->toBeLessThan(8.0)->and($turned($placed([])))->toEqualWithDelta([0, 0, 0, 0, 0], 1e-9)
         ->and($turned($placed(['shift' => 0, 'turn' => 8, 'size' => 0, 'seed' => 3])))->toBe($shaken)->and($turned($placed(['shift' => 0, 'turn' => 8, 'size' => 0, 'seed' => 4])))->not->toBe($shaken);
 });
+
+it('frames the room of a letter that is missing, as tall as usual capitals, and hollow', function (): void {
+    // Armenian is in no letter of the slab: set with gaps, each is an empty frame.
+    $letters = Typesetter::set('HՓH', slab(), plainSetting(), gaps: true);
+    expect(array_map(fn (Letter $letter): bool => $letter->isGap, $letters))->toBe([false, true, false]);
+    $box = $letters[1]->path->bounds();
+    // Seven tenths of an em high; its sides stand in from the room by 8 % each, and are 0.03 em thick.
+    $room = $box->width() / 0.84;
+    expect($box->height())->toEqualWithDelta(0.7, 1e-9)->and($box->bottom)->toEqualWithDelta(0.0, 1e-9)->and($room)->toBeGreaterThanOrEqual(0.3)
+        ->and(TallCrow\Geometry\Region::filledBy($letters[1]->path)->area())->toEqualWithDelta($box->width() * 0.7 - ($box->width() - 0.06) * 0.64, 1e-6)
+        // The room of the frame is what it moves the next letter on by.
+        ->and($letters[2]->path->bounds()->left)->toBeGreaterThan($box->right);
+    expect(fn () => Typesetter::set('HՓH', slab(), plainSetting()))->toThrow(TallCrow\Type\MissingGlyphs::class, 'Փ (U+0553)');
+});

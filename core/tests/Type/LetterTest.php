@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Geometry\Outline;
+use TallCrow\Geometry\Path;
+use TallCrow\Type\Letter;
+
+/** A letter of 2 × 1 about a place. */
+function letter_at(float $x, float $y): Letter
+{
+    return Letter::figure(Outline::rectangle(2, 1)->transformed(TallCrow\Geometry\Affine::shift($x, $y)));
+}
+
+it('follows the slope of a map where it stands, whatever its size', function (float $x, float $y): void {
+    // (x, y) goes to (x² + y, 3 y + x): the columns of its Jacobian are (2x, 1) and (1, 3).
+    $map = fn (float $x, float $y): array => [$x ** 2 + $y, 3 * $y + $x];
+    $bent = letter_at($x, $y)->bent(new Path([]), $map);
+    expect($bent->right)->toEqualWithDelta([2 * $x, 1.0], 1e-3)->and($bent->down)->toEqualWithDelta([1.0, 3.0], 1e-3)->and($bent->path->isEmpty())->toBeTrue();
+    // Bent once more, the slopes are multiplied.
+    $twice = letter_at($x, $y)->bent(letter_at($x, $y)->path, $map)->bent(new Path([]), fn (float $x, float $y): array => [2 * $x, 5 * $y]);
+    expect($twice->right)->toEqualWithDelta([4 * $x, 5.0], 1e-3)->and($twice->down)->toEqualWithDelta([2.0, 15.0], 1e-3);
+})->with([[0.5, 0.25], [-3.0, 2.0], [40.0, -7.0]]);
