@@ -21,3 +21,12 @@ it('follows the slope of a map where it stands, whatever its size', function (fl
     $twice = letter_at($x, $y)->bent(letter_at($x, $y)->path, $map)->bent(new Path([]), fn (float $x, float $y): array => [2 * $x, 5 * $y]);
     expect($twice->right)->toEqualWithDelta([4 * $x, 5.0], 1e-3)->and($twice->down)->toEqualWithDelta([2.0, 15.0], 1e-3);
 })->with([[0.5, 0.25], [-3.0, 2.0], [40.0, -7.0]]);
+
+it('turns its own axes with it', function (): void {
+    // Right and down as a turn by 90° and a doubling leave them: (0, 2) and (-2, 0); and of a letter that was bent first, by the same.
+    $turned = letter_at(1, 1)->transformed(new TallCrow\Geometry\Affine(0.0, 2.0, -2.0, 0.0, 7.0, 8.0));
+    expect($turned->right)->toEqualWithDelta([0.0, 2.0], 1e-12)->and($turned->down)->toEqualWithDelta([-2.0, 0.0], 1e-12);
+    $bent = letter_at(0, 0)->bent(new Path([]), fn (float $x, float $y): array => [3 * $x + 5 * $y, 7 * $x + 11 * $y])->transformed(new TallCrow\Geometry\Affine(1.0, 2.0, 4.0, 8.0, 0.0, 0.0));
+    // By hand: (1·3 + 4·7, 2·3 + 8·7) and (1·5 + 4·11, 2·5 + 8·11).
+    expect($bent->right)->toEqualWithDelta([31.0, 62.0], 1e-6)->and($bent->down)->toEqualWithDelta([49.0, 98.0], 1e-6);
+});

@@ -170,3 +170,18 @@ it('frames the room of a letter that is missing, as tall as usual capitals, and 
         ->and($letters[2]->path->bounds()->left)->toBeGreaterThan($box->right);
     expect(fn () => Typesetter::set('HՓH', slab(), plainSetting()))->toThrow(TallCrow\Type\MissingGlyphs::class, 'Փ (U+0553)');
 });
+
+it('tells the middle of each letter\'s room, and of larger ends of theirs', function (): void {
+    $advance = slab()->shape('H')[0]->advance;
+    $middles = fn (Setting $setting): array => array_map(fn (Letter $letter): float => $letter->x, Typesetter::set('HHH', slab(), $setting));
+    expect($middles(plainSetting()))->toEqualWithDelta([0.5 * $advance, 1.5 * $advance, 2.5 * $advance], 1e-9)
+        ->and($middles(plainSetting()->withEnds(1.5, Stand::from('baseline'))))->toEqualWithDelta([0.75 * $advance, 2.0 * $advance, 3.25 * $advance], 1e-9);
+});
+
+it('leaves a blank line out of a block and sets what comes after it', function (): void {
+    $letters = Typesetter::set("H\n \nHH", slab(), plainSetting()->withBlock(0.1));
+    expect(array_map(fn (Letter $letter): int => $letter->line, $letters))->toBe([0, 2, 2]);
+    // Both lines are as wide as the widest, and stand a tenth of that apart.
+    expect(lineBox($letters, 0)->width())->toEqualWithDelta(lineBox($letters, 2)->width(), 1e-6)
+        ->and(lineBox($letters, 2)->top - lineBox($letters, 0)->bottom)->toEqualWithDelta(0.1 * lineBox($letters, 0)->width(), 1e-6);
+});
