@@ -14,6 +14,7 @@ final class NobodyWaits extends \RuntimeException
         return response()->noContent()->withHeaders(['Cache-Control' => 'no-store']);
     }
 
+    /** It happens at every quick change: the log has no use for it. */
     public function report(): bool
     {
         return true;

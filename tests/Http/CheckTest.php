@@ -28,6 +28,9 @@ it('shows what a mend would do and saves nothing', function (): void {
     $small = getimagesizefromstring((string) $this->get("/api/revisions/{$job->head_id}/layers/$id/tried.png?operations=$wide")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent());
     expect(max($small[0], $small[1]))->toBeGreaterThan(20)->toBeLessThanOrEqual(116);
     $this->getJson("/api/revisions/{$job->head_id}/layers/none/tried.png?operations=$wide")->assertNotFound();
+    $off = urlencode((string) json_encode([['op' => 'remove', 'ids' => [$id]]]));
+    $this->getJson("/api/revisions/{$job->head_id}/layers/$id/tried.png?operations=$off")->assertNotFound();
+    $this->getJson("/api/revisions/{$job->head_id}/layers/$id/tried.png?operations=nonsense")->assertUnprocessable();
 });
 
 it('writes a report that stands by itself, whatever the job is called', function (): void {

@@ -59,9 +59,11 @@ final class PreflightController
         $studio = Studio::of($revision->job->shop);
         $asked = json_decode($request->string('operations')->toString(), true);
         $artwork = Operations::apply(Operations::read($asked), $revision->read(), $studio->renderer->placer)->artwork;
-        $png = Proof::of($revision, 60, near: true)->trying($artwork)->small($layer, self::SMALL) ?? abort(404, 'There is no ink to show.');
+        abort_if($artwork->layer($layer) === null, 404, 'This line is gone.');
+        $png = Proof::of($revision, 60, near: true)->trying($artwork)->small($layer, self::SMALL);
 
-        return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
+        // Words that are empty yet have nothing to show, which is no fault.
+        return $png === null ? response()->noContent() : new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 
     /** The sheet, or a part of it in the print's own pixels, as a house would print it on one of the job's cloths. */

@@ -69,10 +69,10 @@ async function load(): Promise<void> {
             <v-autocomplete v-model="from" label="From a picture" :items="pictures.map((one) => ({ value: String(one.id), title: one.title }))" clearable @click:clear="from = ''" />
             <span class="swatch-row inline"><button v-for="one in palette ?? []" :key="one.colour" type="button" class="swatch" :style="{ background: one.colour }" :aria-label="`name ${one.colour}, ${Math.round(one.share * 100)} % of the picture`" :title="`${one.colour}, ${Math.round(one.share * 100)} %`" @click="add(one.colour)"></button></span>
         </div>
-        <p class="job-colours-files small">
+        <div class="job-colours-files small">
             <v-file-input v-model="file" label="Palette in (.gpl)" accept=".gpl,text/plain" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="load" />
             <a v-if="sheet.job && swatches.length" :href="`/api/jobs/${sheet.job.id}/swatches.gpl`" download>Palette out</a>
-        </p>
+        </div>
         <p v-if="wrong" role="alert">{{ wrong }}</p>
     </details>
 </template>
