@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
-use App\Http\Answers\StageHours;
 use App\Models\LogEntry;
 use App\Models\LogEvent;
 use App\Models\PlannedWork;
@@ -39,16 +38,15 @@ final readonly class Planner
         return $firsts->filter(fn (object $one): bool => isset($one->first) && is_string($one->first) && $one->first >= $since->toDateTimeString())->count() / self::LOOKS_BACK;
     }
 
-    /** @return list<StageHours> that a design took, by the traces of the weeks that are looked back on */
+    /** @return array<string, float> hours that a finished design took by stage, of the weeks that are looked back on; none where none was finished */
     public function hours(): array
     {
         $finished = $this->logged() * self::LOOKS_BACK;
         if ($finished < 1) {
             return [];
         }
-        $byStage = Traces::hours($this->shop, now()->subWeeks(self::LOOKS_BACK), now())->byStage;
 
-        return array_map(fn (string $stage, float $hours): StageHours => new StageHours($stage, round($hours / $finished, 2)), array_keys($byStage), array_values($byStage));
+        return array_map(fn (float $hours): float => $hours / $finished, Traces::hours($this->shop, now()->subWeeks(self::LOOKS_BACK), now())->byStage);
     }
 
     public function aWeek(): float

@@ -17,6 +17,7 @@ use App\Http\Answers\HouseLead;
 use App\Http\Answers\LeadWeeks;
 use App\Http\Answers\OccasionCard;
 use App\Http\Answers\PlannedCard;
+use App\Http\Answers\StageHours;
 use App\Http\Answers\TodayLine;
 use App\Http\Answers\WeekLoad;
 use App\Models\CalendarEvent;
@@ -48,6 +49,7 @@ final class CalendarController
             $work->id, $work->title, $work->event, $work->occurs_on->format('Y-m-d'), $work->designs, $work->list_weeks, $planner->listBy($work)->format('Y-m-d'), $planner->designBy($work)->format('Y-m-d'), $planner->gatherBy($work)->format('Y-m-d'),
             ($plan->ends[$work->id] ?? null)?->format('Y-m-d'), in_array((string) $work->id, $plan->late, true), in_array((string) $work->id, $plan->drop, true), $work->dropped, $planner->isDone($work), $work->print_job_id,
         ))->all());
+        $hours = $planner->hours();
         $weeks = [];
         $monday = $planner->today->modify('monday this week');
         for ($i = 0; $i < self::WEEKS; $i++, $monday = $monday->modify('+1 week')) {
@@ -59,7 +61,7 @@ final class CalendarController
         return new CalendarPage(
             array_map(fn (Occasion $one): OccasionCard => OccasionCard::of($one, $settings->lead[$one->kind] ?? Settings::USUAL['own']), $occasions), $cards, $weeks, round($planner->aWeek(), 2), round($planner->logged(), 2), $settings->aWeek !== null,
             $settings->countries, array_map(fn (string $kind): LeadWeeks => new LeadWeeks($kind, $settings->lead[$kind], Settings::USUAL[$kind]), Settings::KINDS),
-            array_values(HouseRecord::query()->where('shop_id', $shop->id)->orderBy('name')->get()->map(fn (HouseRecord $house): HouseLead => new HouseLead($house->id, $house->name, $settings->ahead[$house->id] ?? 0))->all()), $planner->hours(), $settings->design, $settings->gather,
+            array_values(HouseRecord::query()->where('shop_id', $shop->id)->orderBy('name')->get()->map(fn (HouseRecord $house): HouseLead => new HouseLead($house->id, $house->name, $settings->ahead[$house->id] ?? 0))->all()), array_map(fn (string $stage, float $hours): StageHours => new StageHours($stage, round($hours, 2)), array_keys($hours), array_values($hours)), $settings->design, $settings->gather,
             $shop->calendar_secret === null ? '' : url("/calendar/$shop->calendar_secret.ics"),
         );
     }
