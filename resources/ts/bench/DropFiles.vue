@@ -3,6 +3,7 @@ import { useDropZone } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { VBtn, VCheckbox, VForm } from 'vuetify/components';
 import { api, Refused } from '../api';
+import { vFirst } from '../focus';
 import { queryClient } from '../server/queries';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
@@ -66,7 +67,7 @@ async function put(): Promise<void> {
         <v-form class="sheet-dialog drop-form" @submit.prevent="put">
             <h2 id="drop-head">{{ files.length === 1 ? `Put ${files[0]?.name} on the shelf and on the sheet` : `Put ${files.length} files on the shelf and on the sheet` }}</h2>
             <p class="small">Fonts (OTF, TTF, WOFF, WOFF2, zip) and pictures (PNG, JPEG, WebP, SVG). One licence for all of them.</p>
-            <v-text-field v-model="licence" label="Licence, such as CC BY 4.0" maxlength="120" :error-messages="fault('licence')" autofocus />
+            <v-text-field v-model="licence" v-first label="Licence, such as CC BY 4.0" maxlength="120" :error-messages="fault('licence')" />
             <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault('author')" />
             <v-checkbox v-model="held" label="I hold the right to use them for print on demand" :error-messages="fault('held')" />
             <p v-if="other" role="alert">{{ other }}</p>

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { VBtn, VSelect, VSlider } from 'vuetify/components';
 import { api, said } from '../api';
+import { vFirst } from '../focus';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useChange, useVersions } from '../server/queries';
 import { useSheet } from '../stores/sheet';
@@ -135,7 +136,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                             <v-btn v-if="unknown(finding)" size="small" :loading="learning.isPending.value" @click="learning.mutate(unknown(finding) ?? '')">Keep "{{ unknown(finding) }}" as a word of this shop</v-btn>
                             <p v-if="learning.error.value && unknown(finding)" role="alert" class="small">{{ said(learning.error.value) }}</p>
                             <form v-if="asks" class="check-why" @submit.prevent="meanSo(finding, why)">
-                                <v-text-field v-model="why" label="Why is it meant so?" autofocus :maxlength="200" hide-details density="compact" />
+                                <v-text-field v-model="why" v-first label="Why is it meant so?" :maxlength="200" hide-details density="compact" />
                                 <v-btn type="submit" size="small" :disabled="why.trim() === ''">Keep</v-btn>
                             </form>
                             <button v-else type="button" class="token" @click="asks = true">it is meant so …</button>

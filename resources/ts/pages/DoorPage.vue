@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { VBtn, VForm, VTextField } from 'vuetify/components';
 import { api, Refused } from '../api';
+import { vFirst } from '../focus';
 import { changeHands, faults } from '../people/me';
 import type { Me } from '../types';
 
@@ -45,10 +46,10 @@ onMounted(() => way === 'enter' && submit());
         <p v-if="fault.other" role="alert">{{ fault.other }}</p>
         <p v-if="way === 'enter'" role="status">{{ busy ? 'One moment …' : refused ? 'To make a new link, start the shop again or run: bin/artisan crow:link' : '' }}</p>
         <v-form v-else class="door-form" @submit.prevent="submit">
-            <v-text-field v-if="way === 'join'" v-model="form.name" label="Your name" autocomplete="name" maxlength="80" required :error-messages="fault.of('name')" autofocus />
-            <v-text-field v-model="form.login" label="Sign-in name" autocomplete="username" autocapitalize="off" maxlength="120" required :error-messages="fault.of('login')" :autofocus="way !== 'join'" />
+            <v-text-field v-if="way === 'join'" v-first v-model="form.name" label="Your name" autocomplete="name" maxlength="80" required :error-messages="fault.of('name')" />
+            <v-text-field v-first="way !== 'join'" v-model="form.login" label="Sign-in name" autocomplete="username" autocapitalize="off" maxlength="120" required :error-messages="fault.of('login')" />
             <v-text-field v-model="form.password" label="Password" type="password" :autocomplete="way === 'sign-in' ? 'current-password' : 'new-password'" maxlength="200" required :error-messages="fault.of('password')" :hint="way === 'sign-in' ? '' : 'At least 12 characters; four or five words in a row are easy to keep in mind.'" persistent-hint />
-            <v-text-field v-if="asksCode" v-model="form.code" label="Code from your phone" inputmode="numeric" autocomplete="one-time-code" maxlength="6" autofocus :error-messages="fault.of('code')" />
+            <v-text-field v-if="asksCode" v-first v-model="form.code" label="Code from your phone" inputmode="numeric" autocomplete="one-time-code" maxlength="6" :error-messages="fault.of('code')" />
             <v-btn type="submit" color="primary" variant="flat" :loading="busy">{{ way === 'sign-in' ? 'Sign in' : way === 'join' ? 'Join' : 'Set it and sign in' }}</v-btn>
         </v-form>
         <p v-if="way === 'sign-in'" class="small">Forgotten? An owner of the shop can give you a code. On the shop's own machine, <span class="measure">bin/artisan crow:link</span> makes a link that opens it once.</p>
