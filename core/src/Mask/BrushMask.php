@@ -27,11 +27,6 @@ final readonly class BrushMask implements Mask
         return new self(array_map(fn (Stroke $stroke): Stroke => $stroke->scaled($by), $this->strokes), $this->usual);
     }
 
-    public function mirrored(): static
-    {
-        return new self(array_map(fn (Stroke $stroke): Stroke => $stroke->mirrored(), $this->strokes), $this->usual);
-    }
-
     public function toArray(): array
     {
         return ['kind' => 'brush', 'strokes' => array_map(fn (Stroke $stroke): array => $stroke->toArray(), $this->strokes)] + $this->usual->toArray();

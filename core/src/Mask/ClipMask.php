@@ -25,11 +25,6 @@ final readonly class ClipMask implements Mask
         return $this;
     }
 
-    public function mirrored(): static
-    {
-        return $this;
-    }
-
     public function toArray(): array
     {
         return ['kind' => 'clip', 'layer' => $this->layer] + $this->usual->toArray();

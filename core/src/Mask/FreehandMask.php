@@ -47,11 +47,6 @@ final readonly class FreehandMask implements Mask
         return new self($this->points, 0.0, $this->usual);
     }
 
-    public function mirrored(): static
-    {
-        return new self(array_map(fn (array $p): array => [1 - $p[0], $p[1]], $this->points), $this->feather, $this->usual);
-    }
-
     public function toArray(): array
     {
         return ['kind' => 'freehand', 'points' => $this->points, 'feather' => $this->feather] + $this->usual->toArray();

@@ -33,9 +33,6 @@ interface Mask
     /** Every length on it sized by one factor. */
     public function scaled(float $by): static;
 
-    /** As it lies on a piece that is mirrored from side to side. */
-    public function mirrored(): static;
-
     /** @return array<string, mixed> */
     public function toArray(): array;
 }

@@ -30,11 +30,6 @@ final readonly class PictureMask implements Mask
         return new self($this->file, $this->usual, $this->scale, $this->x * $by, $this->y * $by, $this->turn);
     }
 
-    public function mirrored(): static
-    {
-        return $this;
-    }
-
     public function toArray(): array
     {
         return ['kind' => 'picture', 'file' => $this->file, 'scale' => $this->scale, 'x' => $this->x, 'y' => $this->y, 'turn' => $this->turn] + $this->usual->toArray();

@@ -40,11 +40,6 @@ final readonly class ShapeMask implements Mask
         return new self($this->shape, $this->x, $this->y, $this->width, $this->height, 0.0, $this->count, $this->usual);
     }
 
-    public function mirrored(): static
-    {
-        return new self($this->shape, 1 - $this->x, $this->y, $this->width, $this->height, $this->feather, $this->count, $this->usual);
-    }
-
     public function toArray(): array
     {
         return [

@@ -46,11 +46,6 @@ final readonly class Stroke
         return new self($this->points, $this->width * $by, $this->hardness, $this->restores, $this->symmetry, $this->count);
     }
 
-    public function mirrored(): self
-    {
-        return new self(array_map(fn (array $p): array => [1 - $p[0], $p[1]], $this->points), $this->width, $this->hardness, $this->restores, $this->symmetry, $this->count);
-    }
-
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Edit\AddEffect;
 use TallCrow\Edit\AddMask;
+use TallCrow\Edit\CoverCut;
+use TallCrow\Edit\CoverWith;
+use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\BoxSide;
 use TallCrow\Mask\MaskShape;
+use TallCrow\Mask\RaggedEdge;
 use TallCrow\Mask\ShapeMask;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
@@ -25,26 +31,58 @@ final class FlatCuts implements ChecksSheet
 
     private const PPI = 60.0;
 
+    /** Spots along and across the strip about the cut that are looked at, and the share of them that must be ink. */
+    private const ALONG = 60;
+
+    private const ACROSS = 3;
+
+    private const EXPLAINED = 0.6;
+
+    /** The same of what lies beyond the line alone. */
+    private const CARRIED = 0.8;
+
+    /** A torn edge: its depth in inches and as a share of the piece, at most, and how far within the cut it begins, as a share of that. */
+    private const TORN = 0.3;
+
+    private const TORN_SHARE = 0.16;
+
+    private const TORN_FROM = 0.25;
+
     public function sheet(SheetSubject $subject): array
     {
         $findings = [];
         foreach ($subject->artwork->layers as $i => $layer) {
             $sides = $layer->on && $layer->role->prints() ? self::cut($layer, $subject) : [];
-            $left = array_values(array_filter($sides, fn (string $side): bool => ! self::isExplained($layer, $i, $side, $subject)));
+            $left = array_values(array_filter($sides, fn (BoxSide $side): bool => ! self::isExplained($layer, $i, $side, $subject)));
             if ($left !== []) {
-                $findings[] = Finding::of(
-                    Group::Composition, 'cut:'.$layer->id, $layer->called().', cut', Verdict::Warn, implode(', ', $left), 'no straight cut',
-                    sprintf('%s ends in a straight line at its %s, as its file does. A ragged or soft edge, or a piece under it, makes that look meant.', $layer->called(), implode(' and ', $left)),
-                )->about($layer->id)->at(array_filter([$subject->renderer->placer->box($layer)]))->mendedBy(
-                    Mend::by('Fade its edge in a soft oval of dots', new AddMask($layer->id, new ShapeMask(MaskShape::Ellipse, 0.5, 0.5, 1.0, 1.0, 0.3)), new AddEffect($layer->id, Lines::of('halftone', []), first: false)),
-                );
+                $findings[] = self::finding($layer, $left, $subject);
             }
         }
 
         return $findings;
     }
 
-    /** @return list<string> */
+    /** @param  non-empty-list<BoxSide>  $sides */
+    private static function finding(Layer $layer, array $sides, SheetSubject $subject): Finding
+    {
+        $called = array_map(fn (BoxSide $side): string => $side->value, $sides);
+        $box = $subject->renderer->placer->box($layer->spun(-($layer->placement->turn ?? 0.0)));
+        $mends = [Mend::by('Fade its edge in a soft oval of dots', new AddMask($layer->id, new ShapeMask(MaskShape::Ellipse, 0.5, 0.5, 1.0, 1.0, 0.3)), new AddEffect($layer->id, Lines::of('halftone', []), first: false))];
+        if ($box !== null) {
+            $torn = min(self::TORN, self::TORN_SHARE * min(array_map(fn (BoxSide $side): float => $side->depth($box->width(), $box->height()), $sides)));
+            array_unshift($mends, Mend::by('Tear its edge off raggedly', new AddMask($layer->id, RaggedEdge::along(array_map(fn (BoxSide $side): BoxSide => self::mirrored($side, $layer), $sides), $box->width(), $box->height(), $torn, $torn * self::TORN_FROM, crc32($layer->id)))));
+            if (count($sides) === 1) {
+                array_push($mends, Mend::by('Carry it on by its mirror picture', new CoverCut($layer->id, $sides[0], CoverWith::Patch)), Mend::by('Stand it on a bar', new CoverCut($layer->id, $sides[0], CoverWith::Base)));
+            }
+        }
+
+        return Finding::of(
+            Group::Composition, 'cut:'.$layer->id, $layer->called().', cut', Verdict::Warn, implode(', ', $called), 'no straight cut',
+            sprintf('%s ends in a straight line at its %s, as its file does. A ragged or soft edge, its own mirror picture or a piece under it makes that look meant.', $layer->called(), implode(' and ', $called)),
+        )->about($layer->id)->at(array_filter([$subject->renderer->placer->box($layer)]))->mendedBy(...$mends);
+    }
+
+    /** @return list<BoxSide> of the piece as it lies on the sheet, its turn apart */
     private static function cut(Layer $layer, SheetSubject $subject): array
     {
         $art = $layer->picture();
@@ -59,23 +97,36 @@ final class FlatCuts implements ChecksSheet
         }
 
         // What fills its rectangle all round is told elsewhere.
-        return $rim === null || $rim->isCut() ? [] : $rim->cutSides();
+        return $rim === null || $rim->isCut() ? [] : array_map(fn (string $side): BoxSide => self::mirrored(BoxSide::from($side), $layer), $rim->cutSides());
+    }
+
+    /** A side of the art as a side of the piece on the sheet, or the other way about. */
+    private static function mirrored(BoxSide $side, Layer $layer): BoxSide
+    {
+        $flip = $layer->placement->flip ?? Flip::None;
+
+        return $side->mirrored($flip->x(), $flip->y());
     }
 
     /** Whether the cut lies at the sheet's edge, under another piece, or on one that goes on beyond it. */
-    private static function isExplained(Layer $layer, int $at, string $side, SheetSubject $subject): bool
+    private static function isExplained(Layer $layer, int $at, BoxSide $side, SheetSubject $subject): bool
     {
-        $box = $subject->renderer->placer->box($layer);
-        $sheet = $subject->artwork->sheet->box();
-        if ($box === null || abs(fmod($layer->placement->turn ?? 0.0, 360.0)) > 0.01) {
+        $placement = $layer->placement;
+        $box = $subject->renderer->placer->box($layer->spun(-($placement->turn ?? 0.0)));
+        if ($box === null || $placement === null) {
             return false;
         }
-        $strip = match ($side) {
-            'top' => new Box($box->left, $box->top - self::NEAR, $box->right, $box->top + self::NEAR),
-            'bottom' => new Box($box->left, $box->bottom - self::NEAR, $box->right, $box->bottom + self::NEAR),
-            'left' => new Box($box->left - self::NEAR, $box->top, $box->left + self::NEAR, $box->bottom),
-            default => new Box($box->right - self::NEAR, $box->top, $box->right + self::NEAR, $box->bottom),
-        };
+        $turn = Affine::shift(-$placement->x, -$placement->y)->then(Affine::turn($placement->turn))->then(Affine::shift($placement->x, $placement->y));
+        $spots = [];
+        foreach (range(-self::ACROSS, self::ACROSS) as $row) {
+            for ($i = 0.5; $i < self::ALONG; $i++) {
+                [$x, $y] = $side->point($i / self::ALONG, self::NEAR * $row / self::ACROSS / $side->depth($box->width(), $box->height()));
+                $spots[] = $turn->apply($box->left + $x * $box->width(), $box->top + $y * $box->height());
+            }
+        }
+        [$xs, $ys] = [array_column($spots, 0), array_column($spots, 1)];
+        $strip = new Box(min($xs), min($ys), max($xs), max($ys));
+        $sheet = $subject->artwork->sheet->box();
         if ($strip->left <= 0.02 || $strip->top <= 0.02 || $strip->right >= $sheet->right - 0.02 || $strip->bottom >= $sheet->bottom - 0.02) {
             return true;
         }
@@ -91,7 +142,18 @@ final class FlatCuts implements ChecksSheet
                 $all = $all->lighter($piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height));
             }
         }
+        $bytes = $all->settled()->toBytes();
+        $hits = array_map(fn (array $spot): int => ord($bytes[self::index($spot, $frame)]) > 127 ? 1 : 0, $spots);
 
-        return $all->isMore(127.0)->mean() / 255 > 0.6;
+        // The first half lies beyond the line: what goes on there without a gap carries the piece.
+        return array_sum($hits) > self::EXPLAINED * count($hits) || array_sum(array_slice($hits, 0, self::ACROSS * self::ALONG)) > self::CARRIED * self::ACROSS * self::ALONG;
+    }
+
+    /** @param  array{float, float}  $spot  inches on the sheet */
+    private static function index(array $spot, Frame $frame): int
+    {
+        [$x, $y] = [(int) ($spot[0] * $frame->ppi) - $frame->left, (int) ($spot[1] * $frame->ppi) - $frame->top];
+
+        return max(0, min($frame->height - 1, $y)) * $frame->width + max(0, min($frame->width - 1, $x));
     }
 }

@@ -36,16 +36,14 @@ it('is written and read again as it was', function (Mask $mask): void {
     expect(ArtworkReader::data($sheet)->layers[0]->masks)->toEqual([$mask]);
 })->with(masksOfEachKind(...));
 
-it('keeps what all masks have when it is sized, mirrored or made hard', function (Mask $mask): void {
-    foreach ([$mask->scaled(2.0), $mask->mirrored(), $mask->hard()] as $changed) {
+it('keeps what all masks have when it is sized or made hard', function (Mask $mask): void {
+    foreach ([$mask->scaled(2.0), $mask->hard()] as $changed) {
         expect($changed::class)->toBe($mask::class)->and($changed->isInverted())->toBeTrue()->and($changed->isOn())->toBeFalse()->and($changed->joining())->toBe(Joining::cases()[1]);
     }
 })->with(masksOfEachKind(...));
 
-it('is as it was when it is mirrored twice, or sized there and back', function (Mask $mask): void {
-    // To 12 places: one less a share is not exact in binary.
-    $told = fn (Mask $one): string => (string) preg_replace_callback('/\d+\.\d+/', fn (array $found): string => (string) round((float) $found[0], 12), (string) json_encode($one->toArray()));
-    expect($told($mask->mirrored()->mirrored()))->toBe($told($mask))->and($mask->scaled(4.0)->scaled(0.25))->toEqual($mask);
+it('is as it was when it is sized there and back', function (Mask $mask): void {
+    expect($mask->scaled(4.0)->scaled(0.25))->toEqual($mask);
 })->with(masksOfEachKind(...));
 
 it('sizes lengths in inches and leaves shares of the box alone', function (): void {
@@ -56,18 +54,6 @@ it('sizes lengths in inches and leaves shares of the box alone', function (): vo
     expect($cut['feather'])->toBe(0.75)->and($cut['points'])->toBe([[0.1, 0.2], [0.9, 0.2], [0.5, 0.8]]);
     $brush = $masks['a brush'][0]->scaled(3.0)->toArray()['strokes'][0];
     expect($brush['width'])->toEqualWithDelta(1.2, 1e-12)->and($brush['hardness'])->toBe(0.6)->and($brush['points'])->toBe([[0.1, 0.2], [0.3, 0.4]])->and($brush['count'])->toBe(5)->and($brush['symmetry'])->toBe('radial')->and($brush['restores'])->toBeTrue();
-});
-
-it('is mirrored from side to side and not upside down', function (): void {
-    $masks = masksOfEachKind();
-    $figure = $masks['a figure'][0]->mirrored()->toArray();
-    expect($figure['x'])->toEqualWithDelta(0.8, 1e-12)->and($figure['y'])->toBe(0.3)->and($figure['feather'])->toBe(0.25);
-    foreach ([[0.9, 0.2], [0.1, 0.2], [0.5, 0.8]] as $i => [$x, $y]) {
-        expect($masks['a cut by hand'][0]->mirrored()->toArray()['points'][$i][0])->toEqualWithDelta($x, 1e-12)
-            ->and($masks['a cut by hand'][0]->mirrored()->toArray()['points'][$i][1])->toBe($y);
-    }
-    $stroke = $masks['a brush'][0]->mirrored()->toArray()['strokes'][0];
-    expect($stroke['points'][1][0])->toEqualWithDelta(0.7, 1e-12)->and($stroke['points'][1][1])->toBe(0.4)->and($stroke['width'])->toBe(0.4)->and($stroke['restores'])->toBeTrue()->and($stroke['count'])->toBe(5);
 });
 
 it('is soft by its feather alone, and hard once that is gone', function (float $feather): void {

@@ -148,7 +148,7 @@ $case('svg-plate', 'a drawing that is a plate', $sheet([$art('p', 'plate.svg', $
 $case('low-ppi', '700 px printed 5 in wide', $sheet([$art('p', 'freed.png', $place(3, 3, 5))]), ['ppi:p'], []);
 $case('low-ppi-traced', 'the same, traced', $sheet([$art('p', 'freed.png', $place(3, 3, 5), [['kind' => 'traced', 'count' => 2]])]), [], ['ppi']);
 $case('low-ppi-letters', '700 px seen through letters 5 in wide', $sheet([$words('w', 'POOL', $place(3, 3, 5), [['kind' => 'picture', 'file' => 'scan.png']])], ['Black' => '#17181a']), ['ppi:w'], []);
-$case('bust', 'a bust that ends in a straight line in mid-air', $sheet([$art('p', 'bust.png', $place(3, 2.4, 1.8))]), ['cut:p'], ['background']);
+$case('bust', 'a bust that ends in a straight line in mid-air', $sheet([$art('p', 'bust.png', $place(3, 2.4, 1.6))]), ['cut:p'], ['background']);
 $case('bust-on-bar', 'the same standing on a bar', $sheet([$art('p', 'bust.png', $place(3, 2.4, 1.8)), $shape('s', 'rectangle', $place(3, 3.2, 3, 0.4), [$fill('#d9a441')])]), [], ['cut']);
 
 // Files.

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\Layer;
+use TallCrow\Asset\FolderShelf;
+use TallCrow\Edit\Operations;
+use TallCrow\Geometry\BoxSide;
+use TallCrow\Mask\RaggedEdge;
+use TallCrow\Raster\Image;
+use TallCrow\Tests\Fixtures;
+
+/** A half moon, cut off straight at its lower side, 2 in wide and 1 in high about (2, 2). */
+function half_moon(array $placement = []): Artwork
+{
+    return ArtworkReader::data(Fixtures::sheet([['id' => 'moon', 'source' => ['kind' => 'art', 'file' => 'moon.png'], 'placement' => $placement + ['x' => 2, 'y' => 2, 'width' => 2, 'turn' => 0], 'effects' => []]], ['sheet' => ['width' => 1200, 'height' => 1200, 'ppi' => 300]]));
+}
+
+function half_moon_shelf(): FolderShelf
+{
+    static $folder = null;
+    if ($folder === null) {
+        $folder = Fixtures::temporary('half-moon');
+        Fixtures::run(['convert', '-size', '600x300', 'xc:none', '-fill', '#7a3527', '-draw', 'circle 300,300 300,0', '-fill', '#d9a441', '-draw', 'rectangle 80,270 180,300', "PNG32:$folder/moon.png"]);
+    }
+
+    return new FolderShelf($folder);
+}
+
+/** The alpha and the colour at a place of the sheet, in inches. @return list<int> */
+function at_inch(Image $picture, float $x, float $y): array
+{
+    return Fixtures::pixel($picture, (int) round($x * 100), (int) round($y * 100));
+}
+
+/** @param  array<string, mixed>  $operation */
+function covered_at(Artwork $artwork, array $operation): Artwork
+{
+    return Operations::apply(Operations::read([$operation]), $artwork, Fixtures::renderer(half_moon_shelf())->placer)->artwork;
+}
+
+function moon_drawn(Artwork $artwork): Image
+{
+    return Fixtures::renderer(half_moon_shelf())->picture($artwork, TallCrow\Render\Frame::sheet($artwork->sheet, 100))->settled();
+}
+
+// What lies beyond the line is what lies within it, as far from it: a mirror.
+it('carries a cut piece on by its mirror picture, which is torn off', function (): void {
+    $picture = moon_drawn(covered_at(half_moon(), ['op' => 'cover-cut', 'id' => 'moon', 'side' => 'bottom', 'with' => 'patch']));
+    foreach ([[1.4, 0.05], [1.5, 0.15], [2.0, 0.1], [2.6, 0.15], [0.95, 0.1], [3.05, 0.1]] as [$x, $far]) {
+        [$within, $beyond] = [at_inch($picture, $x, 2.5 - $far), at_inch($picture, $x, 2.5 + $far - 0.01)];
+        expect($beyond)->toBe($within, "$x in, $far in from the line");
+    }
+    // No cloth shows along the seam, and the far half of the mirror picture is gone.
+    for ($x = 1.1; $x < 2.9; $x += 0.05) {
+        expect(at_inch($picture, $x, 2.5)[3])->toBe(255)->and(at_inch($picture, $x, 2.92)[3])->toBe(0);
+    }
+});
+
+it('stands a cut piece on a bar that hides the line, whichever way it lies', function (array $placement, string $side, array $along, array $across): void {
+    $covered = covered_at(half_moon($placement), ['op' => 'cover-cut', 'id' => 'moon', 'side' => $side, 'with' => 'base']);
+    $picture = moon_drawn($covered);
+    expect(array_map(fn (Layer $layer): string => $layer->id === 'moon' ? 'moon' : $layer->source->called(), $covered->layers))->toBe(['moon', 'Rectangle']);
+    $bar = Fixtures::pixel($picture, (int) ($along[0] * 100), (int) ($along[1] * 100));
+    expect($bar[3])->toBe(255)->and($bar)->not->toBe(at_inch($picture, 2, 2));
+    // As wide as the line and a little more, and an eighth of an inch to both sides of it.
+    foreach ([-1.05, -0.9, 0.0, 0.9, 1.05] as $i) {
+        foreach ([-0.12, 0.0, 0.12] as $j) {
+            expect(at_inch($picture, $along[0] + $i * $across[1] + $j * $across[0], $along[1] + $i * $across[0] + $j * $across[1]))->toBe($bar);
+        }
+    }
+})->with([
+    'upright' => [[], 'bottom', [2.0, 2.5], [0.0, 1.0]],
+    'on its head' => [['flip' => 'down'], 'top', [2.0, 1.5], [0.0, 1.0]],
+    'turned by a quarter' => [['turn' => 90], 'bottom', [1.5, 2.0], [1.0, 0.0]],
+]);
+
+it('mirrors the piece as it lies: on its head, across, and turned', function (array $placement, string $side, array $within, array $beyond): void {
+    $picture = moon_drawn(covered_at(half_moon($placement), ['op' => 'cover-cut', 'id' => 'moon', 'side' => $side, 'with' => 'patch']));
+    expect(at_inch($picture, ...$within))->toBe([217, 164, 65, 255])->and(at_inch($picture, ...$beyond))->toBe([217, 164, 65, 255]);
+})->with([
+    'upright' => [[], 'bottom', [1.4, 2.46], [1.4, 2.54]],
+    'on its head' => [['flip' => 'down'], 'top', [1.4, 1.54], [1.4, 1.46]],
+    'across' => [['flip' => 'across'], 'bottom', [2.6, 2.46], [2.6, 2.54]],
+    'turned' => [['turn' => 90], 'bottom', [1.54, 1.4], [1.46, 1.4]],
+]);
+
+it('tears a side along a line that never crosses itself, within its depth, and leaves the others alone', function (BoxSide $side): void {
+    $mask = RaggedEdge::along([$side], 3.0, 2.0, 0.3, 0.1, 7);
+    $deep = [];
+    foreach ($mask->points as [$x, $y]) {
+        $within = match ($side) {
+            BoxSide::Top => $y * 2.0, BoxSide::Bottom => (1 - $y) * 2.0, BoxSide::Left => $x * 3.0, BoxSide::Right => (1 - $x) * 3.0,
+        };
+        $other = $side->isLevel() ? [$x, 1 - $x] : [$y, 1 - $y];
+        if ($within < 1.5 && min($other) > 0) {
+            $deep[] = $within;
+        }
+    }
+    expect(count($deep))->toBeGreaterThan(30)->and(min($deep))->toBeGreaterThanOrEqual(0.1 - 1e-3)->and(max($deep))->toBeLessThanOrEqual(0.4 + 1e-3)
+        // Torn, not wavy and not straight: it turns back at more than a third of its teeth.
+        ->and(max($deep) - min($deep))->toBeGreaterThan(0.12)
+        ->and(count(array_filter(range(1, count($deep) - 2), fn (int $i): bool => ($deep[$i] - $deep[$i - 1]) * ($deep[$i + 1] - $deep[$i]) < 0)))->toBeGreaterThan(count($deep) / 3);
+    $path = Fixtures::temporary('ragged').'/m.png';
+    $draw = 'polygon '.implode(' ', array_map(fn (array $p): string => sprintf('%.2f,%.2f', 300 + $p[0] * 300, 300 + $p[1] * 200), $mask->points));
+    Fixtures::run(['convert', '-size', '900x800', 'xc:black', '-fill', 'white', '-draw', $draw, $path]);
+    // One piece without a hole, by ImageMagick's even-odd filling: a line that crossed itself would leave crumbs.
+    preg_match_all('/^ +\d+: /m', Fixtures::run(['convert', $path, '-threshold', '50%', '-define', 'connected-components:verbose=true', '-connected-components', '8', 'null:']), $found);
+    expect(count($found[0]))->toBe(2)->and(RaggedEdge::along([$side], 3.0, 2.0, 0.3, 0.1, 7))->toEqual($mask)->and(RaggedEdge::along([$side], 3.0, 2.0, 0.3, 0.1, 8))->not->toEqual($mask);
+})->with(BoxSide::cases());
+
+it('tears two sides that meet to one corner', function (): void {
+    $mask = RaggedEdge::along([BoxSide::Right, BoxSide::Bottom], 3.0, 2.0, 0.2, 0.05, 3);
+    $path = Fixtures::temporary('corner').'/m.png';
+    Fixtures::run(['convert', '-size', '900x800', 'xc:black', '-fill', 'white', '-draw', 'polygon '.implode(' ', array_map(fn (array $p): string => sprintf('%.2f,%.2f', 300 + $p[0] * 300, 300 + $p[1] * 200), $mask->points)), $path]);
+    $at = fn (float $x, float $y): string => trim(Fixtures::run(['convert', $path, '-format', sprintf('%%[fx:round(p{%d,%d}.r)]', 300 + 100 * $x, 300 + 100 * $y), 'info:']));
+    expect($at(1.5, 1.0))->toBe('1')->and($at(2.7, 1.7))->toBe('1')->and($at(2.97, 1.0))->toBe('0')->and($at(1.5, 1.97))->toBe('0')->and($at(-0.5, 1.0))->toBe('1')->and($at(1.5, -0.5))->toBe('1');
+});
