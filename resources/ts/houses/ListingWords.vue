@@ -21,10 +21,19 @@ const standing = computed(() => (changed.value || saving.isPending.value ? 'Not 
 /** Words are kept as they are written: after a pause, and when a field is left. */
 function keep(): void {
     if (filled.value && changed.value && !saving.isPending.value) {
+        sent = JSON.stringify(form);
         saving.mutate({ ...form, title: form.title ?? '', description: form.description ?? '' });
     }
 }
+let sent = '';
 watchDebounced(form, keep, { debounce: 800 });
+
+// What was written while others were on their way goes right after those.
+watch(saving.isPending, (pending) => {
+    if (!pending && saving.isSuccess.value && JSON.stringify(form) !== sent) {
+        keep();
+    }
+});
 
 watch(kept, (now) => {
     if (now && !filled.value) {
