@@ -30,7 +30,7 @@ final readonly class ColourKeys
     {
         $keys = ColourBands::keyed($ink)->settled();
 
-        return new self($keys, array_keys(array_filter(Histogram::ofShorts($keys))));
+        return new self($keys, Histogram::present($keys));
     }
 
     /**
@@ -70,7 +70,9 @@ final readonly class ColourKeys
     {
         $table = str_repeat("\0", 65536);
         foreach ($this->present as $key) {
-            $table[$key] = $isOne(self::colour($key), self::lab($key)) ? "\xff" : "\0";
+            if ($isOne(self::colour($key), self::lab($key))) {
+                $table[$key] = "\xff";
+            }
         }
 
         return Lookup::shortsToBytes($this->keys, $table);
@@ -142,7 +144,9 @@ final readonly class ColourKeys
     /** The middle of a step. */
     private static function colour(int $key): Srgb
     {
-        return Srgb::of(min(255, ($key >> 11 << 3) + 4), min(255, (($key >> 5 & 63) << 2) + 2), min(255, (($key & 31) << 3) + 4));
+        static $known = [];
+
+        return $known[$key] ??= Srgb::of(min(255, ($key >> 11 << 3) + 4), min(255, (($key >> 5 & 63) << 2) + 2), min(255, (($key & 31) << 3) + 4));
     }
 
     /** @param  \Closure(Lab): int  $value 0 to 255 */

@@ -27,7 +27,7 @@ final class Centred implements MendsOnSheet
     {
         $every = max(1, (int) floor($subject->ppi / self::LOOK));
         $ppi = $subject->ppi / $every;
-        $picture = $subject->picture->subsampled($every)->settled();
+        $picture = $every === 1 ? $subject->picture : $subject->picture->subsampled($every)->settled();
         $box = $picture->alpha()->isMore(12.0)->settled()->inkBox();
         if ($box === null) {
             return [];

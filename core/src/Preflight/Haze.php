@@ -46,22 +46,22 @@ final class Haze implements MendsOnSheet
 
     private const PARTS = 6;
 
-    /** @var ?\WeakMap<Image, Image> what was found of pictures that are still looked at */
+    /** @var ?\WeakMap<Image, array{Image, Image}> of pictures that are still looked at, what is half-transparent, and what of that is more than an edge */
     private ?\WeakMap $known = null;
 
     public function picture(PictureSubject $subject): array
     {
-        $haze = $this->of($subject->picture);
+        [, $haze] = $this->of($subject->picture);
 
         return [self::finding($subject, self::share($haze, $subject->picture), $haze, '')];
     }
 
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
-        $haze = $this->of($subject->picture->picture);
+        [$partial, $haze] = $this->of($subject->picture->picture);
         $share = self::share($haze, $subject->picture->picture);
         if ($subject->picture->ppi < self::PRINT) {
-            $share = $this->ofPrint($share, $haze, $subject);
+            $share = $this->ofPrint($share, $partial, $haze, $subject);
         }
         $fading = array_values(array_filter($subject->artwork->everyLayer(), fn (Layer $layer): bool => $layer->on && $layer->role->prints() && $layer->fades()));
         $finding = self::finding($subject->picture, $share, $haze, $fading === [] ? '' : ' It comes of '.implode(', ', array_map(self::cause(...), array_slice($fading, 0, 3))).'.');
@@ -85,16 +85,18 @@ final class Haze implements MendsOnSheet
         )->at($clean ? [] : $subject->where($haze));
     }
 
-    private function of(Image $picture): Image
+    /** @return array{Image, Image} */
+    private function of(Image $picture): array
     {
         $this->known ??= new \WeakMap;
+        $partial = $this->known[$picture][0] ?? self::partial($picture);
 
-        return $this->known[$picture] ??= self::solid($picture);
+        return $this->known[$picture] ??= [$partial, self::solid($partial)];
     }
 
-    private static function solid(Image $picture): Image
+    private static function solid(Image $partial): Image
     {
-        return Morphology::worn(self::partial($picture))->settled();
+        return Morphology::worn($partial)->settled();
     }
 
     private static function partial(Image $picture): Image
@@ -115,10 +117,9 @@ final class Haze implements MendsOnSheet
      * The share in the print: in the parts of the sheet with the most half-transparent ink, the print's own pixels say how much of what the coarse
      * picture shows is there.
      */
-    private function ofPrint(float $share, Image $haze, SheetSubject $subject): float
+    private function ofPrint(float $share, Image $partial, Image $haze, SheetSubject $subject): float
     {
         $alpha = $subject->picture->picture->alpha();
-        $partial = self::partial($subject->picture->picture);
         if ($partial->mean() <= 0.0) {
             return 0.0;
         }
@@ -165,7 +166,7 @@ final class Haze implements MendsOnSheet
             array_map(fn (Swatch $swatch): array => $swatch->toArray(), $subject->artwork->swatches), array_map($subject->shelf->fingerprint(...), array_merge([], ...array_map(fn (Layer $layer): array => array_merge([], ...array_map(fn (Layer $one): array => $one->files(), $layer->everyLayer())), array_values($lines)))),
         ]);
 
-        return (float) $subject->renderer->found("haze $key", fn (): string => (string) self::solid($subject->renderer->picture($subject->artwork, $frame, fn (LayerTrouble $trouble): null => null)->settled())->area());
+        return (float) $subject->renderer->found("haze $key", fn (): string => (string) self::solid(self::partial($subject->renderer->picture($subject->artwork, $frame, fn (LayerTrouble $trouble): null => null)->settled()))->area());
     }
 
     private static function cause(Layer $layer): string

@@ -36,8 +36,8 @@ final class SheetSubject
     /** @var array<int, Image> by ppi */
     private array $samples = [];
 
-    /** @var array<int, Image> by ppi */
-    private array $bare = [];
+    /** @var array<int, InkAndCloth> by ppi */
+    private array $seen = [];
 
     /** @var array<int, ColourKeys> by ppi */
     private array $colours = [];
@@ -74,7 +74,7 @@ final class SheetSubject
     /** What stands out of the finished picture on a cloth, looked at in so many pixels to the inch. */
     public function standing(Garment $garment, float $ppi): Standing
     {
-        return $this->standing["{$garment->colour->toHex()} $ppi"] ??= Standing::of($this->sampled($ppi), $this->keys($ppi), $garment, $this->bare[(int) $ppi] ??= Standing::bareOf($this->sampled($ppi)));
+        return $this->standing["{$garment->colour->toHex()} $ppi"] ??= Standing::of($this->seen[(int) $ppi] ??= InkAndCloth::of($this->sampled($ppi)), $this->keys($ppi), $garment);
     }
 
     /** The finished picture, every so many of its pixels. */

@@ -42,9 +42,6 @@ final readonly class Standing
     /** A part is lost when more than this share of its border is bare cloth. */
     private const BARE = 0.3;
 
-    /** Pixels across a hole that is none. */
-    private const HOLES = 5;
-
     private const MOST_REGIONS = 65_000;
 
     /**
@@ -53,23 +50,12 @@ final readonly class Standing
      */
     private function __construct(public Image $ink, public Image $lost) {}
 
-    /** @param  Image  $bare  one band, 255 where cloth is seen: bareOf() the picture */
-    public static function of(Image $picture, ColourKeys $keys, Garment $garment, Image $bare): self
+    public static function of(InkAndCloth $seen, ColourKeys $keys, Garment $garment): self
     {
-        $ink = $picture->alpha()->isMore(127.0)->settled();
         $cloth = $garment->colour->toLab();
-        $like = $keys->chosen(fn (Srgb $colour, Lab $lab): bool => self::isLike($colour, $lab, $garment->colour, $cloth))->both($ink)->settled();
+        $like = $keys->chosen(fn (Srgb $colour, Lab $lab): bool => self::isLike($colour, $lab, $garment->colour, $cloth))->both($seen->ink)->settled();
 
-        if ($like->mean() <= 0.0) {
-            return new self($ink, $like);
-        }
-
-        return new self($ink, self::exposed($like, $ink->both($like->inverted())->settled(), $bare));
-    }
-
-    public static function bareOf(Image $picture): Image
-    {
-        return self::filled($picture->alpha()->isMore(127.0)->settled())->inverted()->settled();
+        return new self($seen->ink, $like->mean() <= 0.0 ? $like : self::exposed($like, $seen));
     }
 
     public static function isLost(Srgb $ink, Srgb $cloth): bool
@@ -100,12 +86,6 @@ final readonly class Standing
         return ($lab->l > 8.0 ? (($lab->l + 16) / 116) ** 3 : $lab->l * 27 / 24389) + 0.05;
     }
 
-    /** Without the little holes of wear and of screens, which bare no cloth to the eye: closed by a square (Serra, 1982). */
-    private static function filled(Image $ink): Image
-    {
-        return Morphology::worn(Morphology::grown($ink, self::HOLES), self::HOLES)->either($ink)->settled();
-    }
-
     public function share(): float
     {
         $all = $this->ink->area();
@@ -113,20 +93,22 @@ final readonly class Standing
         return $all > 0 ? $this->lost->area() / $all : 0.0;
     }
 
-    private static function exposed(Image $like, Image $standing, Image $bare): Image
+    private static function exposed(Image $like, InkAndCloth $seen): Image
     {
         [$regions, $count] = Morphology::regions($like);
         if ($count > self::MOST_REGIONS) {
             return $like;
         }
         $numbers = $regions->asNumbers()->settled();
-        // Each region's pixels, and those of them that bare cloth or standing ink borders.
-        [$sizes, $cloth, $ink] = Histogram::ofMasks([$like, Morphology::grown($bare)->both($like), Morphology::grown($standing)->both($like)], $numbers);
-        $table = str_repeat("\0", 65536);
-        foreach ($sizes as $number => $size) {
-            [$bared, $edged] = [$cloth[$number] ?? 0, $ink[$number] ?? 0];
-            // What nothing borders fills the picture, and cloth lies beyond.
-            $table[$number] = chr($number > 0 && $size > 0 && ($edged === 0 || $bared > self::BARE * ($bared + $edged)) ? 255 : 0);
+        // Of each region's pixels, those that bare cloth borders and those that standing ink does.
+        $standing = $seen->ink->both($like->inverted())->settled();
+        [$cloth, $ink] = Histogram::ofMasks([$seen->beside->both($like), Morphology::grown($standing)->both($like)], $numbers);
+        // What nothing borders fills the picture, and cloth lies beyond.
+        $table = str_repeat("\xff", 65536);
+        foreach ($ink as $number => $edged) {
+            if ($edged > 0 && $cloth[$number] <= self::BARE * ($cloth[$number] + $edged)) {
+                $table[$number] = "\0";
+            }
         }
 
         return Lookup::shortsToBytes($numbers, $table)->both($like)->settled();

@@ -53,9 +53,9 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         $every = max(1, (int) round($subject->ppi / self::GRID));
         $sampled = $subject->picture->subsampled($every)->settled();
         $keys = ColourKeys::of($sampled);
-        $bare = Standing::bareOf($sampled);
+        $seen = InkAndCloth::of($sampled);
 
-        return array_map(fn (Garment $garment): Finding => self::finding($garment, Standing::of($sampled, $keys, $garment, $bare), $subject->ppi / $every), $subject->garments);
+        return array_map(fn (Garment $garment): Finding => self::finding($garment, Standing::of($seen, $keys, $garment), $subject->ppi / $every), $subject->garments);
     }
 
     public function sheet(SheetSubject $subject): array

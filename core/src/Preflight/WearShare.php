@@ -8,8 +8,10 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\ScaleWear;
+use TallCrow\Render\Compositor;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Render\Piece;
 use TallCrow\Texture\Wear;
 
 /** The share of ink that distress took: in all, and of each layer. */
@@ -26,6 +28,9 @@ final class WearShare implements ChecksSheet
 
     private const NONE = 0.0005;
 
+    /** Every so many pixels of all the ink together are looked at. */
+    private const EVERY = 2;
+
     public function sheet(SheetSubject $subject): array
     {
         [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
@@ -36,11 +41,15 @@ final class WearShare implements ChecksSheet
         $isCoarse = $subject->picture->ppi <= self::MOST_PPI;
         $frame = Frame::sheet($artwork->sheet, $isCoarse ? $subject->picture->ppi : self::PPI);
         $skip = fn (LayerTrouble $trouble): null => null;
-        $unworn = $renderer->picture(self::unworn($artwork), $frame, $skip)->alpha()->settled();
-        $before = $unworn->area();
-        $after = ($isCoarse ? $subject->picture->picture : $renderer->picture($artwork, $frame, $skip))->alpha()->area();
+        $compositor = $subject->compositor();
+        // Wear that follows edges needs all of the ink; else some of its points tell the share as well.
+        $byEdges = array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on && $compositor->followsEdges($wear)) !== [];
+        $every = $isCoarse && ! $byEdges ? self::EVERY : 1;
+        $unworn = $compositor->inkBefore(self::unworn($artwork)->layers, $frame, $every);
+        $before = $unworn->image->area();
+        $after = ($isCoarse ? $subject->sampled($frame->ppi / $every) : $renderer->picture($artwork, $frame, $skip))->alpha()->area();
         $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
-        foreach ($this->layers($subject, $frame, $unworn) as [$layer, $share]) {
+        foreach ($this->layers($subject, $compositor, $frame, $unworn, $byEdges) as [$layer, $share]) {
             $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork);
         }
 
@@ -48,10 +57,9 @@ final class WearShare implements ChecksSheet
     }
 
     /** @return list<array{Layer, float}> */
-    private function layers(SheetSubject $subject, Frame $frame, \TallCrow\Raster\Image $unworn): array
+    private function layers(SheetSubject $subject, Compositor $compositor, Frame $frame, Piece $unworn, bool $byEdges): array
     {
         $artwork = $subject->artwork;
-        $compositor = $subject->compositor();
         $painted = [];
         foreach ($artwork->layers as $layer) {
             $piece = $layer->on && $layer->role->prints() ? $compositor->piece($layer->withRole(Role::ink()), $frame) : null;
@@ -60,14 +68,18 @@ final class WearShare implements ChecksSheet
             }
         }
         $kept = array_map(
-            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame, $compositor->wornInk($artwork->layers, $wear, $unworn))->inverted()->settled(),
+            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame, $compositor->wornInk($artwork->layers, $wear, $byEdges ? $unworn->image : null, $unworn))->inverted()->settled(),
             array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on)),
         );
         $shares = [];
         foreach ($artwork->layers as $layer) {
             $piece = $painted[$layer->id] ?? null;
             $whole = $piece === null ? null : $compositor->piece(self::bare($layer->withRole(Role::ink())), $frame);
-            if ($piece === null || $whole === null || ($full = $whole->image->alpha()->area()) <= 0) {
+            if ($piece === null || $whole === null) {
+                continue;
+            }
+            $full = $whole->image->alpha()->area();
+            if ($full <= 0) {
                 continue;
             }
             $left = $piece->image->alpha();

@@ -31,6 +31,22 @@ final class Histogram
     }
 
     /**
+     * The values that a 16-bit band has, the least first.
+     *
+     * @return list<int>
+     */
+    public static function present(Image $image): array
+    {
+        $marks = $image->operation('hist_find')->isMore(0.0)->toBytes();
+        $values = [];
+        for ($at = strpos($marks, "\xff"); $at !== false; $at = strpos($marks, "\xff", $at + 1)) {
+            $values[] = $at;
+        }
+
+        return $values;
+    }
+
+    /**
      * Sums of the samples, by what another picture has at the same place.
      *
      * @param  Image  $by  one 8-bit band

@@ -71,9 +71,11 @@ final class Morphology
     {
         $mask = Vips::library()->new('VipsImage *');
         assert($mask instanceof \FFI\CData);
-        Vips::operate('labelregions', [$image, \FFI::addr($mask)]);
-        $numbered = Image::of($mask)->settled();
+        $count = Vips::library()->new('int');
+        assert($count instanceof \FFI\CData);
+        Vips::operate('labelregions', [$image, \FFI::addr($mask)], ['segments' => \FFI::addr($count)]);
 
-        return [$numbered, (int) $numbered->range()[1]];
+        // What it tells as its segments is one more than the last number.
+        return [Image::of($mask)->settled(), $count->cdata - 1];
     }
 }

@@ -95,6 +95,34 @@ final class Compositor implements Scene
         return $kept === null ? $sheet : $sheet->masked($kept);
     }
 
+    /**
+     * The alpha of several layers before wear of the sheet's, at every so many pixels of a window.
+     *
+     * @param  list<Layer>  $layers
+     */
+    public function inkBefore(array $layers, Frame $frame, int $every): Piece
+    {
+        $points = new Layering($every === 1 ? $frame : $frame->coarser($every));
+        foreach ($layers as $layer) {
+            $gap = $layer->on && $layer->role->takesAway() ? $this->piece($layer, $frame) : null;
+            if ($gap !== null) {
+                $points->takeOut($layer, $every === 1 ? $gap : $gap->glimpsed($every));
+            }
+            $piece = $layer->on && $layer->role->prints() ? $this->piece($layer->withRole(Role::ink()), $frame) : null;
+            if ($piece !== null) {
+                $points->add($layer, $every === 1 ? $piece : $piece->glimpsed($every), BlendMode::Normal);
+            }
+        }
+
+        return new Piece($points->picture()->alpha()->settled(), $every === 1 ? $frame : $frame->coarser($every));
+    }
+
+    /** Whether a line of wear has to see the edges of the ink. */
+    public function followsEdges(Wear $wear): bool
+    {
+        return $this->wear->followsEdges($wear);
+    }
+
     private function isWhole(Frame $frame): bool
     {
         return $this->artwork !== null && $frame == Frame::sheet($this->artwork->sheet, $frame->ppi);

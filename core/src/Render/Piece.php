@@ -22,7 +22,7 @@ final readonly class Piece
     /** Every so-manieth pixel of it, for sums over many. */
     public function glimpsed(int $every): self
     {
-        return new self($this->image->subsampled($every), $this->frame->coarser($every));
+        return new self($this->image->subsampled($every)->settled(), $this->frame->coarser($every));
     }
 
     /** The part that lies in a window, cut to it; null when none does. */
