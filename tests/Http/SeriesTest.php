@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\LogEntry;
 use App\Models\PrintJob;
 use App\Models\SeriesRow;
+use Illuminate\Support\Facades\Queue;
 use TallCrow\Tests\Fixtures;
 
 const NAME_SLOT = ['name' => 'Name', 'places' => ['name/source/text'], 'fit' => ['keep' => 'box', 'least' => 0.4]];
@@ -91,7 +93,7 @@ it('sends all rows as one batch, pauses and goes on, each file by its own name',
     $this->postJson("/api/jobs/{$job->id}/send/$batch/pause")->assertNoContent();
     expect($this->getJson("/api/jobs/{$job->id}/sends")->json('0'))->toMatchArray(['paused' => 2, 'done' => 0]);
     // A worker that had it in hand leaves it.
-    (new App\Jobs\ExportArtwork(Export::query()->firstOrFail()->id))->handle();
+    (new ExportArtwork(Export::query()->firstOrFail()->id))->handle();
     expect(Export::query()->pluck('state')->unique()->all())->toBe([ExportState::Paused]);
     $this->postJson("/api/jobs/{$job->id}/send/$batch/resume")->assertNoContent();
     expect($this->getJson("/api/jobs/{$job->id}/sends")->json('0.done'))->toBe(2);
@@ -100,6 +102,31 @@ it('sends all rows as one batch, pauses and goes on, each file by its own name',
     Export::query()->update(['state' => ExportState::Failed]);
     $this->postJson("/api/jobs/{$job->id}/send/$batch/again")->assertCreated();
     expect(Export::query()->firstOrFail()->trouble)->toContain('row that this file was of is gone');
+});
+
+it('finishes a series whose worker was killed in the middle, and does nothing twice', function (): void {
+    Queue::fake();
+    $job = patternJob($this);
+    $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "Name\nRook\nMoth\nWeir\nBell\n"])->assertOk();
+    $sent = array_column($this->postJson("/api/jobs/{$job->id}/series/send")->assertCreated()->json(), 'id');
+    (new ExportArtwork($sent[0]))->handle();
+    $first = Export::query()->findOrFail($sent[0]);
+    // As a killed worker leaves the second: taken, half way, pieces in its scratch folder, silent since.
+    Export::query()->whereKey($sent[1])->update(['state' => ExportState::Running, 'stage' => 'layers', 'progress' => 40, 'beat_at' => now()->subMinute()]);
+    file_put_contents($this->shop->folder("scratch/{$sent[1]}").'/left.v', 'half');
+    // The queue hands all of them out once more, in another order and some of them twice.
+    foreach ([$sent[3], $sent[1], $sent[0], $sent[2], $sent[1], $sent[3]] as $id) {
+        (new ExportArtwork($id))->handle();
+    }
+    $made = Export::query()->with('shop')->whereKey($sent)->orderBy('id')->get();
+    expect($made->pluck('state')->unique()->all())->toBe([ExportState::Done])->and($made->pluck('sha256')->unique())->toHaveCount(4)
+        ->and(LogEntry::query()->orderBy('title')->pluck('title')->all())->toBe(['Bell family', 'Moth family', 'Rook family', 'Weir family'])
+        // What was made before is not made again, and nothing half made is left.
+        ->and($made[0]?->updated_at?->equalTo($first->updated_at))->toBeTrue()->and(glob($this->shop->folder('scratch').'/*'))->toBe([]);
+    foreach ($made as $one) {
+        $size = getimagesize($one->path());
+        expect([$size[0] ?? 0, $size[1] ?? 0])->toBe([900, 1200]);
+    }
 });
 
 it('sends pictures to list rows by along, and the words of the listing with slots filled', function (): void {
