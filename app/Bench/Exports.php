@@ -8,13 +8,12 @@ use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\PrintJob;
-use App\Models\SeriesRow;
 use App\Rights\JobRights;
 use App\Rights\SalesBook;
-use App\Sending\Destination;
 use App\Upkeep\Room;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Validation\ValidationException;
-use TallCrow\Export\PrintForm;
 use TallCrow\Export\PrintPng;
 use TallCrow\Rights\Ruling;
 
@@ -23,15 +22,25 @@ final readonly class Exports
     public function __construct(private SalesBook $sales) {}
 
     /**
-     * @param  ?Destination  $to  null for the job's own print area
-     * @param  string  $batch  of the send that it is part of
-     * @param  ?array{kind: string, scene: string, seed: int, cloth: string}  $listing  of a picture to list it by; null for a print
-     * @param  PrintForm  $form  its kind counts where it is for no house
      * @param  string  $why  why it is made though the terms of something on it do not allow it
      *
      * @throws ValidationException when that is needed and not said
      */
-    public function start(PrintJob $job, string $why = '', ?Destination $to = null, string $batch = '', string $file = '', PrintForm $form = new PrintForm, ?SeriesRow $row = null, string $title = '', ?array $listing = null): Export
+    public function start(PrintJob $job, string $why = '', WantedFile $wanted = new WantedFile): Export
+    {
+        return $this->startAll($job, $why, [$wanted])[0];
+    }
+
+    /**
+     * All of them or none: what was begun waits in the queue, whatever becomes of the request.
+     *
+     * @param  non-empty-list<WantedFile>  $files
+     * @param  string  $batch  of the send that they are
+     * @return non-empty-list<Export>
+     *
+     * @throws ValidationException when a word why is needed and not said
+     */
+    public function startAll(PrintJob $job, string $why, array $files, string $batch = ''): array
     {
         $head = $job->head ?? abort(422, 'There is nothing to export yet.');
         $rights = JobRights::of($job, $head->read(), $this->sales);
@@ -39,25 +48,29 @@ final readonly class Exports
             throw ValidationException::withMessages(['why' => 'Something on this design is not allowed by its terms as stated. Say why you print it all the same: a word is kept with the file.']);
         }
         // As large as the sheet's pixels at worst.
-        Room::demand($job->shop->folder('exports'), 4 * ($to->place->area->width ?? $job->area_width) * ($to->place->area->height ?? $job->area_height));
-        $export = $job->exports()->create([
+        $pixels = max(array_map(fn (WantedFile $file): int => ($file->to->place->area->width ?? $job->area_width) * ($file->to->place->area->height ?? $job->area_height), $files));
+        Room::demand($job->shop->folder('exports'), 4 * $pixels);
+        $rulings = $rights->rulings();
+
+        $ids = DB::transaction(fn (): array => array_map(fn (WantedFile $file): int => $job->exports()->create([
             'shop_id' => $job->shop_id,
             'user_id' => auth()->id(),
             'revision_id' => $head->id,
             'state' => ExportState::Queued,
             'stage' => 'waiting',
             'why' => trim($why),
-            'rulings' => $rights->rulings(),
-            'file' => $file === '' ? pathinfo(PrintPng::fileName($job->title), PATHINFO_FILENAME).'.'.$form->kind->ending() : $file,
-            'destination' => $to?->toArray(),
+            'rulings' => $rulings,
+            'file' => $file->file === '' ? pathinfo(PrintPng::fileName($job->title), PATHINFO_FILENAME).'.'.$file->form->kind->ending() : $file->file,
+            'destination' => $file->to?->toArray(),
             'batch' => $batch,
-            'series_row_id' => $row?->id,
-            'title' => $row === null ? '' : $title,
-            'form' => $listing ?? ['kind' => $form->kind->value, 'cut' => $form->cut, 'fewerColours' => $form->fewerColours],
-        ])->refresh();
-        ExportArtwork::dispatch($export->id);
+            'series_row_id' => $file->row?->id,
+            'title' => $file->row === null ? '' : $file->title,
+            'form' => $file->form(),
+        ])->id, $files));
+        Queue::bulk(array_map(fn (int $id): ExportArtwork => new ExportArtwork($id), $ids));
+        $made = $job->exports()->whereKey($ids)->get()->keyBy('id')->all();
 
-        return $export;
+        return array_map(fn (int $id): Export => $made[$id], $ids);
     }
 
     /** Ends one that waits at once; one that runs ends at its next step. */

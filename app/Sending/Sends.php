@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Sending;
 
 use App\Bench\Exports;
+use App\Bench\WantedFile;
 use App\Files\ShopFiles;
 use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
 use App\Models\PrintJob;
 use App\Models\Series;
-use App\Series\SeriesBook;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use TallCrow\Export\PrintForm;
@@ -35,12 +36,12 @@ final readonly class Sends
         if ($places === []) {
             throw ValidationException::withMessages(['destinations' => 'This job goes to no house yet. Choose one or several in its brief.']);
         }
-        $batch = (string) Str::uuid();
         $taken = [];
-
-        return array_map(function (Destination $to) use ($job, $why, $fewerColours, $batch, &$taken): Export {
-            return $this->exports->start($job, $why, $to, $batch, self::free($to->file($job->title), $taken), new PrintForm(fewerColours: $fewerColours));
+        $files = array_map(function (Destination $to) use ($job, $fewerColours, &$taken): WantedFile {
+            return new WantedFile($to, self::free($to->file($job->title), $taken), new PrintForm(fewerColours: $fewerColours));
         }, $places);
+
+        return $this->exports->startAll($job, $why, $files, (string) Str::uuid());
     }
 
     /**
@@ -55,25 +56,26 @@ final readonly class Sends
     {
         $rows = $series->rows()->get();
         $revision = $job->head;
-        if ($rows->isEmpty() || $revision === null) {
+        if ($revision === null) {
             throw ValidationException::withMessages(['rows' => 'The series has no rows yet.']);
         }
+        [$pattern, $called] = [$series->read(), $revision->read()->title];
         $places = Destination::of($job);
-        $batch = (string) Str::uuid();
-        [$taken, $exports] = [[], []];
+        [$taken, $files] = [[], []];
+        $cloths = $scene === null ? [] : $revision->read()->brief->garments;
         foreach ($rows as $row) {
-            $title = SeriesBook::title($row, $series, $revision);
+            $title = $pattern->called($row->values, $called, $row->position);
             foreach ($places === [] ? [null] : $places as $to) {
                 $file = self::free($to?->file($title) ?? PrintPng::fileName($title), $taken);
-                $exports[] = $this->exports->start($job, $why, $to, $batch, $file, new PrintForm(fewerColours: $fewerColours), $row, $title);
+                $files[] = new WantedFile($to, $file, new PrintForm(fewerColours: $fewerColours), $row, $title);
             }
-            foreach ($scene === null ? [] : $revision->read()->brief->garments as $garment) {
+            foreach ($cloths as $garment) {
                 $file = self::free(pathinfo(PrintPng::fileName("$title $garment->name"), PATHINFO_FILENAME).'.jpg', $taken);
-                $exports[] = $this->exports->start($job, $why, null, $batch, $file, row: $row, title: $title, listing: ['kind' => Export::LISTING, 'scene' => (string) $scene, 'seed' => $row->position, 'cloth' => $garment->colour->toHex()]);
+                $files[] = new WantedFile(file: $file, row: $row, title: $title, listing: ['kind' => Export::LISTING, 'scene' => (string) $scene, 'seed' => $row->position, 'cloth' => $garment->colour->toHex()]);
             }
         }
 
-        return $exports;
+        return $this->exports->startAll($job, $why, $files ?: throw ValidationException::withMessages(['rows' => 'The series has no rows yet.']), (string) Str::uuid());
     }
 
     /** Those of a send that wait stay where they are until it goes on. */
@@ -84,20 +86,17 @@ final readonly class Sends
 
     public function resume(PrintJob $job, string $batch): void
     {
-        foreach ($job->exports()->where('batch', $batch)->where('state', ExportState::Paused)->get() as $export) {
-            $export->update(['state' => ExportState::Queued, 'stage' => 'waiting']);
-            ExportArtwork::dispatch($export->id);
-        }
+        $this->queuedAgain($job, $batch, ExportState::Paused);
     }
 
-    /** @param  list<string>  $taken */
+    /** @param  array<string, true>  $taken */
     private static function free(string $file, array &$taken): string
     {
         // Two houses may ask for the same name; a zip holds each once.
-        for ($n = 2, $free = $file; in_array($free, $taken, true); $n++) {
+        for ($n = 2, $free = $file; isset($taken[$free]); $n++) {
             $free = pathinfo($file, PATHINFO_FILENAME)."-$n.".pathinfo($file, PATHINFO_EXTENSION);
         }
-        $taken[] = $free;
+        $taken[$free] = true;
 
         return $free;
     }
@@ -105,13 +104,18 @@ final readonly class Sends
     /** @return list<Export> those of a send that failed or were cancelled, begun again */
     public function again(PrintJob $job, string $batch): array
     {
-        $left = $job->exports()->where('batch', $batch)->whereIn('state', [ExportState::Failed, ExportState::Cancelled])->get();
-        foreach ($left as $export) {
-            $export->update(['state' => ExportState::Queued, 'stage' => 'waiting', 'progress' => 0, 'trouble' => null]);
-            ExportArtwork::dispatch($export->id);
-        }
+        return $this->queuedAgain($job, $batch, ExportState::Failed, ExportState::Cancelled);
+    }
 
-        return array_values($left->all());
+    /** @return list<Export> those in one of some states */
+    private function queuedAgain(PrintJob $job, string $batch, ExportState ...$from): array
+    {
+        $ids = $job->exports()->where('batch', $batch)->whereIn('state', $from)->orderBy('id')->get(['id'])->map(fn (Export $export): int => $export->id)->all();
+        Export::query()->whereKey($ids)->update(['state' => ExportState::Queued, 'stage' => 'waiting', 'progress' => 0, 'trouble' => null]);
+        $exports = array_values($job->exports()->whereKey($ids)->orderBy('id')->get()->all());
+        Queue::bulk(array_map(fn (Export $export): ExportArtwork => new ExportArtwork($export->id), $exports));
+
+        return $exports;
     }
 
     /** Writes the finished files of a send into one zip of the shop's scratch folder, unpacked as they are, and answers where. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Exports;
+use App\Bench\WantedFile;
 use App\Files\ShopFiles;
 use App\Http\Answers\ExportCard;
 use App\Models\Export;
@@ -30,7 +31,7 @@ final class ExportController
         $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500'], 'kind' => ['sometimes', 'nullable', Rule::enum(FileKind::class)], 'cut' => ['sometimes', 'nullable', 'numeric', 'between:0,2']], ['cut.between' => 'A cut line runs 0 to 2 in from the ink.']);
         $form = new PrintForm($request->enum('kind', FileKind::class) ?? FileKind::Png, cut: $request->filled('cut') ? $request->float('cut') : null);
 
-        return ExportCard::of($exports->start($job->load(['head', 'shop']), $request->string('why')->toString(), form: $form))->created();
+        return ExportCard::of($exports->start($job->load(['head', 'shop']), $request->string('why')->toString(), new WantedFile(form: $form)))->created();
     }
 
     public function show(Export $export): ExportCard
