@@ -10,6 +10,7 @@ use App\Models\PlannedWork;
 use App\Models\PrintJob;
 use App\Models\Series;
 use App\Models\Shop;
+use App\Models\User;
 use TallCrow\Calendar\Day;
 
 /** The Quarry Road year: its days, a plan that does not fit until one thing is dropped, ideas, and a series of twelve names of which three have faults. */
@@ -21,6 +22,11 @@ final class DemoYear
         ['WREN', '#f3ead7'], ['ROOK', '#f3ead7'], ['HARROW', '#e9c46a'], ['MALLORY', '#f3ead7'], ['QUILL', '#f3ead7'], ['FENWICK', '#e9c46a'], ['TARN', '#f3ead7'], ['OAKES', '#f3ead7'], ['LOCKE', '#e9c46a'],
         // Far too long; letters that the font lacks; changed by hand until it fell off the sheet.
         ['FEATHERSTONEHAUGH-MALLORY-OF-QUARRY', '#f3ead7'], ['ΩMEGA', '#f3ead7'], ['ASHBY', '#f3ead7'],
+    ];
+
+    /** Designs that were drawn weeks ago, in evenings: days since, and the minutes from one saved step to the next. */
+    private const DRAWN = [
+        'Moth night, hoodie back' => [41, [6, 9, 4, 12, 7, 11, 5, 3, 8, 10, 6, 4]], 'Quarry Road kite day' => [27, [5, 8, 13, 6, 4, 7, 9, 3]], 'Tide-pool rangers, chest badge' => [16, [7, 5, 11, 4, 6]],
     ];
 
     public static function lay(Shop $shop): void
@@ -41,10 +47,37 @@ final class DemoYear
         foreach ([['Moths prefer the lantern', 'moths', 'people who stay up'], ['I brake for tide pools', 'pools', 'rangers'], ['Ring it again', 'fair', 'ringers and their neighbours']] as [$words, $event, $niche]) {
             Idea::query()->create(['shop_id' => $shop->id, 'words' => $words, 'event' => $events[$event], 'niche' => $niche]);
         }
+        foreach (self::DRAWN as $title => [$days, $minutes]) {
+            $drawn = $job($title);
+            $drawn === null || self::steps($drawn, $days, $minutes);
+        }
         $pattern = $job('Lantern & Rook varsity');
         if ($pattern !== null) {
             self::series($shop, $pattern);
         }
+    }
+
+    /**
+     * The saved steps in which a design came to be, line upon line.
+     *
+     * @param  list<int>  $minutes
+     */
+    private static function steps(PrintJob $job, int $days, array $minutes): void
+    {
+        $head = $job->head;
+        if ($head === null) {
+            return;
+        }
+        $who = User::query()->where('shop_id', $job->shop_id)->orderBy('id')->first()?->id;
+        [$whole, $parent, $at] = [$head->read(), null, now()->subDays($days)->setTime(19, 5)];
+        foreach ($minutes as $i => $after) {
+            $at = $at->addMinutes($after);
+            $json = json_encode($whole->withLayers(array_slice($whole->layers, 0, (int) ceil(($i + 1) / count($minutes) * count($whole->layers))))->toArray(), JSON_THROW_ON_ERROR);
+            $step = $job->revisions()->make(['shop_id' => $job->shop_id, 'user_id' => $who, 'parent_id' => $parent, 'artwork' => $json]);
+            $step->forceFill(['created_at' => $at, 'updated_at' => $at])->save();
+            $parent = $step->id;
+        }
+        $head->forceFill(['parent_id' => $parent, 'user_id' => $who, 'created_at' => $at->addMinutes(6)])->save();
     }
 
     private static function series(Shop $shop, PrintJob $job): void
