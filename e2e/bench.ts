@@ -1,14 +1,18 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { faultsSeen } from './seen';
 
-/** A page on which any error of the browser's, the content policy's among them, fails the test. */
+/** A page on which any error of the browser's, the content policy's among them, fails the test, and what axe finds in the state in which it is left. */
 export const test = base.extend<{ page: Page; quiet: { allow: RegExp[] } }>({
     quiet: [async ({}, use) => use({ allow: [] }), { scope: 'test' }],
-    page: async ({ page, quiet }, use) => {
+    page: async ({ page, quiet }, use, info) => {
         const errors: string[] = [];
         page.on('pageerror', (error) => errors.push(error.message));
         page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
         await use(page);
         expect(errors.filter((text) => !quiet.allow.some((allowed) => allowed.test(text)))).toEqual([]);
+        if (info.status === 'passed' && !page.isClosed() && page.url().startsWith('http')) {
+            expect(await faultsSeen(page), `axe, as the test leaves ${new URL(page.url()).pathname}`).toEqual([]);
+        }
     },
 });
 

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\PageController;
 use Illuminate\Support\Facades\Route;
 
 // One page; the stations are the browser's.
-Route::view('/{station?}', 'bench')->where('station', '^(?!api/|up$|metrics$|build/).*$');
+Route::get('/{station?}', PageController::class)->where('station', '^(?!api/|up$|metrics$|build/).*$');

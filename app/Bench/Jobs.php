@@ -8,6 +8,7 @@ use App\Files\ShopFiles;
 use App\Http\Answers\JobCard;
 use App\Models\Export;
 use App\Models\PrintJob;
+use App\Models\Revision;
 use App\Models\Shop;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
@@ -20,14 +21,15 @@ final class Jobs
     public function cards(Shop $shop): array
     {
         $cards = [];
-        $jobs = $shop->jobs()->with('head')->withCount(['exports' => fn ($query) => $query->where('state', 'done')])->orderByDesc('updated_at')->get();
+        $jobs = $shop->jobs()->with('head:id,shop_id,facts')->withCount(['exports' => fn ($query) => $query->where('state', 'done')])->orderByDesc('updated_at')->get();
         foreach ($jobs as $job) {
+            $head = $job->head;
+            if ($head === null) {
+                continue;
+            }
             try {
-                $artwork = $job->head?->read();
                 $exports = $job->getAttribute('exports_count');
-                if ($artwork !== null) {
-                    $cards[] = JobCard::of($job, $artwork, is_int($exports) ? $exports : 0);
-                }
+                $cards[] = JobCard::of($job, SheetFacts::read($head->facts) ?? self::found($head), is_int($exports) ? $exports : 0);
             } catch (ArtworkInvalid $invalid) {
                 $cards[] = JobCard::unreadable($job);
                 Log::error('A saved sheet cannot be read.', ['job' => $job->id, 'revision' => $job->head_id, 'faults' => count($invalid->faults)]);
@@ -35,6 +37,16 @@ final class Jobs
         }
 
         return $cards;
+    }
+
+    /** @throws ArtworkInvalid */
+    private static function found(Revision $head): SheetFacts
+    {
+        $facts = SheetFacts::of(Revision::query()->findOrFail($head->id)->read());
+        // Not a change of the revision, whose time stays.
+        Revision::query()->whereKey($head->id)->toBase()->update(['facts' => $facts->toJson()]);
+
+        return $facts;
     }
 
     /** With its revisions, its exports and their files. */

@@ -20,6 +20,7 @@ use TallCrow\Artwork\ArtworkReader;
  * @property ?int $user_id  who made it
  * @property ?int $parent_id
  * @property string $artwork
+ * @property ?string $facts  what a card tells of it; SheetFacts
  * @property PrintJob $job
  * @property ?User $user
  * @property \Illuminate\Support\Carbon $created_at

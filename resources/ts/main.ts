@@ -11,8 +11,14 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import 'vuetify/styles';
 import App from './App.vue';
 import { router } from './router';
-import { queryClient } from './server/queries';
+import { fromPage } from './people/me';
+import { jobCards, queryClient } from './server/queries';
 import './styles/base.css';
+
+// What the first view shows is asked for before that view is there.
+if (fromPage() && location.pathname === '/') {
+    void queryClient.prefetchQuery(jobCards);
+}
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
@@ -36,8 +42,8 @@ const vuetify = createVuetify({
         cspNonce: nonce,
         defaultTheme: 'light',
         themes: {
-            light: { dark: false, colors: { background: '#f4efe4', surface: '#fbf8f1', primary: '#9c3d1c', 'on-background': '#1f1d1a', 'on-surface': '#1f1d1a' } },
-            dark: { dark: true, colors: { background: '#1c1b19', surface: '#262421', primary: '#e5875f', 'on-background': '#ece5d8', 'on-surface': '#ece5d8' } },
+            light: { dark: false, colors: { background: '#f4efe4', surface: '#fbf8f1', primary: '#9c3d1c', 'on-primary': '#fbf8f1', 'on-background': '#1f1d1a', 'on-surface': '#1f1d1a' } },
+            dark: { dark: true, colors: { background: '#1c1b19', surface: '#262421', primary: '#e5875f', 'on-primary': '#1c1b19', 'on-background': '#ece5d8', 'on-surface': '#ece5d8' } },
         },
     },
 });

@@ -4,6 +4,8 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
+    @if ($me !== null)<meta name="me" content="{{ json_encode($me, JSON_THROW_ON_ERROR) }}">@endif
+
     <title>Tall Crow</title>
     <link rel="icon" href="/crow.svg" type="image/svg+xml">
     @vite('resources/ts/main.ts')

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Illuminate\Support\Facades\DB;
 use TallCrow\Tests\Fixtures;
 
 /** @return array<string, mixed> */
@@ -80,6 +81,22 @@ it('lists a job whose sheet cannot be read beside the others, and lets it be thr
     expect(array_column($cards, 'state', 'title'))->toEqual(['Broken' => 'unreadable', 'Whole' => 'empty']);
     $this->deleteJson("/api/jobs/{$broken->id}")->assertNoContent();
     expect($this->getJson('/api/jobs')->json('*.title'))->toBe(['Whole']);
+});
+
+it('reads no sheet for cards whose facts are kept, and finds those of another version anew', function (): void {
+    $job = $this->job([Fixtures::shape('a', 'ellipse', 1.0), Fixtures::shape('b', 'star', 1.0)], 'Two of them');
+    $first = $this->getJson('/api/jobs')->assertOk()->json();
+    expect($first[0])->toMatchArray(['title' => 'Two of them', 'layers' => 2, 'state' => 'drafted', 'product' => 'tee', 'side' => 'front', 'sheet' => ['width' => 900, 'height' => 1200, 'ppi' => 300], 'garments' => [['name' => 'Slate', 'colour' => '#3d4a57'], ['name' => 'Oat', 'colour' => '#e4d9c3']]]);
+    $asked = [];
+    DB::listen(function ($query) use (&$asked): void {
+        $asked[] = $query->sql;
+    });
+    expect($this->getJson('/api/jobs')->assertOk()->json())->toBe($first)
+        ->and(array_filter($asked, fn (string $sql): bool => str_contains($sql, 'revisions') && (str_contains($sql, 'artwork') || str_contains($sql, 'select *'))))->toBe([])
+        // However long the list, as many questions.
+        ->and(count(array_filter($asked, fn (string $sql): bool => str_contains($sql, 'print_jobs') || str_contains($sql, 'revisions'))))->toBeLessThanOrEqual(2);
+    DB::table('revisions')->where('id', $job->head_id)->update(['facts' => '{"version":0,"layers":9}']);
+    expect($this->getJson('/api/jobs')->assertOk()->json())->toBe($first);
 });
 
 it('copies a job whole, and leaves its states with the old one', function (): void {

@@ -42,6 +42,22 @@ it('lets in by name and password, and out again', function (): void {
     $this->getJson('/api/me')->assertUnauthorized();
 });
 
+it('says on the page who is signed in, and to nobody else', function (): void {
+    $this->user->update(['name' => 'Wren "the <b>kite</b>"']);
+    $told = function (): ?array {
+        $page = (string) $this->get('/calendar')->assertOk()->getContent();
+
+        return preg_match('/<meta name="me" content="([^"]*)">/', $page, $found) === 1 ? json_decode(html_entity_decode($found[1], ENT_QUOTES | ENT_HTML5), true, flags: JSON_THROW_ON_ERROR) : null;
+    };
+    expect($this->get('/')->getContent())->not->toContain('<b>kite')
+        ->and($told())->toBe($this->getJson('/api/me')->assertOk()->json())->and($told()['name'] ?? '')->toBe('Wren "the <b>kite</b>"');
+    // A session that was ended from another place, and one that never began.
+    $this->user->increment('session_era');
+    expect($told())->toBeNull();
+    outside();
+    expect($told())->toBeNull();
+});
+
 it('keeps passwords as Argon2id', function (): void {
     $this->user->update(['password' => WORDS]);
     expect((string) DB::table('users')->value('password'))->toStartWith('$argon2id$');

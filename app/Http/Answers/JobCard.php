@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
+use App\Bench\SheetFacts;
 use App\Models\PrintJob;
-use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Product;
 use TallCrow\Artwork\Sheet;
 use TallCrow\Artwork\Side;
@@ -34,12 +34,12 @@ final readonly class JobCard extends Answer
     }
 
     /** @param  int  $exports  that are done */
-    public static function of(PrintJob $job, Artwork $artwork, int $exports): self
+    public static function of(PrintJob $job, SheetFacts $sheet, int $exports): self
     {
         return new self(
-            $job->id, $job->title, (int) $job->head_id, $artwork->brief->product, $artwork->brief->side, SheetSize::of($artwork->sheet),
-            array_map(Cloth::of(...), $artwork->brief->garments), count($artwork->layers),
-            $exports > 0 ? JobState::Exported : ($artwork->layers === [] ? JobState::Empty : JobState::Drafted),
+            $job->id, $job->title, (int) $job->head_id, $sheet->product, $sheet->side, new SheetSize($sheet->width, $sheet->height, $sheet->ppi),
+            array_map(fn (array $cloth): Cloth => new Cloth(...$cloth), $sheet->cloths), $sheet->layers,
+            $exports > 0 ? JobState::Exported : ($sheet->layers === 0 ? JobState::Empty : JobState::Drafted),
             $job->updated_at->toIso8601String(),
         );
     }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { VBtn } from 'vuetify/components';
 import { api, said } from '../api';
@@ -17,6 +17,22 @@ const { mutate: throwAway, error: lost } = useChange((job: JobCard) => api.remov
 const router = useRouter();
 const copying = useChange((job: JobCard) => api.post<BenchJob>(`jobs/${job.id}/copy`), 'jobs');
 const states = { empty: 'blank sheet', drafted: 'on the bench', exported: 'exported', unreadable: 'cannot be read' };
+
+// Those in sight first; a long list grows while nobody waits.
+const FIRST = 12;
+const MORE = 24;
+const most = ref(FIRST);
+const shown = computed(() => jobs.value?.slice(0, most.value));
+watch(() => (jobs.value?.length ?? 0) > most.value, (more) => more && grow(), { immediate: true });
+
+function grow(): void {
+    setTimeout(() => {
+        most.value += MORE;
+        if ((jobs.value?.length ?? 0) > most.value) {
+            grow();
+        }
+    }, 30);
+}
 
 const going = ref<JobCard | null>(null);
 
@@ -42,7 +58,7 @@ async function copy(job: JobCard): Promise<void> {
         <p v-if="!jobs && !error" role="status">Looking up the jobs …</p>
         <p v-else-if="jobs?.length === 0" class="empty">No jobs yet. Start one: choose what it is printed on and how large, and the bench opens with a blank sheet.</p>
         <ul v-else class="job-cards">
-            <li v-for="job in jobs" :key="job.id" class="job-card">
+            <li v-for="job in shown" :key="job.id" class="job-card">
                 <p v-if="job.state === 'unreadable'" class="unreadable"><strong>{{ job.title }}</strong><br />Its saved sheet cannot be read. The application's log says why; whoever looks after it may be able to mend it.</p>
                 <router-link v-else :to="`/jobs/${job.id}/build`">
                     <JobPicture :job="job" />

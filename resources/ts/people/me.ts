@@ -6,6 +6,15 @@ import type { Me } from '../types';
 
 const ME = ['me'];
 
+/** Who is signed in, as the page itself says where it knows. */
+export function fromPage(): boolean {
+    const said = document.querySelector<HTMLMetaElement>('meta[name="me"]')?.content;
+    if (said) {
+        keep(JSON.parse(said) as Me);
+    }
+    return !!said;
+}
+
 /** Whether somebody is signed in. A server that cannot be reached is no reason to send anybody to the door. */
 export async function signedIn(): Promise<boolean> {
     try {

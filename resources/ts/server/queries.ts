@@ -23,8 +23,11 @@ export function useAreas() {
     return useQuery({ queryKey: ['areas'], queryFn: () => api.get<Area[]>('areas') });
 }
 
+/** The cards of the jobs; half a second old at most, so that what was asked for while the page was still loading is not asked for twice. */
+export const jobCards = { queryKey: ['jobs'], queryFn: () => api.get<JobCard[]>('jobs'), staleTime: 500 };
+
 export function useJobs() {
-    return useQuery({ queryKey: ['jobs'], queryFn: () => api.get<JobCard[]>('jobs'), staleTime: 0 });
+    return useQuery(jobCards);
 }
 
 /** The exports of a job, asked for again while one of them is at work. */

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Answers\Me;
+use App\Models\User;
+use App\People\Sessions;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+
+/** The one page of the application, with who is signed in: the browser need not ask for that before it shows anything. */
+final readonly class PageController
+{
+    public function __construct(private Sessions $sessions) {}
+
+    public function __invoke(Request $request): View
+    {
+        $user = Auth::guard('web')->user();
+
+        return view('bench', ['me' => $user instanceof User && $this->sessions->isCurrent($request, $user) ? Me::of($user->load('shop')) : null]);
+    }
+}
