@@ -33,7 +33,7 @@ return [
     'redis' => [
         'client' => env('REDIS_CLIENT', 'predis'),
         'options' => ['prefix' => env('REDIS_PREFIX', 'tall-crow:')],
-        'default' => ['url' => env('REDIS_URL'), 'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', '6379'), 'password' => env('REDIS_PASSWORD'), 'database' => '0'],
+        'default' => ['url' => env('REDIS_URL'), 'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', '6379'), 'password' => env('REDIS_PASSWORD'), 'database' => env('REDIS_DB', '0')],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
 ];

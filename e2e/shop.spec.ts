@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { choose, expect, offer, saved, showAllGauges, test } from './bench';
-import { faultsSeen } from './seen';
+import { faultsOfWhole } from './seen';
 
 test('the shelf takes a drawing with its licence, and refuses a hostile file', async ({ page, quiet }) => {
     quiet.allow.push(/422/);
@@ -67,7 +67,7 @@ for (const light of ['light', 'dark']) {
         for (const path of ['/', '/new', '/shelf', '/licences', '/houses', '/transfers', '/log', '/calendar', '/people', '/account', '/sign-in', `${job}/brief`, `${job}/gather`, `${job}/build`, `${job}/check`, `${job}/series`, `${job}/send`]) {
             await page.goto(path);
             await page.waitForLoadState('networkidle');
-            expect(await faultsSeen(page), path).toEqual([]);
+            expect(await faultsOfWhole(page), path).toEqual([]);
         }
     });
 }

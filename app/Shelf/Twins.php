@@ -23,10 +23,10 @@ final readonly class Twins
     /** @return list<Asset> */
     public function same(Asset $asset): array
     {
-        return $asset->sha256 === '' ? [] : array_values($this->shop->assets()->where('sha256', $asset->sha256)->whereKeyNot($asset->id)->limit(self::MOST)->get()->all());
+        return $asset->sha256 === '' ? [] : array_values($this->shop->assets()->where('sha256', $asset->sha256)->whereKeyNot($asset->id)->orderBy('id')->limit(self::MOST)->get()->all());
     }
 
-    /** @return list<Asset> the nearest first; the very same are not among them */
+    /** @return list<Asset> the nearest first, of those as near the oldest; the very same are not among them */
     public function alike(Asset $asset): array
     {
         if ($asset->look === '') {
@@ -39,8 +39,12 @@ final readonly class Twins
                 $near[(int) $row->id] = $far;
             }
         }
+        // Of those as near, the one that was here first.
+        ksort($near);
         asort($near);
+        $nearest = array_slice(array_keys($near), 0, self::MOST);
+        $assets = $this->shop->assets()->whereIn('id', $nearest)->get()->keyBy('id')->all();
 
-        return array_values($this->shop->assets()->whereIn('id', array_slice(array_keys($near), 0, self::MOST))->get()->sortBy(fn (Asset $one): int => $near[$one->id])->all());
+        return array_values(array_filter(array_map(fn (int $id): ?Asset => $assets[$id] ?? null, $nearest)));
     }
 }

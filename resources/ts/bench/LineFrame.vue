@@ -58,7 +58,7 @@ function key(event: KeyboardEvent): void {
 .line { display: grid; grid-template-columns: 16px 18px minmax(0, 1fr) 24px; column-gap: 5px; padding: 6px 4px 5px 14px; position: relative; }
 .line.sub { min-height: 33px; padding: 2px 4px 3px 50px; grid-template-columns: 16px minmax(0, 1fr) 24px; }
 .line.chosen { background: linear-gradient(90deg, var(--rust) 3px, var(--rust-wash) 3px); }
-.line.off .line-body { opacity: 0.5; text-decoration: line-through; }
+.line.off .line-body, .line.off .line-body :is(input, textarea, select, button, .token) { color: var(--faded); text-decoration: line-through; }
 .punch input { accent-color: var(--ink); width: 14px; height: 14px; margin: 6px 0 0; display: block; }
 .number { color: var(--faded); text-align: right; line-height: 26px; }
 .line-more { width: 24px; height: 24px; color: var(--faded); line-height: 1; align-self: start; }

@@ -195,7 +195,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
 button.check-row:hover, .check-row[aria-expanded=true] { background: var(--rust-wash); }
 .check-findings .fail .mark { color: var(--bad); font-weight: 600; }
 .check-findings .warn .mark { color: var(--rust); font-weight: 600; }
-.check-findings .meant { opacity: 0.75; }
+.check-findings .meant { color: var(--faded); }
 .check-more { display: grid; gap: 8px; padding: 4px 14px 14px 38px; justify-items: start; }
 .check-more p { margin: 0; }
 .check-mend { display: flex; flex-wrap: wrap; gap: 8px; }
