@@ -11,6 +11,7 @@ use App\Models\PrintJob;
 use App\Models\Series;
 use App\Models\Shop;
 use App\Models\User;
+use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Calendar\Day;
 
 /** The Quarry Road year: its days, a plan that does not fit until one thing is dropped, ideas, and a series of twelve names of which three have faults. */
@@ -72,7 +73,10 @@ final class DemoYear
         [$whole, $parent, $at] = [$head->read(), null, now()->subDays($days)->setTime(19, 5)];
         foreach ($minutes as $i => $after) {
             $at = $at->addMinutes($after);
-            $json = json_encode($whole->withLayers(array_slice($whole->layers, 0, (int) ceil(($i + 1) / count($minutes) * count($whole->layers))))->toArray(), JSON_THROW_ON_ERROR);
+            $count = (int) ceil(($i + 1) / count($minutes) * count($whole->layers));
+            // Wear comes last: it may shield what is not there yet.
+            $json = json_encode($whole->withLayers(array_slice($whole->layers, 0, $count))->withDistress($count < count($whole->layers) ? [] : $whole->distress)->toArray(), JSON_THROW_ON_ERROR);
+            ArtworkReader::json($json);
             $step = $job->revisions()->make(['shop_id' => $job->shop_id, 'user_id' => $who, 'parent_id' => $parent, 'artwork' => $json]);
             $step->forceFill(['created_at' => $at, 'updated_at' => $at])->save();
             $parent = $step->id;
