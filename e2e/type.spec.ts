@@ -175,4 +175,7 @@ test('a zip of cuts goes on the shelf, and a bomb does not', async ({ page, quie
     writeFileSync(locked, Buffer.concat([Buffer.from('PK\x03\x04'), Buffer.alloc(200)]));
     await offer(page, locked, 'bought for the shop');
     await expect(page.getByRole('alert').filter({ hasText: 'This pack cannot be used' })).toBeVisible();
+    // It is let go by its own button, which says what it does.
+    await page.getByRole('button', { name: 'Leave not-a-pack.zip out' }).click({ delay: 70 });
+    await expect(page.getByRole('button', { name: /^Leave .* out$/ })).toHaveCount(0);
 });

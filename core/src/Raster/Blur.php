@@ -18,7 +18,8 @@ final class Blur
 
     /**
      * One 8-bit band under a whole Gaussian bell; beyond the picture its edge goes on. A broad bell leaves nothing fine, so
-     * it is worked at a fraction of the size: within three levels of the bell itself, from six pixels on within one and a half.
+     * it is worked at a fraction of the size. Within two levels of the bell itself, and from four to six pixels within four: there the edge's place on
+     * the grid of blocks tells.
      *
      * @param  float  $sigma  in pixels
      * @param  array{int, int}  $at  what the first pixel counts as: a part whose rim reaches margin() beyond comes out as it does in the whole
@@ -26,20 +27,35 @@ final class Blur
     public static function wide(Image $image, float $sigma, array $at = [0, 0]): Image
     {
         if ($sigma < 4) {
-            return self::gaussian($image, $sigma, 0.01);
+            return $sigma < 0.2 ? $image : self::exact($image, $sigma)->linearByte(1.0);
         }
         // A bell of four samples and more is carried well by straight lines between them; blocks of an odd side have a middle.
         $by = self::block($sigma);
         // Blocks lie on a grid of the sheet, wherever the picture begins.
         [$left, $top] = array_map(fn (int $from): int => $by + ($from % $by + $by) % $by, $at);
         [$across, $down] = [intdiv($left + $image->width(), $by) + 3, intdiv($top + $image->height(), $by) + 3];
-        // Means of blocks, and straight lines in between, soften by themselves: variances of 1/12 and 1/6 of a block.
-        $rest = sqrt(($sigma / $by) ** 2 - 1 / 12 - 1 / 6);
-        $small = $image->operation('embed', [$left, $top, $across * $by, $down * $by], ['extend' => Extend::Copy])->shrunk($by)->linear(1.0)
-            ->operation('gaussblur', [$rest], ['min-ampl' => 0.003, 'precision' => Precision::Float])->settled();
+        // Means of blocks, straight lines in between, and a mean over those that rounds their corners (together the spline of second order) soften
+        // by themselves: variances of 1/12, 1/6 and 1/12 of a block.
+        $rest = sqrt(($sigma / $by) ** 2 - 1 / 3);
+        $small = self::exact($image->operation('embed', [$left, $top, $across * $by, $down * $by], ['extend' => Extend::Copy])->shrunk($by), $rest)->settled();
         $middle = intdiv($by, 2);
+        $lines = $small->interpolated($by, $across * $by - $by, $down * $by - $by)->crop($left - 2 * $middle, $top - 2 * $middle, $image->width() + 2 * $middle, $image->height() + 2 * $middle);
 
-        return $small->interpolated($by, $across * $by - $by, $down * $by - $by)->crop($left - $middle, $top - $middle, $image->width(), $image->height())->linearByte(1.0);
+        return self::averaged($lines, $by)->crop($middle, $middle, $image->width(), $image->height())->linearByte(1.0);
+    }
+
+    /** Floating point, the bell whole. */
+    private static function exact(Image $image, float $sigma): Image
+    {
+        return $image->linear(1.0)->operation('gaussblur', [$sigma], ['min-ampl' => 0.003, 'precision' => Precision::Float]);
+    }
+
+    /** The mean of a square of that odd side about each pixel. */
+    private static function averaged(Image $image, int $side): Image
+    {
+        $side = max(1, $side);
+
+        return $image->operation('convsep', [Image::of(Vips::matrix([array_fill(0, $side, 1.0 / $side)]))], ['precision' => Precision::Float]);
     }
 
     /** Pixels about a part that its blur needs to know. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { VBtn, VCheckbox, VCombobox, VFileUpload, VForm } from 'vuetify/components';
+import { VBtn, VCheckbox, VCombobox, VFileUpload, VFileUploadItem, VForm } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { queryClient } from '../server/queries';
 import { useLicenceChoices } from '../server/rights';
@@ -102,7 +102,13 @@ async function put(): Promise<void> {
 
 <template>
     <v-form class="shelf-upload" @submit.prevent="put">
-        <v-file-upload aria-label="Fonts, pictures or zips of them" v-model="files" density="compact" multiple clearable show-size title="Drop fonts, pictures or zips of them here" browse-text="or choose files" :disabled="busy" accept=".otf,.ttf,.woff,.woff2,.zip,.png,.jpg,.jpeg,.webp,.svg" />
+        <v-file-upload aria-label="Fonts, pictures or zips of them" v-model="files" density="compact" multiple clearable show-size title="Drop fonts, pictures or zips of them here" browse-text="or choose files" :disabled="busy" accept=".otf,.ttf,.woff,.woff2,.zip,.png,.jpg,.jpeg,.webp,.svg">
+            <template #item="{ file, props: own }">
+                <v-file-upload-item v-bind="own">
+                    <template #clear="{ props: clear }"><v-btn v-bind="clear" :aria-label="`Leave ${file.name} out`" /></template>
+                </v-file-upload-item>
+            </template>
+        </v-file-upload>
         <div class="shelf-upload-terms">
             <v-combobox v-model="licence" label="Licence: one of the shop's, or its name, such as CC BY 4.0" :items="choices" :error-messages="[...fault('licence'), ...fault('under')]" hint="A zip may bring its own." persistent-hint clearable />
             <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault('author')" />
