@@ -71,18 +71,20 @@ it('says the same of a wrong name, a wrong password and an account without one',
 
 it('slows down who guesses, by name and by address, each failure doubling the wait', function (): void {
     $this->user->update(['password' => WORDS]);
+    // The clock of a cache that is a server of its own cannot be moved: there, time passes.
+    $later = fn (int $seconds) => config('cache.default') === 'array' ? $this->travel($seconds)->seconds() : sleep($seconds);
     foreach (range(1, 4) as $_) {
         tryIn(password: 'wrong')->assertStatus(422);
     }
     tryIn(password: 'wrong')->assertStatus(422);
     tryIn()->assertStatus(429)->assertHeader('Retry-After');
-    $this->travel(3)->seconds();
+    $later(3);
     tryIn(password: 'wrong')->assertStatus(422);
-    $this->travel(3)->seconds();
+    $later(3);
     tryIn()->assertStatus(429);
-    $this->travel(2)->seconds();
+    $later(2);
     tryIn()->assertOk();
-})->skip(fn (): bool => config('cache.default') !== 'array', 'The clock of this cache cannot be moved.');
+});
 
 it('asks for the code of a phone that was set up, and takes each once', function (): void {
     $this->user->update(['password' => WORDS]);
