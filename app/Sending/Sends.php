@@ -111,7 +111,7 @@ final readonly class Sends
     private function queuedAgain(PrintJob $job, string $batch, ExportState ...$from): array
     {
         $ids = $job->exports()->where('batch', $batch)->whereIn('state', $from)->orderBy('id')->get(['id'])->map(fn (Export $export): int => $export->id)->all();
-        Export::query()->whereKey($ids)->update(['state' => ExportState::Queued, 'stage' => 'waiting', 'progress' => 0, 'trouble' => null]);
+        Export::query()->whereKey($ids)->whereIn('state', $from)->update(['state' => ExportState::Queued, 'stage' => 'waiting', 'progress' => 0, 'trouble' => null]);
         $exports = array_values($job->exports()->whereKey($ids)->orderBy('id')->get()->all());
         Queue::bulk(array_map(fn (Export $export): ExportArtwork => new ExportArtwork($export->id), $exports));
 

@@ -8,10 +8,10 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\ScaleWear;
+use TallCrow\Raster\Image;
 use TallCrow\Render\Compositor;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
-use TallCrow\Render\Piece;
 use TallCrow\Texture\Wear;
 
 /** The share of ink that distress took: in all, and of each layer. */
@@ -49,15 +49,18 @@ final class WearShare implements ChecksSheet
         $before = $unworn->image->area();
         $after = ($isCoarse ? $subject->sampled($frame->ppi / $every) : $renderer->picture($artwork, $frame, $skip))->alpha()->area();
         $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
-        foreach ($this->layers($subject, $compositor, $frame, $unworn, $byEdges) as [$layer, $share]) {
+        foreach ($this->layers($subject, $compositor, $frame, $byEdges ? $unworn->image : null) as [$layer, $share]) {
             $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork);
         }
 
         return $findings;
     }
 
-    /** @return list<array{Layer, float}> */
-    private function layers(SheetSubject $subject, Compositor $compositor, Frame $frame, Piece $unworn, bool $byEdges): array
+    /**
+     * @param  ?Image  $edges  all of the ink before wear, where a line of wear follows its edges
+     * @return list<array{Layer, float}>
+     */
+    private function layers(SheetSubject $subject, Compositor $compositor, Frame $frame, ?Image $edges): array
     {
         $artwork = $subject->artwork;
         $painted = [];
@@ -68,7 +71,7 @@ final class WearShare implements ChecksSheet
             }
         }
         $kept = array_map(
-            fn (Wear $wear): \TallCrow\Raster\Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame, $compositor->wornInk($artwork->layers, $wear, $byEdges ? $unworn->image : null, $unworn))->inverted()->settled(),
+            fn (Wear $wear): Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame, $compositor->wornInk($artwork->layers, $wear, $edges))->inverted()->settled(),
             array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on)),
         );
         $shares = [];
