@@ -30,11 +30,10 @@ final class Palette
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $groups = array_fill(0, count($centres), [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0]);
             foreach ($bins as $bin) {
-                $to = self::nearest($bin, $centres);
-                $groups[$to][6] += $bin[6];
-                for ($i = 0; $i < 6; $i++) {
-                    $groups[$to][$i] += $bin[$i] * $bin[6];
-                }
+                [$l, $a, $b, $red, $green, $blue, $many] = $bin;
+                $to = self::nearest($l, $a, $b, $centres);
+                $sum = $groups[$to];
+                $groups[$to] = [$sum[0] + $l * $many, $sum[1] + $a * $many, $sum[2] + $b * $many, $sum[3] + $red * $many, $sum[4] + $green * $many, $sum[5] + $blue * $many, $sum[6] + $many];
             }
             $groups = array_values(array_filter($groups, fn (array $g): bool => $g[6] > 0));
             $moved = array_map(fn (array $g): array => [$g[0] / $g[6], $g[1] / $g[6], $g[2] / $g[6]], $groups);
@@ -55,10 +54,18 @@ final class Palette
         $drop = 8 - self::BITS;
         $bins = [];
         for ($i = 0, $n = strlen($pixels) - 2; $i < $n; $i += 3) {
-            [$r, $g, $b] = [ord($pixels[$i]), ord($pixels[$i + 1]), ord($pixels[$i + 2])];
+            $r = ord($pixels[$i]);
+            $g = ord($pixels[$i + 1]);
+            $b = ord($pixels[$i + 2]);
             $key = ($r >> $drop) << 2 * self::BITS | ($g >> $drop) << self::BITS | $b >> $drop;
-            $bin = $bins[$key] ?? [0, 0, 0, 0];
-            $bins[$key] = [$bin[0] + $r, $bin[1] + $g, $bin[2] + $b, $bin[3] + 1];
+            if (isset($bins[$key])) {
+                $bins[$key][0] += $r;
+                $bins[$key][1] += $g;
+                $bins[$key][2] += $b;
+                $bins[$key][3]++;
+            } else {
+                $bins[$key] = [$r, $g, $b, 1];
+            }
         }
         ksort($bins);
         $out = [];
@@ -104,16 +111,22 @@ final class Palette
     }
 
     /**
-     * @param  array{float, float, float, float, float, float, float}  $bin
+     * This and the sums above are most of a palette's time: no arrays are made on the way.
+     *
      * @param  list<array{float, float, float}>  $centres
      */
-    private static function nearest(array $bin, array $centres): int
+    private static function nearest(float $l, float $a, float $b, array $centres): int
     {
-        [$to, $best] = [0, INF];
+        $to = 0;
+        $best = INF;
         foreach ($centres as $i => $centre) {
-            $far = self::squared($bin, $centre);
+            $dl = $l - $centre[0];
+            $da = $a - $centre[1];
+            $db = $b - $centre[2];
+            $far = $dl * $dl + $da * $da + $db * $db;
             if ($far < $best) {
-                [$to, $best] = [$i, $far];
+                $to = $i;
+                $best = $far;
             }
         }
 

@@ -6,10 +6,13 @@ namespace TallCrow\Effect;
 
 use TallCrow\Raster\Image;
 
-/** Changes the ink of a piece as a whole, once it is filled and ringed; worked at print resolution and averaged down for proofs. */
+/** Changes the ink of a piece as a whole, once it is filled and ringed; worked finely and averaged down for proofs. */
 interface Looks extends Effect
 {
     public const PRINT = 300.0;
+
+    /** Enough for what has no part smaller than a fiftieth of an inch. */
+    public const PROOF = 120.0;
 
     /**
      * @param  Image  $ink  of the piece

@@ -8,6 +8,7 @@ use TallCrow\Noise\Bell;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Noise;
+use TallCrow\Raster\Sampling;
 
 /** Seeded grain over a piece that stays where it is on the sheet, the same at every ppi. */
 final class Grain
@@ -19,6 +20,9 @@ final class Grain
      * (the least common multiple of their sides), so that on a sheet no shift of the sum is like it by much more than a quarter.
      */
     private const SIDES = [510, 570, 630, 690];
+
+    /** Pixels at 300 ppi, by which every side divides. */
+    private const BLOCKS = [1, 2, 3, 5, 6, 10, 15, 30];
 
     private const KEPT = 24;
 
@@ -34,12 +38,27 @@ final class Grain
     public static function over(Image $ink, float $sigma, float $ppi, int $seed, array $at): Image
     {
         // Blocks of whole pixels, so that a proof's grain is the print's averaged.
-        $coarser = max(1, (int) round(self::PPI / $ppi));
-        $sum = Image::empty($ink->width(), $ink->height(), 1);
+        $coarser = max(array_filter(self::BLOCKS, fn (int $block): bool => $block === 1 || $block * $ppi < self::PPI + 0.5));
+        $by = $ppi * $coarser / self::PPI;
+        [$width, $height] = [$ink->width(), $ink->height()];
+        if (abs($by - 1) < 1e-6) {
+            return self::blocks($sigma, $seed, $coarser, $at, $width, $height);
+        }
+        // On any other grid it lies between the pixels of the next finer that has whole blocks.
+        $from = [(int) floor($at[0] / $by) - 1, (int) floor($at[1] / $by) - 1];
+        $grain = self::blocks($sigma, $seed, $coarser, $from, (int) ceil($width / $by) + 3, (int) ceil($height / $by) + 3);
+
+        return Sampling::regridded($grain->settled(), $by, $from, $at, $width, $height);
+    }
+
+    /** @param  array{int, int}  $at */
+    private static function blocks(float $sigma, int $seed, int $coarser, array $at, int $width, int $height): Image
+    {
+        $sum = Image::empty($width, $height, 1);
         $variance = 0.0;
         foreach (self::SIDES as $i => $side) {
             [$tile, $deviation] = self::tile($side, max(0.4, $sigma * self::PPI), $seed * count(self::SIDES) + $i);
-            $sum = $sum->plus($tile->shrunk($coarser)->settled()->tiled(-$at[0], -$at[1], $ink->width(), $ink->height()));
+            $sum = $sum->plus($tile->shrunk($coarser)->settled()->tiled(-$at[0], -$at[1], $width, $height));
             $variance += $deviation ** 2;
         }
 

@@ -27,6 +27,31 @@ final class Sampling
         }
     }
 
+    /**
+     * A window of one band on a grid so many times as fine as the picture's, straight between its pixels.
+     *
+     * @param  float  $by  new pixels for each of the picture's, from about 0.5
+     * @param  array{int, int}  $from  place of the picture's first pixel on its own grid
+     * @param  array{int, int}  $at  place of the window's first pixel on the new grid
+     */
+    public static function regridded(Image $image, float $by, array $from, array $at, int $width, int $height): Image
+    {
+        $interpolate = Vips::run('vips_interpolate_new', 'bilinear');
+        // The library counts from the middle of the first pixel, grids meet at their edges.
+        $middle = ($by - 1) / 2;
+        try {
+            return $image->operation('affine', [Boxed::doubles([$by, 0.0, 0.0, $by])], [
+                'interpolate' => $interpolate,
+                'odx' => $from[0] * $by + $middle,
+                'ody' => $from[1] * $by + $middle,
+                'oarea' => Boxed::integers([$at[0], $at[1], $width, $height]),
+                'extend' => Extend::Copy,
+            ]);
+        } finally {
+            Vips::run('g_object_unref', $interpolate);
+        }
+    }
+
     /** The place of each pixel: two bands. */
     public static function places(int $width, int $height): Image
     {

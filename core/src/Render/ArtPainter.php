@@ -17,10 +17,10 @@ final class ArtPainter
 
     /** @param  ?Image  $pixels  of a raster that was retouched */
     /** @param  string  $key  of the raster's pixels, by which what is made of them on the way is known again */
-    public static function paint(Picture $picture, Placing $placing, Frame $window, ?Image $pixels = null, string $key = ''): Image
+    public static function paint(Picture $picture, Placing $placing, Frame $window, ?Image $pixels = null, string $key = '', Pictures $pictures = new NoPictures): Image
     {
         if (! $picture->isVector()) {
-            return RasterPlacer::place($pixels ?? $picture->pixels(), $placing, $window, $key);
+            return RasterPlacer::place($pixels ?? $picture->pixels(), $placing, $window, $key, $pictures);
         }
         if ($placing->bend === null) {
             return SvgPainter::drawing($picture->markup(), $placing, $window);

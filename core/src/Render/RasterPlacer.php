@@ -11,6 +11,11 @@ use TallCrow\Raster\Image;
 /** Lays a raster on the pixel grid at its size, turn and place, to a part of a pixel. */
 final class RasterPlacer
 {
+    /** Shrunk pictures of less than so many pixels, for less than so many ppi, are kept for later drawings, too: what a proof needs, not a print. */
+    private const SMALL = 4_000_000;
+
+    private const PROOF = 200.0;
+
     /**
      * What was shrunk last, and what it was: copies of a piece, and its parts, are shrunk once.
      *
@@ -19,14 +24,20 @@ final class RasterPlacer
     private static ?array $shrunk = null;
 
     /** @param  string  $key  of the source's pixels; nothing where they are not asked for again */
-    public static function place(Image $source, Placing $placing, Frame $frame, string $key = ''): Image
+    public static function place(Image $source, Placing $placing, Frame $frame, string $key = '', Pictures $pictures = new NoPictures): Image
     {
         $across = $placing->pictureWidth * $frame->ppi / $source->width();
         $down = $placing->pictureHeight * $frame->ppi / $source->height();
         // Shrinking is done first by a filter that looks at every source pixel; what is left is near 1 : 1.
         if ($across < 1 || $down < 1) {
             [$width, $height] = [max(1, round($source->width() * min(1, $across))), max(1, round($source->height() * min(1, $down)))];
-            $source = self::shrunk("$key $width $height", fn (): Image => $source->resized($width / $source->width(), $height / $source->height())->settled(), $key !== '');
+            $name = "shrunk $key $width $height";
+            $small = fn (): Image => $source->resized($width / $source->width(), $height / $source->height())->settled();
+            $source = match (true) {
+                $key === '' => $small(),
+                $width * $height < self::SMALL && $frame->ppi < self::PROOF => self::shrunk($name, fn (): Image => $pictures->image($name, $small)),
+                default => self::shrunk($name, $small),
+            };
         }
         if ($placing->bend !== null) {
             return self::bent($source, $placing, $placing->bend, $frame);
@@ -43,11 +54,8 @@ final class RasterPlacer
     }
 
     /** @param  \Closure(): Image  $make */
-    private static function shrunk(string $key, \Closure $make, bool $keep): Image
+    private static function shrunk(string $key, \Closure $make): Image
     {
-        if (! $keep) {
-            return $make();
-        }
         if (self::$shrunk === null || self::$shrunk[0] !== $key) {
             self::$shrunk = null;
             self::$shrunk = [$key, $make()];

@@ -29,7 +29,8 @@ final class WearPainter
     /** How much more is worn where a brush adds wear. */
     private const MORE = 0.4;
 
-    private const PRINT = 300.0;
+    /** Ppi at which chips, that are a tenth of an inch, come out as they do in print. */
+    private const FINE = 150.0;
 
     /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
     private const CHIP = 0.06;
@@ -83,8 +84,8 @@ final class WearPainter
         }
         $table = $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
         if ($this->followsEdges($wear)) {
-            // Worked at print resolution or finer and averaged down, as all wear is.
-            $finer = max(1, (int) ceil(self::PRINT / $frame->ppi - 0.01));
+            // Worked finely and averaged down, as all wear is.
+            $finer = max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
             $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->zoomed($finer)->settled();
 
             return Lookup::bytes($this->chippable($wear, $frame->finer($finer), $alpha, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table))->shrunk($finer)->settled();

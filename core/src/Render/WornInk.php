@@ -23,7 +23,7 @@ final readonly class WornInk
     public const ENOUGH = 400_000;
 
     /** Where wear follows edges, so much finer the texture is looked at than the ink. */
-    public const FINER = 4;
+    public const FINER = 2;
 
     /** Where wear follows edges, they need to be seen. */
     public const EDGES_PPI = 75.0;

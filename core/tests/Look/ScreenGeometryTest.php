@@ -10,6 +10,7 @@ use TallCrow\Look\Separation;
 use TallCrow\Raster\Grating;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ResizeKernel;
 
 /** An even strength of 0 to 255. */
 function even(int $level, int $width = 600, int $height = 600): Image
@@ -128,6 +129,16 @@ it('lays a grain that stays on the sheet, is the same for one seed, and has ever
         expect(array_sum(array_slice($levels, $from, 64)) / 1024 ** 2)->toEqualWithDelta(0.25, 0.02);
     }
 });
+
+// The reference is the library's own area average and enlargement of the print's grain; two levels of it are the rounding of either.
+it('lays the same grain at any ppi', function (float $ppi): void {
+    $side = (int) round(2 * $ppi);
+    $print = Grain::over(Image::empty(600, 600, 4), 0.03, 300, 5, [300, 900])->linear(1.0);
+    $same = $print->operation('resize', [$side / 600], ['kernel' => ResizeKernel::Linear, 'gap' => 0.0])->crop(4, 4, $side - 8, $side - 8);
+    $here = Grain::over(Image::empty($side, $side, 4), 0.03, $ppi, 5, [(int) round($ppi), (int) round(3 * $ppi)])->crop(4, 4, $side - 8, $side - 8);
+    $apart = $here->minus($same)->operation('abs')->settled();
+    expect($apart->mean())->toBeLessThan(2.5)->and($here->settled()->deviation())->toBeGreaterThan(68.0);
+})->with([75.0, 100.0, 110.0, 120.0, 150.0, 180.0, 200.0, 240.0]);
 
 // The seen mean is the mean of the light (linear sRGB) over many dots, bare parts as the cloth that the inks are for.
 it('keeps the tone of a colour in several inks as well as the inks can', function (array $hexes, string $of, ?string $bare, float $most): void {

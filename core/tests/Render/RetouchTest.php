@@ -48,6 +48,6 @@ it('works measured lines again when the piece is sized, and others not', functio
 
         return [count(glob("{$kept->folder}/i*.v") ?: []) - $before];
     };
-    // The picture unpacked and its two lines; then the measured one alone.
-    expect($sized(2.0))->toBe([3])->and($sized(1.5))->toBe([1]);
+    // The picture unpacked, its two lines and what is shrunk for the proof; then the measured one and its proof alone.
+    expect($sized(2.0))->toBe([4])->and($sized(1.5))->toBe([2]);
 });

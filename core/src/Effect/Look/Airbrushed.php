@@ -48,7 +48,7 @@ final readonly class Airbrushed implements Looks
 
     public function ppi(): float
     {
-        return self::PRINT / 2;
+        return $this->softness >= 0.06 ? self::PROOF : self::PRINT;
     }
 
     public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image

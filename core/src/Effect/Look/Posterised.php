@@ -46,7 +46,7 @@ final readonly class Posterised implements Looks
 
     public function ppi(): float
     {
-        return self::PRINT;
+        return self::PROOF;
     }
 
     public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image

@@ -44,8 +44,8 @@ final readonly class Roughened implements Looks
 
     public function ppi(): float
     {
-        // An edge that wanders by some pixels wanders alike at half as many.
-        return $this->by >= 0.012 ? self::PRINT / 2 : self::PRINT;
+        // An edge that wanders by some pixels wanders alike at fewer.
+        return $this->by >= 0.012 ? self::PROOF : self::PRINT;
     }
 
     public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image

@@ -38,7 +38,8 @@ final readonly class Stamped implements Looks
 
     public function ppi(): float
     {
-        return self::PRINT;
+        // Blots of several pixels are the same at half as many.
+        return $this->size >= 0.04 ? self::PRINT / 2 : self::PRINT;
     }
 
     public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image

@@ -40,7 +40,8 @@ final readonly class Tidied implements Looks
 
     public function ppi(): float
     {
-        return self::PRINT;
+        // A scrap that is some pixels wide is weighed as well at half as many.
+        return min($this->specks ?: 1.0, $this->pinholes ?: 1.0) >= 0.02 ? self::PRINT / 2 : self::PRINT;
     }
 
     public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image

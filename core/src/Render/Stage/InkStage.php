@@ -26,6 +26,7 @@ use TallCrow\Render\BrushPainter;
 use TallCrow\Render\Frame;
 use TallCrow\Render\InkPainter;
 use TallCrow\Render\PatternPainter;
+use TallCrow\Render\Pictures;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Placing;
@@ -46,6 +47,7 @@ final readonly class InkStage implements Stage
         private Retoucher $retoucher,
         private PatternPainter $patterns,
         private Outlines $outlines,
+        private Pictures $pictures,
     ) {}
 
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
@@ -128,7 +130,7 @@ final readonly class InkStage implements Stage
         $pixels = $this->retoucher->retouched($layer, $art, $placing->width, $scene->progress());
         // The lines that retouch work on the picture before anything is made of it.
         $key = $picture->isVector() ? '' : md5(serialize([$art->frame, $this->shelf->fingerprint($art->file), $pixels === null ? [] : [$layer->effects, $placing->width]]));
-        $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels, $key), $own);
+        $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels, $key, $this->pictures), $own);
 
         return $pixels === null ? $piece : $this->restored($layer, $art, $piece, $placing);
     }

@@ -13,7 +13,7 @@ use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
 
-/** Changes the look of the ink as a whole: worked at print resolution, or finer, and averaged down, so that dots and grain of a proof are those of the print. */
+/** Changes the look of the ink as a whole: worked as finely as each look asks for and averaged down, so that dots and grain of a proof are those of the print. */
 final readonly class LookStage implements Stage
 {
     /** Pixels of the longer side of the picture in which colours are counted. */

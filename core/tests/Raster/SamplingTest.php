@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Raster\Histogram;
+use TallCrow\Raster\Image;
+use TallCrow\Raster\Sampling;
+
+/** A field of floating point whose samples are what a function says of their places. */
+function sampled_field(int $width, int $height, callable $of): Image
+{
+    $bytes = '';
+    for ($y = 0; $y < $height; $y++) {
+        for ($x = 0; $x < $width; $x++) {
+            $bytes .= pack('g', $of($x, $y));
+        }
+    }
+
+    return Image::floats($bytes, $width, $height, 1);
+}
+
+/** @return list<float> */
+function samples_of(Image $field): array
+{
+    return array_map(floatval(...), array_values((array) unpack('g*', $field->toBytes())));
+}
+
+// A plane is what straight lines between pixels leave as it is: its value where a new pixel's middle lies on the old grid.
+it('lays a plane on another grid to the thousandth of a level', function (float $by, int $left, int $top): void {
+    $plane = sampled_field(40, 40, fn (int $x, int $y): float => 3.0 * ($x + 7) - 2.0 * ($y + 11));
+    [$x, $y] = [(int) ceil($left * $by), (int) ceil($top * $by)];
+    $window = samples_of(Sampling::regridded($plane, $by, [7, 11], [$x, $y], 6, 5));
+    foreach (range(0, 4) as $row) {
+        foreach (range(0, 5) as $column) {
+            $wanted = 3.0 * (($x + $column + 0.5) / $by - 0.5) - 2.0 * (($y + $row + 0.5) / $by - 0.5);
+            expect($window[$row * 6 + $column])->toEqualWithDelta($wanted, 1e-3);
+        }
+    }
+})->with([[0.6, 12, 14], [0.8, 12, 20], [1.0, 12, 14], [1.04, 20, 30], [1.2083, 15, 22], [2.5, 30, 25]]);
+
+it('draws out the rim of a picture where a window reaches beyond it', function (): void {
+    $flat = sampled_field(10, 10, fn (): float => 42.0);
+    expect(array_unique(samples_of(Sampling::regridded($flat, 0.75, [0, 0], [0, 0], 7, 7))))->toBe([42.0]);
+});
+
+it('tells the place of each pixel', function (): void {
+    $places = Sampling::places(3, 2);
+    expect([$places->width(), $places->height(), $places->bands()])->toBe([3, 2, 2])
+        ->and(array_values((array) unpack('V*', $places->toBytes())))->toBe([0, 0, 1, 0, 2, 0, 0, 1, 1, 1, 2, 1]);
+});
+
+it('takes the nearest pixel of where it is pointed, and at the rim the last', function (): void {
+    $levels = Image::raw(implode('', array_map(chr(...), range(0, 15))), 4, 4, 1);
+    $map = Image::floats(pack('g*', 0.0, 0.0, 3.0, 0.0, 1.2, 2.1, 3.0, 3.0), 4, 1, 2);
+    expect(array_values((array) unpack('C*', Sampling::nearest($levels, $map)->toBytes())))->toBe([0, 3, 9, 15]);
+});
+
+it('looks at one of the pixels that each stands for, by a chance that its number fixes', function (): void {
+    $levels = Image::raw(str_repeat(implode('', array_map(chr(...), range(0, 255))), 256), 256, 256, 1);
+    $one = Sampling::jittered($levels, 64, 64, 3);
+    expect([$one->width(), $one->height()])->toBe([64, 64])->and($one->toBytes())->toBe(Sampling::jittered($levels, 64, 64, 3)->toBytes())->not->toBe(Sampling::jittered($levels, 64, 64, 4)->toBytes());
+    foreach (array_values((array) unpack('C*', $one->toBytes())) as $i => $level) {
+        // Four columns stand behind each.
+        expect(intdiv((int) $level, 4))->toBe($i % 64);
+    }
+    // All four are taken about as often: 1,024 each of 4,096, and five deviations of √(4096 · ¼ · ¾) = 27.7.
+    $levels = Histogram::of($one);
+    foreach (range(0, 3) as $rest) {
+        $times = array_sum(array_filter($levels, fn (int $level): bool => $level % 4 === $rest, ARRAY_FILTER_USE_KEY));
+        expect($times)->toEqualWithDelta(1024, 139);
+    }
+});
