@@ -60,7 +60,7 @@ function choose(finding: Finding): void {
                 </div>
             </div>
         </div>
-        <RightsGroup v-if="!isBlank" :revision="sheet.job?.revision" />
+        <RightsGroup v-if="!isBlank" :revision="peg.hung ?? undefined" />
     </section>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { refDebounced, useElementSize } from '@vueuse/core';
+import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
 import ArrangeMenu from '../bench/ArrangeMenu.vue';
@@ -16,6 +17,7 @@ import type { Neighbour } from './snapping';
 import PenBar from './PenBar.vue';
 import { useDrag, type Hold } from './useDrag';
 import { usePen } from './usePen';
+import { useLifted } from './useLifted';
 import { inside, usePicking } from './usePicking';
 import { usePicture } from './useProof';
 import { useSteps } from './useSteps';
@@ -76,12 +78,13 @@ const proofPpi = computed(() => {
     return PROOFS.find((ppi) => ppi >= wanted - 2) ?? 100;
 });
 const revision = computed(() => sheetStore.job?.revision ?? null);
-const proof = usePicture(computed(() => (revision.value === null ? null : proofUrl(revision.value, proofPpi.value, { bench: 1 }))));
+const address = computed(() => (revision.value === null ? null : proofUrl(revision.value, proofPpi.value, { bench: 1 })));
+const proof = usePicture(address);
+watch([() => proof.lost.value || (address.value !== null && proof.shown.value === address.value), revision], ([hangs]) => hangs && (peg.hung = revision.value), { immediate: true });
 const steps = useSteps(proof.late, revision, proofPpi);
 /** Only of what the current revision holds: a line just added is not in it yet. */
 const drawn = computed(() => (selection.layer && sheetStore.measures.get(selection.layer.id)?.box ? selection.layer.id : null));
-const piece = usePicture(computed(() => (revision.value === null || !drawn.value ? null : `/api/revisions/${revision.value}/layers/${drawn.value}.png?ppi=${proofPpi.value}`)));
-const without = usePicture(computed(() => (revision.value === null || !drawn.value ? null : proofUrl(revision.value, proofPpi.value, { without: drawn.value }))));
+const { piece, without } = useLifted(revision, proofPpi, drawn, storeToRefs(peg).hangs);
 
 /** Closer than the finest proof shows: then the part in sight is drawn in the print's own pixels. */
 const isClose = computed(() => distance.value === 'loupe' || (distance.value === 'free' && (size.value.width * dpr) / view.value.width > CLOSE));
@@ -118,7 +121,6 @@ const alsoBoxes = computed(() => selection.ids.slice(1).flatMap((id) => sheetSto
 const { drag, transform, says, begin, follow, drop, cancel } = useDrag(perPixel, neighbours, sheet);
 /** Between letting go and the new proof, the piece stays where it was put. */
 const dropped = ref<{ transform: string; piece: string | null; without: string | null } | null>(null);
-watch(() => proof.shown.value !== null && !proof.late.value, (hangs) => (peg.hangs = hangs), { immediate: true });
 watch(proof.shown, () => {
     dropped.value = null;
     if (drag.value === null) {
@@ -127,7 +129,7 @@ watch(proof.shown, () => {
 });
 watch(() => sheetStore.trouble, () => (dropped.value = null));
 
-const base = computed(() => (drag.value && piece.shown.value ? (without.shown.value ?? proof.shown.value) : dropped.value ? dropped.value.without : proof.shown.value));
+const base = computed(() => (drag.value && piece.value ? (without.value ?? proof.shown.value) : dropped.value ? dropped.value.without : proof.shown.value));
 const pen = usePen(sheet);
 /** What is taken away, or the mask alone, over the art. */
 const overlay = usePicture(computed(() => {
@@ -236,7 +238,7 @@ function movePointer(event: PointerEvent): void {
 function release(): void {
     pen.release();
     if (drag.value) {
-        const after = { transform: transform.value, piece: piece.shown.value, without: without.shown.value ?? proof.shown.value };
+        const after = { transform: transform.value, piece: piece.value, without: without.value ?? proof.shown.value };
         if (drop()) {
             said.value = says.value;
             dropped.value = after;
@@ -309,7 +311,7 @@ function loupeHere(): void {
             <Rulers v-if="distance !== 'loupe'" :width="sheet.width" :height="sheet.height" :size="distance === 'area' ? 0.42 : 0.62" :class="{ 'on-cloth': true }" />
             <rect class="area-edge" x="0" y="0" :width="sheet.width" :height="sheet.height" :stroke-width="hand" />
             <image v-if="base" :href="base" x="0" y="0" :width="sheet.width" :height="sheet.height" preserveAspectRatio="none" :class="{ faint: isClose && close.shown.value && !drag }" />
-            <image v-if="drag && piece.shown.value" :href="piece.shown.value" x="0" y="0" :width="sheet.width" :height="sheet.height" :transform="transform" preserveAspectRatio="none" />
+            <image v-if="drag && piece" :href="piece" x="0" y="0" :width="sheet.width" :height="sheet.height" :transform="transform" preserveAspectRatio="none" />
             <image v-else-if="dropped?.piece" :href="dropped.piece" x="0" y="0" :width="sheet.width" :height="sheet.height" :transform="dropped.transform" preserveAspectRatio="none" />
             <image
                 v-if="isClose && close.shown.value && settledLens && !drag && !dropped" class="lens" :href="close.shown.value" preserveAspectRatio="none"

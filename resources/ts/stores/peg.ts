@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import type { Pen } from '../peg/pen';
 import { useSheet } from './sheet';
 
@@ -16,8 +16,11 @@ export const usePeg = defineStore('peg', () => {
     /** What is being drawn. */
     const pen = shallowRef<Pen | null>(null);
     const overlay = ref<Overlay>('none');
+    /** The revision of which the art hangs there, or could not be had: what else is drawn of it waits for that. */
+    const hung = ref<number | null>(null);
     /** Whether the art of the sheet as it is now hangs there. */
-    const hangs = ref(false);
+    const hangs = computed(() => hung.value !== null && hung.value === sheet.job?.revision);
+    watch(() => sheet.job?.id, () => (hung.value = null));
     const colourWanted = shallowRef<((colour: string | null) => void) | null>(null);
 
     /** How light the plain ground is, in percent; it is no cloth of the job. */
@@ -38,5 +41,5 @@ export const usePeg = defineStore('peg', () => {
         });
     }
 
-    return { cloth, tone, garment, pen, overlay, hangs, colourWanted, pickColour };
+    return { cloth, tone, garment, pen, overlay, hung, hangs, colourWanted, pickColour };
 });

@@ -1,0 +1,21 @@
+import { computed, ref, watch, type Ref } from 'vue';
+import { proofUrl } from '../api';
+import { usePicture } from './useProof';
+
+/**
+ * The chosen piece alone and the sheet without it, for what is dragged. They are asked for once the sheet itself hangs,
+ * so that nobody waits for them.
+ */
+export function useLifted(revision: Ref<number | null>, ppi: Ref<number>, chosen: Ref<string | null>, hangs: Ref<boolean>): { piece: Ref<string | null>; without: Ref<string | null> } {
+    const of = ref<{ revision: number; layer: string } | null>(null);
+    watch([revision, chosen, hangs], () => {
+        if (hangs.value || revision.value === null) {
+            of.value = revision.value !== null && chosen.value !== null ? { revision: revision.value, layer: chosen.value } : null;
+        }
+    }, { immediate: true });
+    const piece = usePicture(computed(() => (of.value ? `/api/revisions/${of.value.revision}/layers/${of.value.layer}.png?ppi=${ppi.value}` : null)));
+    const without = usePicture(computed(() => (of.value ? proofUrl(of.value.revision, ppi.value, { without: of.value.layer }) : null)));
+    /** Not what another piece left there. */
+    const own = (address: string | null): string | null => (of.value?.layer === chosen.value ? address : null);
+    return { piece: computed(() => own(piece.shown.value)), without: computed(() => own(without.shown.value)) };
+}
