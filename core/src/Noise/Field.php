@@ -25,7 +25,7 @@ final class Field
         $cell = intdiv($cell, 2);
         $sum = Noise::gradient($side, $side, $cell, $seed);
         for ($i = 1; $i < $octaves; $i++) {
-            $sum = $sum->plus(Noise::gradient($side, $side, $cell >> $i, $seed + $i * 97)->linear(0.5 ** $i));
+            $sum = $sum->plus(Noise::gradient($side, $side, self::fitting($cell >> $i, $side), $seed + $i * 97)->linear(0.5 ** $i));
         }
 
         return self::grown(Lookup::fullRange($sum));
@@ -57,6 +57,14 @@ final class Field
         [$wide, $high] = [self::SIDE / $across, self::SIDE / $rows];
 
         return Lookup::equalised(Lookup::fullRange($few->linear(1.0)->resized($wide, $high)->crop((int) round($margin * $wide), (int) round($margin * $high), self::SIDE, self::SIDE)));
+    }
+
+    /** The largest cell, no larger than asked for, of which a whole number make the side: of others the field would not meet itself. */
+    private static function fitting(int $cell, int $side): int
+    {
+        for ($fits = max(1, $cell); $side % $fits !== 0; $fits--);
+
+        return $fits;
     }
 
     /** From half the tile's size to all of it, smoothly and without a seam. */

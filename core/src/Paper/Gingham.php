@@ -6,7 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Raster\Image;
 
-/** Checks of half an inch, the crossings full and the bars half strong, as woven cloth shows them. */
+/** Checks of half an inch: bars half strong that let each other through where they cross. */
 final class Gingham implements Paper
 {
     public static function kind(): string

@@ -7,8 +7,6 @@ use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Edit\Operations;
-use TallCrow\Geometry\BoxSide;
-use TallCrow\Mask\RaggedEdge;
 use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
 
@@ -86,35 +84,3 @@ it('mirrors the piece as it lies: on its head, across, and turned', function (ar
     'across' => [['flip' => 'across'], 'bottom', [2.6, 2.46], [2.6, 2.54]],
     'turned' => [['turn' => 90], 'bottom', [1.54, 1.4], [1.46, 1.4]],
 ]);
-
-it('tears a side along a line that never crosses itself, within its depth, and leaves the others alone', function (BoxSide $side): void {
-    $mask = RaggedEdge::along([$side], 3.0, 2.0, 0.3, 0.1, 7);
-    $deep = [];
-    foreach ($mask->points as [$x, $y]) {
-        $within = match ($side) {
-            BoxSide::Top => $y * 2.0, BoxSide::Bottom => (1 - $y) * 2.0, BoxSide::Left => $x * 3.0, BoxSide::Right => (1 - $x) * 3.0,
-        };
-        $other = $side->isLevel() ? [$x, 1 - $x] : [$y, 1 - $y];
-        if ($within < 1.5 && min($other) > 0) {
-            $deep[] = $within;
-        }
-    }
-    expect(count($deep))->toBeGreaterThan(30)->and(min($deep))->toBeGreaterThanOrEqual(0.1 - 1e-3)->and(max($deep))->toBeLessThanOrEqual(0.4 + 1e-3)
-        // Torn, not wavy and not straight: it turns back at more than a third of its teeth.
-        ->and(max($deep) - min($deep))->toBeGreaterThan(0.12)
-        ->and(count(array_filter(range(1, count($deep) - 2), fn (int $i): bool => ($deep[$i] - $deep[$i - 1]) * ($deep[$i + 1] - $deep[$i]) < 0)))->toBeGreaterThan(count($deep) / 3);
-    $path = Fixtures::temporary('ragged').'/m.png';
-    $draw = 'polygon '.implode(' ', array_map(fn (array $p): string => sprintf('%.2f,%.2f', 300 + $p[0] * 300, 300 + $p[1] * 200), $mask->points));
-    Fixtures::run(['convert', '-size', '900x800', 'xc:black', '-fill', 'white', '-draw', $draw, $path]);
-    // One piece without a hole, by ImageMagick's even-odd filling: a line that crossed itself would leave crumbs.
-    preg_match_all('/^ +\d+: /m', Fixtures::run(['convert', $path, '-threshold', '50%', '-define', 'connected-components:verbose=true', '-connected-components', '8', 'null:']), $found);
-    expect(count($found[0]))->toBe(2)->and(RaggedEdge::along([$side], 3.0, 2.0, 0.3, 0.1, 7))->toEqual($mask)->and(RaggedEdge::along([$side], 3.0, 2.0, 0.3, 0.1, 8))->not->toEqual($mask);
-})->with(BoxSide::cases());
-
-it('tears two sides that meet to one corner', function (): void {
-    $mask = RaggedEdge::along([BoxSide::Right, BoxSide::Bottom], 3.0, 2.0, 0.2, 0.05, 3);
-    $path = Fixtures::temporary('corner').'/m.png';
-    Fixtures::run(['convert', '-size', '900x800', 'xc:black', '-fill', 'white', '-draw', 'polygon '.implode(' ', array_map(fn (array $p): string => sprintf('%.2f,%.2f', 300 + $p[0] * 300, 300 + $p[1] * 200), $mask->points)), $path]);
-    $at = fn (float $x, float $y): string => trim(Fixtures::run(['convert', $path, '-format', sprintf('%%[fx:round(p{%d,%d}.r)]', 300 + 100 * $x, 300 + 100 * $y), 'info:']));
-    expect($at(1.5, 1.0))->toBe('1')->and($at(2.7, 1.7))->toBe('1')->and($at(2.97, 1.0))->toBe('0')->and($at(1.5, 1.97))->toBe('0')->and($at(-0.5, 1.0))->toBe('1')->and($at(1.5, -0.5))->toBe('1');
-});

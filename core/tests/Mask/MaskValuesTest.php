@@ -99,3 +99,12 @@ it('turns every point of a radial stroke by as much', function (): void {
         }
     }
 });
+
+it('moves a picture with the piece when that is sized, and turns and scales it as before', function (): void {
+    $sized = (new PictureMask('moth.svg', new Usual, 1.5, 0.4, -0.6, 30.0))->scaled(2.5);
+    expect([$sized->file, $sized->scale, $sized->x, $sized->y, $sized->turn])->toBe(['moth.svg', 1.5, 1.0, -1.5, 30.0]);
+});
+
+it('shows within a mask, switched on, unless it is said otherwise', function (): void {
+    expect((new Usual)->toArray())->toBe(['inverted' => false, 'joining' => 'within', 'on' => true])->and((new PictureMask(''))->files())->toBe([])->and((new PictureMask('a.png'))->files())->toBe(['a.png']);
+});
