@@ -52,14 +52,11 @@ final class Compositor implements Scene
         $wide = $every < 2 ? null : $frame->coarser($every);
         $points = $wide === null ? null : new Layering($wide);
         $painted = [];
-        foreach ($layers as $i => $layer) {
-            $this->progress->layer($i, count($layers), $layer->called());
-            $gap = $layer->on && $layer->role->takesAway() ? $this->piece($layer, $frame) : null;
+        foreach ($this->drawn($layers, $frame) as [$layer, $gap, $piece]) {
             if ($gap !== null) {
                 $sheet->takeOut($layer, $gap);
                 $points?->takeOut($layer, $gap->glimpsed($every));
             }
-            $piece = $layer->on && $layer->role->prints() ? $this->piece($layer->withRole(Role::ink()), $frame) : null;
             if ($piece !== null) {
                 $painted[$layer->id] = $piece;
                 $sheet->add($layer, $piece, $layer->blend);
@@ -70,6 +67,24 @@ final class Compositor implements Scene
         $bare = $wide === null || $points === null ? null : new Piece($points->picture()->alpha(), $wide);
 
         return $this->worn($sheet->picture(), $sheet->isEmpty() ? [] : $distress, $layers, $painted, $frame, $bare, $x, $y);
+    }
+
+    /**
+     * Layer by layer from the cloth up: what it takes out of those below, and what it prints.
+     *
+     * @param  list<Layer>  $layers
+     * @return iterable<array{Layer, ?Piece, ?Piece}>
+     */
+    private function drawn(array $layers, Frame $frame): iterable
+    {
+        foreach ($layers as $i => $layer) {
+            $this->progress->layer($i, count($layers), $layer->called());
+            yield [
+                $layer,
+                $layer->on && $layer->role->takesAway() ? $this->piece($layer, $frame) : null,
+                $layer->on && $layer->role->prints() ? $this->piece($layer->withRole(Role::ink()), $frame) : null,
+            ];
+        }
     }
 
     /**
@@ -103,12 +118,10 @@ final class Compositor implements Scene
     public function inkBefore(array $layers, Frame $frame, int $every): Piece
     {
         $points = new Layering($every === 1 ? $frame : $frame->coarser($every));
-        foreach ($layers as $layer) {
-            $gap = $layer->on && $layer->role->takesAway() ? $this->piece($layer, $frame) : null;
+        foreach ($this->drawn($layers, $frame) as [$layer, $gap, $piece]) {
             if ($gap !== null) {
                 $points->takeOut($layer, $every === 1 ? $gap : $gap->glimpsed($every));
             }
-            $piece = $layer->on && $layer->role->prints() ? $this->piece($layer->withRole(Role::ink()), $frame) : null;
             if ($piece !== null) {
                 $points->add($layer, $every === 1 ? $piece : $piece->glimpsed($every), BlendMode::Normal);
             }
