@@ -68,6 +68,9 @@ for (const light of ['light', 'dark']) {
             await page.goto(path);
             await page.waitForLoadState('networkidle');
             expect(await faultsOfWhole(page), path).toEqual([]);
+            await page.setViewportSize({ width: 360, height: 780 });
+            expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} is wider than a phone`).toBeLessThanOrEqual(0);
+            await page.setViewportSize({ width: 1280, height: 800 });
         }
     });
 }
