@@ -15,15 +15,18 @@ final class Grating
      */
     public static function crossed(int $width, int $height, array $at, float $perPixel, float $angle, float $across, float $down): Image
     {
-        [$cos, $sin] = [cos(deg2rad($angle)) * 360 * $perPixel, sin(deg2rad($angle)) * 360 * $perPixel];
-        $places = Image::of(Vips::image('xyz', [], [$width, $height]));
-        $x = $places->band(0)->linear(1.0, $at[0] + 0.5);
-        $y = $places->band(1)->linear(1.0, $at[1] + 0.5);
-        // The library's cosine takes degrees.
-        $u = $x->linear($cos)->plus($y->linear($sin))->operation('math', [MathOperation::Cosine]);
-        $v = $x->linear(-$sin)->plus($y->linear($cos))->operation('math', [MathOperation::Cosine]);
+        [$cos, $sin] = [cos(deg2rad($angle)) * 2 * M_PI * $perPixel, sin(deg2rad($angle)) * 2 * M_PI * $perPixel];
+        // The cosine of a sum is made of those of its parts, so that none is reckoned for every pixel.
+        $along = fn (int $count, int $from, float $step, bool $isSine, float $by = 1.0): string => pack('g*', ...array_map(
+            fn (int $i): float => $by * ($isSine ? sin(($from + $i + 0.5) * $step) : cos(($from + $i + 0.5) * $step)), range(0, $count - 1),
+        ));
+        $product = function (float $alongX, float $alongY, bool $isSine, float $by) use ($along, $width, $height, $at): Image {
+            $row = Image::floats($along($width, $at[0], $alongX, $isSine, $by), $width, 1, 1);
 
-        return $u->linear($across)->plus($v->linear($down));
+            return $row->zoomed(1, $height)->multiplied(Image::floats($along($height, $at[1], $alongY, $isSine), 1, $height, 1)->zoomed($width, 1));
+        };
+
+        return $product($cos, $sin, false, $across)->plus($product($cos, $sin, true, -$across))->plus($product(-$sin, $cos, false, $down))->plus($product(-$sin, $cos, true, -$down));
     }
 
     /** Round hills on a square grid, as many across as asked: one 8-bit band. */

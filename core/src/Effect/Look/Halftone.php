@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Look;
 
+use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\LeavesNoFade;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -13,7 +14,7 @@ use TallCrow\Raster\Image;
 
 /** Fades and soft edges as dots or lines of solid ink, so that no half-transparent ink is left. The share of each cell
  * that is inked is the strength of the ink there. */
-final readonly class Halftone implements LeavesNoFade
+final readonly class Halftone implements DrawsDots, LeavesNoFade
 {
     private function __construct(private Screen $screen) {}
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Look;
 
 use TallCrow\Colour\Srgb;
+use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\LeavesNoFade;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -14,7 +15,7 @@ use TallCrow\Raster\Image;
 
 /** A whole picture in one to four solid inks, each screened at an angle of its own, the darkest first; the colours of the
  * picture are matched by how much of each ink they hold. */
-final readonly class HalftoneInks implements LeavesNoFade
+final readonly class HalftoneInks implements DrawsDots, LeavesNoFade
 {
     /** @param  list<Srgb>  $inks */
     private function __construct(private array $inks, private float $lpi, private float $angle, private Dots $dots) {}

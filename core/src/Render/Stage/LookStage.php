@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render\Stage;
 
 use TallCrow\Artwork\Layer;
+use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Looks;
 use TallCrow\Raster\Image;
@@ -18,6 +19,9 @@ final readonly class LookStage implements Stage
 {
     /** Pixels of the longer side of the picture in which colours are counted. */
     private const SMALL = 220.0;
+
+    /** Ppi from which on ink is fine enough for dots to be drawn from it; a little below 150, as frames are no whole parts of 300. */
+    private const ENOUGH = 149.0;
 
     public function __construct(
         private Stage $before,
@@ -39,6 +43,11 @@ final readonly class LookStage implements Stage
         return $frame === null ? null : $this->before->paint($layer, $frame, $scene)?->image->settled();
     }
 
+    private static function zoomed(?Piece $piece, int $by): ?Piece
+    {
+        return $piece === null || $by === 1 ? $piece : new Piece($piece->image->zoomed($by), $piece->frame->finer($by));
+    }
+
     /** @param  non-empty-list<Looks>  $looks */
     private function looked(Layer $layer, Frame $window, array $looks, Scene $scene): ?Piece
     {
@@ -48,7 +57,10 @@ final readonly class LookStage implements Stage
             $window->ppi * $finer, ($window->left - $margin) * $finer, ($window->top - $margin) * $finer,
             ($window->width + 2 * $margin) * $finer, ($window->height + 2 * $margin) * $finer,
         );
-        $piece = $this->before->paint($layer, $wide, $scene);
+        // Dots of a proof are drawn from ink of half as many pixels each way, each twice: averaged down again that is a third of a level in the mean.
+        $fine = array_filter($looks, fn (Looks $look): bool => $look->ppi() > self::ENOUGH && ! $look instanceof DrawsDots);
+        $twice = $fine === [] && $finer % 2 === 0 && $wide->ppi / 2 >= self::ENOUGH ? 2 : 1;
+        $piece = self::zoomed($this->before->paint($layer, $twice === 1 ? $wide : $wide->coarser($twice), $scene), $twice);
         if ($piece === null) {
             return null;
         }
