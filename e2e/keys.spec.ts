@@ -209,3 +209,48 @@ test('words are written anew where they lie on the peg, and a linked copy says t
     await saved(page);
     await expect.poll(async () => (await artworkOf(page, page.url())).layers.length).toBe(1);
 });
+
+test('a first design goes from New job to its file in less than sixty keystrokes beside its words', async ({ page }) => {
+    test.setTimeout(90_000);
+    let pressed = 0;
+    const press = async (...keys: string[]): Promise<void> => {
+        for (const key of keys) {
+            pressed++;
+            await page.keyboard.press(key);
+        }
+    };
+    const named = (): Promise<string> => page.evaluate(() => {
+        const at = document.activeElement;
+        return (at?.getAttribute('aria-label') ?? (at instanceof HTMLInputElement ? at.labels?.[0]?.textContent : at?.textContent) ?? '').trim();
+    });
+    const go = async (key: 'Tab' | 'Shift+Tab', to: string): Promise<void> => {
+        for (let i = 0; i < 30 && (await named()) !== to; i++) {
+            await press(key);
+        }
+        expect(await named()).toBe(to);
+    };
+    await page.goto('/new');
+    await expect(page.getByRole('textbox', { name: 'Title' })).toBeFocused();
+    await page.keyboard.type('Moth night, first light');
+    await press('Enter');
+    await expect(page.getByRole('heading', { name: 'Build sheet' })).toBeVisible();
+    for (const [verb, words] of [['words', 'MOTH NIGHT'], ['arch', ''], ['ring', ''], ['star', '']] as const) {
+        await press('a', ...verb, 'Enter');
+        await saved(page);
+        if (words) {
+            await page.keyboard.type(words);
+            await press('Enter');
+            await saved(page);
+        }
+        // Letters are keys of the bench on anything but a field to write in.
+        for (let i = 0; i < 10 && (await page.evaluate(() => document.activeElement instanceof HTMLInputElement && document.activeElement.type !== 'checkbox')); i++) {
+            await press('Tab');
+        }
+    }
+    await go('Shift+Tab', 'Send');
+    await press('Enter');
+    await go('Tab', 'Export the print file');
+    await press('Enter');
+    await expect(page.getByRole('link', { name: 'Download' })).toBeVisible({ timeout: 60_000 });
+    expect(pressed).toBeLessThan(60);
+});

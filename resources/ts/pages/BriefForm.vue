@@ -2,6 +2,7 @@
 import { computed, reactive, watch } from 'vue';
 import { VAutocomplete, VCheckbox, VRadio, VRadioGroup, VSelect } from 'vuetify/components';
 import { api, Refused, said } from '../api';
+import { vFirst } from '../focus';
 import PlaceOnGarment from '../houses/PlaceOnGarment.vue';
 import { useAreas, useCatalogue, useChange } from '../server/queries';
 import ColourField from '../tokens/ColourField.vue';
@@ -82,7 +83,7 @@ const submit = (): void => send(form, { onSuccess: (job) => emit('done', job) })
     <p v-else-if="!ready" role="alert">{{ said(unread) }}</p>
     <form v-else class="brief" novalidate @submit.prevent="submit">
         <div class="brief-fields">
-            <v-text-field v-model="form.title" label="Title" maxlength="200" :error-messages="wrong['title'] ?? []" required />
+            <v-text-field v-model="form.title" v-first="props.job === undefined" label="Title" maxlength="200" :error-messages="wrong['title'] ?? []" required />
             <div class="brief-row">
                 <v-select v-model="form.product" label="Product" :items="catalogue.data.value?.products ?? []" />
                 <v-select v-model="form.side" label="Side" :items="catalogue.data.value?.sides ?? []" />
