@@ -15,7 +15,7 @@ export function useLifted(revision: Ref<number | null>, ppi: Ref<number>, chosen
     }, { immediate: true });
     const piece = usePicture(computed(() => (of.value ? `/api/revisions/${of.value.revision}/layers/${of.value.layer}.png?ppi=${ppi.value}` : null)));
     const without = usePicture(computed(() => (of.value ? proofUrl(of.value.revision, ppi.value, { without: of.value.layer }) : null)));
-    /** Not what another piece left there. */
-    const own = (address: string | null): string | null => (of.value?.layer === chosen.value ? address : null);
-    return { piece: computed(() => own(piece.shown.value)), without: computed(() => own(without.shown.value)) };
+    /** A picture of the piece that was chosen before stays until the new one has come: it is none of this one's. */
+    const own = (address: string | null, part: string): string | null => (chosen.value !== null && `${address}&`.includes(part) ? address : null);
+    return { piece: computed(() => own(piece.shown.value, `/layers/${chosen.value}.png`)), without: computed(() => own(without.shown.value, `without=${chosen.value}&`)) };
 }
