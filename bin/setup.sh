@@ -11,7 +11,7 @@ PACKAGES=(
     libvips42 libcairo2 libfreetype6 libharfbuzz0b libfribidi0 libgeos-c1v5 potrace
     nginx-light php8.2-fpm
     hunspell hunspell-en-us hunspell-de-de hunspell-fr hunspell-es
-    liblcms2-utils icc-profiles-free librsvg2-bin
+    liblcms2-utils icc-profiles-free librsvg2-bin poppler-utils
     chromium imagemagick pngcheck libharfbuzz-bin woff2
 )
 

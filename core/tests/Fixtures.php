@@ -11,11 +11,16 @@ use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\Shelf;
 use TallCrow\Cli\Crow;
 use TallCrow\Cli\Materials;
+use TallCrow\Colour\Srgb;
 use TallCrow\Edit\Operation;
 use TallCrow\Edit\Operations;
 use TallCrow\Effect\Catalogue;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Values;
+use TallCrow\Look\Dots;
+use TallCrow\Look\Dotted;
+use TallCrow\Look\PrintGrid;
+use TallCrow\Look\Separation;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\NoPictures;
@@ -177,5 +182,15 @@ final class Fixtures
         }
 
         return $out;
+    }
+
+    /**
+     * A picture in solid inks at 300 ppi, screens of 30 lines to the inch.
+     *
+     * @param  list<Srgb>  $inks
+     */
+    public static function inInks(Image $picture, array $inks): Image
+    {
+        return Dotted::printed(Separation::dots($picture, $inks, 30, 15, Dots::Round, PrintGrid::ofInk(300, [0, 0])), $picture);
     }
 }

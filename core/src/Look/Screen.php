@@ -28,23 +28,36 @@ final readonly class Screen
     /**
      * Solid ink where the screen lets it through, with edges of one pixel.
      *
-     * @param  Image  $strength  one band
-     * @param  array{int, int}  $at  pixels of the sheet at which its corner lies
+     * @param  Image  $strength  one band on the grid
      */
-    public function cut(Image $strength, float $ppi, array $at): Image
+    public function cut(Image $strength, PrintGrid $grid): Image
     {
-        [$across, $down] = $this->dots->weights();
-        // Heights from −2 to 2 as 0 to LEVELS − 1, then as the share of the cell that stands lower.
-        $rank = $this->ranks();
-        $shares = Lookup::shorts(Grating::crossed($strength->width(), $strength->height(), $at, $this->lpi / $ppi, $this->angle, $across, $down)
-            ->linearShort((self::LEVELS - 1) / 4, (self::LEVELS - 1) / 2), $rank);
+        $thresholds = $grid->field(
+            "screen {$this->lpi} {$this->angle} {$this->dots->value}", $strength->width(), $strength->height(),
+            fn (int $width, int $height, array $at): Image => $this->thresholds($width, $height, $grid->ppi, $at),
+        );
 
-        // Ink where strength + share reaches the whole; full and empty strengths leave no dots.
-        return $strength->linear(257.0)->plus($shares)->isMore(65535.0 - 0.5)->both($strength->isMore(0.5));
+        return $strength->isMore($thresholds);
     }
 
-    /** The share of the cell that stands lower than each height, 0 to 65,535. */
-    private function ranks(): string
+    /**
+     * The strength that has to be passed at each pixel, 0 to 254: full and empty strengths leave no dots.
+     *
+     * @param  array{int, int}  $at
+     */
+    private function thresholds(int $width, int $height, float $ppi, array $at): Image
+    {
+        [$across, $down] = $this->dots->weights();
+
+        // Heights from −2 to 2 as 0 to LEVELS − 1.
+        return Lookup::shortsToBytes(
+            Grating::crossed($width, $height, $at, $this->lpi / $ppi, $this->angle, $across, $down)->linearShort((self::LEVELS - 1) / 4, (self::LEVELS - 1) / 2),
+            $this->levels(),
+        );
+    }
+
+    /** Of each height, the strength below the share of the cell that stands higher. */
+    private function levels(): string
     {
         $counts = array_fill(0, self::LEVELS, 0);
         for ($i = 0; $i < self::GRID; $i++) {
@@ -56,10 +69,10 @@ final readonly class Screen
         $table = '';
         $below = 0;
         foreach ($counts as $count) {
-            $table .= pack('v', (int) round(($below + $count / 2) / self::GRID ** 2 * 65535));
+            $table .= chr((int) max(0, ceil(255 * (1 - ($below + $count / 2) / self::GRID ** 2) - 1e-9) - 1));
             $below += $count;
         }
 
-        return $table.str_repeat(pack('v', 65535), 65536 - self::LEVELS);
+        return $table.str_repeat("\0", 65536 - self::LEVELS);
     }
 }

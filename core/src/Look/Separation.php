@@ -10,7 +10,6 @@ use TallCrow\Cutout\ColourKeys;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Laid;
 
 /** A picture taken apart into a few solid inks. */
 final class Separation
@@ -18,11 +17,10 @@ final class Separation
     /** Degrees by which the screens of the inks are turned against one another, so that they make no pattern (common practice). */
     private const APART = 30.0;
 
-    /** Levels between the points of colour for which shares are sought; between them they run straight. */
-    private const GRID = 17;
+    /** Levels between the points of colour for which shares are sought, and as many points each way; between them they run straight. */
+    private const STEP = 16;
 
-    /** So few colours are reckoned one by one. */
-    private const FEW = 400;
+    private const GRID = 17;
 
     /** CIEDE2000 within which a colour is an ink's own. */
     private const SAME = 3.0;
@@ -36,18 +34,18 @@ final class Separation
      * where there are both, all is inked.
      *
      * @param  list<Srgb>  $inks
-     * @param  array{int, int}  $at
+     * @return list<Dotted>
      */
-    public static function inks(Image $picture, array $inks, float $lpi, float $angle, Dots $dots, float $ppi, array $at): Image
+    public static function dots(Image $picture, array $inks, float $lpi, float $angle, Dots $dots, PrintGrid $grid): array
     {
         $alpha = $picture->alpha();
-        $laid = [];
+        $dotted = [];
         foreach (self::strengths($picture, $inks) as $i => $strength) {
             $screen = new Screen($lpi, $angle + $i * self::APART, $dots);
-            $laid[] = Laid::over(Image::flat($inks[$i], $screen->cut($strength->times($alpha), $ppi, $at))->settled(), 0, 0);
+            $dotted[] = Dotted::flat($screen->cut($grid->fine($strength->times($alpha)), $grid), $inks[$i]);
         }
 
-        return Composition::stacked($picture->width(), $picture->height(), $laid);
+        return $dotted;
     }
 
     /**
@@ -68,20 +66,10 @@ final class Separation
             default => null,
         };
         $model = new Neugebauer($inks, $bare);
-        $known = [];
-        $last = null;
-        $at = function (int $r, int $g, int $b) use ($model, &$known, &$last): array {
-            $key = "$r $g $b";
-
-            // A neighbour's shares are near its own.
-            return $known[$key] ??= $last = $model->shares(Srgb::of(min(255, $r * 16), min(255, $g * 16), min(255, $b * 16))->toLab(), $last);
-        };
-
-        $keys = ColourKeys::of($picture);
-        $few = $keys->count() <= self::FEW;
         $labs = array_map(fn (Srgb $ink): Lab => $ink->toLab(), $inks);
+        $known = [];
 
-        return $keys->numbers(count($inks), function (Srgb $colour) use ($at, $inks, $labs, $few, $model): array {
+        return ColourKeys::of($picture)->numbers(count($inks), function (Srgb $colour) use ($model, $inks, $labs, &$known): array {
             $lab = $colour->toLab();
             foreach ($labs as $own => $ink) {
                 // An ink's own colour is that ink alone.
@@ -89,32 +77,53 @@ final class Separation
                     return array_map(fn (int $i): int => $i === $own ? 255 : 0, array_keys($inks));
                 }
             }
-            $shares = array_slice($few ? $model->shares($lab) : self::between($at, $colour), 0, count($inks));
+            $shares = array_slice(self::between($model, $colour, $known), 0, count($inks));
 
             return array_map(fn (float $strength): int => (int) round(255 * $strength), Neugebauer::screened($shares));
         });
     }
 
     /**
-     * Shares of a colour between the points of the grid: straight along each of red, green and blue.
+     * Shares of a colour between the points of the grid: straight along each of red, green and blue. They hang on the colour alone, so that a part of
+     * a picture is inked as the whole is.
      *
-     * @param  \Closure(int, int, int): list<float>  $at
+     * @param  array<string, list<float>>  $known
      * @return list<float>
      */
-    private static function between(\Closure $at, Srgb $colour): array
+    private static function between(Neugebauer $model, Srgb $colour, array &$known): array
     {
-        $place = fn (int $level): array => [min(self::GRID - 2, intdiv($level, 16)), $level / 16];
+        $place = fn (int $level): array => [min(self::GRID - 2, intdiv($level, self::STEP)), $level / self::STEP];
         [[$r, $x], [$g, $y], [$b, $z]] = [$place($colour->red), $place($colour->green), $place($colour->blue)];
         [$x, $y, $z] = [min(1.0, $x - $r), min(1.0, $y - $g), min(1.0, $z - $b)];
         $sum = [];
         for ($corner = 0; $corner < 8; $corner++) {
             [$i, $j, $k] = [$corner & 1, $corner >> 1 & 1, $corner >> 2];
             $weight = ($i ? $x : 1 - $x) * ($j ? $y : 1 - $y) * ($k ? $z : 1 - $z);
-            foreach ($weight > 0 ? $at($r + $i, $g + $j, $b + $k) : [] as $n => $share) {
+            foreach ($weight > 0 ? self::point($model, $r + $i, $g + $j, $b + $k, $known) : [] as $n => $share) {
                 $sum[$n] = ($sum[$n] ?? 0.0) + $weight * $share;
             }
         }
 
         return array_values($sum);
+    }
+
+    /**
+     * Shares at a point of the grid, sought from those of the point before it in a grid half as fine: they are much alike.
+     *
+     * @param  array<string, list<float>>  $known
+     * @return list<float>
+     */
+    private static function point(Neugebauer $model, int $r, int $g, int $b, array &$known): array
+    {
+        $key = "$r $g $b";
+        if (! isset($known[$key])) {
+            $odd = $r | $g | $b;
+            // The lowest bit that any of them has set, and those below it.
+            $fine = 2 * ($odd & -$odd) - 1;
+            $before = $odd === 0 ? null : self::point($model, $r & ~$fine, $g & ~$fine, $b & ~$fine, $known);
+            $known[$key] = $model->shares(Srgb::of(min(255, $r * self::STEP), min(255, $g * self::STEP), min(255, $b * self::STEP))->toLab(), $before);
+        }
+
+        return $known[$key];
     }
 }

@@ -10,6 +10,16 @@ use TallCrow\Colour\Srgb;
 final class Composition
 {
     /**
+     * Pictures of one size side by side, row after row.
+     *
+     * @param  non-empty-list<Image>  $parts
+     */
+    public static function mosaic(array $parts, int $across): Image
+    {
+        return Image::of(Vips::image('arrayjoin', [Boxed::images($parts)], [], ['across' => $across]));
+    }
+
+    /**
      * Lays pictures over one another on an empty sheet, the first lowest, in one pass.
      *
      * @param  list<Laid>  $pieces  each within the sheet

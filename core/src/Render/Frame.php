@@ -73,6 +73,14 @@ final readonly class Frame
         return new self($this->ppi / $by, (int) floor($this->left / $by), (int) floor($this->top / $by), max(1, intdiv($this->width, $by)), max(1, intdiv($this->height, $by)));
     }
 
+    /** The same window in pixels so many times coarser, begun ones with it. */
+    public function coarserAround(int $by): self
+    {
+        [$left, $top] = [(int) floor($this->left / $by), (int) floor($this->top / $by)];
+
+        return new self($this->ppi / $by, $left, $top, (int) ceil(($this->left + $this->width) / $by) - $left, (int) ceil(($this->top + $this->height) / $by) - $top);
+    }
+
     /** From inches on the sheet to pixels of this window. */
     public function fromInches(): Affine
     {

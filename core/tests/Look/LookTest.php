@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use TallCrow\Look\Dots;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Screen;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
@@ -11,26 +12,26 @@ use TallCrow\Tests\Fixtures;
 // Tone is held when the inked share of the screen is the strength that was asked for.
 it('holds the tone within two in a hundred, whatever the dots', function (Dots $dots, int $level): void {
     $strength = Image::empty(1200, 1200, 1)->linearByte(1, $level)->settled();
-    $cut = (new Screen(35, 33, $dots))->cut($strength, 300, [17, 90]);
+    $cut = (new Screen(35, 33, $dots))->cut($strength, PrintGrid::ofInk(300, [17, 90]));
     expect($cut->mean() / 255)->toEqualWithDelta($level / 255, 0.02)->and(array_sum(Histogram::of($cut)) - Histogram::of($cut)[0] - Histogram::of($cut)[255])->toBe(0);
 })->with(Dots::cases())->with([8, 26, 77, 128, 200, 245]);
 
 it('leaves full ink full and none none', function (): void {
     $screen = new Screen(35, 45, Dots::Round);
-    expect($screen->cut(Image::empty(300, 300, 1)->inverted(), 300, [0, 0])->mean())->toBe(255.0)
-        ->and($screen->cut(Image::empty(300, 300, 1), 300, [0, 0])->mean())->toBe(0.0);
+    expect($screen->cut(Image::empty(300, 300, 1)->inverted(), PrintGrid::ofInk(300, [0, 0]))->mean())->toBe(255.0)
+        ->and($screen->cut(Image::empty(300, 300, 1), PrintGrid::ofInk(300, [0, 0]))->mean())->toBe(0.0);
 });
 
 it('has as many lines to the inch as asked', function (float $lpi): void {
-    $cut = (new Screen($lpi, 90, Dots::Line))->cut(Image::empty(1200, 4, 1)->linearByte(1, 128)->settled(), 300, [0, 0]);
+    $cut = (new Screen($lpi, 90, Dots::Line))->cut(Image::empty(1200, 4, 1)->linearByte(1, 128)->settled(), PrintGrid::ofInk(300, [0, 0]));
     $row = $cut->crop(0, 1, 1200, 1)->toBytes();
     expect(preg_match_all('/\x00\xff/', $row))->toEqualWithDelta($lpi * 4, 1);
 })->with([20.0, 45.0]);
 
 it('stays in place on the sheet, so that a part is cut as the whole is', function (): void {
     $screen = new Screen(30, 20, Dots::Ellipse);
-    $all = $screen->cut(Image::empty(600, 600, 1)->linearByte(1, 100)->settled(), 300, [0, 0]);
-    $part = $screen->cut(Image::empty(200, 150, 1)->linearByte(1, 100)->settled(), 300, [250, 310]);
+    $all = $screen->cut(Image::empty(600, 600, 1)->linearByte(1, 100)->settled(), PrintGrid::ofInk(300, [0, 0]));
+    $part = $screen->cut(Image::empty(200, 150, 1)->linearByte(1, 100)->settled(), PrintGrid::ofInk(300, [250, 310]));
     expect($part->toBytes())->toBe($all->crop(250, 310, 200, 150)->toBytes());
 });
 

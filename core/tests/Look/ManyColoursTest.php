@@ -6,7 +6,6 @@ use TallCrow\Colour\Lab;
 use TallCrow\Colour\Srgb;
 use TallCrow\Look\Dots;
 use TallCrow\Look\Grain;
-use TallCrow\Look\Separation;
 use TallCrow\Raster\Grating;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
@@ -31,7 +30,7 @@ function patches_among_many(array $hexes): Image
 
 // The light that is seen of dots is the mean of the light of what lies there (Murray, Davies, 1936; Neugebauer, 1937).
 it('keeps the tone of each colour of a picture of many', function (array $inks, array $hexes, string $bare): void {
-    $printed = Separation::inks(patches_among_many($hexes), array_map(Srgb::hex(...), $inks), 30, 15, Dots::Round, 300, [0, 0])->settled();
+    $printed = Fixtures::inInks(patches_among_many($hexes), array_map(Srgb::hex(...), $inks))->settled();
     foreach ($hexes as $i => $hex) {
         $light = [0.0, 0.0, 0.0];
         $pixels = str_split($printed->crop(0, 100 * $i, 100, 100)->toBytes(), 4);
@@ -51,7 +50,7 @@ it('keeps the tone of each colour of a picture of many', function (array $inks, 
 ]);
 
 it('prints what is almost an ink in that ink alone, among many colours too', function (): void {
-    $printed = Separation::inks(patches_among_many(['#c8452c', '#c6462e', '#1d4e89']), [Srgb::hex('#c8452c'), Srgb::hex('#1d4e89')], 30, 15, Dots::Round, 300, [0, 0])->settled();
+    $printed = Fixtures::inInks(patches_among_many(['#c8452c', '#c6462e', '#1d4e89']), [Srgb::hex('#c8452c'), Srgb::hex('#1d4e89')])->settled();
     foreach (['#c8452c', '#c8452c', '#1d4e89'] as $i => $hex) {
         expect(array_unique(array_map(fn (string $pixel): string => '#'.bin2hex(substr($pixel, 0, 3)), str_split($printed->crop(0, 100 * $i, 100, 100)->toBytes(), 4))))->toBe([$hex]);
     }

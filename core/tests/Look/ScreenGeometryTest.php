@@ -5,12 +5,13 @@ declare(strict_types=1);
 use TallCrow\Colour\Srgb;
 use TallCrow\Look\Dots;
 use TallCrow\Look\Grain;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Screen;
-use TallCrow\Look\Separation;
 use TallCrow\Raster\Grating;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ResizeKernel;
+use TallCrow\Tests\Fixtures;
 
 /** An even strength of 0 to 255. */
 function even(int $level, int $width = 600, int $height = 600): Image
@@ -28,20 +29,20 @@ function beginnings(Image $cut, bool $down = false): int
 
 // Plain geometry: lines at an angle θ are met lpi · |sin θ| times in an inch across, and lpi · |cos θ| times down.
 it('turns its lines by the angle asked for', function (float $angle): void {
-    $cut = (new Screen(30, $angle, Dots::Line))->cut(even(128, 1200, 1200), 300, [0, 0]);
+    $cut = (new Screen(30, $angle, Dots::Line))->cut(even(128, 1200, 1200), PrintGrid::ofInk(300, [0, 0]));
     expect(beginnings($cut))->toEqualWithDelta(4 * 30 * abs(sin(deg2rad($angle))), 1.1)
         ->and(beginnings($cut, down: true))->toEqualWithDelta(4 * 30 * abs(cos(deg2rad($angle))), 1.1);
 })->with([30.0, 45.0, 60.0, 90.0, 15.0]);
 
 it('is as fine at any ppi', function (float $ppi): void {
-    $cut = (new Screen(20, 90, Dots::Line))->cut(even(128, (int) (4 * $ppi), 6), $ppi, [0, 0]);
+    $cut = (new Screen(20, 90, Dots::Line))->cut(even(128, (int) (4 * $ppi), 6), PrintGrid::ofInk($ppi, [0, 0]));
     expect(beginnings($cut))->toEqualWithDelta(80, 1);
 })->with([150.0, 300.0, 600.0]);
 
 it('grows dots from the middle of their cells', function (Dots $dots): void {
     // A cell of 40 × 40 px, whose middle lies at the corner of the sheet.
-    $small = (new Screen(7.5, 0, $dots))->cut(even(20, 40, 40), 300, [0, 0]);
-    $large = (new Screen(7.5, 0, $dots))->cut(even(230, 40, 40), 300, [0, 0]);
+    $small = (new Screen(7.5, 0, $dots))->cut(even(20, 40, 40), PrintGrid::ofInk(300, [0, 0]));
+    $large = (new Screen(7.5, 0, $dots))->cut(even(230, 40, 40), PrintGrid::ofInk(300, [0, 0]));
     expect(ord($small->crop(0, 0, 1, 1)->toBytes()))->toBe(255)->and(ord($small->crop(20, 20, 1, 1)->toBytes()))->toBe(0)
         ->and(ord($large->crop(20, 20, 1, 1)->toBytes()))->toBe(0)->and(ord($large->crop(10, 8, 1, 1)->toBytes()))->toBe(255);
     // What a small dot inks a larger one inks too.
@@ -87,7 +88,7 @@ function flatOf(Srgb $colour, int $side = 400): Image
  */
 function printed(Srgb $of, array $inks): array
 {
-    $bytes = Separation::inks(flatOf($of), $inks, 30, 15, Dots::Round, 300, [0, 0])->toBytes();
+    $bytes = Fixtures::inInks(flatOf($of), $inks)->toBytes();
     $found = [];
     foreach (str_split($bytes, 4) as $pixel) {
         $name = ord($pixel[3]) === 0 ? 'none' : sprintf('#%02x%02x%02x', ord($pixel[0]), ord($pixel[1]), ord($pixel[2]));
@@ -114,8 +115,8 @@ it('prints a colour that is one of the inks in that ink alone', function (): voi
 
 it('leaves what has no ink bare, whatever the inks', function (): void {
     $clear = Image::empty(200, 200, 4);
-    expect(Separation::inks($clear, [Srgb::hex('#101010')], 30, 15, Dots::Round, 300, [0, 0])->alpha()->mean())->toBe(0.0)
-        ->and(Separation::inks($clear, [Srgb::hex('#101010'), Srgb::hex('#f4f4f4')], 30, 15, Dots::Round, 300, [0, 0])->alpha()->mean())->toBe(0.0);
+    expect(Fixtures::inInks($clear, [Srgb::hex('#101010')])->alpha()->mean())->toBe(0.0)
+        ->and(Fixtures::inInks($clear, [Srgb::hex('#101010'), Srgb::hex('#f4f4f4')])->alpha()->mean())->toBe(0.0);
 });
 
 it('lays a grain that stays on the sheet, is the same for one seed, and has every level as often', function (): void {

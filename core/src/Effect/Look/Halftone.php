@@ -9,6 +9,8 @@ use TallCrow\Effect\LeavesNoFade;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Dots;
+use TallCrow\Look\Dotted;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Screen;
 use TallCrow\Raster\Image;
 
@@ -16,6 +18,8 @@ use TallCrow\Raster\Image;
  * that is inked is the strength of the ink there. */
 final readonly class Halftone implements DrawsDots, LeavesNoFade
 {
+    use LaysDots;
+
     private function __construct(private Screen $screen) {}
 
     public static function kind(): string
@@ -38,13 +42,8 @@ final readonly class Halftone implements DrawsDots, LeavesNoFade
         return 0.02;
     }
 
-    public function ppi(): float
+    public function dots(Image $ink, PrintGrid $grid): array
     {
-        return self::PRINT;
-    }
-
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
-    {
-        return $ink->withAlpha($this->screen->cut($ink->alpha(), $ppi, $at));
+        return [Dotted::inOwnColours($this->screen->cut($grid->fine($ink->alpha()), $grid))];
     }
 }

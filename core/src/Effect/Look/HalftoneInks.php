@@ -10,6 +10,7 @@ use TallCrow\Effect\LeavesNoFade;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Dots;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Separation;
 use TallCrow\Raster\Image;
 
@@ -17,6 +18,8 @@ use TallCrow\Raster\Image;
  * picture are matched by how much of each ink they hold. */
 final readonly class HalftoneInks implements DrawsDots, LeavesNoFade
 {
+    use LaysDots;
+
     /** @param  list<Srgb>  $inks */
     private function __construct(private array $inks, private float $lpi, private float $angle, private Dots $dots) {}
 
@@ -45,13 +48,8 @@ final readonly class HalftoneInks implements DrawsDots, LeavesNoFade
         return 0.02;
     }
 
-    public function ppi(): float
+    public function dots(Image $ink, PrintGrid $grid): array
     {
-        return self::PRINT;
-    }
-
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
-    {
-        return Separation::inks($ink, $this->inks, $this->lpi, $this->angle, $this->dots, $ppi, $at);
+        return Separation::dots($ink, $this->inks, $this->lpi, $this->angle, $this->dots, $grid);
     }
 }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Look;
 
 use TallCrow\Colour\Srgb;
-use TallCrow\Effect\Looks;
+use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Look\Dotted;
 use TallCrow\Look\Grain;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
@@ -18,8 +20,10 @@ use TallCrow\Raster\Lookup;
  * A copy of a copy: lightness and contrast first, then all or nothing, with the grain of toner. Of a picture's dark parts ink is left, for light
  * cloth, or of its light parts, for pale ink on dark cloth: both read as the picture does.
  */
-final readonly class Photocopied implements Looks
+final readonly class Photocopied implements DrawsDots
 {
+    use LaysDots;
+
     /** Inches: the sigma of a grain of toner. */
     private const TONER = 0.006;
 
@@ -51,24 +55,19 @@ final readonly class Photocopied implements Looks
         return 0.02;
     }
 
-    public function ppi(): float
-    {
-        return self::PRINT;
-    }
-
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function dots(Image $ink, PrintGrid $grid): array
     {
         $light = ColourBands::luminance(Composition::onCloth($ink, $this->light ? Srgb::of(0, 0, 0) : Srgb::of(255, 255, 255)));
-        $toned = Lookup::bytes($light, array_map(
+        $toned = $grid->fine(Lookup::bytes($light, array_map(
             fn (int $v): int => (int) round(255 * min(1.0, max(0.0, ($v / 255 - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness))),
             range(0, 255),
-        ));
+        )));
         if ($this->grain > 0) {
-            $toned = $toned->linear(1)->plus(Grain::over($ink, self::TONER, $ppi, $this->seed, $at)->linear($this->grain * 0.7, -$this->grain * 0.35 * 255))->settled();
+            $toned = $toned->linear(1)->plus(Grain::over($toned, self::TONER, $grid->ppi, $this->seed, $grid->at)->linear($this->grain * 0.7, -$this->grain * 0.35 * 255));
         }
         // Half-way between two levels, so that no pixel is in between.
         $dark = $toned->isLess(floor(255 * $this->threshold) + 0.5);
 
-        return Image::flat($this->colour, ($this->light ? $dark->inverted() : $dark)->both($ink->alpha()->isMore(127.0)));
+        return [Dotted::flat(($this->light ? $dark->inverted() : $dark)->both($grid->fine($ink->alpha()->isMore(127.0))), $this->colour)];
     }
 }

@@ -8,8 +8,11 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Looks;
+use TallCrow\Look\Dotted;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
+use TallCrow\Render\Pictures;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
@@ -20,19 +23,29 @@ final readonly class LookStage implements Stage
     /** Pixels of the longer side of the picture in which colours are counted. */
     private const SMALL = 220.0;
 
-    /** Ppi from which on ink is fine enough for dots to be drawn from it; a little below 150, as frames are no whole parts of 300. */
+    /** Print pixels each way from which on one of a proof holds so many that dots may be drawn from ink of half as many. */
+    private const COARSE = 4;
+
+    /** Ppi that ink then has at least. */
     private const ENOUGH = 149.0;
 
     public function __construct(
         private Stage $before,
         private Placer $placer,
+        private Pictures $pictures,
     ) {}
 
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
     {
         $looks = array_values(array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks));
 
-        return $looks === [] ? $this->before->paint($layer, $window, $scene) : $this->looked($layer, $window, $looks, $scene);
+        if ($looks === []) {
+            return $this->before->paint($layer, $window, $scene);
+        }
+        $last = array_pop($looks);
+        $isCoarse = array_filter($looks, fn (Looks $look): bool => $look->ppi() > self::ENOUGH) === [];
+
+        return $last instanceof DrawsDots && $isCoarse ? $this->dotted($layer, $window, $looks, $last, $scene) : $this->looked($layer, $window, [...$looks, $last], $scene);
     }
 
     private function small(Layer $layer, Scene $scene): ?Image
@@ -43,36 +56,82 @@ final readonly class LookStage implements Stage
         return $frame === null ? null : $this->before->paint($layer, $frame, $scene)?->image->settled();
     }
 
-    private static function zoomed(?Piece $piece, int $by): ?Piece
+    /** How many pixels of a look are one of the window, each way. */
+    private static function finer(Frame $window, float $ppi): int
     {
-        return $piece === null || $by === 1 ? $piece : new Piece($piece->image->zoomed($by), $piece->frame->finer($by));
+        return max(1, (int) ceil($ppi / $window->ppi - 0.01));
     }
 
     /** @param  non-empty-list<Looks>  $looks */
-    private function looked(Layer $layer, Frame $window, array $looks, Scene $scene): ?Piece
+    private static function wide(Frame $window, array $looks): Frame
     {
-        $finer = max(1, (int) ceil(max(array_map(fn (Looks $look): float => $look->ppi(), $looks)) / $window->ppi - 0.01));
-        $margin = (int) ceil(max(array_map(fn (Looks $look): float => $look->reach(), $looks)) * $window->ppi) + 1;
-        $wide = new Frame(
-            $window->ppi * $finer, ($window->left - $margin) * $finer, ($window->top - $margin) * $finer,
-            ($window->width + 2 * $margin) * $finer, ($window->height + 2 * $margin) * $finer,
-        );
-        // Dots of a proof are drawn from ink of half as many pixels each way, each twice: averaged down again that is a third of a level in the mean.
-        $fine = array_filter($looks, fn (Looks $look): bool => $look->ppi() > self::ENOUGH && ! $look instanceof DrawsDots);
-        $twice = $fine === [] && $finer % 2 === 0 && $wide->ppi / 2 >= self::ENOUGH ? 2 : 1;
-        $piece = self::zoomed($this->before->paint($layer, $twice === 1 ? $wide : $wide->coarser($twice), $scene), $twice);
+        return $window->grown((int) ceil(array_sum(array_map(fn (Looks $look): float => $look->reach(), $looks)) * $window->ppi) + 1);
+    }
+
+    /**
+     * The ink in a frame with looks on it. A layer's opacity goes in before a look that ends every fade.
+     *
+     * @param  list<Looks>  $looks
+     */
+    private function ink(Layer $layer, Frame $frame, array $looks, Scene $scene): ?Image
+    {
+        $piece = $this->before->paint($layer, $frame, $scene);
         if ($piece === null) {
             return null;
         }
-        $ink = $piece->image->embed($piece->frame->left - $wide->left, $piece->frame->top - $wide->top, $wide->width, $wide->height)->settled();
+        $ink = $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
         if ($layer->opacity < 1 && $layer->endsFades()) {
             $ink = $ink->withAlpha($ink->alpha()->linearByte($layer->opacity))->settled();
         }
         $whole = fn (): ?Image => $this->small($layer, $scene);
         foreach ($looks as $look) {
-            $ink = $look->look($ink, $wide->ppi, [$wide->left, $wide->top], $whole)->settled();
+            $ink = $look->look($ink, $frame->ppi, [$frame->left, $frame->top], $whole)->settled();
         }
 
-        return new Piece($ink->shrunkInk($finer)->crop($margin, $margin, $window->width, $window->height)->settled(), $window);
+        return $ink;
+    }
+
+    private static function cut(Image $image, Frame $wide, Frame $window): Piece
+    {
+        return new Piece($image->crop($window->left - $wide->left, $window->top - $wide->top, $window->width, $window->height)->settled(), $window);
+    }
+
+    /**
+     * Dots of a proof are drawn from ink of half as many pixels each way: averaged down again that is a third of a level in the mean.
+     *
+     * @param  list<Looks>  $looks  that come before the dots
+     */
+    private function dotted(Layer $layer, Frame $window, array $looks, DrawsDots $last, Scene $scene): ?Piece
+    {
+        $finer = self::finer($window, $last->ppi());
+        $wide = self::wide($window, [...$looks, $last]);
+        $dots = $wide->finer($finer);
+        $step = $finer >= self::COARSE ? 2 : 1;
+        $coarse = $dots->coarserAround($step);
+        $ink = $this->ink($layer, $coarse, $looks, $scene);
+        if ($ink === null) {
+            return null;
+        }
+        $at = [$dots->left, $dots->top];
+        $grid = $finer === 1 ? PrintGrid::ofInk($dots->ppi, $at) : PrintGrid::under(
+            $dots->ppi, $at, $step, [$dots->left - $coarse->left * $step, $dots->top - $coarse->top * $step, $dots->width, $dots->height], $this->pictures->image(...),
+        );
+        $inks = $last->dots($ink, $grid);
+        if ($finer === 1) {
+            return self::cut(Dotted::printed($inks, $ink), $wide, $window);
+        }
+        $picture = fn (): Image => ($looks === [] ? $this->ink($layer, $wide, [], $scene) : null) ?? $grid->fine($ink)->shrunkInk($finer);
+
+        return self::cut(Dotted::averaged($inks, $finer, $wide->width, $wide->height, $picture), $wide, $window);
+    }
+
+    /** @param  non-empty-list<Looks>  $looks */
+    private function looked(Layer $layer, Frame $window, array $looks, Scene $scene): ?Piece
+    {
+        $finer = self::finer($window, max(array_map(fn (Looks $look): float => $look->ppi(), $looks)));
+        $wide = self::wide($window, $looks);
+        $ink = $this->ink($layer, $wide->finer($finer), $looks, $scene);
+
+        return $ink === null ? null : self::cut($ink->shrunkInk($finer), $wide, $window);
     }
 }

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Look;
+
+use TallCrow\Look\Dotted;
+use TallCrow\Look\PrintGrid;
+use TallCrow\Raster\Image;
+
+/** Lays dots on the pixels of the ink itself, and needs the print's to do so. */
+trait LaysDots
+{
+    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    {
+        return Dotted::printed($this->dots($ink, PrintGrid::ofInk($ppi, $at)), $ink);
+    }
+
+    public function ppi(): float
+    {
+        return self::PRINT;
+    }
+}

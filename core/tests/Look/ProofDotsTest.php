@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Colour\Srgb;
+use TallCrow\Look\Dotted;
+use TallCrow\Raster\Composition;
+use TallCrow\Raster\Image;
+use TallCrow\Tests\Fixtures;
+
+// Dots are those of the print: a proof is the print averaged over blocks of its pixels, by the library's own shrinking.
+
+/** @return array{float, float} mean difference of the samples on cloth, and the share that is off by more than 24 */
+function apart(Image $one, Image $other): array
+{
+    $cloth = Srgb::hex('#3d4a57');
+    [$a, $b] = [Composition::onCloth($one, $cloth)->toBytes(), Composition::onCloth($other, $cloth)->toBytes()];
+    expect(strlen($a))->toBe(strlen($b));
+    $sum = $far = 0;
+    foreach (unpack('C*', $a) ?: [] as $i => $level) {
+        $by = abs($level - ord($b[$i - 1]));
+        $sum += $by;
+        $far += $by > 24 ? 1 : 0;
+    }
+
+    return [$sum / strlen($a), $far / strlen($a)];
+}
+
+/** @param  list<array<string, mixed>>  $effects */
+function dotted_pool(array $effects, float $ppi, array $more = []): Image
+{
+    return Fixtures::render(Fixtures::artwork([[
+        'id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.53, 'y' => 2.01, 'width' => 2.2, 'height' => null], 'effects' => $effects,
+        'masks' => [['kind' => 'ellipse', 'width' => 0.9, 'height' => 0.9, 'feather' => 0.7]], ...$more,
+    ]]), $ppi);
+}
+
+it('shows in a proof the dots of the print', function (array $effect, float $ppi): void {
+    $print = dotted_pool([$effect], 300);
+    [$mean, $far] = apart(dotted_pool([$effect], $ppi), $print->shrunkInk((int) (300 / $ppi)));
+    expect($mean)->toBeLessThan(1.0)->and($far)->toBeLessThan(0.002)->and($print->alpha()->mean())->toBeGreaterThan(4.0);
+})->with([
+    'one ink' => [['kind' => 'halftone', 'lpi' => 32]],
+    'lines' => [['kind' => 'halftone', 'lpi' => 24, 'dots' => 'line', 'angle' => 20]],
+    'a dark ink' => [['kind' => 'halftone-inks', 'inks' => ['#17404a'], 'lpi' => 28]],
+    'a photocopy' => [['kind' => 'photocopied', 'grain' => 0.3]],
+    'a pale photocopy' => [['kind' => 'photocopied', 'parts' => 'light', 'colour' => '#f3ead7', 'grain' => 0]],
+])->with([60.0, 75.0, 100.0]);
+
+it('puts what comes before the dots under them, and a layer\'s opacity', function (): void {
+    $effects = [['kind' => 'hue', 'by' => 120, 'vivid' => 1.2], ['kind' => 'halftone', 'lpi' => 30]];
+    $print = dotted_pool($effects, 300, ['opacity' => 0.6]);
+    [$mean, $far] = apart(dotted_pool($effects, 60, ['opacity' => 0.6]), $print->shrunkInk(5));
+    expect($mean)->toBeLessThan(1.0)->and($far)->toBeLessThan(0.002);
+    // Fewer dots, none of them paler.
+    expect($print->alpha()->area() / dotted_pool($effects, 300)->alpha()->area())->toEqualWithDelta(0.6, 0.03)
+        ->and(array_values(array_unique(str_split($print->alpha()->toBytes()))))->toEqualCanonicalizing(["\0", "\xff"]);
+});
+
+it('mixes inks by the areas that are left of them', function (): void {
+    // Blocks of 2 × 2: below red on three pixels; above it blue on two, one of which red has too.
+    $below = Dotted::flat(Image::raw("\xff\xff\xff\x00", 2, 2, 1), Srgb::of(200, 0, 0));
+    $above = Dotted::flat(Image::raw("\x00\x00\xff\xff", 2, 2, 1), Srgb::of(0, 0, 100));
+    $nothing = fn (): Image => Image::empty(1, 1);
+    expect(array_values((array) unpack('C4', Dotted::averaged([$below, $above], 2, 1, 1, $nothing)->toBytes())))->toEqualWithDelta([100, 0, 50, 255], 1)
+        ->and(array_values((array) unpack('C4', Dotted::averaged([$below], 2, 1, 1, $nothing)->toBytes())))->toEqualWithDelta([200, 0, 0, 191], 1);
+    $own = fn (): Image => Image::flat(Srgb::of(10, 20, 30), Image::raw("\x40", 1, 1, 1));
+    expect(array_values((array) unpack('C4', Dotted::averaged([Dotted::inOwnColours(Image::raw("\xff\x00\x00\x00", 2, 2, 1))], 2, 1, 1, $own)->toBytes())))->toEqualWithDelta([10, 20, 30, 64], 1)
+        ->and(Dotted::averaged([], 2, 1, 1, $nothing)->alpha()->mean())->toBe(0.0);
+    $printed = Dotted::printed([$below, $above], Image::empty(2, 2))->toBytes();
+    expect($printed)->toBe("\xc8\0\0\xff\xc8\0\0\xff\0\0\x64\xff\0\0\x64\xff");
+});
