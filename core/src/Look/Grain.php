@@ -33,14 +33,22 @@ final class Grain
      * Blobs of about four sigma, every level as common as any other: one 8-bit band as large as the ink.
      *
      * @param  float  $sigma  inches
-     * @param  array{int, int}  $at
      */
-    public static function over(Image $ink, float $sigma, float $ppi, int $seed, array $at): Image
+    public static function over(Image $ink, float $sigma, int $seed, PrintGrid $grid): Image
+    {
+        return $grid->field("grain $sigma $seed", $ink->width(), $ink->height(), fn (int $width, int $height, array $at): Image => self::field($width, $height, $sigma, $seed, $grid->ppi, $at));
+    }
+
+    /**
+     * The same in a window of the sheet.
+     *
+     * @param  array{int, int}  $at  its corner in pixels
+     */
+    public static function field(int $width, int $height, float $sigma, int $seed, float $ppi, array $at): Image
     {
         // Blocks of whole pixels, so that a proof's grain is the print's averaged.
         $coarser = max(array_filter(self::BLOCKS, fn (int $block): bool => $block === 1 || $block * $ppi < self::PPI + 0.5));
         $by = $ppi * $coarser / self::PPI;
-        [$width, $height] = [$ink->width(), $ink->height()];
         if (abs($by - 1) < 1e-6) {
             return self::blocks($sigma, $seed, $coarser, $at, $width, $height);
         }

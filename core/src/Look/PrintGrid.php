@@ -7,11 +7,11 @@ namespace TallCrow\Look;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 
-/** The pixels on which dots are drawn: where they lie on the sheet, and how what is coarser is laid on them. */
+/** The pixels on which a look is drawn: where they lie on the sheet, and how what is coarser is laid on them. */
 final readonly class PrintGrid
 {
-    /** Pixels of the side of a block that is kept. */
-    private const BLOCK = 1024;
+    /** Inches of the side of a block that is kept. */
+    private const BLOCK = 3.4;
 
     /**
      * @param  array{int, int}  $at
@@ -29,10 +29,11 @@ final readonly class PrintGrid
      * The pixels of the ink itself.
      *
      * @param  array{int, int}  $at  pixels of the sheet at which the corner lies
+     * @param  ?\Closure(string, \Closure(): Image): Image  $keeper  keeps what other proofs need, too
      */
-    public static function ofInk(float $ppi, array $at): self
+    public static function ofInk(float $ppi, array $at, ?\Closure $keeper = null): self
     {
-        return new self($ppi, $at, fn (Image $band): Image => $band, null);
+        return new self($ppi, $at, fn (Image $band): Image => $band, $keeper);
     }
 
     /**
@@ -40,9 +41,9 @@ final readonly class PrintGrid
      *
      * @param  array{int, int}  $at  pixels of the sheet at which the corner lies
      * @param  array{int, int, int, int}  $cut  left, top, width and height of the window in the finer pixels of the ink
-     * @param  \Closure(string, \Closure(): Image): Image  $keeper  keeps what other proofs need, too
+     * @param  ?\Closure(string, \Closure(): Image): Image  $keeper  keeps what other proofs need, too
      */
-    public static function under(float $ppi, array $at, int $finer, array $cut, \Closure $keeper): self
+    public static function under(float $ppi, array $at, int $finer, array $cut, ?\Closure $keeper): self
     {
         return new self($ppi, $at, fn (Image $band): Image => $band->settled()->zoomed($finer)->crop(...$cut)->settled(), $keeper);
     }
@@ -65,16 +66,17 @@ final readonly class PrintGrid
         if ($keeper === null) {
             return $draw($width, $height, $this->at);
         }
-        $block = fn (int $pixel): int => (int) floor($pixel / self::BLOCK);
+        $side = (int) max(64, ceil(self::BLOCK * $this->ppi));
+        $block = fn (int $pixel): int => (int) floor($pixel / $side);
         [[$left, $top], [$right, $bottom]] = [array_map($block, $this->at), [$block($this->at[0] + $width - 1), $block($this->at[1] + $height - 1)]];
         $blocks = [];
         foreach (range($top, $bottom) as $y) {
             foreach (range($left, $right) as $x) {
                 // Copied into memory: the mosaic lets go of files that it takes to be done with.
-                $blocks[] = $keeper("$key {$this->ppi} $x $y", fn (): Image => $draw(self::BLOCK, self::BLOCK, [$x * self::BLOCK, $y * self::BLOCK]))->settled();
+                $blocks[] = $keeper("$key {$this->ppi} $x $y", fn (): Image => $draw($side, $side, [$x * $side, $y * $side]))->settled();
             }
         }
 
-        return Composition::mosaic($blocks, $right - $left + 1)->crop($this->at[0] - $left * self::BLOCK, $this->at[1] - $top * self::BLOCK, $width, $height)->settled();
+        return Composition::mosaic($blocks, $right - $left + 1)->crop($this->at[0] - $left * $side, $this->at[1] - $top * $side, $width, $height)->settled();
     }
 }

@@ -21,16 +21,20 @@ final class Lookup
         return $image->operation('maplut', [$lut]);
     }
 
+    /**
+     * Maps each 8-bit value by a table of 256 to 16 bits.
+     *
+     * @param  list<int>  $table
+     */
+    public static function bytesToShorts(Image $image, array $table): Image
+    {
+        return $image->operation('maplut', [Image::shorts(pack('v*', ...$table), 256)]);
+    }
+
     /** Maps each 16-bit value by a table of 65,536 bytes. */
     public static function shortsToBytes(Image $image, string $table): Image
     {
         return $image->operation('maplut', [Image::raw($table, 65536, 1, 1)]);
-    }
-
-    /** Maps each 16-bit value by a table of 65,536 16-bit values, lowest byte first. */
-    public static function shorts(Image $image, string $table): Image
-    {
-        return $image->operation('maplut', [Image::shorts($table, 65536)]);
     }
 
     /**

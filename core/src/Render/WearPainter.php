@@ -6,6 +6,7 @@ namespace TallCrow\Render;
 
 use TallCrow\Asset\Shelf;
 use TallCrow\Look\Grain;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Mask\Stroke;
 use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Blur;
@@ -68,7 +69,7 @@ final class WearPainter
         if ($sparing !== []) {
             $spared = BrushPainter::over(Image::empty($frame->width, $frame->height, 1), $sparing, $ink->extent, null, $frame);
             // Mark by mark, not by fading them.
-            $whole = $spared->isMore(Grain::over($spared, self::PATCH, $frame->ppi, $wear->seed, [$frame->left, $frame->top]));
+            $whole = $spared->isMore(Grain::over($spared, self::PATCH, $wear->seed, PrintGrid::ofInk($frame->ppi, [$frame->left, $frame->top])));
             $taken = $taken->times($whole->inverted());
         }
 

@@ -6,6 +6,7 @@ use TallCrow\Colour\Lab;
 use TallCrow\Colour\Srgb;
 use TallCrow\Look\Dots;
 use TallCrow\Look\Grain;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\Grating;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
@@ -68,8 +69,8 @@ it('waves as the cosine does', function (float $perPixel, float $angle, float $a
 
 it('shows the same grain in any window, on whichever grid', function (float $ppi): void {
     $ink = Image::empty(120, 90, 4);
-    $one = Grain::over($ink, 0.02, $ppi, 4, [200, 301])->settled();
-    $other = Grain::over($ink, 0.02, $ppi, 4, [237, 314])->settled();
+    $one = Grain::over($ink, 0.02, 4, PrintGrid::ofInk($ppi, [200, 301]))->settled();
+    $other = Grain::over($ink, 0.02, 4, PrintGrid::ofInk($ppi, [237, 314]))->settled();
     $apart = $one->crop(37, 13, 83, 77)->minus($other->crop(0, 0, 83, 77))->operation('abs')->settled();
     expect($apart->range()[1])->toBeLessThanOrEqual(1.0)->and($one->deviation())->toBeGreaterThan(60.0);
 })->with([300.0, 150.0, 180.0, 125.0, 224.0, 333.0]);

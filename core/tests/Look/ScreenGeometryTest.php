@@ -121,11 +121,11 @@ it('leaves what has no ink bare, whatever the inks', function (): void {
 
 it('lays a grain that stays on the sheet, is the same for one seed, and has every level as often', function (): void {
     $ink = Image::empty(300, 200, 4);
-    $grain = fn (int $seed, array $at): Image => Grain::over($ink, 0.01, 300, $seed, $at)->settled();
+    $grain = fn (int $seed, array $at): Image => Grain::over($ink, 0.01, $seed, PrintGrid::ofInk(300, $at))->settled();
     expect($grain(5, [40, 60])->toBytes())->toBe($grain(5, [40, 60])->toBytes())->not->toBe($grain(6, [40, 60])->toBytes());
     // A window that lies 30 px further shows the same grain 30 px earlier.
     expect($grain(5, [70, 60])->crop(0, 0, 200, 200)->toBytes())->toBe($grain(5, [40, 60])->crop(30, 0, 200, 200)->toBytes());
-    $levels = Histogram::of(Grain::over(Image::empty(1024, 1024, 4), 0.01, 300, 5, [0, 0]));
+    $levels = Histogram::of(Grain::over(Image::empty(1024, 1024, 4), 0.01, 5, PrintGrid::ofInk(300, [0, 0])));
     foreach ([0, 64, 128, 192] as $from) {
         expect(array_sum(array_slice($levels, $from, 64)) / 1024 ** 2)->toEqualWithDelta(0.25, 0.02);
     }
@@ -134,9 +134,9 @@ it('lays a grain that stays on the sheet, is the same for one seed, and has ever
 // The reference is the library's own area average and enlargement of the print's grain; two levels of it are the rounding of either.
 it('lays the same grain at any ppi', function (float $ppi): void {
     $side = (int) round(2 * $ppi);
-    $print = Grain::over(Image::empty(600, 600, 4), 0.03, 300, 5, [300, 900])->linear(1.0);
+    $print = Grain::over(Image::empty(600, 600, 4), 0.03, 5, PrintGrid::ofInk(300, [300, 900]))->linear(1.0);
     $same = $print->operation('resize', [$side / 600], ['kernel' => ResizeKernel::Linear, 'gap' => 0.0])->crop(4, 4, $side - 8, $side - 8);
-    $here = Grain::over(Image::empty($side, $side, 4), 0.03, $ppi, 5, [(int) round($ppi), (int) round(3 * $ppi)])->crop(4, 4, $side - 8, $side - 8);
+    $here = Grain::over(Image::empty($side, $side, 4), 0.03, 5, PrintGrid::ofInk($ppi, [(int) round($ppi), (int) round(3 * $ppi)]))->crop(4, 4, $side - 8, $side - 8);
     $apart = $here->minus($same)->operation('abs')->settled();
     expect($apart->mean())->toBeLessThan(2.5)->and($here->settled()->deviation())->toBeGreaterThan(68.0);
 })->with([75.0, 100.0, 110.0, 120.0, 150.0, 180.0, 200.0, 240.0]);
@@ -159,7 +159,7 @@ it('keeps the tone of a colour in several inks as well as the inks can', functio
 ]);
 
 it('lays a grain that no shift within a sheet brings back', function (int $shift): void {
-    $levels = array_values((array) unpack('C*', Grain::over(Image::empty(3000, 80, 4), 0.01, 300, 5, [0, 0])->toBytes()));
+    $levels = array_values((array) unpack('C*', Grain::over(Image::empty(3000, 80, 4), 0.01, 5, PrintGrid::ofInk(300, [0, 0]))->toBytes()));
     $squares = $products = $count = 0;
     for ($y = 0; $y < 80; $y += 4) {
         for ($x = 0; $x + $shift < 3000; $x += 3) {

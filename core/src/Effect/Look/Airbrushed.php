@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Smoothing;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
@@ -51,14 +52,14 @@ final readonly class Airbrushed implements Looks
         return $this->softness >= 0.06 ? self::PROOF : self::PRINT;
     }
 
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
     {
         if ($this->character === 'edges') {
-            return Blur::coloursExtended($ink, $this->softness * $ppi, $at)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $ppi / 4, $at));
+            return Blur::coloursExtended($ink, $this->softness * $grid->ppi, $grid->at)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $grid->ppi / 4, $grid->at));
         }
         // Twice: what the first leaves of grain the second takes.
-        $sigma = max(1.0, $this->softness * $ppi / 4);
-        $smooth = Smoothing::guided(Smoothing::guided($ink, $sigma, self::EDGE, $at), $sigma, self::EDGE, $at);
+        $sigma = max(1.0, $this->softness * $grid->ppi / 4);
+        $smooth = Smoothing::guided(Smoothing::guided($ink, $sigma, self::EDGE, $grid->at), $sigma, self::EDGE, $grid->at);
         [$steep, $lights] = self::TONES[$this->character];
 
         return $lights == 0.0 ? $smooth : Lookup::toned($smooth, fn (float $v): float => $v - $steep * sin(2 * M_PI * $v) + $lights * max(0.0, $v - 0.72) ** 1.4);

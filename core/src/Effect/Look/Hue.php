@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
@@ -40,7 +41,7 @@ final readonly class Hue implements Looks
         return 1.0;
     }
 
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
     {
         return ColourBands::saturated(ColourBands::turned($ink, $this->by), $this->vivid);
     }

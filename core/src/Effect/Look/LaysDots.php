@@ -11,9 +11,9 @@ use TallCrow\Raster\Image;
 /** Lays dots on the pixels of the ink itself, and needs the print's to do so. */
 trait LaysDots
 {
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
     {
-        return Dotted::printed($this->dots($ink, PrintGrid::ofInk($ppi, $at)), $ink);
+        return Dotted::printed($this->dots($ink, $grid), $ink);
     }
 
     public function ppi(): float

@@ -62,11 +62,12 @@ final readonly class Photocopied implements DrawsDots
             fn (int $v): int => (int) round(255 * min(1.0, max(0.0, ($v / 255 - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness))),
             range(0, 255),
         )));
-        if ($this->grain > 0) {
-            $toned = $toned->linear(1)->plus(Grain::over($toned, self::TONER, $grid->ppi, $this->seed, $grid->at)->linear($this->grain * 0.7, -$this->grain * 0.35 * 255));
-        }
-        // Half-way between two levels, so that no pixel is in between.
-        $dark = $toned->isLess(floor(255 * $this->threshold) + 0.5);
+        // Half-way between two levels, so that no pixel is in between; grain moves it. A tone below it is dark.
+        $least = floor(255 * $this->threshold) + 0.5;
+        $dark = $this->grain <= 0 ? $toned->isLess($least) : Lookup::bytesToShorts(
+            Grain::over($toned, self::TONER, $this->seed, $grid),
+            array_map(fn (int $level): int => (int) min(256, max(0, ceil($least - $this->grain * 0.7 * ($level - 127.5)))), range(0, 255)),
+        )->isMore($toned);
 
         return [Dotted::flat(($this->light ? $dark->inverted() : $dark)->both($grid->fine($ink->alpha()->isMore(127.0))), $this->colour)];
     }

@@ -11,6 +11,7 @@ use TallCrow\Cutout\ColourKeys;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
@@ -49,7 +50,7 @@ final readonly class Posterised implements Looks
         return self::PROOF;
     }
 
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
     {
         $counted = $whole();
         $buckets = $counted === null ? [] : Background::buckets($counted, $this->count);
@@ -59,8 +60,8 @@ final readonly class Posterised implements Looks
         $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets);
         // From dark to light, so that between two that meet the middle one of many neighbours is the more common of them.
         usort($colours, fn (Srgb $one, Srgb $other): int => $one->luminance() <=> $other->luminance());
-        $side = 2 * (int) round(self::SMOOTH * $ppi / 2) + 1;
-        $full = Blur::coloursExtended($ink, 0.02 * $ppi, $at);
+        $side = 2 * (int) round(self::SMOOTH * $grid->ppi / 2) + 1;
+        $full = Blur::coloursExtended($ink, 0.02 * $grid->ppi, $grid->at);
         $nearest = ColourKeys::of($full)->nearest($colours);
 
         return Lookup::indexed(Morphology::middle($nearest, $side), $colours)->withBand($ink->alpha());

@@ -8,6 +8,7 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 
@@ -48,18 +49,18 @@ final readonly class Roughened implements Looks
         return $this->by >= 0.012 ? self::PROOF : self::PRINT;
     }
 
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
     {
-        $sigma = max(0.5, $this->by * $ppi);
-        $soft = Blur::wide($ink->alpha(), $sigma, $at)->linear(1);
+        $sigma = max(0.5, $this->by * $grid->ppi);
+        $soft = Blur::wide($ink->alpha(), $sigma, $grid->at)->linear(1);
         foreach (self::RIPPLES as $i => [$size, $strength]) {
             // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
-            $ripple = Grain::over($ink, max($this->size, 1.5 * $this->by) * $size / 3, $ppi, $this->seed * 2 + $i, $at);
+            $ripple = Grain::over($ink, max($this->size, 1.5 * $this->by) * $size / 3, $this->seed * 2 + $i, $grid);
             $soft = $soft->plus($ripple->linear(0.68 * $strength, -0.68 * $strength * 127.5));
         }
         $slope = $sigma * sqrt(2 * M_PI);
         $cut = $soft->linearByte($slope, -127.5 * $slope + 127.5)->settled();
-        $spread = Blur::coloursExtended($ink, $sigma * 3, $at);
+        $spread = Blur::coloursExtended($ink, $sigma * 3, $grid->at);
 
         return $spread->withAlpha($cut);
     }

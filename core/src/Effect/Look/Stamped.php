@@ -8,8 +8,10 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 
 /** As from a rubber stamp: ink that is thin in places and gathers along the edges. */
 final readonly class Stamped implements Looks
@@ -38,17 +40,21 @@ final readonly class Stamped implements Looks
 
     public function ppi(): float
     {
-        // Blots of several pixels are the same at half as many.
-        return $this->size >= 0.04 ? self::PRINT / 2 : self::PRINT;
+        // The rim inside the edges is some hundredths of an inch wide.
+        return self::PROOF / 2;
     }
 
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
     {
-        $field = Grain::over($ink, $this->size / 4, $ppi, $this->seed, $at);
+        // What a blot takes is laid at the print's pixels and averaged, so the ink itself may be coarser.
+        $table = array_map(fn (int $level): int => (int) round(min(255.0, max(0.0, 8.0 * $level - 255 * 8.0 * (1 - $this->amount) + 127.5))), range(0, 255));
+        $finer = max(1, (int) ceil(self::PRINT / $grid->ppi - 0.01));
+        $blots = $grid->field("stamped {$this->amount} {$this->size} {$this->seed}", $ink->width(), $ink->height(), fn (int $width, int $height, array $at): Image => Lookup::bytes(
+            Grain::field($width * $finer, $height * $finer, $this->size / 4, $this->seed, $grid->ppi * $finer, [$at[0] * $finer, $at[1] * $finer]), $table,
+        )->settled()->shrunk($finer));
         // Inside, far from any edge, ink is missing first.
-        $inside = Blur::wide($ink->alpha(), max(0.5, 0.03 * $ppi), $at)->linearByte(2.0, -255);
-        $thin = $field->linearByte(8.0, -255 * 8.0 * (1 - $this->amount) + 127.5)->times($inside);
+        $inside = Blur::wide($ink->alpha(), max(0.5, 0.03 * $grid->ppi), $grid->at)->linearByte(2.0, -255);
 
-        return $ink->masked($thin->inverted());
+        return $ink->masked($blots->times($inside)->inverted());
     }
 }

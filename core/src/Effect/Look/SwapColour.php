@@ -9,6 +9,7 @@ use TallCrow\Cutout\ColourKeys;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
+use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
@@ -48,7 +49,7 @@ final readonly class SwapColour implements Looks
         return 1.0;
     }
 
-    public function look(Image $ink, float $ppi, array $at, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
     {
         $old = $this->from->toLab();
         [$share] = ColourKeys::of($ink)->numbers(1, function (Srgb $colour) use ($old): array {

@@ -26,6 +26,9 @@ final readonly class LookStage implements Stage
     /** Print pixels each way from which on one of a proof holds so many that dots may be drawn from ink of half as many. */
     private const COARSE = 4;
 
+    /** Ppi below which a window is a proof's. */
+    private const PROOF = 200.0;
+
     /** Ppi that ink then has at least. */
     private const ENOUGH = 149.0;
 
@@ -72,8 +75,9 @@ final readonly class LookStage implements Stage
      * The ink in a frame with looks on it. A layer's opacity goes in before a look that ends every fade.
      *
      * @param  list<Looks>  $looks
+     * @param  ?\Closure(string, \Closure(): Image): Image  $keeper
      */
-    private function ink(Layer $layer, Frame $frame, array $looks, Scene $scene): ?Image
+    private function ink(Layer $layer, Frame $frame, array $looks, Scene $scene, ?\Closure $keeper): ?Image
     {
         $piece = $this->before->paint($layer, $frame, $scene);
         if ($piece === null) {
@@ -84,11 +88,22 @@ final readonly class LookStage implements Stage
             $ink = $ink->withAlpha($ink->alpha()->linearByte($layer->opacity))->settled();
         }
         $whole = fn (): ?Image => $this->small($layer, $scene);
+        $grid = PrintGrid::ofInk($frame->ppi, [$frame->left, $frame->top], $keeper);
         foreach ($looks as $look) {
-            $ink = $look->look($ink, $frame->ppi, [$frame->left, $frame->top], $whole)->settled();
+            $ink = $look->look($ink, $grid, $whole)->settled();
         }
 
         return $ink;
+    }
+
+    /**
+     * Fields that hang on the sheet alone are kept for proofs; a print is seldom drawn twice.
+     *
+     * @return ?\Closure(string, \Closure(): Image): Image
+     */
+    private function keeper(Frame $window): ?\Closure
+    {
+        return $window->ppi < self::PROOF ? $this->pictures->image(...) : null;
     }
 
     private static function cut(Image $image, Frame $wide, Frame $window): Piece
@@ -108,19 +123,20 @@ final readonly class LookStage implements Stage
         $dots = $wide->finer($finer);
         $step = $finer >= self::COARSE ? 2 : 1;
         $coarse = $dots->coarserAround($step);
-        $ink = $this->ink($layer, $coarse, $looks, $scene);
+        $keeper = $this->keeper($window);
+        $ink = $this->ink($layer, $coarse, $looks, $scene, $keeper);
         if ($ink === null) {
             return null;
         }
         $at = [$dots->left, $dots->top];
-        $grid = $finer === 1 ? PrintGrid::ofInk($dots->ppi, $at) : PrintGrid::under(
-            $dots->ppi, $at, $step, [$dots->left - $coarse->left * $step, $dots->top - $coarse->top * $step, $dots->width, $dots->height], $this->pictures->image(...),
+        $grid = $finer === 1 ? PrintGrid::ofInk($dots->ppi, $at, $keeper) : PrintGrid::under(
+            $dots->ppi, $at, $step, [$dots->left - $coarse->left * $step, $dots->top - $coarse->top * $step, $dots->width, $dots->height], $keeper,
         );
         $inks = $last->dots($ink, $grid);
         if ($finer === 1) {
             return self::cut(Dotted::printed($inks, $ink), $wide, $window);
         }
-        $picture = fn (): Image => ($looks === [] ? $this->ink($layer, $wide, [], $scene) : null) ?? $grid->fine($ink)->shrunkInk($finer);
+        $picture = fn (): Image => ($looks === [] ? $this->ink($layer, $wide, [], $scene, $keeper) : null) ?? $grid->fine($ink)->shrunkInk($finer);
 
         return self::cut(Dotted::averaged($inks, $finer, $wide->width, $wide->height, $picture), $wide, $window);
     }
@@ -130,7 +146,7 @@ final readonly class LookStage implements Stage
     {
         $finer = self::finer($window, max(array_map(fn (Looks $look): float => $look->ppi(), $looks)));
         $wide = self::wide($window, $looks);
-        $ink = $this->ink($layer, $wide->finer($finer), $looks, $scene);
+        $ink = $this->ink($layer, $wide->finer($finer), $looks, $scene, $this->keeper($window));
 
         return $ink === null ? null : self::cut($ink->shrunkInk($finer), $wide, $window);
     }
