@@ -76,6 +76,9 @@ final class Blur
      */
     public static function coloursExtended(Image $image, float $pixels, array $at = [0, 0]): Image
     {
+        if ($image->alpha()->range()[0] > 250) {
+            return $image;
+        }
         // Colours that are carried need not be sharp: an eighth of the size will do.
         $eighth = 8;
         [$left, $top] = array_map(fn (int $from): int => ($from % $eighth + $eighth) % $eighth, $at);

@@ -170,6 +170,12 @@ final class Image
         return $across <= 1 && ($down ?? $across) <= 1 ? $this : $this->operation('zoom', [$across, $down ?? $across]);
     }
 
+    /** One band so many times as large, straight between the middles of its pixels. */
+    public function enlarged(int $by): self
+    {
+        return $by <= 1 ? $this : $this->interpolated($by, $this->width() * $by, $this->height() * $by, ($by - 1) / 2);
+    }
+
     /** The mean of whole blocks of pixels; the picture's sides need not divide. */
     public function shrunk(int $by): self
     {
@@ -243,13 +249,15 @@ final class Image
         }
     }
 
-    /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel. */
-    public function interpolated(int $step, int $width, int $height): self
+    /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel, or as many pixels in as given. */
+    public function interpolated(int $step, int $width, int $height, float $first = 0.0): self
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bilinear');
         try {
             return $this->operation('affine', [Boxed::doubles([(float) $step, 0.0, 0.0, (float) $step])], [
                 'interpolate' => $interpolate,
+                'odx' => $first,
+                'ody' => $first,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
             ]);

@@ -31,7 +31,7 @@ final class WearPainter
     private const MORE = 0.4;
 
     /** Ppi at which chips, that are a tenth of an inch, come out as they do in print. */
-    private const FINE = 150.0;
+    private const FINE = 120.0;
 
     /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
     private const CHIP = 0.06;
@@ -87,9 +87,9 @@ final class WearPainter
         if ($this->followsEdges($wear)) {
             // Worked finely and averaged down, as all wear is.
             $finer = max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
-            $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->zoomed($finer)->settled();
+            $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->settled();
 
-            return Lookup::bytes($this->chippable($wear, $frame->finer($finer), $alpha, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table))->shrunk($finer)->settled();
+            return Lookup::bytes($this->chippable($wear, $frame, $alpha, $finer, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table))->shrunk($finer)->settled();
         }
         if ($frame->ppi === (float) Texture::PPI && abs($wear->turn) < 0.01) {
             // At print resolution nothing is averaged: the table is looked up in the window alone.
@@ -122,9 +122,9 @@ final class WearPainter
             $margin = $this->margin($wear, WornInk::EDGES_PPI);
             $frame = $piece->frame->grown($margin);
             $finer = WornInk::FINER;
-            $alpha = $piece->image->embed($margin, $margin, $frame->width, $frame->height)->zoomed($finer)->settled();
+            $alpha = $piece->image->embed($margin, $margin, $frame->width, $frame->height)->settled();
 
-            return json_encode(WearTile::cut(Histogram::summedBy($alpha, $this->chippable($wear, $frame->finer($finer), $alpha, $x, $y)), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut(Histogram::summedBy($alpha->zoomed($finer)->settled(), $this->chippable($wear, $frame, $alpha, $finer, $x, $y)), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);
@@ -155,15 +155,18 @@ final class WearPainter
         return $sums;
     }
 
-    /** How soon ink chips: the field, and how near an edge is. */
-    private function chippable(Wear $wear, Frame $frame, Image $alpha, float $x, float $y): Image
+    /** How soon ink chips, on pixels so many times finer than the frame's: the field, and how near an edge is. */
+    private function chippable(Wear $wear, Frame $frame, Image $alpha, int $finer, float $x, float $y): Image
     {
+        // Nearness has no part as fine as a pixel, so it runs straight between those of the frame.
+        $soft = Blur::wide($alpha, self::chipping($wear, $frame->ppi), [$frame->left, $frame->top])->settled();
+        $near = $soft->enlarged($finer)->linearByte(-2.0, 510)->settled();
+        $frame = $frame->finer($finer);
         $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
             $whole = $this->sized($wear)->settled();
 
             return $whole->shrunkBy($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
         });
-        $near = Blur::wide($alpha, self::chipping($wear, $frame->ppi), [$frame->left, $frame->top])->linearByte(-2.0, 510)->settled();
 
         // Where no edge is near, nothing chips, however much is asked for.
         return $this->laid($field, $wear, $frame, $x, $y)->linear(self::BITES / 255, 1 - self::BITES)->multiplied($near)->linearByte(1.0)->settled();

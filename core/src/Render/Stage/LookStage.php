@@ -23,14 +23,8 @@ final readonly class LookStage implements Stage
     /** Pixels of the longer side of the picture in which colours are counted. */
     private const SMALL = 220.0;
 
-    /** Print pixels each way from which on one of a proof holds so many that dots may be drawn from ink of half as many. */
-    private const COARSE = 4;
-
     /** Ppi below which a window is a proof's. */
     private const PROOF = 200.0;
-
-    /** Ppi that ink then has at least. */
-    private const ENOUGH = 149.0;
 
     public function __construct(
         private Stage $before,
@@ -41,14 +35,12 @@ final readonly class LookStage implements Stage
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
     {
         $looks = array_values(array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks));
-
         if ($looks === []) {
             return $this->before->paint($layer, $window, $scene);
         }
         $last = array_pop($looks);
-        $isCoarse = array_filter($looks, fn (Looks $look): bool => $look->ppi() > self::ENOUGH) === [];
 
-        return $last instanceof DrawsDots && $isCoarse ? $this->dotted($layer, $window, $looks, $last, $scene) : $this->looked($layer, $window, [...$looks, $last], $scene);
+        return $last instanceof DrawsDots ? $this->dotted($layer, $window, $looks, $last, $scene) : $this->looked($layer, $window, [...$looks, $last], $scene);
     }
 
     private function small(Layer $layer, Scene $scene): ?Image
@@ -63,6 +55,23 @@ final readonly class LookStage implements Stage
     private static function finer(Frame $window, float $ppi): int
     {
         return max(1, (int) ceil($ppi / $window->ppi - 0.01));
+    }
+
+    /**
+     * How many pixels of the dots are one of the ink that they are drawn from, each way: the more of them one of the window holds, the fewer are seen.
+     *
+     * @param  list<Looks>  $looks  that come before the dots
+     */
+    private static function coarser(int $finer, float $ppi, array $looks): int
+    {
+        $most = match (true) {
+            $finer >= 5 => 3,
+            $finer === 4 => 2,
+            default => 1,
+        };
+        $least = max([1.0, ...array_map(fn (Looks $look): float => $look->ppi(), $looks)]);
+
+        return max(1, min($most, (int) floor($ppi / $least + 0.01)));
     }
 
     /** @param  non-empty-list<Looks>  $looks */
@@ -112,7 +121,7 @@ final readonly class LookStage implements Stage
     }
 
     /**
-     * Dots of a proof are drawn from ink of half as many pixels each way: averaged down again that is a third of a level in the mean.
+     * Dots of a proof are drawn from ink of fewer pixels: averaged down again that is half a level in the mean.
      *
      * @param  list<Looks>  $looks  that come before the dots
      */
@@ -121,7 +130,7 @@ final readonly class LookStage implements Stage
         $finer = self::finer($window, $last->ppi());
         $wide = self::wide($window, [...$looks, $last]);
         $dots = $wide->finer($finer);
-        $step = $finer >= self::COARSE ? 2 : 1;
+        $step = self::coarser($finer, $dots->ppi, $looks);
         $coarse = $dots->coarserAround($step);
         $keeper = $this->keeper($window);
         $ink = $this->ink($layer, $coarse, $looks, $scene, $keeper);
