@@ -10,15 +10,18 @@ final class Moon
     /** @return list<\DateTimeImmutable> days (UTC) of a year on which the moon is full, or new */
     public static function days(int $year, bool $full): array
     {
-        $days = [];
+        return array_map(fn (\DateTimeImmutable $moment): \DateTimeImmutable => Day::parse($moment->format('Y-m-d')), self::moments($year, $full));
+    }
+
+    /** @return list<\DateTimeImmutable> moments (UTC) of a year at which the moon is full, or new */
+    public static function moments(int $year, bool $full): array
+    {
+        $moments = [];
         for ($k = floor(($year - 2000) * 12.3685) - 1 + ($full ? 0.5 : 0.0), $i = 0; $i < 16; $i++, $k++) {
-            $day = (new \DateTimeImmutable('@'.(int) round((self::phase($k, $full) - 2440587.5) * 86400)))->setTime(0, 0);
-            if ((int) $day->format('Y') === $year) {
-                $days[] = Day::parse($day->format('Y-m-d'));
-            }
+            $moments[] = new \DateTimeImmutable('@'.(int) round((self::phase($k, $full) - 2440587.5) * 86400));
         }
 
-        return $days;
+        return array_values(array_filter($moments, fn (\DateTimeImmutable $moment): bool => (int) $moment->format('Y') === $year));
     }
 
     /** Julian day, universal time. */

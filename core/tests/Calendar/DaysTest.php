@@ -79,3 +79,30 @@ it('drops as few as trying every choice does', function (int $seed): void {
     }
     expect(count(Plan::of($items, 3.0, $today)->drop))->toBe($fewest);
 })->with(range(1, 6));
+
+it('ends work on the day after which nothing is left, and takes a job that is just in time as in time', function (): void {
+    $today = Day::on(2026, 1, 5);
+    $end = fn (int $designs, float $aWeek): string => Plan::of([new PlanItem('a', $designs, $today)], $aWeek, $today)->ends['a']->format('Y-m-d');
+    // Seven a week are one a day; three in a week of six are three and a half days, told as four.
+    expect($end(7, 7.0))->toBe('2026-01-12')->and($end(1, 7.0))->toBe('2026-01-06')->and($end(3, 6.0))->toBe('2026-01-09')->and($end(1, 6.0))->toBe('2026-01-07')->and($end(8, 7.0))->toBe('2026-01-13');
+    $just = Plan::of([new PlanItem('a', 7, $today->modify('+7 days')), new PlanItem('b', 7, $today->modify('+14 days'))], 7.0, $today);
+    expect($just->late)->toBe([])->and($just->drop)->toBe([]);
+    // Of two that don't both fit, the one with more designs goes; of two alike, the first.
+    $two = fn (int $a, int $b): array => Plan::of([new PlanItem('a', $a, $today->modify('+6 days')), new PlanItem('b', $b, $today->modify('+6 days'))], 7.0, $today)->drop;
+    expect($two(5, 3))->toBe(['a'])->and($two(3, 5))->toBe(['b'])->and($two(4, 4))->toBe(['a'])->and($two(3, 3))->toBe([]);
+});
+
+it('counts weeks from Mondays, each design in the week in which the day begins on which those before it are done', function (): void {
+    // A Thursday; four a week.
+    $plan = Plan::of([new PlanItem('a', 5, Day::on(2026, 6, 1))], 4.0, Day::on(2026, 1, 8));
+    expect($plan->weeks)->toBe(['2026-01-05' => 2, '2026-01-12' => 3]);
+});
+
+it('finds the nth weekday of a month, from its beginning and its end', function (int $weekday, int $nth, ?string $day): void {
+    $faults = new Faults;
+    $rule = DayRule::read(Node::root(['month' => 8, 'weekday' => $weekday, 'nth' => $nth], $faults));
+    expect($rule->in(2026)?->format('m-d'))->toBe($day);
+})->with([
+    // August 2026 begins on a Saturday and has 31 days.
+    [6, 1, '08-01'], [7, 1, '08-02'], [5, 1, '08-07'], [6, 5, '08-29'], [1, 5, '08-31'], [2, 5, null], [1, -1, '08-31'], [2, -1, '08-25'], [1, -5, '08-03'], [6, -5, '08-01'], [2, -5, null],
+]);
