@@ -63,6 +63,12 @@ final class Image
         return Vips::run('vips_image_get_format', $this->handle) === BandFormat::Short->value;
     }
 
+    /** Whether samples have 8 bits. */
+    public function isByte(): bool
+    {
+        return Vips::run('vips_image_get_format', $this->handle) === BandFormat::Byte->value;
+    }
+
     /** How many pictures the file holds that this one came from. */
     public function pages(): int
     {

@@ -64,3 +64,64 @@ it('prints a part as it prints in the whole', function (): void {
     $part = $press->printed($art->crop(280, 480, 240, 240)->settled(), [280, 480])->crop(20, 20, 200, 200)->settled();
     expect($whole->minus($part)->linear(1.0)->raised(2.0)->range()[1])->toBeLessThanOrEqual(4.0);
 });
+
+it('draws white in by about a three-hundredth of an inch, whatever the ppi', function (float $ppi, int $pixels): void {
+    $white = Press::of(PrintMethod::DirectToGarment, Srgb::hex('#17181a'), $ppi)->underbase(plate_of('#b04a2c', 255)->alpha());
+    $row = array_values((array) unpack('C*', $white->crop(0, 150, 300, 1)->toBytes()));
+    // Blurred evenly, so that it is half where the drawn-in edge lies.
+    $left = count(array_filter(array_slice($row, 0, 150), fn (int $level): bool => $level < 128));
+    expect($left)->toBe(50 + $pixels)->and(array_sum($row) / 255)->toEqualWithDelta(200.0 - 2 * $pixels, 0.1);
+})->with([[75.0, 0], [300.0, 1], [450.0, 2], [600.0, 2], [900.0, 3]]);
+
+it('lays white from six hundredths of ink on and none below', function (int $alpha, float $white): void {
+    expect(Press::of(PrintMethod::Transfer, Srgb::hex('#17181a'), 300)->underbase(plate_of('#b04a2c', $alpha)->alpha())->crop(100, 100, 100, 100)->mean())->toBe($white);
+})->with([[14, 0.0], [15, 0.0], [16, 255.0], [40, 255.0]]);
+
+it('takes cloth for dark by its luminance', function (): void {
+    // Relative luminance by sRGB (IEC 61966-2-1): #aaaaaa has 0.402, #a9a9a9 0.397.
+    $has = fn (string $cloth): bool => Press::of(PrintMethod::DirectToGarment, Srgb::hex($cloth), 300)->hasUnderbase();
+    expect($has('#aaaaaa'))->toBeFalse()->and($has('#a9a9a9'))->toBeTrue();
+});
+
+/** Light of the middle row of a print beside that of the bare cloth, by column: what the ink leaves. */
+function left_by_ink(Image $art, float $ppi): array
+{
+    $press = Press::of(PrintMethod::DirectToGarment, Srgb::of(255, 255, 255), $ppi);
+    [$print, $bare] = array_map(fn (Image $of): array => array_values((array) unpack('C*', $press->printed($of)->band(0)->crop(0, 150, 300, 1)->toBytes())), [$art, Image::empty(300, 300)]);
+
+    return array_map(fn (int $one, int $other): float => $one / $other, $print, $bare);
+}
+
+it('gains a little ink at an edge, by a Gaussian spread made steeper', function (float $ppi): void {
+    $width = array_sum(array_map(fn (float $light): float => 1 - $light, left_by_ink(plate_of('#000000', 255), $ppi)));
+    // An edge at 0 under a bell of 0.0022 in, times 2.2 about its middle, and 0.06 more: by the trapezoid rule.
+    $sigma = 0.0022 * $ppi;
+    $edge = 0.0;
+    $below = 0.0;
+    for ($x = -8.0; $x < 8.0; $x += 0.001) {
+        $below += exp(-$x * $x / 2) / sqrt(2 * M_PI) * 0.001;
+        $edge += (min(1.0, max(0.0, 2.2 * ($below - 0.5) + 0.56)) - ($x < 0 ? 0.0 : 1.0)) * 0.001 * $sigma;
+    }
+    expect($edge)->toBeGreaterThan(0.0)->and($width)->toEqualWithDelta(200.0 + 2 * $edge, 0.25);
+})->with([300.0, 900.0, 1800.0]);
+
+it('knits 32 wales to the inch, and takes as little light as a knit does', function (): void {
+    $cloth = Press::of(PrintMethod::DirectToGarment, Srgb::of(200, 200, 200), 300)->printed(Image::empty(1500, 600));
+    expect($cloth->band(0)->mean())->toEqualWithDelta(200 * (1 - 0.045), 0.4)->and($cloth->band(0)->range()[0])->toBeGreaterThan(200 * (1 - 0.045 * 2.3))->and($cloth->band(0)->range()[1])->toBeLessThan(203.0);
+    // Fourier sums over five inches: what is at so many waves to the inch stands out over its neighbours.
+    $power = function (array $line, float $perInch): float {
+        $cos = $sin = 0.0;
+        $mean = array_sum($line) / count($line);
+        foreach ($line as $i => $level) {
+            $cos += ($level - $mean) * cos(2 * M_PI * $perInch * ($i + 0.5) / 300);
+            $sin += ($level - $mean) * sin(2 * M_PI * $perInch * ($i + 0.5) / 300);
+        }
+
+        return 2 * hypot($cos, $sin) / count($line);
+    };
+    $columns = array_map(fn (int $x): float => $cloth->band(0)->crop($x, 0, 1, 600)->mean(), range(0, 1499));
+    // Half of what the loops take: 0.5 of 0.045 of the light.
+    expect($power($columns, 32.0))->toEqualWithDelta(200 * 0.045 * 0.5, 0.5)->and($power($columns, 29.0))->toBeLessThan(0.4)->and($power($columns, 41.6))->toBeLessThan(0.4);
+    $rows = array_map(fn (int $y): float => $cloth->band(0)->crop(0, $y, 1500, 1)->mean(), range(0, 599));
+    expect($power($rows, 41.6))->toEqualWithDelta(200 * 0.045 * 0.3, 0.5)->and($power($rows, 32.0))->toBeLessThan(0.4);
+});

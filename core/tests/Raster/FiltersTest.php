@@ -155,3 +155,12 @@ it('spreads levels over their whole range, and evens them out', function (): voi
     // Sixteen levels, each as common: evened, they lie a sixteenth apart.
     expect(array_values(array_unique($even)))->toEqualWithDelta(array_map(fn (int $i): float => 255 * ($i + 1) / 16, range(0, 15)), 1.0);
 });
+
+// A bell has the weight one: an even picture stays even, at its own level.
+it('leaves an even picture at its level, whatever the bell', function (float $sigma, float $tail): void {
+    foreach ([1, 37, 128, 200, 255] as $level) {
+        $even = Image::raw(str_repeat(chr($level), 40 * 40), 40, 40, 1);
+        expect(Blur::gaussian($even, $sigma, $tail)->range())->toBe([(float) $level, (float) $level])
+            ->and(Blur::wide($even, $sigma)->range())->toEqualWithDelta([(float) $level, (float) $level], 1.0);
+    }
+})->with([0.3, 0.5, 0.66, 0.99, 1.3, 2.0, 3.7, 5.0, 8.1])->with([0.2, 0.05, 0.01]);
