@@ -73,19 +73,21 @@ final readonly class DrawStroke extends Operation
         $own = $before->bounds();
         // From the drawing's own inches, its middle at 0, to those of the sheet, and back.
         $size = $placing->width / max(1e-9, $own->width());
+        // A stretched drawing has another size down than across.
+        $down = $placing->height / max(1e-9, $own->height());
         $back = $placing->toSheet->inverse();
-        $points = array_map(function (array $point) use ($back, $size, $own): array {
+        $points = array_map(function (array $point) use ($back, $size, $down, $own): array {
             [$x, $y] = $back->apply(...$point);
 
-            return [round($x / $size + $own->centreX(), 5), round($y / $size + $own->centreY(), 5)];
+            return [round($x / $size + $own->centreX(), 5), round($y / $down + $own->centreY(), 5)];
         }, $this->stroke->points);
         $stroke = new InkStroke($points, round($this->stroke->width / $size, 5), $this->stroke->tip, $this->stroke->symmetry, $this->stroke->count, $this->stroke->seed);
         $grown = new DrawnSource([...$source->strokes, $stroke]);
         $box = $grown->path()->bounds();
-        [$x, $y] = $placing->toSheet->apply(($box->centreX() - $own->centreX()) * $size, ($box->centreY() - $own->centreY()) * $size);
+        [$x, $y] = $placing->toSheet->apply(($box->centreX() - $own->centreX()) * $size, ($box->centreY() - $own->centreY()) * $down);
 
         return $layer->withSource($grown)->withPlacement(new Placement(
-            round($x, 5), round($y, 5), round($box->width() * $size, 5), $placement->height === null ? null : round($placing->height * $box->height() / max(1e-9, $own->height()), 5), $placement->turn, $placement->flip,
+            round($x, 5), round($y, 5), round($box->width() * $size, 5), $placement->height === null ? null : round($box->height() * $down, 5), $placement->turn, $placement->flip,
         ));
     }
 
