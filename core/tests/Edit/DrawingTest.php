@@ -19,7 +19,7 @@ function pen(string $id, array $points, float $width = 0.2, array $more = []): a
 }
 
 /** Square inches of ink on the sheet, and its picture at 200 ppi. @return array{float, Image} */
-function inked(Artwork $artwork): array
+function inked_area(Artwork $artwork): array
 {
     $alpha = Fixtures::render($artwork, 200)->alpha();
 
@@ -42,7 +42,7 @@ it('begins a drawing where the pen went, in ink that stands out, and chooses it'
         ->and([$box->left, $box->top, $box->right, $box->bottom])->toEqualWithDelta([0.85, 1.85, 2.35, 2.15], 2e-3)
         ->and($layer->effects[0]->kind)->toBe('fill')->and($layer->placement?->turn)->toBe(0.0);
     // A capsule: a rectangle and a circle.
-    [$area] = inked($drawn->artwork->withLayers([$layer]));
+    [$area] = inked_area($drawn->artwork->withLayers([$layer]));
     expect($area)->toEqualWithDelta(1.2 * 0.3 + M_PI * 0.15 ** 2, 0.004);
 });
 
@@ -56,8 +56,8 @@ it('adds a stroke where the pen went, and leaves what was drawn, however the dra
     $before = hook($placement);
     $after = operated($before, pen('hook', [[0.5, 3.2], [2.5, 3.2]], 0.15));
     expect($after->chosen)->toBe(['hook'])->and(count($after->artwork->layers))->toBe(1);
-    [$was, $then] = inked($before);
-    [$is, $now] = inked($after->artwork);
+    [$was, $then] = inked_area($before);
+    [$is, $now] = inked_area($after->artwork);
     // All that was inked is inked as it was: no pixel above the new stroke differs by more than a rounded edge.
     $above = fn (Image $image): Image => $image->crop(0, 0, 600, 600)->linear(1.0);
     expect($above($then)->minus($above($now))->raised(2.0)->range()[1])->toBeLessThan(40.0 ** 2)

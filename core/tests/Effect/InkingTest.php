@@ -105,3 +105,35 @@ it('lists every effect with defaults that hold its own bounds', function (): voi
         expect($class::from(new Values($values)))->toBeInstanceOf($class)->and($class::kind())->toBe($kind);
     }
 });
+
+it('casts a shadow by its distance along its angle, as a copy or swept', function (float $angle, float $x, float $y): void {
+    $shadow = inked([['shadow', ['distance' => 0.4, 'angle' => $angle, 'colour' => '#112233']]])->shadows[0];
+    expect([$shadow->x, $shadow->y])->toEqualWithDelta([$x, $y], 1e-9)->and($shadow->colour->toHex())->toBe('#112233')->and($shadow->solid)->toBeFalse()
+        ->and(inked([['shadow', ['as' => 'solid']]])->shadows[0]->solid)->toBeTrue();
+})->with([[0.0, 0.4, 0.0], [90.0, 0.0, 0.4], [180.0, -0.4, 0.0], [30.0, 0.4 * sqrt(3) / 2, 0.2], [-90.0, 0.0, -0.4]]);
+
+it('says of a ring what is asked, and nothing more', function (): void {
+    $ring = inked([['outline', ['width' => 0.07, 'join' => 'bevel', 'mitreLimit' => 5.0, 'crumbs' => 0.02]]]);
+    expect($ring->rings[0]->silhouette)->toBeFalse()->and([$ring->rings[0]->width, $ring->rings[0]->mitreLimit, $ring->rings[0]->crumbs])->toBe([0.07, 5.0, 0.02])->and($ring->rings[0]->join)->toBe(Join::Bevel)->and($ring->inlines)->toBe([]);
+    $inside = inked([['outline', ['side' => 'inside', 'about' => 'silhouette']]]);
+    expect($inside->rings)->toBe([])->and($inside->inlines)->toHaveCount(1)->and($inside->inlines[0]->silhouette)->toBeTrue();
+});
+
+it('hatches in ink of its own or as a cut', function (): void {
+    $ink = inked([['hatch', ['spacing' => 0.05, 'width' => 0.01, 'angle' => 15.0, 'inset' => 0.02, 'colour' => '#b04a2c']]])->hatchings[0];
+    expect([$ink->spacing, $ink->width, $ink->angle, $ink->inset, $ink->colour?->toHex()])->toBe([0.05, 0.01, 15.0, 0.02, '#b04a2c'])
+        ->and(inked([['hatch', ['as' => 'cut']]])->hatchings[0]->colour)->toBeNull();
+});
+
+it('lays a pattern over the whole piece or anew in each letter', function (string $kind, array $values): void {
+    $whole = inked([[$kind, $values + ['scale' => 2.0, 'x' => 0.5, 'y' => -0.25]]])->fills[0]->paint;
+    $each = inked([[$kind, $values + ['each' => 'each-letter']]])->fills[0]->paint;
+    assert($whole instanceof PatternPaint && $each instanceof PatternPaint);
+    expect($whole->each)->toBeFalse()->and($each->each)->toBeTrue()->and([$whole->scale, $whole->x, $whole->y])->toBe([2.0, 0.5, -0.25])->and($whole->isPaper)->toBe($kind === 'paper');
+})->with([['paper', ['paper' => 'kraft', 'seed' => 3.0]], ['picture', ['file' => 'moth.svg']]]);
+
+it('colours letters in turn unless a ramp is asked', function (): void {
+    [$turn, $ramp] = array_map(fn (array $values): object => inked([['letter-colours', $values]])->fills[0]->paint, [[], ['way' => 'ramp']]);
+    assert($turn instanceof LetterColours && $ramp instanceof LetterColours);
+    expect($turn->blended)->toBeFalse()->and($ramp->blended)->toBeTrue();
+});

@@ -11,7 +11,7 @@ use TallCrow\Tests\Fixtures;
 // Dots are those of the print: a proof is the print averaged over blocks of its pixels, by the library's own shrinking.
 
 /** @return array{float, float} mean difference of the samples on cloth, and the share that is off by more than 24 */
-function apart(Image $one, Image $other): array
+function apart_on_cloth(Image $one, Image $other): array
 {
     $cloth = Srgb::hex('#3d4a57');
     [$a, $b] = [Composition::onCloth($one, $cloth)->toBytes(), Composition::onCloth($other, $cloth)->toBytes()];
@@ -37,7 +37,7 @@ function dotted_pool(array $effects, float $ppi, array $more = []): Image
 
 it('shows in a proof the dots of the print', function (array $effect, float $ppi): void {
     $print = dotted_pool([$effect], 300);
-    [$mean, $far] = apart(dotted_pool([$effect], $ppi), $print->shrunkInk((int) (300 / $ppi)));
+    [$mean, $far] = apart_on_cloth(dotted_pool([$effect], $ppi), $print->shrunkInk((int) (300 / $ppi)));
     expect($mean)->toBeLessThan(1.0)->and($far)->toBeLessThan(0.005)->and($print->alpha()->mean())->toBeGreaterThan(4.0);
 })->with([
     'one ink' => [['kind' => 'halftone', 'lpi' => 32]],
@@ -50,7 +50,7 @@ it('shows in a proof the dots of the print', function (array $effect, float $ppi
 it('puts what comes before the dots under them, and a layer\'s opacity', function (): void {
     $effects = [['kind' => 'hue', 'by' => 120, 'vivid' => 1.2], ['kind' => 'halftone', 'lpi' => 30]];
     $print = dotted_pool($effects, 300, ['opacity' => 0.6]);
-    [$mean, $far] = apart(dotted_pool($effects, 60, ['opacity' => 0.6]), $print->shrunkInk(5));
+    [$mean, $far] = apart_on_cloth(dotted_pool($effects, 60, ['opacity' => 0.6]), $print->shrunkInk(5));
     expect($mean)->toBeLessThan(1.0)->and($far)->toBeLessThan(0.002);
     // Fewer dots, none of them paler.
     expect($print->alpha()->area() / dotted_pool($effects, 300)->alpha()->area())->toEqualWithDelta(0.6, 0.03)
