@@ -123,6 +123,29 @@ it('does to other words, and to another piece, what a recipe did to its own', fu
         ->and($dressed->artwork->layer('mine')->placement->x)->toBe(1.2);
 });
 
+it('keeps a recipe\'s own words where none are given, and lays one of art alone', function (): void {
+    $follow = fn (array $layers, string $words, string $id = ''): array => ['op' => 'follow-recipe', 'id' => $id, 'words' => $words, 'layers' => $layers, 'swatches' => []];
+    $text = Fixtures::artwork([Fixtures::words('body', 'MOTH', 2.0, ['placement' => ['turn' => 5]])])->toArray()['layers'];
+    $blank = operated(Fixtures::artwork([]), $follow($text, '  '))->artwork->layers[0];
+    expect($blank->source->toArray()['text'])->toBe('MOTH')->and($blank->placement?->turn)->toBe(5.0)->and($blank->placement?->width)->toEqualWithDelta(1.8, 1e-9);
+    $art = Fixtures::artwork([
+        Fixtures::shape('bar', 'rectangle', 0.5, more: ['placement' => ['x' => 1.0, 'y' => 1.0]]),
+        ['id' => 'moth', 'source' => ['kind' => 'art', 'file' => 'moth.svg', 'frame' => 'ink'], 'placement' => ['x' => 2.0, 'y' => 1.0, 'width' => 0.9, 'height' => null], 'effects' => []],
+    ])->toArray()['layers'];
+    [$bar, $moth] = operated(Fixtures::artwork([]), $follow($art, 'not for art'))->artwork->layers;
+    // The last piece is the main one: twice as large as in the recipe, and the bar stands as far from it, twice.
+    expect($moth->source->toArray()['file'])->toBe('moth.svg')->and($moth->placement?->width)->toEqualWithDelta(1.8, 1e-9)->and($bar->placement?->width)->toEqualWithDelta(1.0, 1e-9)
+        ->and($bar->placement?->x)->toEqualWithDelta(1.5 - 2.0, 1e-6)->and($bar->placement?->y)->toEqualWithDelta($moth->placement?->y ?? 0.0, 1e-6);
+    expect(fn () => operated(Fixtures::artwork([]), $follow([], 'x')))->toThrow(EditRefused::class, 'The recipe holds no lines');
+});
+
+it('keeps what was retouched of a picture when a recipe dresses it, and takes no retouching along', function (): void {
+    $photo = fn (string $id, float $x, array $effects): array => ['id' => $id, 'source' => ['kind' => 'art', 'file' => 'rock-pool.png', 'frame' => 'file'], 'placement' => ['x' => $x, 'y' => 2, 'width' => 1.2, 'height' => null], 'effects' => $effects];
+    $recipe = Fixtures::artwork([$photo('r', 1.0, [['kind' => 'levels'], ['kind' => 'halftone'], ['kind' => 'outline', 'width' => 0.05]])])->toArray()['layers'];
+    $dressed = operated(Fixtures::artwork([$photo('mine', 1.5, [['kind' => 'saturation'], ['kind' => 'posterised']])]), ['op' => 'follow-recipe', 'id' => 'mine', 'words' => '', 'layers' => $recipe, 'swatches' => []])->artwork->layer('mine');
+    expect(array_map(fn ($line): string => $line->kind, $dressed?->effects ?? []))->toBe(['saturation', 'halftone', 'outline'])->and($dressed?->placement?->x)->toBe(1.5);
+});
+
 it('follows a recipe in other colours, with another font and another picture', function (): void {
     $recipe = Fixtures::artwork([
         ['id' => 'art', 'name' => '#f3ead7', 'source' => ['kind' => 'art', 'file' => 'moth.svg', 'frame' => 'ink'], 'placement' => ['x' => 1.5, 'y' => 3, 'width' => 1, 'height' => null], 'effects' => [['kind' => 'fill', 'colour' => '#f3ead7']]],

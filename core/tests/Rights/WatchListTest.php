@@ -20,6 +20,10 @@ it('takes short phrases as they are only', function (): void {
     expect(WatchList::found('the KIT of kites', [new Watched('kite')]))->toBe([])->and(WatchList::found('one K.I.T.E. flies', [new Watched('kite')]))->toHaveCount(1);
 });
 
+it('forgives one slip from five letters on', function (string $phrase, string $words, bool $found): void {
+    expect(WatchList::found($words, [new Watched($phrase)]) !== [])->toBe($found);
+})->with([['skiff', 'the skift', true], ['skiff', 'the skif', true], ['skiff', 'the skiffs', true], ['skiff', 'the ksiff', true], ['skif', 'the skip', false], ['skif', 'the skiff', false], ['skiff', 'the skipt', false]]);
+
 it('cautions in neutral words, by kind', function (string $words, array $kinds): void {
     expect(Caution::of($words))->toBe($kinds);
 })->with([
