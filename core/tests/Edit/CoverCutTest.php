@@ -84,3 +84,30 @@ it('mirrors the piece as it lies: on its head, across, and turned', function (ar
     'across' => [['flip' => 'across'], 'bottom', [2.6, 2.46], [2.6, 2.54]],
     'turned' => [['turn' => 90], 'bottom', [1.54, 1.4], [1.46, 1.4]],
 ]);
+
+it('makes the bar a tenth as thick as the side is long, and at least a quarter of an inch', function (float $width, float $long, float $thick): void {
+    $sheet = covered_at(half_moon(['width' => $width]), ['op' => 'cover-cut', 'id' => 'moon', 'side' => 'bottom', 'with' => 'base']);
+    $bar = $sheet->layers[1]->placement;
+    expect($bar?->width)->toEqualWithDelta($long, 1e-3)->and($bar?->height)->toEqualWithDelta($thick, 1e-3)->and($bar?->y)->toEqualWithDelta(2 + $width / 4, 5e-3);
+})->with([[1.0, 1.12, 0.26], [2.0, 2.24, 0.26], [3.5, 3.92, 0.35]]);
+
+it('tears the mirror picture off within three tenths of the piece, and lays it a hair within the line', function (float $width): void {
+    $sheet = covered_at(half_moon(['width' => $width]), ['op' => 'cover-cut', 'id' => 'moon', 'side' => 'bottom', 'with' => 'patch']);
+    // 3 in of art are 1.5 in high; the mirror picture is torn between 0.3 of that, less the depth of the tear, and 0.3 of it and half the tear more.
+    $deep = $width / 2;
+    $torn = min(0.3, 0.3 * $deep * 0.6);
+    $picture = moon_drawn($sheet);
+    $line = 2 + $deep / 2;
+    $ends = [];
+    for ($x = 2 - $width / 4; $x < 2 + $width / 4; $x += 0.02) {
+        $at = $line;
+        while (at_inch($picture, $x, $at)[3] > 127) {
+            $at += 0.01;
+        }
+        $ends[] = $at - $line;
+    }
+    expect(max($ends))->toBeLessThan(0.3 * $deep + $torn / 2 + 0.02)->toBeGreaterThan(0.3 * $deep - $torn / 2)->and(min($ends))->toBeGreaterThan(0.3 * $deep - $torn / 2 - 0.02)->and(max($ends) - min($ends))->toBeGreaterThan($torn / 3);
+    // A seam of a two-hundredth of an inch: the mirror picture's own line lies as far above that of the piece.
+    $mirrored = $sheet->layers[0]->placement;
+    expect($mirrored?->y)->toEqualWithDelta(2 + $deep - 0.01, 3e-3);
+})->with([2.0, 3.0]);
