@@ -4,24 +4,18 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Colour\Srgb;
-use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Ppi;
-use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Centred;
-use TallCrow\Preflight\ChecksSheet;
 use TallCrow\Preflight\Collisions;
 use TallCrow\Preflight\Covered;
 use TallCrow\Preflight\EdgeInk;
 use TallCrow\Preflight\EffectivePpi;
-use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Gamut;
 use TallCrow\Preflight\HalftoneDots;
 use TallCrow\Preflight\InkCount;
 use TallCrow\Preflight\MethodFits;
 use TallCrow\Preflight\NearlyAligned;
 use TallCrow\Preflight\NothingThere;
-use TallCrow\Preflight\PictureSubject;
-use TallCrow\Preflight\SheetSubject;
 use TallCrow\Preflight\Unevenness;
 use TallCrow\Preflight\VanishingInk;
 use TallCrow\Preflight\Verdict;
@@ -30,31 +24,9 @@ use TallCrow\Preflight\WearShare;
 use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
 
+require_once __DIR__.'/subjects.php';
+
 // Sheets and pictures just this side and just beyond each limit of a gauge. Limits that are our own choice are told as such beside them in the code.
-
-function subject_of(Artwork $artwork, float $ppi = 100): SheetSubject
-{
-    return new SheetSubject($artwork, Fixtures::renderer(), Fixtures::shelf(), $artwork->sheet->area(), picture_of(Fixtures::render($artwork, $ppi), $ppi, $artwork));
-}
-
-function picture_of(Image $picture, float $ppi, ?Artwork $artwork = null): PictureSubject
-{
-    return new PictureSubject($picture, $ppi, $artwork?->brief->garments ?? [], HouseRule::Strict300, PrintArea::pixels('sheet', $picture->width(), $picture->height(), Ppi::of($ppi)));
-}
-
-/** @return array<string, Finding> what one gauge finds, by key */
-function gauged(ChecksSheet $check, Artwork $artwork, float $ppi = 100): array
-{
-    $found = $check->sheet(subject_of($artwork, $ppi));
-
-    return array_combine(array_map(fn (Finding $finding): string => $finding->key, $found), $found);
-}
-
-/** @return array<string, mixed> a plate by its edges, in inches */
-function slab(string $id, float $left, float $top, float $right, float $bottom, string $colour = '#f3ead7', array $more = []): array
-{
-    return array_replace_recursive(Fixtures::shape($id, 'rectangle', $right - $left, $colour, ['placement' => ['x' => ($left + $right) / 2, 'y' => ($top + $bottom) / 2, 'height' => $bottom - $top]]), $more);
-}
 
 it('takes ink at the edge for cut from a twentieth of its strength on, and says how much of it', function (int $level, Verdict $verdict): void {
     $alpha = Image::empty(300, 400, 1)->insert(Image::empty(75, 50, 1)->linearByte(1, $level), 0, 100);
