@@ -35,7 +35,7 @@ it('takes ink at the edge for cut from a twentieth of its strength on, and says 
 })->with([[12, Verdict::Pass], [13, Verdict::Fail], [23, Verdict::Fail], [255, Verdict::Fail]]);
 
 it('brings pieces in until a twentieth of an inch is free, four at most', function (): void {
-    $plates = array_map(fn (int $i): array => slab("p$i", -0.1, 0.1 + 0.7 * $i, 0.5, 0.6 + 0.7 * $i), range(0, 4));
+    $plates = array_map(fn (int $i): array => ink_slab("p$i", -0.1, 0.1 + 0.7 * $i, 0.5, 0.6 + 0.7 * $i), range(0, 4));
     $subject = subject_of(Fixtures::artwork($plates));
     $finding = (new EdgeInk)->onSheet((new EdgeInk)->picture($subject->picture)[0], $subject);
     expect($finding->layers)->toHaveCount(5)->and($finding->mends)->toHaveCount(4);
@@ -45,7 +45,7 @@ it('brings pieces in until a twentieth of an inch is free, four at most', functi
 });
 
 it('sees a design off the middle from three hundredths of an inch on, up to half an inch, and none that is small', function (float $off, float $wide, Verdict $verdict): void {
-    $finding = (new Centred)->picture(subject_of(Fixtures::artwork([slab('p', 1.5 + $off - $wide / 2, 1, 1.5 + $off + $wide / 2, 2)]), 200)->picture)[0];
+    $finding = (new Centred)->picture(subject_of(Fixtures::artwork([ink_slab('p', 1.5 + $off - $wide / 2, 1, 1.5 + $off + $wide / 2, 2)]), 200)->picture)[0];
     expect($finding->verdict)->toBe($verdict)->and($finding->figure)->toBe(sprintf('%.2f in off', abs($off)));
 })->with([
     [0.02, 2.0, Verdict::Pass], [0.04, 2.0, Verdict::Warn], [-0.04, 2.0, Verdict::Warn], [0.3, 2.0, Verdict::Warn], [0.45, 1.9, Verdict::Warn], [0.55, 1.8, Verdict::Pass],
@@ -61,12 +61,12 @@ it('tells six pieces that are nearly in line, and no more', function (): void {
 
 it('takes capitals and rings for slips that differ by one to seven in a hundred', function (float $ratio, bool $isSlip): void {
     $sheet = Fixtures::artwork([Fixtures::words('a', 'KITE', 1.0, ['placement' => ['y' => 1]]), Fixtures::words('b', 'KITE', $ratio, ['placement' => ['y' => 3]])]);
-    $rings = Fixtures::artwork([slab('a', 0.5, 0.5, 1, 1, more: ['effects' => [1 => ['kind' => 'outline', 'width' => 0.1, 'colour' => '#f3ead7']]]), slab('b', 1.5, 0.5, 2, 1, more: ['effects' => [1 => ['kind' => 'outline', 'width' => 0.1 * $ratio, 'colour' => '#f3ead7']]])]);
+    $rings = Fixtures::artwork([ink_slab('a', 0.5, 0.5, 1, 1, more: ['effects' => [1 => ['kind' => 'outline', 'width' => 0.1, 'colour' => '#f3ead7']]]), ink_slab('b', 1.5, 0.5, 2, 1, more: ['effects' => [1 => ['kind' => 'outline', 'width' => 0.1 * $ratio, 'colour' => '#f3ead7']]])]);
     expect(count(gauged(new Unevenness, $sheet)))->toBe($isSlip ? 1 : 0)->and(count(gauged(new Unevenness, $rings)))->toBe($isSlip ? 1 : 0);
 })->with([[0.996, false], [0.985, true], [0.94, true], [0.92, false]]);
 
 it('takes two inks for one that differ by less than four in CIEDE2000', function (): void {
-    $near = fn (string $one, string $other): int => count(gauged(new Unevenness, Fixtures::artwork([slab('a', 0.5, 0.5, 1, 1, $one), slab('b', 1.5, 0.5, 2, 1, $other)])));
+    $near = fn (string $one, string $other): int => count(gauged(new Unevenness, Fixtures::artwork([ink_slab('a', 0.5, 0.5, 1, 1, $one), ink_slab('b', 1.5, 0.5, 2, 1, $other)])));
     $far = fn (string $one, string $other): float => Srgb::hex($one)->toLab()->difference(Srgb::hex($other)->toLab());
     expect($far('#b04a2c', '#b5502c'))->toBeLessThan(4.0)->and($near('#b04a2c', '#b5502c'))->toBe(1)->and($near('#b04a2c', '#b04a2c'))->toBe(0)
         ->and($far('#b04a2c', '#b35a3c'))->toBeGreaterThan(4.0)->toBeLessThan(8.0)->and($near('#b04a2c', '#b35a3c'))->toBe(0);
@@ -78,41 +78,41 @@ it('takes a picture without more than a hint of ink for blank', function (int $l
 })->with([[8, Verdict::Fail], [9, Verdict::Pass], [15, Verdict::Pass]]);
 
 it('takes two like pieces for one laid twice that lie within a fiftieth of an inch', function (float $dx, float $dy, bool $isSame): void {
-    $layers = Fixtures::artwork([slab('a', 1, 1, 2, 2), slab('b', 1, 1, 2, 2, more: ['placement' => ['x' => 1.5 + $dx, 'y' => 1.5 + $dy]])])->layers;
+    $layers = Fixtures::artwork([ink_slab('a', 1, 1, 2, 2), ink_slab('b', 1, 1, 2, 2, more: ['placement' => ['x' => 1.5 + $dx, 'y' => 1.5 + $dy]])])->layers;
     expect(NothingThere::isSame($layers[0], $layers[1]))->toBe($isSame);
 })->with([[0.0, 0.0, true], [0.019, -0.019, true], [0.021, 0.0, false], [0.0, 0.021, false], [0.035, 0.0, false]]);
 
 it('counts inks by CIEDE2000 and their share, and calls more than eight of them tones', function (): void {
     $inks = ['#c00000', '#00c000', '#0000c0', '#c0c000', '#00c0c0', '#c000c0', '#101010', '#f0f0f0', '#808080'];
-    $bars = fn (int $count): Artwork => Fixtures::artwork(array_map(fn (int $i): array => slab("p$i", 0.3, 0.1 + 0.4 * $i, 2.7, 0.4 + 0.4 * $i, $inks[$i]), range(0, $count - 1)));
+    $bars = fn (int $count): Artwork => Fixtures::artwork(array_map(fn (int $i): array => ink_slab("p$i", 0.3, 0.1 + 0.4 * $i, 2.7, 0.4 + 0.4 * $i, $inks[$i]), range(0, $count - 1)));
     $figure = fn (Artwork $artwork): string => gauged(new InkCount, $artwork)['inks']->figure;
     expect($figure($bars(3)))->toBe('3')->and($figure($bars(8)))->toBe('8')->and($figure($bars(9)))->toBe('tones');
     // 2.4 × 3 in of one ink are 18,000 points at 50 ppi; a speck of 0.24 in square has 144, 0.8 %, one of 0.12 in 36, 0.2 %.
-    $speck = fn (float $side, string $colour): string => $figure(Fixtures::artwork([slab('all', 0.3, 0.5, 2.7, 3.5, '#c00000'), slab('speck', 1, 1, 1 + $side, 1 + $side, $colour)]));
+    $speck = fn (float $side, string $colour): string => $figure(Fixtures::artwork([ink_slab('all', 0.3, 0.5, 2.7, 3.5, '#c00000'), ink_slab('speck', 1, 1, 1 + $side, 1 + $side, $colour)]));
     expect($speck(0.24, '#0000c0'))->toBe('2')->and($speck(0.12, '#0000c0'))->toBe('1')->and($speck(1.0, '#c81010'))->toBe('1')->and($speck(1.0, '#d04030'))->toBe('2');
 });
 
 it('refuses sublimation on cloth whose luminance is under 0.45', function (): void {
     // Relative luminance by sRGB: #b4b4b4 has 0.456, #b2b2b2 0.445.
-    $figure = fn (string $cloth): string => gauged(new MethodFits, Fixtures::artwork([slab('p', 1, 1, 2, 2)], ['method' => 'sublimation', 'garments' => [['name' => 'Cloth', 'colour' => $cloth]]]))['method']->figure;
+    $figure = fn (string $cloth): string => gauged(new MethodFits, Fixtures::artwork([ink_slab('p', 1, 1, 2, 2)], ['method' => 'sublimation', 'garments' => [['name' => 'Cloth', 'colour' => $cloth]]]))['method']->figure;
     expect($figure('#b4b4b4'))->toBe('fits')->and($figure('#b2b2b2'))->toBe('1 dark cloth');
 });
 
 it('judges words by six tenths of their ink that are seen, and pieces by six hundredths', function (float $hidden, bool $areWords, bool $isFound): void {
     // What lies over it hides a share of a block of ink, or of a word as wide, from the left.
-    $under = $areWords ? Fixtures::words('p', 'IIIIIIIIIIIIIIIIIIII', 2.4) : slab('p', 0.3, 1.8, 2.7, 2.2);
-    $over = slab('over', 0.0, 1.0, 0.3 + 2.4 * $hidden, 3.0, '#b04a2c');
+    $under = $areWords ? Fixtures::words('p', 'IIIIIIIIIIIIIIIIIIII', 2.4) : ink_slab('p', 0.3, 1.8, 2.7, 2.2);
+    $over = ink_slab('over', 0.0, 1.0, 0.3 + 2.4 * $hidden, 3.0, '#b04a2c');
     expect(isset(gauged(new Covered, Fixtures::artwork([$under, $over]))['covered:p']))->toBe($isFound);
 })->with([[0.35, true, false], [0.45, true, true], [0.90, false, false], [0.97, false, true]]);
 
 it('judges no piece of less than three hundredths of a square inch by what is seen of it', function (): void {
-    $found = fn (float $side): int => count(gauged(new Covered, Fixtures::artwork([slab('p', 1, 1, 1 + $side, 1 + $side), slab('over', 0.5, 0.5, 2, 2, '#b04a2c')])));
+    $found = fn (float $side): int => count(gauged(new Covered, Fixtures::artwork([ink_slab('p', 1, 1, 1 + $side, 1 + $side), ink_slab('over', 0.5, 0.5, 2, 2, '#b04a2c')])));
     expect($found(0.16))->toBe(0)->and($found(0.2))->toBe(1);
 });
 
 it('finds words on ink that is too like them, where six tenths about them are ink', function (): void {
     $words = Fixtures::words('w', 'MOTH', 1.6, ['effects' => [0 => ['colour' => '#b8482c']]]);
-    $found = fn (string $ground, float $right): bool => isset(gauged(new Covered, Fixtures::artwork([slab('ground', 0.5, 1.4, $right, 2.6, $ground), $words]))['sunk:w']);
+    $found = fn (string $ground, float $right): bool => isset(gauged(new Covered, Fixtures::artwork([ink_slab('ground', 0.5, 1.4, $right, 2.6, $ground), $words]))['sunk:w']);
     expect($found('#b04a2c', 2.5))->toBeTrue()->and($found('#f3ead7', 2.5))->toBeFalse()->and($found('#b04a2c', 1.2))->toBeFalse();
 });
 
@@ -140,7 +140,7 @@ it('wants of a picture the ppi of the house, to a twentieth of one', function (f
 })->with([[300.0, Verdict::Pass], [299.96, Verdict::Pass], [299.93, Verdict::Fail], [299.0, Verdict::Fail]]);
 
 it('holds the dots of a screen against the method, and a cell against four pixels of the print', function (float $lpi, Verdict $verdict): void {
-    $sheet = Fixtures::artwork([slab('p', 1, 1, 2, 2, more: ['effects' => [1 => ['kind' => 'halftone', 'lpi' => $lpi]]])]);
+    $sheet = Fixtures::artwork([ink_slab('p', 1, 1, 2, 2, more: ['effects' => [1 => ['kind' => 'halftone', 'lpi' => $lpi]]])]);
     $dot = subject_of($sheet)->demands->method->dot;
     $finding = gauged(new HalftoneDots, $sheet)['dots:p'];
     // A round dot of that width fills π / 4 · (width · lpi)² of its cell: a quarter of it at √(1 / π) / width lines.
@@ -149,18 +149,18 @@ it('holds the dots of a screen against the method, and a cell against four pixel
 
 it('sees more than three in a hundred of the ink beyond process inks', function (float $side, Verdict $verdict): void {
     // 2.4 × 2.4 in of earth and a square of pure green.
-    $sheet = Fixtures::artwork([slab('earth', 0.3, 0.5, 2.7, 2.9, '#8a5a3c'), slab('green', 1, 1, 1 + $side, 1 + $side, '#00ff00')]);
+    $sheet = Fixtures::artwork([ink_slab('earth', 0.3, 0.5, 2.7, 2.9, '#8a5a3c'), ink_slab('green', 1, 1, 1 + $side, 1 + $side, '#00ff00')]);
     expect(gauged(new Gamut, $sheet)['gamut']->verdict)->toBe($verdict);
 })->with([[0.38, Verdict::Pass], [0.46, Verdict::Warn], [0.55, Verdict::Warn]]);
 
 it('warns of ink that is lost on a cloth from two in a hundred on, and fails from a fifth', function (float $side, Verdict $verdict): void {
     // Ink of the cloth's own colour beside ink that stands out: a share of side² of 2.56 square inches.
-    $sheet = Fixtures::artwork([slab('bone', 0.2, 0.2, 1.8, 1.8), slab('lost', 2.0, 2.5, 2.0 + $side, 2.5 + $side, '#3d4a57')], ['garments' => [['name' => 'Slate', 'colour' => '#3d4a57']]]);
+    $sheet = Fixtures::artwork([ink_slab('bone', 0.2, 0.2, 1.8, 1.8), ink_slab('lost', 2.0, 2.5, 2.0 + $side, 2.5 + $side, '#3d4a57')], ['garments' => [['name' => 'Slate', 'colour' => '#3d4a57']]]);
     $finding = (new VanishingInk)->picture(subject_of($sheet)->picture)[0];
     expect($finding->verdict)->toBe($verdict);
 })->with([[0.2, Verdict::Pass], [0.28, Verdict::Warn], [0.7, Verdict::Warn], [0.9, Verdict::Fail]]);
 
 it('warns of wear from a quarter of the ink on, and fails from half of it', function (float $amount, Verdict $verdict): void {
-    $sheet = Fixtures::artwork([slab('p', 0.3, 0.3, 2.7, 3.7)], ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'seed' => 3]]]);
+    $sheet = Fixtures::artwork([ink_slab('p', 0.3, 0.3, 2.7, 3.7)], ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'seed' => 3]]]);
     expect(gauged(new WearShare, $sheet)['wear']->verdict)->toBe($verdict);
 })->with([[0.2, Verdict::Pass], [0.3, Verdict::Warn], [0.45, Verdict::Warn], [0.55, Verdict::Fail]]);

@@ -76,14 +76,14 @@ it('warns of dots that a method does not hold in a quarter of the tones', functi
     $method = PrintMethod::from($name);
     // A round dot fills a quarter of its cell at √(1 / π) / its width lines to the inch.
     $lpi = round($share * sqrt(1 / M_PI) / Method::of($method)->dot, 2);
-    $sheet = Fixtures::artwork([slab('p', 1, 1, 2, 2, more: ['effects' => [1 => ['kind' => 'halftone', 'lpi' => $lpi]]])], ['method' => $name]);
+    $sheet = Fixtures::artwork([ink_slab('p', 1, 1, 2, 2, more: ['effects' => [1 => ['kind' => 'halftone', 'lpi' => $lpi]]])], ['method' => $name]);
     expect($lpi)->toBeLessThan(75.0)->and(gauged(new HalftoneDots, $sheet)['dots:p']->verdict)->toBe($verdict);
 })->with([['transfer', 0.95, Verdict::Pass], ['transfer', 1.05, Verdict::Warn], ['dtg', 0.95, Verdict::Pass], ['dtg', 1.05, Verdict::Warn]]);
 
 it('feels a plate in a transfer from sixty square inches of one solid area on, and none where gaps let it breathe', function (float $side, float $gap, bool $isPlate): void {
     // Two halves of a square with a gap between them.
     $middle = 5.0;
-    $sheet = Fixtures::artwork([slab('a', $middle - $side / 2, 0.5, $middle - $gap / 2, 0.5 + $side), slab('b', $middle + $gap / 2, 0.5, $middle + $side / 2, 0.5 + $side)], ['method' => 'transfer', 'sheet' => ['width' => 1000, 'height' => 1000, 'ppi' => 100]]);
+    $sheet = Fixtures::artwork([ink_slab('a', $middle - $side / 2, 0.5, $middle - $gap / 2, 0.5 + $side), ink_slab('b', $middle + $gap / 2, 0.5, $middle + $side / 2, 0.5 + $side)], ['method' => 'transfer', 'sheet' => ['width' => 1000, 'height' => 1000, 'ppi' => 100]]);
     expect(isset(gauged(new MethodFits, $sheet, 60)['solid']))->toBe($isPlate);
 })->with([[7.6, 0.0, false], [7.9, 0.0, true], [8.5, 0.3, false]]);
 

@@ -32,7 +32,7 @@ function gauged(ChecksSheet $check, Artwork $artwork, float $ppi = 100): array
 }
 
 /** @return array<string, mixed> a plate by its edges, in inches */
-function slab(string $id, float $left, float $top, float $right, float $bottom, string $colour = '#f3ead7', array $more = []): array
+function ink_slab(string $id, float $left, float $top, float $right, float $bottom, string $colour = '#f3ead7', array $more = []): array
 {
     return array_replace_recursive(Fixtures::shape($id, 'rectangle', $right - $left, $colour, ['placement' => ['x' => ($left + $right) / 2, 'y' => ($top + $bottom) / 2, 'height' => $bottom - $top]]), $more);
 }
