@@ -40,7 +40,7 @@ final class Unmixing
     public static function edges(Image $ink, Image $gone, Image $difference): Image
     {
         // A bell that touches the border reaches about two deviations to either side of it.
-        $soft = Blur::gaussian($gone, self::REACH / 2, 0.02)->settled();
+        $soft = Blur::rough($gone, self::REACH / 2, 0.02)->settled();
         $sure = $soft->isMore(255 - self::TOUCHED)->settled();
         $mixed = $soft->isMore(self::TOUCHED)->both($sure->inverted())->settled();
         $cleared = $ink->masked($gone->inverted());

@@ -16,14 +16,15 @@ final class Blur
      */
     public static function gaussian(Image $image, float $sigma, float $tail = 0.2): Image
     {
-        if ($sigma < 0.2) {
-            return $image;
-        }
-        $isExact = ! $image->isByte() || self::keepsLevels($sigma, $tail);
-
-        return $isExact
-            ? $image->operation('gaussblur', [$sigma], ['min-ampl' => $tail])
+        return $sigma < 0.2 || ! $image->isByte() || self::keepsLevels($sigma, $tail)
+            ? self::rough($image, $sigma, $tail)
             : $image->operation('gaussblur', [$sigma], ['min-ampl' => $tail, 'precision' => Precision::Float])->linearByte(1.0);
+    }
+
+    /** The same by short weights, up to 3 % off in level: for masks of which only counts how far they reach. */
+    public static function rough(Image $image, float $sigma, float $tail): Image
+    {
+        return $sigma < 0.2 ? $image : $image->operation('gaussblur', [$sigma], ['min-ampl' => $tail]);
     }
 
     /** Whether the library's quick blur of 8 bits leaves an even picture as it is: for some bells its short weights add up to 3 % more or less than one. */
