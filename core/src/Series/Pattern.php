@@ -33,8 +33,14 @@ final readonly class Pattern
         $faults = new Faults;
         $root = Node::root($data, $faults)->knows('format', 'title', 'slots');
         $root->word('format', [self::FORMAT]);
-        $slots = array_map(Slot::read(...), $root->items('slots', self::MOST_SLOTS));
+        $nodes = $root->items('slots', self::MOST_SLOTS);
         $title = trim($root->text('title', 200, ''));
+        foreach ($nodes as $node) {
+            Slot::places($node);
+        }
+        // A list that is too long is told as such, not as a slot that fills nothing.
+        $faults->settle();
+        $slots = array_map(Slot::read(...), $nodes);
         $faults->settle();
         $names = array_map(fn (Slot $slot): string => mb_strtolower($slot->name), $slots);
         if (count(array_unique($names)) < count($names)) {

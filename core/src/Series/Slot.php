@@ -27,12 +27,18 @@ final readonly class Slot
     {
         $node = $node->knows('name', 'places', 'fit');
         $name = trim($node->text('name', 60));
-        $places = array_map(Pointer::parse(...), $node->texts('places', self::MOST_PLACES, 200));
+        $places = array_map(Pointer::parse(...), self::places($node));
         if ($name === '' || preg_match('/[{}]/', $name) === 1) {
             throw PatternInvalid::slot('A slot needs a name, without braces.');
         }
 
         return $places === [] ? throw PatternInvalid::slot(sprintf('The slot %s fills nothing: choose what on the sheet it stands for.', $name)) : new self($name, $places, $node->isNull('fit') ? null : FitRule::read($node->child('fit')));
+    }
+
+    /** @return list<string> where a slot's value goes, as it is written */
+    public static function places(Reading $node): array
+    {
+        return $node->texts('places', self::MOST_PLACES, 200);
     }
 
     /**

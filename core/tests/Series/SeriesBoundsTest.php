@@ -15,7 +15,7 @@ use TallCrow\Tests\Fixtures;
 it('holds thirty slots of sixty places, and no more', function (): void {
     $slots = fn (int $count, int $places): array => ['format' => Pattern::FORMAT, 'title' => '', 'slots' => array_map(fn (int $i): array => ['name' => "s$i", 'places' => array_fill(0, $places, "p$i/source/text")], range(1, $count))];
     expect(Pattern::data($slots(30, 1))->slots)->toHaveCount(30)->and(fn () => Pattern::data($slots(31, 1)))->toThrow(ArtworkInvalid::class, 'slots')
-        ->and(Pattern::data($slots(1, 60))->slots[0]->places)->toHaveCount(60)->and(fn () => Pattern::data($slots(1, 61)))->toThrow(PatternInvalid::class);
+        ->and(Pattern::data($slots(1, 60))->slots[0]->places)->toHaveCount(60)->and(fn () => Pattern::data($slots(1, 61)))->toThrow(ArtworkInvalid::class, 'places');
 });
 
 it('points eight keys deep', function (): void {
