@@ -79,7 +79,7 @@ final class WearPainter
     private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
     {
         if ($wear->asItIs && $wear->isPicture()) {
-            $marks = fn (): Image => WearTile::make(WearTile::sized($this->marks($wear), $wear), range(0, 255), $frame->ppi);
+            $marks = fn (): Image => WearTile::make(WearTile::sized($this->marks($wear), $wear), $frame->ppi);
 
             return $this->laid($this->pictures->image(sprintf('marks %s %.4f', $this->name($wear), $frame->ppi), $marks), $wear, $frame, $x, $y);
         }
@@ -89,15 +89,26 @@ final class WearPainter
             $finer = max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
             $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->settled();
 
-            return Lookup::bytes($this->chippable($wear, $frame, $alpha, $finer, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table))->shrunk($finer)->settled();
+            $taken = Lookup::bytes($this->chippable($wear, $frame, $alpha, $finer, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table));
+
+            return self::crisp($wear, $taken)->settled()->shrunk($finer)->settled();
         }
         if ($frame->ppi === (float) Texture::PPI && abs($wear->turn) < 0.01) {
             // At print resolution nothing is averaged: the table is looked up in the window alone.
-            return Lookup::bytes($this->laid($this->inMemory($this->name($wear), fn (): Image => $this->sized($wear)), $wear, $frame, $x, $y), $table);
+            $rim = WearTile::RIM;
+            $taken = Lookup::bytes($this->laid($this->inMemory($this->name($wear), fn (): Image => $this->sized($wear)), $wear, $frame->grown($rim), $x, $y), $table);
+
+            return self::crisp($wear, $taken)->crop($rim, $rim, $frame->width, $frame->height);
         }
         $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
-        return $this->laid($this->pictures->image($key, fn (): Image => WearTile::make($this->sized($wear), $table, $frame->ppi)), $wear, $frame, $x, $y);
+        return $this->laid($this->pictures->image($key, fn (): Image => WearTile::make(self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $frame->ppi)), $wear, $frame, $x, $y);
+    }
+
+    /** A picture's greys may be as even as a wall: they are taken by the share that is asked. */
+    private static function crisp(Wear $wear, Image $taken): Image
+    {
+        return $wear->isPicture() ? $taken : WearTile::crisp($taken->settled());
     }
 
     /**

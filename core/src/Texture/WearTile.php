@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 use TallCrow\Raster\Sampling;
 
 /**
@@ -22,6 +22,12 @@ final class WearTile
 
     private const STEPS = 255;
 
+    /** Levels that count as none taken, or as all. */
+    private const NONE = 8.0;
+
+    /** Pixels about a place that tell whether it is an edge. */
+    public const RIM = 2;
+
     /** The field as large as its scale makes it at print resolution. */
     public static function sized(Image $field, Wear $wear): Image
     {
@@ -33,16 +39,28 @@ final class WearTile
     /**
      * One 8-bit band, 255 where the ink goes. Its side is the field's at the ppi, to the nearest pixel.
      *
-     * @param  Image  $sized  of sized()
-     * @param  list<int>  $table  of cut()
+     * @param  Image  $taken  of the whole field at print resolution
      */
-    public static function make(Image $sized, array $table, float $ppi): Image
+    public static function make(Image $taken, float $ppi): Image
     {
         // A field that is kept in a file is read once, in order: looked up here and there in it, it takes ten times as long.
-        $worn = Lookup::bytes($sized, $table)->settled();
-        $side = max(1, (int) round($worn->width() * $ppi / Texture::PPI));
+        $taken = $taken->settled();
+        $side = max(1, (int) round($taken->width() * $ppi / Texture::PPI));
 
-        return $worn->shrunkBy($worn->width() / $side);
+        return $taken->shrunkBy($taken->width() / $side);
+    }
+
+    /**
+     * What is taken, without haze: where a field runs so slowly that its ramp is wider than an edge, ink goes or stays as a whole. What is
+     * half-transparent within its square of neighbours, as they are, prints as haze.
+     *
+     * @param  Image  $taken  one band, settled; what lies within RIM of its own rim needs what lies beyond
+     */
+    public static function crisp(Image $taken): Image
+    {
+        $partial = $taken->isMore(self::NONE)->both($taken->isLess(255 - self::NONE))->settled();
+
+        return Morphology::opened($partial, 3)->chosen($taken->isMore(127.0), $taken);
     }
 
     /**

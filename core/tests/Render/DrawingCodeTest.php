@@ -53,7 +53,7 @@ it('draws a proof anew when any part that made it is changed', function (string 
     'a texture' => ['Texture/Speckle.php', '$grain(0.65, 1)', '$grain(0.9, 1)', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['distress' => [['texture' => 'speckle', 'amount' => 0.3]]])],
     'a warp' => ['Effect/Warp/Arch.php', '$half = $box->width() / 2;', '$half = $box->width() / 3;', fn () => Fixtures::words('w', 'KITE SOCIETY OF QUARRY ROAD AND THE TIDE POOLS', 2.5, ['effects' => [1 => ['kind' => 'arch']]])],
     'a mask' => ['Mask/MaskShape.php', 'Outline::ellipse(', 'Outline::rectangle(', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['masks' => [['kind' => 'ellipse']]])],
-    'a look' => ['Effect/Look/Stamped.php', '0.03 * $ppi', '0.08 * $ppi', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['effects' => [1 => ['kind' => 'stamped']]])],
+    'a look' => ['Effect/Look/Stamped.php', '0.03 * $grid->ppi', '0.08 * $grid->ppi', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['effects' => [1 => ['kind' => 'stamped']]])],
     'the painter' => ['Render/Stage/OpacityStage.php', 'linearByte($layer->opacity)', 'linearByte($layer->opacity / 2)', fn () => Fixtures::shape('s', 'rectangle', 2, more: ['opacity' => 0.8])],
 ]);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Texture\Catalogue;
 use TallCrow\Texture\Texture;
@@ -28,7 +29,7 @@ function worn_tile(Image $field, Wear $wear, float $ppi): Image
 {
     $sized = WearTile::sized($field, $wear);
 
-    return WearTile::make($sized, WearTile::cut(Histogram::of($sized), $wear->amount), $ppi);
+    return WearTile::make(WearTile::crisp(Lookup::bytes($sized, WearTile::cut(Histogram::of($sized), $wear->amount))->settled()), $ppi);
 }
 
 /** Mean step from one column to the next: across the seam it must be as inside. */

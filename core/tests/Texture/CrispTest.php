@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Measure\HouseRule;
+use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
+use TallCrow\Preflight\Haze;
+use TallCrow\Preflight\PictureSubject;
+use TallCrow\Raster\Image;
+use TallCrow\Tests\Fixtures;
+use TallCrow\Texture\Catalogue;
+use TallCrow\Texture\WearTile;
+
+// Half-transparent ink prints as haze: wear leaves none, however slowly its field runs.
+it('leaves no haze, at any scale and share', function (string $texture, float $scale, float $amount): void {
+    $picture = Fixtures::render(Fixtures::artwork([Fixtures::shape('p', 'rectangle', 2.6, more: ['placement' => ['height' => 3.4]])], ['distress' => [['texture' => $texture, 'amount' => $amount, 'seed' => 8, 'scale' => $scale]]]));
+    $share = (float) (new Haze)->picture(new PictureSubject($picture, 300, [], HouseRule::Strict300, PrintArea::pixels('sheet', $picture->width(), $picture->height(), Ppi::of(300))))[0]->figure;
+    // Our own limit for a sheet is half a hundredth of the ink.
+    expect($share)->toBeLessThanOrEqual(0.1)->and($picture->alpha()->area() / (2.6 * 3.4 * 300 ** 2))->toEqualWithDelta(1 - $amount, 0.04);
+})->with(array_keys(Catalogue::classes()))->with([[1.0, 0.05], [2.5, 0.15]]);
+
+it('takes wide ramps as a whole or not at all, and leaves edges soft', function (): void {
+    // From the left: none, an edge of two pixels, all, a ramp of twelve pixels.
+    $row = [0, 0, 0, 0, 90, 170, 255, 255, 255, 255, 230, 210, 190, 170, 150, 130, 110, 90, 70, 50, 30, 10, 0, 0];
+    $image = Image::raw(str_repeat(implode('', array_map(chr(...), $row)), 9), count($row), 9, 1);
+    $crisp = array_values((array) unpack('C*', WearTile::crisp($image)->crop(0, 4, count($row), 1)->toBytes()));
+    expect(array_slice($crisp, 0, 10))->toBe(array_slice($row, 0, 10))->and(array_slice($crisp, 10, 12))->toBe([255, 255, 255, 255, 255, 255, 0, 0, 0, 0, 0, 0]);
+});
