@@ -58,7 +58,7 @@ final class WearTile
      */
     public static function crisp(Image $taken): Image
     {
-        $partial = $taken->isMore(self::NONE)->both($taken->isLess(255 - self::NONE))->settled();
+        $partial = Lookup::bytes($taken, array_map(fn (int $level): int => $level > self::NONE && $level < 255 - self::NONE ? 255 : 0, range(0, 255)))->settled();
 
         return Morphology::opened($partial, 3)->chosen($taken->isMore(127.0), $taken);
     }
