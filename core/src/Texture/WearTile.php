@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 use TallCrow\Raster\Sampling;
 
