@@ -8,6 +8,7 @@ use TallCrow\Artwork\DrawnSource;
 use TallCrow\Artwork\InkStroke;
 use TallCrow\Artwork\Recipe;
 use TallCrow\Artwork\Tip;
+use TallCrow\Geometry\Path;
 use TallCrow\Geometry\Region;
 use TallCrow\Rights\Fact;
 use TallCrow\Rights\FactName;
@@ -104,4 +105,34 @@ it('draws round strokes as capsules, and a dab as a circle', function (float $dx
 it('keeps five hundred letters of what a licence says, and of its clause a hundred and twenty', function (): void {
     $fact = Fact::of(FactName::Territory, 'named', null, str_repeat('a', 501), str_repeat('b', 121), str_repeat('c', 501));
     expect([mb_strlen($fact->text), mb_strlen($fact->clause), mb_strlen($fact->quote)])->toBe([500, 120, 500])->and(Fact::of(FactName::Territory, 'named', null, ' here ')->text)->toBe('here');
+});
+
+it('sprays as many dots as the line is long, about it as a bell', function (float $long, float $width, int $dots): void {
+    $stroke = fn (int $seed): InkStroke => new InkStroke([[0.0, 0.0], [$long, 0.0]], $width, Tip::Spray, seed: $seed);
+    $contours = (new DrawnSource([$stroke(4)]))->path()->contours(0.001);
+    expect($contours)->toHaveCount($dots);
+    // A dot's middle is the mean of its corners; a bell of a quarter of the width has two thirds of them within that.
+    $off = array_map(fn (array $contour): float => abs(array_sum(array_column(array_slice($contour, 0, 12), 1)) / 12), $contours);
+    sort($off);
+    expect($off[(int) (0.6827 * count($off))])->toEqualWithDelta($width / 4, 0.06 * $width)
+        ->and((new DrawnSource([$stroke(4)]))->path()->bounds())->toEqual((new DrawnSource([$stroke(4)]))->path()->bounds())->not->toEqual((new DrawnSource([$stroke(5)]))->path()->bounds());
+})->with([[1.0, 0.2, 330], [0.5, 0.5, 110], [20.0, 0.1, 3000]]);
+
+it('scribbles with nine bristles, the further along the drier', function (): void {
+    $points = array_map(fn (int $i): array => [$i / 20, 0.0], range(0, 60));
+    // Square inches to the inch: all of it, less what lies outside the window.
+    $area = function (float $from, float $to, int $seed) use ($points): float {
+        $all = Region::filledBy((new DrawnSource([new InkStroke($points, 0.4, Tip::Scribble, seed: $seed)]))->path());
+        $window = Region::filledBy(Path::polygon([[$from, -1.0], [$to, -1.0], [$to, 1.0], [$from, 1.0]]));
+
+        return ($all->area() - $all->minus($window)->area()) / ($to - $from);
+    };
+    [$begin, $end] = [0.0, 0.0];
+    foreach (range(1, 8) as $seed) {
+        $bounds = (new DrawnSource([new InkStroke($points, 0.4, Tip::Scribble, seed: $seed)]))->path()->bounds();
+        $begin += $area(0.1, 0.8, $seed);
+        $end += $area(2.2, 2.9, $seed);
+        expect($bounds->height())->toBeLessThan(0.5);
+    }
+    expect($begin / 8)->toBeGreaterThan(0.25)->toBeLessThan(0.45)->and($end)->toBeLessThan(0.93 * $begin);
 });
