@@ -125,3 +125,13 @@ it('knits 32 wales to the inch, and takes as little light as a knit does', funct
     $rows = array_map(fn (int $y): float => $cloth->band(0)->crop(0, $y, 1500, 1)->mean(), range(0, 599));
     expect($power($rows, 41.6))->toEqualWithDelta(200 * 0.045 * 0.3, 0.5)->and($power($rows, 32.0))->toBeLessThan(0.4);
 });
+
+it('softens the edge of the white by half the spread of ink', function (float $ppi): void {
+    $white = Press::of(PrintMethod::Transfer, Srgb::hex('#17181a'), $ppi)->underbase(plate_of('#b04a2c', 255)->alpha());
+    $row = array_values((array) unpack('C*', $white->crop(0, 150, 150, 1)->toBytes()));
+    // An edge under a bell rises as the bell's sum does: its steps have the bell's own deviation.
+    $steps = array_map(fn (int $x): float => ($row[$x + 1] - $row[$x]) / 255, range(0, 148));
+    $mean = array_sum(array_map(fn (float $step, int $x): float => $step * $x, $steps, array_keys($steps)));
+    $variance = array_sum(array_map(fn (float $step, int $x): float => $step * ($x - $mean) ** 2, $steps, array_keys($steps)));
+    expect(array_sum($steps))->toEqualWithDelta(1.0, 1e-9)->and(sqrt($variance))->toEqualWithDelta(0.0022 * $ppi / 2, 0.12 * 0.0022 * $ppi / 2);
+})->with([1800.0, 3600.0]);
