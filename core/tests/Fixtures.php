@@ -21,10 +21,12 @@ use TallCrow\Look\Dots;
 use TallCrow\Look\Dotted;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Separation;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
+use TallCrow\Texture\Catalogue as Textures;
 
 /** What tests work on: fonts, art and the demo's build sheets in one folder, and small build sheets. */
 final class Fixtures
@@ -92,6 +94,14 @@ final class Fixtures
     public static function renderer(?Shelf $shelf = null, ?Artwork $pattern = null): Renderer
     {
         return new Renderer($shelf ?? self::shelf(), new NoPictures(Materials::kept()), $pattern);
+    }
+
+    /** A field of wear at its own size, as it is kept for all sheets. */
+    public static function field(string $texture, int $seed): Image
+    {
+        $make = fn (): Image => Textures::field($texture, $seed, 1.0);
+
+        return (Materials::kept()?->material(sprintf('field %s %d %d', $texture, $seed, Patchwork::across(1.0)), $make) ?? $make())->settled();
     }
 
     public static function render(Artwork $artwork, float $ppi = 300, ?string $folder = null): Image

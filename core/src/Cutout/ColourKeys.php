@@ -84,6 +84,12 @@ final readonly class ColourKeys
         return array_map(self::colour(...), $this->present);
     }
 
+    /** @return list<Srgb> the middle of each step that a picture can have */
+    public static function everyColour(): array
+    {
+        return array_map(self::colour(...), range(0, 65535));
+    }
+
     /**
      * How many pixels of a mask have each colour.
      *

@@ -83,6 +83,13 @@ final class Patchwork
     /** How much a layer counts over one of its patches: the squares of the three layers' weights come to 1 everywhere. */
     private static function weights(): Image
     {
+        static $weights = null;
+
+        return $weights ??= self::weighed();
+    }
+
+    private static function weighed(): Image
+    {
         $row = '';
         for ($x = 0; $x < self::PATCH; $x++) {
             $row .= pack('g', sin(M_PI * ($x + 0.5) / self::PATCH) ** self::SUDDEN);
@@ -92,7 +99,8 @@ final class Patchwork
         $squares = null;
         for ($layer = 0; $layer < self::LAYERS; $layer++) {
             $shift = $layer * intdiv(self::PATCH, self::LAYERS);
-            $square = $one->tiled($shift, $shift, self::PATCH, self::PATCH)->raised(2.0);
+            $shifted = $one->tiled($shift, $shift, self::PATCH, self::PATCH);
+            $square = $shifted->multiplied($shifted);
             $squares = $squares === null ? $square : $squares->plus($square);
         }
 
@@ -125,12 +133,16 @@ final class Patchwork
      */
     private static function back(array $levels): string
     {
+        /** @var list<float> $shares of the bell below each place */
+        static $shares = [];
+        if ($shares === []) {
+            $shares = array_map(fn (int $i): float => Bell::below(($i - 32767.5) / 32767.5 * self::DEVIATIONS), range(0, 65535));
+        }
         $total = max(1, array_sum($levels));
         $table = '';
         $level = 0;
         $below = $levels[0];
-        for ($i = 0; $i < 65536; $i++) {
-            $share = Bell::below(($i - 32767.5) / 32767.5 * self::DEVIATIONS);
+        foreach ($shares as $share) {
             while ($level < 255 && $below < $share * $total) {
                 $below += $levels[++$level];
             }

@@ -46,12 +46,22 @@ final class Gamut implements ChecksSheet, LooksClosely
         )->at(PictureSubject::squares($far, self::PPI))];
     }
 
-    /** @return array<string, Srgb> by the colour's own hex */
+    /**
+     * Profiles take longer to read than colours to convert: a process that asks again converts all that there are, once.
+     *
+     * @return array<string, Srgb> by the colour's own hex
+     */
     private static function printed(ColourKeys $keys): array
     {
+        /** @var array<string, Srgb> $known */
+        static $known = [];
         $colours = $keys->colours();
+        if (array_filter($colours, fn (Srgb $colour): bool => ! isset($known[$colour->toHex()])) !== []) {
+            $colours = $known === [] ? $colours : ColourKeys::everyColour();
+            $known = array_combine(array_map(fn (Srgb $colour): string => $colour->toHex(), $colours), SoftProof::of($colours));
+        }
 
-        return array_combine(array_map(fn (Srgb $colour): string => $colour->toHex(), $colours), SoftProof::of($colours));
+        return $known;
     }
 
     /**

@@ -10,16 +10,34 @@ final class Sampling
     /** A picture of fewer pixels, each of which is one of those that it stands for, by chance. */
     public static function jittered(Image $image, int $width, int $height, int $seed): Image
     {
+        return self::nearest($image, self::scattered($image, $width, $height, $seed));
+    }
+
+    /** The same of a picture that is to be set larger: what lies between its pixels counts as it does there. */
+    public static function jitteredBetween(Image $image, int $width, int $height, int $seed): Image
+    {
+        // The library counts from the middle of the first pixel.
+        return self::at($image, self::scattered($image, $width, $height, $seed)->linear(1.0, -0.5), 'bicubic');
+    }
+
+    /** One place of the picture in each of so many parts of it: two bands. */
+    private static function scattered(Image $image, int $width, int $height, int $seed): Image
+    {
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
         $chance = Image::raw($random->getBytes(max(1, 2 * $width * $height)), $width, $height, 2)->linear(1 / 256);
 
-        return self::nearest($image, self::places($width, $height)->plus($chance)->linearBands([$image->width() / $width, $image->height() / $height]));
+        return self::places($width, $height)->plus($chance)->linearBands([$image->width() / $width, $image->height() / $height]);
     }
 
     /** A picture whose pixels are taken from where two bands of floating point say, in pixels of the source; the nearest is taken. */
     public static function nearest(Image $image, Image $places): Image
     {
-        $interpolate = Vips::run('vips_interpolate_new', 'nearest');
+        return self::at($image, $places, 'nearest');
+    }
+
+    private static function at(Image $image, Image $places, string $how): Image
+    {
+        $interpolate = Vips::run('vips_interpolate_new', $how);
         try {
             return $image->operation('mapim', [$places], ['interpolate' => $interpolate, 'extend' => Extend::Copy]);
         } finally {

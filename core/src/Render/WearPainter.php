@@ -42,6 +42,9 @@ final class WearPainter
     /** How much the field says about where it chips, beside how near the edge is. */
     private const BITES = 0.75;
 
+    /** Print pixels of a window below which it is cut by itself; of a larger one, cut as a whole tile, more serves again. */
+    private const LITTLE = 4_000_000;
+
     /** No level below this chips: that is the middle of a solid. */
     private const HOLDS = 12;
 
@@ -93,12 +96,15 @@ final class WearPainter
 
             return self::crisp($wear, $taken)->settled()->shrunk($finer)->settled();
         }
-        if ($frame->ppi === (float) Texture::PPI && abs($wear->turn) < 0.01) {
-            // At print resolution nothing is averaged: the table is looked up in the window alone.
+        $finer = max(1, (int) round(Texture::PPI / $frame->ppi));
+        $print = $frame->finer($finer);
+        if (abs($wear->turn) < 0.01 && abs($print->ppi - Texture::PPI) < 1e-6 && ($finer === 1 || $wear->scale > 1 || $print->width * $print->height < self::LITTLE)) {
+            // The table is looked up in the window alone: in a print nothing of the tile would serve twice, and of a field that is set larger the whole is too much.
             $rim = WearTile::RIM;
-            $taken = Lookup::bytes($this->laid($this->inMemory($this->name($wear), fn (): Image => $this->sized($wear)), $wear, $frame->grown($rim), $x, $y), $table);
+            $field = $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
+            $taken = Lookup::bytes($this->laid($field, $wear, $print->grown($rim), $x, $y), $table);
 
-            return self::crisp($wear, $taken)->crop($rim, $rim, $frame->width, $frame->height);
+            return self::crisp($wear, $taken)->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
         }
         $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
 
@@ -157,7 +163,8 @@ final class WearPainter
         $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $alpha->area())));
         for ($look = 0; $look < $looks; $look++) {
             $key = sprintf('look %s %.3f %d', $this->name($wear), $frame->ppi, $look);
-            $tile = $this->inMemory($key, fn (): Image => $this->pictures->image($key, fn (): Image => WearTile::glimpsed($this->sized($wear), $frame->ppi, $look)));
+            $glimpsed = fn (): Image => $this->glimpsed($wear, $frame->ppi, $look);
+            $tile = $this->inMemory($key, fn (): Image => $wear->isPicture() ? $this->pictures->image($key, $glimpsed) : $this->pictures->material($key, $glimpsed));
             foreach (Histogram::summedBy($alpha, $this->laid($tile, $wear, $frame, $x, $y, mixed: false)) as $level => $sum) {
                 $sums[$level] += $sum;
             }
@@ -176,7 +183,7 @@ final class WearPainter
         $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
             $whole = $this->sized($wear)->settled();
 
-            return $whole->shrunkBy($whole->width() / max(1, (int) round($whole->width() * $frame->ppi / Texture::PPI)));
+            return WearTile::make($whole, $frame->ppi);
         });
 
         // Where no edge is near, nothing chips, however much is asked for.
@@ -212,13 +219,27 @@ final class WearPainter
             : $this->pictures->material('field '.$this->origin($wear), fn (): Image => Catalogue::field($wear->texture, $wear->seed, $wear->scale));
     }
 
+    /** The field in print. One that is set larger is not kept: what of it is asked for is worked out from the field itself. */
     private function sized(Wear $wear): Image
     {
         if (abs($wear->scale - 1) < 1e-6) {
             return WearTile::sized($this->field($wear), $wear);
         }
+        if ($wear->scale > 1) {
+            return WearTile::sized($this->inMemory('field '.$this->origin($wear), fn (): Image => $this->field($wear)), $wear);
+        }
 
         return $this->pictures->image('sized '.$this->name($wear), fn (): Image => WearTile::sized($this->field($wear), $wear)->settled());
+    }
+
+    private function glimpsed(Wear $wear, float $ppi, int $look): Image
+    {
+        if ($wear->scale <= 1) {
+            return WearTile::glimpsed($this->sized($wear), 1.0, $ppi, $look);
+        }
+        $field = $this->field($wear);
+
+        return WearTile::glimpsed($wear->inverted ? $field->inverted() : $field, $wear->scale, $ppi, $look);
     }
 
     /**

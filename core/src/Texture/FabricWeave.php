@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Grating;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /** The weave of the cloth coming through the ink, 60 threads to the inch, more in some places. */
-final class FabricWeave implements Texture
+final class FabricWeave implements WideTexture
 {
+    /** Pixels from one thread to the next. */
+    private const THREAD = 5;
+
     public static function kind(): string
     {
         return 'fabric-weave';
@@ -24,9 +28,15 @@ final class FabricWeave implements Texture
 
     public static function field(int $seed): Image
     {
-        $weave = Grating::hills(self::TILE, 480)->linearByte(0.45);
-        $uneven = Field::threads($seed, 3, 2400)->linearByte(0.15)->plus(Field::threads($seed + 1, 2400, 3)->linearByte(0.15));
+        return self::wide($seed, self::TILE);
+    }
 
-        return Lookup::equalised($weave->plus($uneven)->plus(Field::clouds($seed + 2, 480, 4)->linearByte(0.25))->linearByte(1))->settled();
+    /** The weave itself is not patched: in step as it is, it would stand out where patches run into one another. */
+    public static function wide(int $seed, int $side): Image
+    {
+        $uneven = Field::threads($seed, 3, 2400)->linearByte(0.27)->plus(Field::threads($seed + 1, 2400, 3)->linearByte(0.27))->plus(Field::clouds($seed + 2, 480, 4)->linearByte(0.46))->linearByte(1)->settled();
+        $uneven = $side === self::TILE ? $uneven : Patchwork::wide($uneven, $seed, intdiv($side, Patchwork::PATCH));
+
+        return Lookup::equalised(Grating::hills($side, intdiv($side, self::THREAD))->linearByte(0.45)->plus($uneven->linearByte(0.55))->linearByte(1))->settled();
     }
 }

@@ -45,8 +45,9 @@ final class FoldLines implements WideTexture
         $crease = self::lines($across, $down, $side, 3.2, 255.0);
         $rubbed = self::lines($across, $down, $side, 36.0, 214.0);
         $fine = Lookup::equalised(Field::clouds($seed, 120, 4)->linearByte(0.6)->plus(Field::grain($seed, 1.8)->linearByte(0.4))->linearByte(1))->settled();
-        $high = $side === self::TILE ? $fine : Patchwork::wide($fine, $seed, intdiv($side, Patchwork::PATCH));
-        $stretches = Lookup::equalised(Field::clouds($seed + 7, 480, 2))->linearByte(0.75, 64)->settled()->tiled(0, 0, $side, $side);
+        $wide = fn (Image $field, int $seed): Image => $side === self::TILE ? $field : Patchwork::wide($field, $seed, intdiv($side, Patchwork::PATCH));
+        $high = $wide($fine, $seed);
+        $stretches = $wide(Lookup::equalised(Field::clouds($seed + 7, 480, 2))->settled(), $seed + 7)->linearByte(0.92, 20)->settled();
         $grain = Field::grain($seed + 3, 1.2)->linearByte(0.12)->settled()->tiled(0, 0, $side, $side);
 
         return Lookup::equalised($crease->times($stretches)->linearByte(0.55)->plus($high->linearByte(0.25))->linearByte(1)->lighter($rubbed->times($high)->times($stretches)->linearByte(0.9))->lighter($grain))->settled();

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Noise\Field;
+use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Grating;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /** Wear in round dots, larger where more has gone, 25 to the inch. */
-final class HalftoneWear implements Texture
+final class HalftoneWear implements WideTexture
 {
+    /** Pixels from one dot to the next. */
+    private const DOT = 12;
+
     public static function kind(): string
     {
         return 'halftone-wear';
@@ -24,9 +28,15 @@ final class HalftoneWear implements Texture
 
     public static function field(int $seed): Image
     {
-        // 200 dots across the tile of 8 inches.
-        $dots = Grating::hills(self::TILE, 200)->linearByte(0.5);
+        return self::wide($seed, self::TILE);
+    }
 
-        return Lookup::equalised($dots->plus(Field::clouds($seed, 800, 4)->linearByte(0.5))->linearByte(1))->settled();
+    /** The tone alone is patched: dots that are in step would stand out where patches run into one another. */
+    public static function wide(int $seed, int $side): Image
+    {
+        $tone = Field::clouds($seed, 480, 4)->settled();
+        $tone = $side === self::TILE ? $tone : Patchwork::wide($tone, $seed, intdiv($side, Patchwork::PATCH));
+
+        return Lookup::equalised(Grating::hills($side, intdiv($side, self::DOT))->linearByte(0.5)->plus($tone->linearByte(0.5))->linearByte(1))->settled();
     }
 }

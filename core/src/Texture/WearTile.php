@@ -37,6 +37,12 @@ final class WearTile
         return abs($wear->scale - 1) > 1e-6 ? $field->resized(round($field->width() * $wear->scale) / $field->width()) : $field;
     }
 
+    /** Pixels at a ppi of a side that has so many before it is sized. */
+    private static function side(int $across, float $scale, float $ppi): int
+    {
+        return max(1, (int) round(round($across * $scale) * $ppi / Texture::PPI));
+    }
+
     /**
      * One 8-bit band, 255 where the ink goes. Its side is the field's at the ppi, to the nearest pixel.
      *
@@ -46,9 +52,8 @@ final class WearTile
     {
         // A field that is kept in a file is read once, in order: looked up here and there in it, it takes ten times as long.
         $taken = $taken->settled();
-        $side = max(1, (int) round($taken->width() * $ppi / Texture::PPI));
 
-        return $taken->shrunkBy($taken->width() / $side);
+        return $taken->shrunkBy($taken->width() / self::side($taken->width(), 1.0, $ppi));
     }
 
     /**
@@ -67,12 +72,16 @@ final class WearTile
     /**
      * The field as it lies at a low ppi, where each pixel is one of those that it stands for, by chance: levels are as
      * common as they were, and no pattern of the field falls in step with the grid.
+     *
+     * @param  Image  $field  before it is set larger
+     * @param  float  $scale  by how much it is, from 1
      */
-    public static function glimpsed(Image $sized, float $ppi, int $seed): Image
+    public static function glimpsed(Image $field, float $scale, float $ppi, int $seed): Image
     {
-        $side = fn (int $pixels): int => max(1, (int) round($pixels * $ppi / Texture::PPI));
+        $field = $field->settled();
+        [$across, $down] = [self::side($field->width(), $scale, $ppi), self::side($field->height(), $scale, $ppi)];
 
-        return Sampling::jittered($sized->settled(), $side($sized->width()), $side($sized->height()), $seed)->settled();
+        return ($scale > 1 ? Sampling::jitteredBetween($field, $across, $down, $seed) : Sampling::jittered($field, $across, $down, $seed))->settled();
     }
 
     /**

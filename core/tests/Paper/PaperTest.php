@@ -26,7 +26,7 @@ function step(Image $tile, int $x): float
 
 it('makes a dozen papers and more', fn () => expect(count(Catalogue::kinds()))->toBeGreaterThanOrEqual(12));
 
-it('makes tiles of one size in the colours that were chosen', function (string $kind): void {
+it('makes tiles of one size in the colours that were chosen, that meet themselves at the edge as smoothly as they run elsewhere', function (string $kind): void {
     $tile = tile($kind);
     expect($tile->width())->toBeIn([Paper::TILE, Patchwork::PATCH])->and([$tile->height(), $tile->bands()])->toBe([$tile->width(), 3]);
     foreach ([0, 1, 2] as $band) {
@@ -34,15 +34,12 @@ it('makes tiles of one size in the colours that were chosen', function (string $
         // The three colours chosen run from 26 to 243 in every band; no paper leaves them.
         expect($least)->toBeGreaterThanOrEqual(26 - 1)->and($most)->toBeLessThanOrEqual(243 + 1)->and($most)->toBeGreaterThan($least);
     }
-})->with(Catalogue::kinds());
-
-it('meets itself at the edge as smoothly as it runs elsewhere', function (string $kind): void {
-    $tile = tile($kind);
     $inside = max(array_map(fn (int $x): float => step($tile, $x), [99, 199, 299, 400, 601, 777, 1199, 1500, 1799, 2100]));
     expect(step($tile, $tile->width() - 1))->toBeLessThan($inside * 1.6 + 3);
-})->with(Catalogue::kinds());
 
-it('is the same for the same number and another for another', function (string $kind): void {
-    expect(md5(tile($kind, 8)->toBytes()))->toBe(md5(tile($kind, 8)->toBytes()))
-        ->and(md5(tile($kind, 9)->toBytes()))->not->toBe(md5(tile($kind, 8)->toBytes()));
-})->with(['plaid', 'watercolour', 'glitter', 'marbling', 'linen', 'kraft', 'clouds', 'animal-spots', 'retro-flowers', 'meadow', 'brush-slashes']);
+    // By chance, but the same for the same number and another for another.
+    if (in_array($kind, ['plaid', 'watercolour', 'glitter', 'marbling', 'linen', 'kraft', 'clouds', 'animal-spots', 'retro-flowers', 'meadow', 'brush-slashes'], true)) {
+        $print = md5($tile->toBytes());
+        expect(md5(tile($kind)->toBytes()))->toBe($print)->and(md5(tile($kind, 9)->toBytes()))->not->toBe($print);
+    }
+})->with(Catalogue::kinds());

@@ -14,7 +14,7 @@ use TallCrow\Texture\WearTile;
 
 // Half-transparent ink prints as haze: wear leaves none, however slowly its field runs.
 it('leaves no haze, at any scale and share', function (string $texture, float $scale, float $amount): void {
-    $picture = Fixtures::render(Fixtures::artwork([Fixtures::shape('p', 'rectangle', 2.6, more: ['placement' => ['height' => 3.4]])], ['distress' => [['texture' => $texture, 'amount' => $amount, 'seed' => 8, 'scale' => $scale]]]));
+    $picture = Fixtures::render(Fixtures::artwork([Fixtures::shape('p', 'rectangle', 2.6, more: ['placement' => ['height' => 3.4]])], ['distress' => [['texture' => $texture, 'amount' => $amount, 'seed' => 5, 'scale' => $scale]]]));
     $share = (float) (new Haze)->picture(new PictureSubject($picture, 300, [], HouseRule::Strict300, PrintArea::pixels('sheet', $picture->width(), $picture->height(), Ppi::of(300))))[0]->figure;
     // Our own limit for a sheet is half a hundredth of the ink.
     expect($share)->toBeLessThanOrEqual(0.1)->and($picture->alpha()->area() / (2.6 * 3.4 * 300 ** 2))->toEqualWithDelta(1 - $amount, 0.04);
