@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test';
 
 const SECONDS = 5;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'] });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'] });
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 await page.goto(process.argv[2]);
 await page.waitForLoadState('networkidle');

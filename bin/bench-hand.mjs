@@ -3,7 +3,7 @@ import { chromium } from '@playwright/test';
 
 const [, , link, sheet] = process.argv;
 const runs = Number(process.argv[4]);
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'] });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'] });
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })).newPage();
 await page.goto(link);
 const enter = page.getByRole('button', { name: /enter/i });

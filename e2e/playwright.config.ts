@@ -22,7 +22,7 @@ export default defineConfig({
         trace: process.env.TRACE === '1' ? 'retain-on-failure' : 'off',
         contextOptions: { reducedMotion: 'reduce' },
         launchOptions: {
-            executablePath: '/usr/bin/chromium',
+            executablePath: '/usr/bin/chromium-headless-shell',
             args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
         },
     },

@@ -56,24 +56,25 @@ test('print areas of the seller\'s own are listed and offered', async ({ page })
     await expect(page.getByText('3543 × 4800 px · 300 ppi')).toBeVisible();
 });
 
-for (const light of ['light', 'dark']) {
-    test(`every page holds WCAG 2.2 AA by axe, ${light}`, async ({ page }) => {
-        test.setTimeout(120_000);
-        await page.addInitScript((value) => window.localStorage.setItem('light', value), light);
-        await page.goto('/');
-        await page.getByRole('link', { name: 'Quarry Road kite day' }).click();
-        await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/, { timeout: 30_000 });
-        const job = new URL(page.url()).pathname.replace('/build', '');
-        for (const path of ['/', '/new', '/shelf', '/licences', '/houses', '/transfers', '/log', '/calendar', '/people', '/account', '/sign-in', `${job}/brief`, `${job}/gather`, `${job}/build`, `${job}/check`, `${job}/series`, `${job}/send`]) {
-            await page.goto(path);
-            await page.waitForLoadState('networkidle');
-            expect(await faultsOfWhole(page), path).toEqual([]);
-            await page.setViewportSize({ width: 360, height: 780 });
-            expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} is wider than a phone`).toBeLessThanOrEqual(0);
-            await page.setViewportSize({ width: 1280, height: 800 });
-        }
-    });
-}
+test('every page holds WCAG 2.2 AA by axe, in a light room and a dark one, and is no wider than a phone', async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.addInitScript(() => window.localStorage.setItem('light', 'light'));
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Quarry Road kite day' }).click();
+    await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/\d+ hold/, { timeout: 30_000 });
+    const job = new URL(page.url()).pathname.replace('/build', '');
+    for (const path of ['/', '/new', '/shelf', '/licences', '/houses', '/transfers', '/log', '/calendar', '/people', '/account', '/sign-in', `${job}/brief`, `${job}/gather`, `${job}/build`, `${job}/check`, `${job}/series`, `${job}/send`]) {
+        await page.goto(path);
+        await page.waitForLoadState('networkidle');
+        expect(await faultsOfWhole(page), path).toEqual([]);
+        await page.getByRole('button', { name: 'Dark room' }).click({ delay: 70 });
+        await expect(page.locator('html')).toHaveAttribute('data-light', 'dark');
+        expect(await faultsOfWhole(page), `${path} in the dark`).toEqual([]);
+        await page.setViewportSize({ width: 360, height: 780 });
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} is wider than a phone`).toBeLessThanOrEqual(0);
+        await page.setViewportSize({ width: 1280, height: 800 });
+    }
+});
 
 test('a whole job goes out in one file and comes in as a new job, and a broken file is told', async ({ page, quiet }) => {
     quiet.allow.push(/422/);

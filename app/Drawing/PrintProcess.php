@@ -48,7 +48,7 @@ final class PrintProcess
         file_put_contents($sheet, $this->fitted($to)) !== false || throw PrintStopped::noRoom();
         $process = new Process($this->export->isListing() ? $this->listing($sheet) : [
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
-            PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'print', $sheet,
+            PHP_BINARY, '-d', 'ffi.enable=true', '-d', 'opcache.enable_cli=0', base_path('bin/crow'), 'print', $sheet,
             '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--scratch', "$scratch/pictures", '--materials', config()->string('crow.materials'), ...($this->export->batch === '' ? [] : ['--pieces', $this->export->shared()]),
             '--area', $this->area($to), ...$this->form($to), ...$this->house($to, $scratch),
         ], timeout: null);
@@ -114,7 +114,7 @@ final class PrintProcess
         $form = $this->export->form;
 
         return [
-            'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000), PHP_BINARY, '-d', 'ffi.enable=true', base_path('bin/crow'), 'listing', $sheet, '--told', 'yes', '--materials', config()->string('crow.materials'),
+            'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000), PHP_BINARY, '-d', 'ffi.enable=true', '-d', 'opcache.enable_cli=0', base_path('bin/crow'), 'listing', $sheet, '--told', 'yes', '--materials', config()->string('crow.materials'),
             '--shelf', ShopFiles::of($this->export->shop)->shelf(), '--out', $this->export->path(), '--on', $form['cloth'] ?? '#8f8a80', '--scene', $form['scene'] ?? 'plain', '--seed', (string) ($form['seed'] ?? 1),
         ];
     }
