@@ -16,6 +16,12 @@ final class RasterPlacer
 
     private const PROOF = 200.0;
 
+    /** By how much a picture may be off its size to count as not scaled: a hundredth of a pixel in ten thousand. */
+    private const NOT_SCALED = 1e-6;
+
+    /** Parts of a pixel that are not seen. */
+    private const NOT_BETWEEN = 0.002;
+
     /**
      * What was shrunk last, and what it was: copies of a piece, and its parts, are shrunk once.
      *
@@ -49,8 +55,18 @@ final class RasterPlacer
 
         // The library counts pixel centres, the sheet counts edges: half a pixel either side.
         [$shiftX, $shiftY] = $map->apply(0.5, 0.5);
+        if (self::isWholeShift($map, $shiftX - 0.5, $shiftY - 0.5)) {
+            return $source->embed((int) round($shiftX - 0.5) - $frame->left, (int) round($shiftY - 0.5) - $frame->top, $frame->width, $frame->height);
+        }
 
         return $source->affine([$map->a, $map->c, $map->b, $map->d], $shiftX - 0.5, $shiftY - 0.5, $frame->left, $frame->top, $frame->width, $frame->height);
+    }
+
+    /** Whether each pixel comes to lie on one of the grid's: nothing is mixed then. */
+    private static function isWholeShift(Affine $map, float $x, float $y): bool
+    {
+        return max(abs($map->a - 1), abs($map->b), abs($map->c), abs($map->d - 1)) < self::NOT_SCALED
+            && max(abs($x - round($x)), abs($y - round($y))) < self::NOT_BETWEEN;
     }
 
     /** @param  \Closure(): Image  $make */
