@@ -15,6 +15,6 @@ final readonly class Fault implements \Stringable
 
     public function __toString(): string
     {
-        return ($this->path === '' ? 'the artwork' : $this->path).': '.$this->reason;
+        return ($this->path === '' ? 'the file' : $this->path).': '.$this->reason;
     }
 }

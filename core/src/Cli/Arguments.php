@@ -60,6 +60,32 @@ final readonly class Arguments
         return $this->options[$name][0] ?? null;
     }
 
+    /** The file that is to be written, in a folder in which it can be: what takes long is not made for nothing. */
+    public function target(string $file): string
+    {
+        $target = $this->option('out') ?? throw UnusableCall::missing("--out $file");
+        if ($target === '' || is_dir($target) || ! is_writable(is_file($target) ? $target : dirname($target))) {
+            throw UnusableCall::unwritable($target);
+        }
+
+        return $target;
+    }
+
+    /** The folder that an option names, made where it is not there. */
+    public function folder(string $name, int $mode = 0o755): string
+    {
+        $folder = $this->option($name) ?? throw UnusableCall::missing("--$name FOLDER");
+        $there = $folder;
+        while ($there !== '' && ! file_exists($there) && dirname($there) !== $there) {
+            $there = dirname($there);
+        }
+        if (! is_dir($there) || ! is_writable($there) || (! is_dir($folder) && ! mkdir($folder, $mode, true))) {
+            throw UnusableCall::folder($folder);
+        }
+
+        return $folder;
+    }
+
     /** @return list<string> */
     public function options(string $name): array
     {

@@ -86,7 +86,7 @@ final class Crow
                 'series' => SeriesCommand::run($arguments, $out),
                 'gang' => GangCommand::run($arguments, $out),
                 'listing' => ListingCommand::run($arguments, $out),
-                default => throw UnusableCall::command($arguments->command),
+                default => throw UnusableCall::command($arguments->command, self::commands()),
             };
         } catch (\RuntimeException|\DomainException|\InvalidArgumentException $unusable) {
             fwrite($error, 'crow: '.str_replace("\n", ' ', $unusable->getMessage())."\n");
@@ -95,11 +95,19 @@ final class Crow
         }
     }
 
+    /** @return list<string> as the help has them */
+    private static function commands(): array
+    {
+        preg_match_all('~^\s*bin/crow (\w+)~m', self::HELP, $found);
+
+        return $found[1];
+    }
+
     /** @param  resource  $out */
     private static function render(Arguments $arguments, mixed $out): int
     {
         [$artwork, $shelf] = OpenedJob::from($arguments);
-        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
+        $target = $arguments->target('FILE.png');
         $ppi = Ppi::of((float) ($arguments->option('ppi') ?? $artwork->sheet->ppi->value));
         $frame = Frame::sheet($artwork->sheet, $ppi->value);
         if (($region = $arguments->option('region')) !== null) {
@@ -150,7 +158,7 @@ final class Crow
     private static function mend(Arguments $arguments, mixed $out): int
     {
         $file = $arguments->operand('a PNG file');
-        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
+        $target = $arguments->target('FILE.png');
         if (! is_file($file)) {
             throw UnusableCall::file($file);
         }
@@ -172,7 +180,7 @@ final class Crow
     private static function pack(Arguments $arguments, mixed $out): int
     {
         [$artwork, $shelf] = OpenedJob::from($arguments);
-        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.crow');
+        $target = $arguments->target('FILE.crow');
         $terms = ShelfTerms::of($arguments->options('shelf'));
         $files = array_map(fn (string $name): PackedFile => new PackedFile($name, $shelf->path($name), $terms[$name] ?? new Terms), $artwork->files());
         JobPack::write($artwork, $files, (new Renderer($shelf, new NoPictures(Materials::kept())))->picture($artwork, Frame::sheet($artwork->sheet, JobPack::previewPpi($artwork->sheet))), $target);
@@ -185,10 +193,7 @@ final class Crow
     private static function unpack(Arguments $arguments, mixed $out): int
     {
         $file = $arguments->operand('a job file');
-        $folder = $arguments->option('out') ?? throw UnusableCall::missing('--out FOLDER');
-        if (! is_dir($folder) && ! @mkdir($folder, 0o755, true)) {
-            throw UnusableCall::unwritable($folder);
-        }
+        $folder = $arguments->folder('out');
         if ((glob($folder.'/*') ?: []) !== []) {
             throw UnusableCall::notEmpty($folder);
         }
@@ -206,9 +211,9 @@ final class Crow
      */
     private static function schema(Arguments $arguments, mixed $out): int
     {
-        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.json');
+        $target = $arguments->target('FILE.json');
         $json = json_encode(ArtworkSchema::file(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
-        if (@file_put_contents($target, $json) !== strlen($json)) {
+        if (file_put_contents($target, $json) !== strlen($json)) {
             throw UnusableCall::unwritable($target);
         }
         fprintf($out, "%s: schema of %s\n", $target, Artwork::FORMAT);

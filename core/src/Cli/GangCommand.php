@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Cli;
 
+use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Faults;
 use TallCrow\Artwork\Node;
@@ -33,13 +35,13 @@ final class GangCommand
     /** @param  resource  $out */
     public static function run(Arguments $arguments, mixed $out): int
     {
-        $folder = $arguments->option('out') ?? throw UnusableCall::missing('--out FOLDER');
-        $scratch = $arguments->option('scratch') ?? throw UnusableCall::missing('--scratch FOLDER');
-        is_dir($folder) || mkdir($folder, 0o700, true);
+        [$folder, $scratch] = [$arguments->folder('out'), $arguments->folder('scratch', 0o700)];
         $folders = array_map(fn (string $one): FolderShelf => new FolderShelf($one), $arguments->options('shelf'));
         $shelf = new ManyShelves($folders === [] ? throw UnusableCall::missing('--shelf FOLDER') : $folders);
+        $file = $arguments->operand('the list, a JSON file');
+        is_file($file) || throw UnusableCall::file($file);
         $faults = new Faults;
-        $list = Node::root(json_decode((string) @file_get_contents($arguments->operand('the list, a JSON file')), true), $faults)->knows('film', 'ppi', 'mirrored', 'marks', 'pieces');
+        $list = Node::root(json_decode((string) file_get_contents($file), true), $faults)->knows('film', 'ppi', 'mirrored', 'marks', 'pieces');
         $film = self::film($list->child('film'));
         $ppi = Ppi::of($list->number('ppi', 50, 600, 300));
         [$mirrored, $marks] = [$list->flag('mirrored', true), $list->flag('marks', true)];
@@ -50,7 +52,7 @@ final class GangCommand
         $pieces = $pictures = [];
         foreach ($asked as $i => $one) {
             self::say($out, ['piece' => $i + 1, 'of' => count($asked), 'name' => $one['name']]);
-            $cut = GangCut::of(ArtworkReader::json((string) @file_get_contents($one['sheet'])), $one['width'], $ppi, $renderer->placer);
+            $cut = GangCut::of(self::sheet($one['sheet']), $one['width'], $ppi, $renderer->placer);
             $pictures[] = $renderer->picture($cut, Frame::sheet($cut->sheet, $ppi->value))->settled();
             $pieces[] = new GangPiece($one['name'], $cut->sheet->box()->width(), $cut->sheet->box()->height(), $one['count'], $one['turns']);
         }
@@ -65,6 +67,16 @@ final class GangCommand
         self::say($out, ['done' => ['sheets' => $sheets, 'area' => $layout->area(), 'bound' => $layout->bound(), 'waste' => $layout->waste()]]);
 
         return Crow::FINE;
+    }
+
+    private static function sheet(string $file): Artwork
+    {
+        is_file($file) || throw UnusableCall::file($file);
+        try {
+            return ArtworkReader::json((string) file_get_contents($file));
+        } catch (ArtworkInvalid $invalid) {
+            throw UnusableCall::artwork($file, $invalid);
+        }
     }
 
     private static function film(Reading $node): GangSheet

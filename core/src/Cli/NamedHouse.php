@@ -31,11 +31,10 @@ final class NamedHouse
         if ($file === null) {
             return null;
         }
-        $json = @file_get_contents($file);
-        if ($json === false) {
+        if (! is_file($file) || ! is_readable($file)) {
             throw UnusableCall::missing('--house FILE.json that can be read');
         }
-        $house = House::json($json);
+        $house = House::json((string) file_get_contents($file));
 
         return $house->at($arguments->option('place') ?? '') ?? throw UnusableCall::missing('--place, one of '.implode('; ', array_map(fn (HousePlace $place): string => $place->key(), $house->places)));
     }

@@ -21,7 +21,7 @@ final class PressCommand
     public static function run(Arguments $arguments, mixed $out): int
     {
         [$artwork, $shelf] = OpenedJob::from($arguments);
-        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
+        $target = $arguments->target('FILE.png');
         $told = $arguments->options('on')[0] ?? ($artwork->brief->garments[0] ?? null)?->colour->toHex() ?? throw UnusableCall::missing('--on "#1d2b1f", since the job names no cloth');
         $ppi = $artwork->sheet->ppi;
         $whole = Frame::sheet($artwork->sheet, $ppi->value);

@@ -23,11 +23,10 @@ final class PrintCommand
     public static function run(Arguments $arguments, mixed $out): int
     {
         [$artwork, $shelf] = OpenedJob::from($arguments);
-        $target = $arguments->option('out') ?? throw UnusableCall::missing('--out FILE.png');
-        $scratch = $arguments->option('scratch') ?? throw UnusableCall::missing('--scratch FOLDER');
+        $target = $arguments->target('FILE.png');
+        $scratch = $arguments->folder('scratch', 0o700);
         $demands = NamedHouse::demands($arguments);
         [$materials, $shared] = [Materials::kept($arguments->option('materials')), $arguments->option('pieces')];
-        is_dir($scratch) || mkdir($scratch, 0o700, true);
         $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), $materials, self::form($arguments), $demands === null ? null : fn (Placer $placer): Demands => $demands($artwork, $placer), $shared === null ? null : new FolderPictures($shared, materials: $materials));
         PrintedProgress::say($out, ['done' => $done->toArray()]);
 

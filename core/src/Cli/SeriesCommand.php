@@ -40,8 +40,7 @@ final class SeriesCommand
     {
         [$artwork, $shelf] = OpenedJob::from($arguments);
         $pattern = self::pattern($arguments);
-        $folder = $arguments->option('out') ?? throw UnusableCall::missing('--out FOLDER');
-        is_dir($folder) || mkdir($folder, 0o755, true) || throw UnusableCall::folder($folder);
+        $folder = $arguments->folder('out');
         $list = $arguments->option('rows') ?? throw UnusableCall::missing('--rows LIST.csv');
         $table = RowTable::read(RowTable::cells(is_file($list) ? (string) file_get_contents($list) : throw UnusableCall::file($list)), $pattern->slots);
         [$share, $workers] = self::workers($arguments);

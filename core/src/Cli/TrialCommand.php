@@ -32,7 +32,7 @@ final class TrialCommand
         $folder = $arguments->operand('a folder of cases');
         $files = glob("$folder/*.json") ?: [];
         if ($files === []) {
-            throw UnusableCall::file($folder);
+            throw is_dir($folder) ? UnusableCall::missing("cases (*.json) in the folder $folder") : UnusableCall::folder($folder);
         }
         $shelf = new ManyShelves(array_map(fn (string $path): FolderShelf => new FolderShelf($path), [$folder, ...$arguments->options('shelf')]));
         $counts = [];

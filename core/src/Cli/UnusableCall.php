@@ -8,9 +8,10 @@ use TallCrow\Artwork\ArtworkInvalid;
 
 final class UnusableCall extends \InvalidArgumentException
 {
-    public static function command(string $word): self
+    /** @param  list<string>  $known */
+    public static function command(string $word, array $known): self
     {
-        return new self(sprintf('"%s" is no command. Known are render, print, preflight, inspect, pack, unpack and schema; --help tells more.', $word));
+        return new self(sprintf('"%s" is no command. Known are %s; --help tells more.', $word, implode(', ', $known)));
     }
 
     public static function missing(string $what): self
