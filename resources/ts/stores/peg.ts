@@ -26,7 +26,7 @@ export const usePeg = defineStore('peg', () => {
     /** How light the plain ground is, in percent; it is no cloth of the job. */
     const tone = ref(50);
     const garment = computed(() => {
-        const grey = Math.round(tone.value * 2.55).toString(16).padStart(2, '0');
+        const grey = Math.round((tone.value * 255) / 100).toString(16).padStart(2, '0');
         return cloth.value === GROUND ? { name: 'plain ground', colour: `#${grey.repeat(3)}` } : sheet.artwork?.garments[Math.min(cloth.value, sheet.artwork.garments.length - 1)];
     });
 
