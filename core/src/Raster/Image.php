@@ -231,18 +231,18 @@ final class Image
     }
 
     /**
-     * One band turned about its middle by degrees clockwise, and the middle of it cut out.
+     * One band turned by degrees clockwise about a point, and what lies about that cut out, the point in the middle.
      *
+     * @param  array{float, float}  $about  counted from the edges of the first pixel
      * @param  bool  $mixed  between pixels, or each the nearest as it is
      */
-    public function turnedInto(float $degrees, int $width, int $height, bool $mixed = true): self
+    public function turnedInto(float $degrees, array $about, int $width, int $height, bool $mixed = true): self
     {
         $interpolate = Vips::run('vips_interpolate_new', $mixed ? 'bilinear' : 'nearest');
         [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
         // The library counts from the middle of the first pixel; to take the nearest it cuts off what is behind the point.
         $half = $mixed ? 0.5 : 0.0;
-        [$x, $y] = [$this->width() / 2 - $half, $this->height() / 2 - $half];
-
+        [$x, $y] = [$about[0] - $half, $about[1] - $half];
         try {
             return $this->operation('affine', [Boxed::doubles([$cos, -$sin, $sin, $cos])], [
                 'interpolate' => $interpolate,

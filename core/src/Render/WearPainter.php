@@ -106,9 +106,13 @@ final class WearPainter
 
             return self::crisp($wear, $taken)->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
         }
-        $key = sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).md5(implode(',', $table));
+        // What is turned is mixed between pixels: a proof turns finer ones, and is averaged down from them.
+        $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
+        $ppi = $frame->ppi * $finer;
+        $key = sprintf('tile %s %.4f', $this->name($wear), $ppi).md5(implode(',', $table));
+        $tile = $this->pictures->image($key, fn (): Image => WearTile::make(self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $ppi));
 
-        return $this->laid($this->pictures->image($key, fn (): Image => WearTile::make(self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $frame->ppi)), $wear, $frame, $x, $y);
+        return $this->laid($tile, $wear, $frame->finer($finer), $x, $y)->shrunk($finer);
     }
 
     /** A picture's greys may be as even as a wall: they are taken by the share that is asked. */
@@ -202,9 +206,9 @@ final class WearPainter
         [$midX, $midY] = [$frame->left + $frame->width / 2 - $left, $frame->top + $frame->height / 2 - $top];
         $angle = deg2rad($wear->turn);
         [$u, $v] = [$midX * cos($angle) + $midY * sin($angle), -$midX * sin($angle) + $midY * cos($angle)];
-        $around = $tile->tiled((int) round($reach / 2 - $u), (int) round($reach / 2 - $v), $reach, $reach)->settled();
+        [$across, $down] = [(int) round($reach / 2 - $u), (int) round($reach / 2 - $v)];
 
-        return $around->turnedInto($wear->turn, $frame->width, $frame->height, $mixed);
+        return $tile->tiled($across, $down, $reach, $reach)->settled()->turnedInto($wear->turn, [$u + $across, $v + $down], $frame->width, $frame->height, $mixed);
     }
 
     private function marks(Wear $wear): Image

@@ -11,6 +11,7 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\Laid;
 use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
 
@@ -164,3 +165,22 @@ it('leaves an even picture at its level, whatever the bell', function (float $si
             ->and(Blur::wide($even, $sigma)->range())->toEqualWithDelta([(float) $level, (float) $level], 1.0);
     }
 })->with([0.3, 0.5, 0.66, 0.99, 1.3, 2.0, 3.7, 5.0, 8.1])->with([0.2, 0.05, 0.01]);
+
+it('finds the middle one of a square of neighbours, also among many that are alike', function (int $side): void {
+    mt_srand(7);
+    // Patches of few numbers with some strewn in, as colours of a picture lie.
+    [$width, $height, $count] = [41, 33, 5];
+    $numbers = array_map(fn (int $i): int => mt_rand(0, 9) < 6 ? intdiv($i % $width, 9) % $count : mt_rand(0, $count - 1), range(0, $width * $height - 1));
+    $middle = Morphology::middle(Image::raw(implode('', array_map(chr(...), $numbers)), $width, $height, 1), $side, $count)->toBytes();
+    $reach = intdiv($side, 2);
+    for ($y = $reach; $y < $height - $reach; $y++) {
+        for ($x = $reach; $x < $width - $reach; $x++) {
+            $near = [];
+            for ($row = $y - $reach; $row <= $y + $reach; $row++) {
+                array_push($near, ...array_slice($numbers, $row * $width + $x - $reach, $side));
+            }
+            sort($near);
+            expect(ord($middle[$y * $width + $x]))->toBe($near[intdiv($side ** 2, 2)]);
+        }
+    }
+})->with([3, 5, 7, 13]);

@@ -151,10 +151,23 @@ it('numbers regions and floods from the corner', function (): void {
 
 it('turns a picture about its middle, a quarter turn exactly', function (bool $mixed): void {
     $rows = [[1, 2, 3, 4], [5, 6, 7, 8], [9, 10, 11, 12], [13, 14, 15, 16]];
-    $turned = rows_of(band_of($rows)->turnedInto(90, 4, 4, $mixed));
+    $turned = rows_of(band_of($rows)->turnedInto(90, [2.0, 2.0], 4, 4, $mixed));
     // Clockwise: the left column becomes the top row, from the bottom up.
     expect($turned)->toBe([[13, 9, 5, 1], [14, 10, 6, 2], [15, 11, 7, 3], [16, 12, 8, 4]]);
+    // About another point, that comes to lie in the middle of what is cut out.
+    expect(rows_of(band_of($rows)->turnedInto(90, [3.0, 1.0], 2, 2, $mixed)))->toBe([[7, 3], [8, 4]]);
 })->with([true, false]);
+
+it('turns about any part of a pixel, as ImageMagick does', function (): void {
+    $folder = Fixtures::temporary('turned');
+    // A soft hill, so that how pixels are mixed hardly tells.
+    Fixtures::run(['convert', '-size', '120x90', 'radial-gradient:white-black', '-depth', '8', "$folder/hill.png"]);
+    $hill = ImageFile::read(PictureType::Png, "$folder/hill.png")->band(0)->settled();
+    $turned = $hill->turnedInto(33, [50.3, 40.8], 60, 50);
+    Fixtures::run(['convert', "$folder/hill.png", '-virtual-pixel', 'black', '-define', 'distort:viewport=60x50+0+0', '-distort', 'ScaleRotateTranslate', '50.3,40.8 1 33 30,25', '-depth', '8', "$folder/theirs.png"]);
+    $theirs = ImageFile::read(PictureType::Png, "$folder/theirs.png")->band(0)->settled();
+    expect($turned->minus($theirs)->operation('abs')->range()[1])->toBeLessThan(3.0)->and($theirs->range()[1])->toBeGreaterThan(200.0);
+});
 
 it('clears the colour of what is fully clear, and touches nothing else', function (): void {
     $ink = chance(50, 40, 4, 21);

@@ -12,7 +12,7 @@ const peg = usePeg();
 const gauges = useGauges();
 const small = usePicture(computed(() => (peg.hung === null ? null : proofUrl(peg.hung, 12))));
 const found = computed(() => new Map(gauges.findings.filter((finding) => finding.key.startsWith('vanish:')).map((finding) => [finding.key.slice(7), finding])));
-const ground = computed(() => `rgb(${Array(3).fill(Math.round(peg.tone * 2.55)).join()})`);
+const ground = computed(() => `rgb(${Array(3).fill(Math.round((peg.tone * 255) / 100)).join()})`);
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 </script>
 
