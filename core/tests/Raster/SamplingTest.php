@@ -70,3 +70,30 @@ it('looks at one of the pixels that each stands for, by a chance that its number
         expect($times)->toEqualWithDelta(1024, 139);
     }
 });
+
+it('looks between the pixels of what is to be set larger, where levels are as common as they are then', function (float $larger): void {
+    mt_srand(5);
+    // Fine grain: levels between two pixels are nearer the middle than those of the pixels.
+    $grain = Image::raw(implode('', array_map(fn (): string => chr(mt_rand(0, 255)), range(1, 160 * 160))), 160, 160, 1);
+    $sized = $grain->resized($larger)->settled();
+    $looked = Sampling::jitteredBetween($grain, 120, 120, 3)->settled();
+    expect([$looked->width(), $looked->height()])->toBe([120, 120])->and($looked->mean())->toEqualWithDelta($sized->mean(), 2.5)->and($looked->deviation())->toEqualWithDelta($sized->deviation(), 2.5);
+    foreach ([40.0, 90.0, 160.0, 215.0] as $level) {
+        // Of 14,400 looks: four deviations of a share of a half.
+        expect($looked->isMore($level)->mean() / 255)->toEqualWithDelta($sized->isMore($level)->mean() / 255, 4 * 0.5 / 120);
+    }
+    // Pixels as they are would not do.
+    expect(Sampling::jittered($grain, 120, 120, 3)->deviation())->toBeGreaterThan($sized->deviation() + 5);
+})->with([2.2, 1.7, 3.1]);
+
+it('looks at a plane where its chance says', function (): void {
+    $plane = sampled_field(60, 60, fn (int $x, int $y): float => 2.0 * $x + 3.0 * $y);
+    $looked = samples_of(Sampling::jitteredBetween($plane, 20, 20, 9));
+    foreach (range(2, 17) as $row) {
+        foreach (range(2, 17) as $column) {
+            // Somewhere within the three pixels each way that it stands for, whose middles lie half a pixel in.
+            $least = 2.0 * (3 * $column - 0.5) + 3.0 * (3 * $row - 0.5);
+            expect($looked[$row * 20 + $column])->toBeGreaterThanOrEqual($least - 0.1)->toBeLessThanOrEqual($least + 15.1);
+        }
+    }
+});
