@@ -60,13 +60,13 @@ it('takes the middle of neighbours, which clears single specks and keeps edges',
     $bytes = str_repeat("\0", 20 * 20);
     for ($y = 0; $y < 20; $y++) {
         for ($x = 10; $x < 20; $x++) {
-            $bytes[$y * 20 + $x] = "\xff";
+            $bytes[$y * 20 + $x] = "\1";
         }
     }
     $clean = $bytes;
-    $bytes[5 * 20 + 4] = "\xff";
+    $bytes[5 * 20 + 4] = "\1";
     $bytes[12 * 20 + 15] = "\0";
-    expect(Morphology::middle(Image::raw($bytes, 20, 20, 1), 3)->toBytes())->toBe($clean);
+    expect(Morphology::middle(Image::raw($bytes, 20, 20, 1), 3, 2)->toBytes())->toBe($clean);
 });
 
 it('counts, sums and finds values as a loop over the pixels does', function (): void {
