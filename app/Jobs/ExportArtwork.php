@@ -55,10 +55,34 @@ final class ExportArtwork implements ShouldQueue
 
             return;
         }
-        if (! ExportClaim::claim($export)) {
+        $folder = $this->held($export);
+        if ($folder === null) {
             return;
         }
-        $this->make($export->refresh());
+        try {
+            ExportClaim::claim($export) && $this->make($export->refresh());
+        } finally {
+            @unlink(self::lock($export));
+            fclose($folder);
+        }
+    }
+
+    /**
+     * Holds the folder in which it is drawn, so that one that is slow to show signs of life, on a machine with much to do, is not made by two
+     * at once: the first to end would clear the folder away under the other. What a dead process held is free.
+     *
+     * @return ?resource null where another works in it
+     */
+    private function held(Export $export): mixed
+    {
+        $folder = fopen(self::lock($export), 'c');
+
+        return $folder !== false && flock($folder, LOCK_EX | LOCK_NB) ? $folder : null;
+    }
+
+    private static function lock(Export $export): string
+    {
+        return $export->scratch().'.lock';
     }
 
     private function make(Export $export): void

@@ -75,7 +75,7 @@ final class Sweeper
     {
         $busy = Export::query()->where('shop_id', $shop->id)->whereIn('state', [ExportState::Running, ExportState::Cancelling])->pluck('id')->all();
         $gone = array_filter(glob($shop->folder('scratch').'/*') ?: [], fn (string $folder): bool => ! in_array((int) basename($folder), $busy, true) && self::isOld($folder));
-        array_map(File::deleteDirectory(...), $gone);
+        array_map(fn (string $path): bool => is_dir($path) ? File::deleteDirectory($path) : File::delete($path), $gone);
 
         return count($gone);
     }

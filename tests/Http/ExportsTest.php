@@ -53,6 +53,23 @@ it('cancels one that waits at once, and one that runs at its next step', functio
     $this->getJson("/api/exports/$running/file")->assertNotFound();
 });
 
+it('leaves an export to whoever works in its folder, however long it shows no sign of life', function (): void {
+    Queue::fake();
+    $job = $this->job([Fixtures::shape('s', 'star', 2)]);
+    $id = $this->postJson("/api/jobs/{$job->id}/exports")->json('id');
+    Export::query()->whereKey($id)->update(['state' => ExportState::Running, 'stage' => 'layers', 'progress' => 30, 'beat_at' => now()->subMinutes(5)]);
+    $left = $this->shop->folder("scratch/$id").'/left.v';
+    file_put_contents($left, 'half');
+    $worker = fopen($this->shop->folder('scratch')."/$id.lock", 'c');
+    flock($worker, LOCK_EX);
+    (new ExportArtwork($id))->handle();
+    expect(is_file($left))->toBeTrue()->and(Export::query()->findOrFail($id)->progress)->toBe(30);
+    // Once that has ended, as it is, the next one makes it.
+    fclose($worker);
+    (new ExportArtwork($id))->handle();
+    expect(Export::query()->findOrFail($id)->state)->toBe(ExportState::Done)->and(glob($this->shop->folder('scratch')."/$id*"))->toBe([]);
+});
+
 it('finishes an export that a worker left in the middle', function (): void {
     Queue::fake();
     $job = $this->job([Fixtures::shape('s', 'star', 2)]);
