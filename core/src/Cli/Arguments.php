@@ -79,8 +79,11 @@ final readonly class Arguments
         while ($there !== '' && ! file_exists($there) && dirname($there) !== $there) {
             $there = dirname($there);
         }
-        if (! is_dir($there) || ! is_writable($there) || (! is_dir($folder) && ! mkdir($folder, $mode, true))) {
+        if (! is_dir($there)) {
             throw UnusableCall::folder($folder);
+        }
+        if (! is_writable($there) || (! is_dir($folder) && ! mkdir($folder, $mode, true))) {
+            throw UnusableCall::unwritable($folder);
         }
 
         return $folder;

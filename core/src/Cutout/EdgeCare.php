@@ -30,11 +30,12 @@ final class EdgeCare
         if (abs($by) < 0.05) {
             return $ink;
         }
-        for ($steps = (int) ceil(abs($by) / self::STEP), $i = 1; $i < $steps; $i++) {
+        $steps = (int) ceil(abs($by) / self::STEP);
+        for ($step = 0; $step < $steps; $step++) {
             $ink = self::moved($ink, $by / $steps)->settled();
         }
 
-        return self::moved($ink, $by / $steps);
+        return $ink;
     }
 
     private static function moved(Image $ink, float $by): Image

@@ -40,7 +40,7 @@ final class Tracing
         $marks = '';
         if ($colours !== []) {
             $nearest = ColourKeys::of($ink)->nearest($colours);
-            $nearest = ($larger > 1 ? Morphology::middle($nearest->settled(), min(15, 2 * $larger + 1), count($colours)) : $nearest)->settled();
+            $nearest = ($larger > 1 ? Morphology::middle($nearest->settled(), min(Morphology::MOST_SIDE, 2 * $larger + 1), count($colours)) : $nearest)->settled();
             foreach ($colours as $i => $colour) {
                 // Each colour lies over those before it and under those after, so that no gap opens between two.
                 $path = Tracer::outline($nearest->isMore($i - 0.5)->both($solid));

@@ -7,6 +7,9 @@ namespace TallCrow\Raster;
 /** Shapes in masks: eroded, dilated, flooded, told apart. */
 final class Morphology
 {
+    /** Pixels: the most that a square of neighbours counts must go into a byte. */
+    public const MOST_SIDE = 15;
+
     /** Each pixel becomes the least of its square of neighbours. */
     public static function eroded(Image $image, int $side = 3): Image
     {
@@ -52,7 +55,7 @@ final class Morphology
      * those that are no larger are counted, number by number.
      *
      * @param  Image  $image  one 8-bit band of numbers from 0, settled
-     * @param  int  $side  odd, up to 15
+     * @param  int  $side  odd, up to MOST_SIDE
      * @param  int  $count  how many numbers there are
      */
     public static function middle(Image $image, int $side, int $count): Image

@@ -60,7 +60,7 @@ final readonly class Posterised implements Looks
         $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets);
         // From dark to light, so that between two that meet the middle one of many neighbours is the more common of them.
         usort($colours, fn (Srgb $one, Srgb $other): int => $one->luminance() <=> $other->luminance());
-        $side = min(15, 2 * (int) round(self::SMOOTH * $grid->ppi / 2) + 1);
+        $side = min(Morphology::MOST_SIDE, 2 * (int) round(self::SMOOTH * $grid->ppi / 2) + 1);
         $full = Blur::coloursExtended($ink, 0.02 * $grid->ppi, $grid->at);
         $nearest = ColourKeys::of($full)->nearest($colours)->settled();
 
