@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { VBtn, VFileInput } from 'vuetify/components';
 import { api } from '../api';
-import { useChange, useShop } from '../server/queries';
+import { useChange, useRemoval, useShop } from '../server/queries';
 import { usePeg } from '../stores/peg';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
@@ -19,13 +19,13 @@ const open = defineModel<boolean>({ required: true });
 const sheet = useSheet();
 const selection = useSelection();
 const peg = usePeg();
-const { data: recipes, error, isLoading } = useQuery({ queryKey: ['recipes'], queryFn: () => api.get<RecipeCard[]>('recipes'), enabled: open });
+const { data: kept, error, isLoading } = useQuery({ queryKey: ['recipes'], queryFn: () => api.get<RecipeCard[]>('recipes'), enabled: open });
 const name = ref('');
 const words = ref('');
 const shared = ref<File | null>(null);
 const keeping = useChange((recipe: unknown) => api.post<RecipeCard>('recipes', { recipe: typeof recipe === 'string' ? recipe : JSON.stringify(recipe) }), 'recipes');
-const dropping = useChange((id: number) => api.remove(`recipes/${id}`), 'recipes');
-const trouble = computed(() => [error.value, keeping.error.value, dropping.error.value].find((one) => one)?.message ?? '');
+const { listed: recipes, remove, error: stays } = useRemoval('recipes', kept, 'recipes');
+const trouble = computed(() => [error.value, keeping.error.value, stays.value].find((one) => one)?.message ?? '');
 const piece = computed(() => (selection.layer && selection.layer.source.kind !== 'group' ? selection.layer : undefined));
 const onWords = computed(() => (piece.value?.source.kind === 'text' ? piece.value.source.text : ''));
 
@@ -101,7 +101,7 @@ async function take(file: File | File[] | null): Promise<void> {
                         <v-btn size="small" variant="flat" color="primary" :aria-label="`Set new words by ${recipe.name}`" @click="follow(recipe, '')">Set new words</v-btn>
                         <v-btn v-if="piece" size="small" :aria-label="`Do ${recipe.name} to ${sheet.called(piece.id)}`" @click="follow(recipe, piece.id)">Do it to {{ sheet.called(piece.id) }}</v-btn>
                         <v-btn size="small" variant="text" :href="`/api/recipes/${recipe.id}/file`" download :aria-label="`${recipe.name} as a file`">file</v-btn>
-                        <v-btn size="small" variant="text" :aria-label="`Take out ${recipe.name}`" @click="dropping.mutate(recipe.id)">take out</v-btn>
+                        <v-btn size="small" variant="text" :aria-label="`Take out ${recipe.name}`" @click="remove(recipe)">take out</v-btn>
                     </div>
                 </li>
             </ul>

@@ -4,7 +4,7 @@ import { computed, reactive, ref, watch } from 'vue';
 import { VBtn, VSelect } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { useMe } from '../people/me';
-import { useChange } from '../server/queries';
+import { useChange, useRemoval } from '../server/queries';
 import { SERIES, usePlaces, useSeries, useSeriesRows } from '../server/series';
 import PatternForm from '../series/PatternForm.vue';
 import RowCard from '../series/RowCard.vue';
@@ -19,7 +19,8 @@ const job = computed(() => sheet.job?.id ?? 0);
 const revision = computed(() => sheet.job?.revision ?? 0);
 const { data: series, error: unread } = useSeries(job);
 const { data: places } = usePlaces(job, revision);
-const { data: rows } = useSeriesRows(job, revision, () => series.value?.id);
+const { data: held } = useSeriesRows(job, revision, () => series.value?.id);
+const { listed: rows, remove, error: stays } = useRemoval('series-rows', held, ...SERIES);
 /** What is open at first follows from what is there; later only the hand opens and shuts. */
 const opens = reactive({ pattern: false, list: false });
 watch(series, (now, before) => {
@@ -48,12 +49,11 @@ const shared = computed(() => [...new Set((rows.value ?? []).flatMap((row) => ro
 const garments = computed(() => sheet.artwork?.garments ?? []);
 const ratio = computed(() => (sheet.artwork ? sheet.artwork.sheet.height / sheet.artwork.sheet.width : 1.2));
 const freeze = useChange((row: SeriesRowCard) => api.put<SeriesRowCard>(`series-rows/${row.id}`, { frozen: !row.frozen }), ...SERIES);
-const drop = useChange((row: SeriesRowCard) => api.remove(`series-rows/${row.id}`), ...SERIES);
 const { data: scenes } = useQuery({ queryKey: ['scenes'], queryFn: () => api.get<SceneName[]>('scenes'), staleTime: Infinity });
 const scene = ref('');
 const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/series/send`, scene.value ? { scene: scene.value } : {}), 'exports', 'batches');
 const trouble = computed(() => {
-    const error = [unread.value, freeze.error.value, drop.error.value, sending.error.value].find((one) => one);
+    const error = [unread.value, freeze.error.value, stays.value, sending.error.value].find((one) => one);
     return error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '';
 });
 </script>
@@ -78,7 +78,7 @@ const trouble = computed(() => {
             <p class="small"><a :href="`/api/jobs/${job}/series/listing.csv`" download>Words of the listing for each, as CSV</a>: those of Send, where slots stand in braces.</p>
             <p v-if="shared.length" class="series-shared">The pattern itself does not hold, and so none of them does: {{ shared[0] }}{{ shared.length > 1 ? ` And ${shared.length - 1} more.` : '' }} <router-link :to="`/jobs/${job}/check`">Mend it at Check</router-link>; all follow.</p>
             <p v-if="counts.fail" class="small">{{ counts.fail }} {{ counts.fail === 1 ? 'shirt does' : 'shirts do' }} not hold; a printer may send them back.</p>
-            <ul class="contact"><RowCard v-for="row in shown" :key="row.id" :row="row" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :ratio="ratio" @change="chosen = row; open = true" @freeze="freeze.mutate(row)" @drop="drop.mutate(row)" /></ul>
+            <ul class="contact"><RowCard v-for="row in shown" :key="row.id" :row="row" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :ratio="ratio" @change="chosen = row; open = true" @freeze="freeze.mutate(row)" @drop="remove(row)" /></ul>
             <p v-if="shown.length === 0" class="empty">No shirt is so.</p>
         </section>
         <RowDialog v-if="chosen && series" v-model="open" :revision="revision" :ratio="ratio" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :row="chosen" :series="series" :places="places ?? []" />

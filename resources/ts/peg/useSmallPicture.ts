@@ -3,13 +3,15 @@ import { onScopeDispose, ref, watch, type Ref } from 'vue';
 /** Small pictures are asked for one after another, so that they never stand in the way of what a hand waits for. */
 let last: Promise<unknown> = Promise.resolve();
 
-function inTurn(address: string, isWanted: () => boolean): Promise<boolean> {
+function inTurn(address: string, wanted: AbortSignal): Promise<boolean> {
     const mine = last.then(async () => {
-        if (!isWanted()) {
+        if (wanted.aborted) {
             return false;
         }
         const image = new Image();
         image.src = address;
+        // An empty address breaks off what is being loaded; nothing else does.
+        wanted.addEventListener('abort', () => (image.src = ''), { once: true });
         return image.decode().then(() => true, () => false);
     });
     last = mine;
@@ -24,7 +26,7 @@ function inTurn(address: string, isWanted: () => boolean): Promise<boolean> {
  */
 export function useSmallPicture(of: Ref<string>, address: Ref<string | null>): Ref<string | null> {
     const shown = ref<string | null>(null);
-    let wanted = 0;
+    let wanted = new AbortController();
     let drawn = '';
     watch([of, () => address.value !== null], () => {
         const url = address.value;
@@ -32,14 +34,15 @@ export function useSmallPicture(of: Ref<string>, address: Ref<string | null>): R
         if (url === null || what === drawn) {
             return;
         }
-        const mine = ++wanted;
-        void inTurn(url, () => mine === wanted).then((came) => {
-            if (came && mine === wanted) {
+        wanted.abort();
+        const mine = (wanted = new AbortController());
+        void inTurn(url, mine.signal).then((came) => {
+            if (came && !mine.signal.aborted) {
                 shown.value = url;
                 drawn = what;
             }
         });
     }, { immediate: true });
-    onScopeDispose(() => wanted++);
+    onScopeDispose(() => wanted.abort());
     return shown;
 }

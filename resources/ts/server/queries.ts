@@ -1,5 +1,5 @@
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, reactive, toValue, type MaybeRefOrGetter, type UnwrapNestedRefs } from 'vue';
+import { computed, reactive, ref, toValue, type MaybeRefOrGetter, type Ref, type UnwrapNestedRefs } from 'vue';
 import { api } from '../api';
 import type { Area, AssetCard, Catalogue, EffectKind, ExportCard, JobCard, PictureColour, Report, Version } from '../types';
 
@@ -112,4 +112,23 @@ export function useChange<Asked, Answer>(change: (asked: Asked) => Promise<Answe
         mutationFn: change,
         onSuccess: () => Promise.all(old.map((key) => client.invalidateQueries({ queryKey: [key] }))),
     });
+}
+
+/**
+ * Takes things of a list away. One that is going is not listed while the server is asked, so that nothing more is asked of it
+ * (its pictures, above all); it is listed again when it could not be taken away.
+ *
+ * @param folder  where the things lie in the API, such as `recipes`
+ * @param all  what the server lists
+ */
+export function useRemoval<One extends { id: number }>(folder: string, all: Ref<One[] | undefined>, ...old: string[]) {
+    const client = useQueryClient();
+    const going = ref(new Set<number>());
+    const { mutate, error } = useMutation({
+        mutationFn: (one: One) => api.remove(`${folder}/${one.id}`),
+        onMutate: (one) => void going.value.add(one.id),
+        onSuccess: () => Promise.all(old.map((key) => client.invalidateQueries({ queryKey: [key] }))),
+        onSettled: (_answer, _error, one) => void going.value.delete(one.id),
+    });
+    return { listed: computed(() => all.value?.filter((one) => !going.value.has(one.id))), remove: mutate, error };
 }
