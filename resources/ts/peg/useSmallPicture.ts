@@ -10,9 +10,10 @@ function inTurn(address: string, wanted: AbortSignal): Promise<boolean> {
         }
         const image = new Image();
         image.src = address;
-        // An empty address breaks off what is being loaded; nothing else does.
-        wanted.addEventListener('abort', () => (image.src = ''), { once: true });
-        return image.decode().then(() => true, () => false);
+        // An empty address breaks off what is being loaded; what waits to be decoded is then told nothing.
+        const calledOff = new Promise<boolean>((done) => wanted.addEventListener('abort', () => done(false), { once: true }));
+        void calledOff.then(() => (image.src = ''));
+        return Promise.race([calledOff, image.decode().then(() => true, () => false)]);
     });
     last = mine;
     return mine;
