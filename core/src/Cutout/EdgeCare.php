@@ -89,13 +89,13 @@ final class EdgeCare
         $sizes = Histogram::ofShorts($numbers);
         $small = fn (float $side): string => implode('', array_map(fn (int $many): string => chr($many > 0 && $many < $side * $side ? 255 : 0), array_pad($sizes, 65536, 0)));
         $alpha = $ink->alpha();
-        if ($specks > 0) {
+        if (str_contains($small($specks), "\xff")) {
             $speck = Lookup::shortsToBytes($numbers, $small($specks))->both($solid)->settled();
             // The soft rim about a speck goes with it, where no other ink is near.
             $about = Blur::gaussian($speck, 1.2)->isMore(2.0)->both(Blur::gaussian($solid->both($speck->inverted()), 1.2)->isMore(2.0)->inverted());
             $alpha = $speck->either($about)->chosen(Image::empty($ink->width(), $ink->height(), 1), $alpha);
         }
-        if ($pinholes > 0) {
+        if (str_contains($small($pinholes), "\xff")) {
             $alpha = Lookup::shortsToBytes($numbers, $small($pinholes))->both($solid->inverted())->chosen(Image::empty($ink->width(), $ink->height(), 1)->inverted(), $alpha);
         }
 

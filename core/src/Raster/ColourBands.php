@@ -14,11 +14,12 @@ final class ColourBands
      */
     public static function keyed(Image $image): Image
     {
-        return $image->band(0, 3)
-            ->operation('boolean_const', [BooleanOperation::ShiftRight, Boxed::doubles([3.0, 2.0, 3.0])])
-            ->operation('cast', [BandFormat::Short])
-            ->operation('boolean_const', [BooleanOperation::ShiftLeft, Boxed::doubles([11.0, 5.0, 0.0])])
-            ->operation('bandbool', [BooleanOperation::Or]);
+        [$red, $green, $blue] = array_map(
+            fn (array $shifts): Image => Image::shorts(pack('v*', ...array_map(fn (int $level): int => $level >> $shifts[0] << $shifts[1], range(0, 255))), 256),
+            [[3, 11], [2, 5], [3, 0]],
+        );
+
+        return $image->band(0, 3)->operation('maplut', [$red->withBand($green)->withBand($blue)])->operation('bandbool', [BooleanOperation::Or]);
     }
 
     /** Squared distance of each colour from another, in sRGB: one floating point band. */

@@ -22,6 +22,23 @@ final class Lookup
     }
 
     /**
+     * One 8-bit band as several, by a table of 256 for each of them.
+     *
+     * @param  non-empty-list<list<int>>  $tables
+     */
+    public static function split(Image $image, array $tables): Image
+    {
+        $bytes = '';
+        for ($value = 0; $value < 256; $value++) {
+            foreach ($tables as $table) {
+                $bytes .= chr($table[$value]);
+            }
+        }
+
+        return $image->operation('maplut', [Image::raw($bytes, 256, 1, count($tables))]);
+    }
+
+    /**
      * Maps each 8-bit value by a table of 256 to 16 bits.
      *
      * @param  list<int>  $table
