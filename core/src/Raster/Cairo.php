@@ -30,6 +30,7 @@ final class Cairo
         void cairo_set_tolerance(void *context, double pixels);
         void cairo_set_operator(void *context, int operator);
         void cairo_set_matrix(void *context, const Matrix *matrix);
+        void cairo_identity_matrix(void *context);
         void cairo_save(void *context);
         void cairo_restore(void *context);
         void cairo_translate(void *context, double x, double y);

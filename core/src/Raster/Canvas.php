@@ -44,12 +44,16 @@ final class Canvas
 
     private bool $empty = true;
 
-    /** @param  Affine  $toPixels  from the page's units to pixels */
+    /** Pixels to a unit of the page. */
+    private readonly float $scale;
+
+    /** @param  Affine  $toPixels  from the page's units to pixels, as large across as down */
     public function __construct(
         private readonly int $width,
         private readonly int $height,
         Affine $toPixels,
     ) {
+        $this->scale = sqrt(abs($toPixels->a * $toPixels->d - $toPixels->b * $toPixels->c));
         $this->surface = Cairo::made('image_surface_create', Cairo::ARGB32, $width + 2 * self::RIM, $height + 2 * self::RIM);
         if (Cairo::call('surface_status', $this->surface) !== 0) {
             throw RasterFailed::during('canvas', "no page of $width × $height pixels could be made");
@@ -117,9 +121,13 @@ final class Canvas
     {
         $this->empty = false;
         $this->trace($path);
-        Cairo::call('set_line_width', $this->context, $width);
+        Cairo::call('save', $this->context);
+        // In pixels: by a width in inches the library makes the corner at which a contour closes a mitre.
+        Cairo::call('identity_matrix', $this->context);
+        Cairo::call('set_line_width', $this->context, $width * $this->scale);
         Cairo::call('set_line_join', $this->context, self::ROUND);
         Cairo::call('stroke', $this->context);
+        Cairo::call('restore', $this->context);
     }
 
     /**
