@@ -6,7 +6,6 @@ namespace TallCrow\Raster;
 
 use FFI;
 use FFI\CData;
-use TallCrow\Geometry\Affine;
 
 /**
  * The functions of cairo that Canvas draws with. Debian's libvips brings the library.
@@ -18,7 +17,6 @@ final class Cairo
     public const ARGB32 = 0;
 
     private const DECLARATIONS = <<<'C'
-        typedef struct { double xx, yx, xy, yy, x0, y0; } Matrix;
         void *cairo_image_surface_create(int format, int width, int height);
         int cairo_surface_status(void *surface);
         void cairo_surface_flush(void *surface);
@@ -29,18 +27,13 @@ final class Cairo
         void cairo_destroy(void *context);
         void cairo_set_tolerance(void *context, double pixels);
         void cairo_set_operator(void *context, int operator);
-        void cairo_set_matrix(void *context, const Matrix *matrix);
-        void cairo_identity_matrix(void *context);
         void cairo_save(void *context);
         void cairo_restore(void *context);
-        void cairo_translate(void *context, double x, double y);
-        void cairo_rotate(void *context, double angle);
         void cairo_new_path(void *context);
         void cairo_move_to(void *context, double x, double y);
         void cairo_line_to(void *context, double x, double y);
         void cairo_curve_to(void *context, double x1, double y1, double x2, double y2, double x, double y);
         void cairo_close_path(void *context);
-        void cairo_rectangle(void *context, double x, double y, double width, double height);
         void *cairo_copy_path_flat(void *context);
         void cairo_append_path(void *context, void *path);
         void cairo_path_destroy(void *path);
@@ -70,14 +63,6 @@ final class Cairo
         assert($made instanceof CData);
 
         return $made;
-    }
-
-    public static function setMatrix(CData $context, Affine $by): void
-    {
-        $matrix = self::library()->new('Matrix');
-        assert($matrix instanceof CData);
-        [$matrix->xx, $matrix->yx, $matrix->xy, $matrix->yy, $matrix->x0, $matrix->y0] = [$by->a, $by->b, $by->c, $by->d, $by->e, $by->f];
-        self::call('set_matrix', $context, FFI::addr($matrix));
     }
 
     /** For loops over many points, where a call by name costs as much as the drawing. */

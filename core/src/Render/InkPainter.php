@@ -248,9 +248,8 @@ final class InkPainter
         $box = $this->box->grown(max(0.0, $this->inking->grown));
         $reach = hypot($box->width(), $box->height()) / 2 + $hatching->spacing;
         $canvas->within(function () use ($canvas, $reach, $hatching): void {
-            for ($y = -floor($reach / $hatching->spacing) * $hatching->spacing; $y <= $reach; $y += $hatching->spacing) {
-                $canvas->line(-$reach, $y, $reach, $y, $hatching->width);
-            }
+            $last = (int) floor($reach / $hatching->spacing);
+            $canvas->lines(array_map(fn (int $i): array => [[-$reach, $i * $hatching->spacing], [$reach, $i * $hatching->spacing]], range(-$last, $last)), $hatching->width);
         }, $box->centreX(), $box->centreY(), $hatching->angle);
         if ($hatching->inset > 0) {
             $canvas->takingOut(fn () => $this->outlines->rim($canvas, $hatching->inset));

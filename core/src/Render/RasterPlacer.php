@@ -86,6 +86,6 @@ final class RasterPlacer
         $toPixels = Affine::shift($placing->pictureWidth / 2, $placing->pictureHeight / 2)
             ->then(Affine::scale($source->width() / $placing->pictureWidth, $source->height() / $placing->pictureHeight));
 
-        return Resampler::bent($source, fn (float $x, float $y): array => $toPixels->apply(...($bend->back)(...$toOwn->apply($x, $y))), $frame);
+        return Resampler::bent($source, fn (float $x, float $y): array => $toPixels->apply(...($bend->back)(...$toOwn->apply($x, $y))), $frame, $placing->box());
     }
 }

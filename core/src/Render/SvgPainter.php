@@ -10,6 +10,12 @@ use TallCrow\Raster\ImageFile;
 /** Paints drawings, crisp at any size. */
 final class SvgPainter
 {
+    /** Pixels about a piece in which its edges may lie. */
+    private const RIM = 4;
+
+    /** Pixels: a piece that is wider is drawn by its window alone. */
+    private const WIDEST = 12_000;
+
     /** A drawing's own markup, laid as a piece of the given size in inches, its middle at 0, by a transform to the sheet. */
     public static function drawing(string $markup, Placing $placing, Frame $frame): Image
     {
@@ -22,7 +28,14 @@ final class SvgPainter
         );
 
         // A self-closing root is an empty drawing, and stays one.
-        return self::page($frame, sprintf('<g transform="%s">%s</g>', $placing->toSheet->toSvg(), (string) $nested));
+        $body = sprintf('<g transform="%s">%s</g>', $placing->toSheet->toSvg(), (string) $nested);
+        // What the library makes of an edge hangs on what else lies in its row of pixels: a part is that of the whole where rows are drawn from end to end.
+        $rows = Frame::about($placing->box()->grown(self::RIM / $frame->ppi), $frame->ppi);
+        if ($rows === null || $rows->width > self::WIDEST || $rows->left > $frame->left || $rows->left + $rows->width < $frame->left + $frame->width) {
+            return self::page($frame, $body);
+        }
+
+        return self::page(new Frame($frame->ppi, $rows->left, $frame->top, $rows->width, $frame->height), $body)->crop($frame->left - $rows->left, 0, $frame->width, $frame->height);
     }
 
     /** Markup in inches on the sheet, as a window shows it. */

@@ -201,7 +201,7 @@ it('draws pictures by the warp to a fraction of a pixel', function (string $kind
     $bend = bend($kind, $values, new Box(0, 0, 60, 60));
     $frame = new Frame(10, 0, 0, 600, 600);
     $back = fn (float $x, float $y): array => ($bend->back)($x, $y);
-    $drawn = Resampler::bent($source, $back, $frame);
+    $drawn = Resampler::bent($source, $back, $frame, $bend->bounds(new Box(0, 0, 60, 60)));
     $seen = 0;
     for ($j = 3; $j < 600; $j += 13) {
         for ($i = 3; $i < 600; $i += 13) {
@@ -217,4 +217,24 @@ it('draws pictures by the warp to a fraction of a pixel', function (string $kind
     expect($seen)->toBeGreaterThan(500);
 })->with([
     'waves' => ['wave', ['bend' => 0.1]], 'an arch' => ['arch', ['bend' => 0.4]], 'a flag' => ['flag', ['bend' => 0.15, 'waves' => 3]],
+]);
+
+it('bends a part of a picture as it bends the whole', function (string $kind, array $values): void {
+    $bytes = '';
+    for ($i = 0; $i < 90 * 60; $i++) {
+        $bytes .= chr(($i * 37) & 255).chr(($i % 90) * 2).chr(intdiv($i, 90) * 4).chr(255 - ($i & 63));
+    }
+    $source = Image::raw($bytes, 90, 60, 4)->asColours()->settled();
+    $bend = bend($kind, $values, new Box(0, 0, 90, 60));
+    $whole = $bend->bounds(new Box(0, 0, 90, 60));
+    $back = fn (float $x, float $y): array => ($bend->back)($x, $y);
+    $all = Frame::about($whole, 8);
+    assert($all !== null);
+    $drawn = Resampler::bent($source, $back, $all, $whole);
+    foreach ([[0, 0, 700, 40], [101, 57, 23, 31], [333, 211, 150, 160], [64, 128, 64, 64], [5, 3, 6, 300]] as [$x, $y, $width, $height]) {
+        $part = Resampler::bent($source, $back, new Frame(8, $all->left + $x, $all->top + $y, $width, $height), $whole);
+        expect($part->toBytes())->toBe($drawn->crop($x, $y, $width, $height)->toBytes());
+    }
+})->with([
+    'waves' => ['wave', ['bend' => 0.1]], 'an arch' => ['arch', ['bend' => 0.4]], 'a flag' => ['flag', ['bend' => 0.15, 'waves' => 3]], 'a ring' => ['ring', ['bend' => 0.6]],
 ]);

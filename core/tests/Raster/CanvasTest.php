@@ -157,7 +157,7 @@ it('draws turned clockwise about where it is shifted to, and within an outline a
 
 it('draws a straight line with blunt ends', function (): void {
     $canvas = pageOf(1.0);
-    $canvas->line(20.0, 60.0, 100.0, 60.0, 10.0);
+    $canvas->lines([[[20.0, 60.0], [100.0, 60.0]]], 10.0);
     $drawn = coverage($canvas);
     expect($drawn[60][60])->toBe(255)->and($drawn[55][60])->toBe(255)->and($drawn[54][60])->toBe(0)->and($drawn[60][20])->toBe(255)->and($drawn[60][19])->toBe(0);
 });

@@ -111,7 +111,7 @@ final readonly class InkStage implements Stage
             return [$fromX * $flat->ppi - $flat->left, $fromY * $flat->ppi - $flat->top];
         };
 
-        return new Piece(Resampler::bent($compose($flat)->settled(), $back, $wide)->shrunkInk($finer), $window);
+        return new Piece(Resampler::bent($compose($flat)->settled(), $back, $wide, $bend->bounds($box))->shrunkInk($finer), $window);
     }
 
     private function art(Layer $layer, Frame $window, Scene $scene): ?Piece
