@@ -47,26 +47,18 @@ final class Compositor implements Scene
     private function laid(array $layers, array $distress, Frame $frame, float $x, float $y): Image
     {
         $sheet = new Layering($frame);
-        // A few points of each piece, where wear is to be weighed over all of them.
-        $every = $distress !== [] && $this->isWhole($frame) ? intdiv((int) $frame->ppi, (int) WornInk::PPI) : 0;
-        $wide = $every < 2 ? null : $frame->coarser($every);
-        $points = $wide === null ? null : new Layering($wide);
         $painted = [];
         foreach ($this->drawn($layers, $frame) as [$layer, $gap, $piece]) {
             if ($gap !== null) {
                 $sheet->takeOut($layer, $gap);
-                $points?->takeOut($layer, $gap->glimpsed($every));
             }
             if ($piece !== null) {
                 $painted[$layer->id] = $piece;
                 $sheet->add($layer, $piece, $layer->blend);
-                // Blended or not, ink covers as much.
-                $points?->add($layer, $piece->glimpsed($every), BlendMode::Normal);
             }
         }
-        $bare = $wide === null || $points === null ? null : new Piece($points->picture()->alpha(), $wide);
 
-        return $this->worn($sheet->picture(), $sheet->isEmpty() ? [] : $distress, $layers, $painted, $frame, $bare, $x, $y);
+        return $this->worn($sheet->picture(), $sheet->isEmpty() ? [] : $distress, $layers, $painted, $frame, $x, $y);
     }
 
     /**
@@ -92,7 +84,7 @@ final class Compositor implements Scene
      * @param  list<Layer>  $layers
      * @param  array<string, Piece>  $painted
      */
-    private function worn(Image $sheet, array $distress, array $layers, array $painted, Frame $frame, ?Piece $bare, float $x, float $y): Image
+    private function worn(Image $sheet, array $distress, array $layers, array $painted, Frame $frame, float $x, float $y): Image
     {
         $kept = null;
         foreach ($distress as $wear) {
@@ -102,7 +94,7 @@ final class Compositor implements Scene
                 $kept = null;
             }
             $isSheet = $this->pattern !== null && $layers === $this->artwork?->layers;
-            $ink = $isSheet ? $this->wornInk($this->pattern->layers, $wear, $edges ? $sheet->alpha() : null) : $this->wornInk($layers, $wear, $edges ? $sheet->alpha() : null, $bare);
+            $ink = $this->wornInk($isSheet ? $this->pattern->layers : $layers, $wear, $edges ? $sheet->alpha() : null);
             $left = $this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
         }
@@ -134,11 +126,6 @@ final class Compositor implements Scene
     public function followsEdges(Wear $wear): bool
     {
         return $this->wear->followsEdges($wear);
-    }
-
-    private function isWhole(Frame $frame): bool
-    {
-        return $this->artwork !== null && $frame == Frame::sheet($this->artwork->sheet, $frame->ppi);
     }
 
     public function named(string $id): ?Layer
@@ -217,25 +204,21 @@ final class Compositor implements Scene
      * The ink of several layers, as a line of wear over all of them finds it.
      *
      * @param  list<Layer>  $layers
-     * @param  ?Piece  $bare  the alpha of all of it before any wear, at a low ppi, where that is at hand
      */
-    public function wornInk(array $layers, Wear $wear, ?Image $alpha, ?Piece $bare = null): WornInk
+    public function wornInk(array $layers, Wear $wear, ?Image $alpha): WornInk
     {
         // The whole sheet where it is known: a window that changed with the ink would let nothing drawn before serve again.
         $extent = $this->artwork?->sheet->box() ?? $this->around($layers) ?? new Box(0, 0, 1, 1);
         $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->keys->of($layer, $this)) : '', $layers)));
 
-        return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $extent, $key, $bare): ?Piece {
-            if ($bare !== null && $bare->frame->ppi >= $ppi) {
-                [$alpha, $frame] = [$bare->image, $bare->frame];
-            } else {
-                $frame = $this->artwork === null ? Frame::about($extent, $ppi) : Frame::sheet($this->artwork->sheet, $ppi);
-                if ($frame === null) {
-                    return null;
-                }
-                // The same for every line of wear over these layers.
-                $alpha = $this->pictures->image("weighed $key $ppi", fn (): Image => $this->compose($layers, [], $frame)->alpha());
+        return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $extent, $key): ?Piece {
+            // At its own ppi even where finer ink is at hand: a part and a proof weigh the same.
+            $frame = $this->artwork === null ? Frame::about($extent, $ppi) : Frame::sheet($this->artwork->sheet, $ppi);
+            if ($frame === null) {
+                return null;
             }
+            // The same for every line of wear over these layers.
+            $alpha = $this->pictures->image("weighed $key $ppi", fn (): Image => $this->compose($layers, [], $frame)->alpha());
             foreach ($wear->shielded as $id) {
                 $layer = self::find($layers, $id);
                 $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->withRole(Role::ink()), $frame);
