@@ -33,6 +33,9 @@ final class WearPainter
     /** Ppi at which chips, that are a tenth of an inch, come out as they do in print. */
     private const FINE = 120.0;
 
+    /** Ppi at which wear of a proof is turned: mixing pixels blurs it, and at fewer its marks would be seen to be softer than in print. */
+    private const TURNED = 150.0;
+
     /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
     private const CHIP = 0.06;
 
@@ -107,7 +110,7 @@ final class WearPainter
             return self::crisp($wear, $taken)->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
         }
         // What is turned is mixed between pixels: a proof turns finer ones, and is averaged down from them.
-        $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
+        $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil(self::TURNED / $frame->ppi - 0.01));
         $ppi = $frame->ppi * $finer;
         $key = sprintf('tile %s %.4f', $this->name($wear), $ppi).md5(implode(',', $table));
         $tile = $this->pictures->image($key, fn (): Image => WearTile::make(self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $ppi));

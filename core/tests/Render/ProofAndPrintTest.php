@@ -35,3 +35,9 @@ it('tells apart what is not the same', function (): void {
     $print = $grey(100)->zoomed(5)->settled();
     expect(apart($print, $grey(100)))->toBe([0.0, 0.0])->and(apart($print, $grey(104)))->toBe([3.0, 0.0])->and(apart($print, $grey(125)))->toBe([18.75, 0.75]);
 });
+
+it('shows wear that is turned as crisp as it is printed', function (string $kind, float $turn): void {
+    $artwork = Fixtures::artwork([Fixtures::shape('p', 'rectangle', 2.6)], ['distress' => [['texture' => $kind, 'amount' => 0.2, 'seed' => 9, 'turn' => $turn]]]);
+    [, $far] = apart(Fixtures::render($artwork, 300), Fixtures::render($artwork, 60));
+    expect($far)->toBeLessThan(0.005);
+})->with(['speckle', 'cracks', 'photocopy'])->with([25.0, -71.0]);
