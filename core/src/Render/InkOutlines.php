@@ -35,6 +35,9 @@ final class InkOutlines
     /** Inches by which what a ring leaves free reaches under the ink beside it, so that no line of the ring shows at its edge. */
     private const UNDER = 0.005;
 
+    /** Pixels by which a shadow begins behind the edge that casts it, but by no more inches than the finest line is broad. */
+    private const BEHIND = 1.5;
+
     /** Pixels by which a chord may stray: the coverage of an edge is right within two or three levels of 255. */
     private const STRAY = 0.01;
 
@@ -68,6 +71,12 @@ final class InkOutlines
     public function body(Canvas $canvas): void
     {
         $this->about($canvas, []);
+    }
+
+    /** Fills what a hollow body leaves clear, as far as the middle of the line along its edge: no cloth shows between that line and what lies about it. */
+    public function hollow(Canvas $canvas): void
+    {
+        ($this->inking->inlines[0] ?? null)?->colour === null ? $this->body($canvas) : $canvas->fill($this->path('hollow'));
     }
 
     /** Fills all within a ring's outer edge; the inmost ring is number 0. */
@@ -108,6 +117,18 @@ final class InkOutlines
     public function backing(): Path
     {
         return $this->path('backing');
+    }
+
+    /**
+     * From what share of its length on a solid shadow is drawn: so little under the ink that casts it that an edge of both is the ink's alone, and not
+     * counted twice.
+     */
+    public function under(float $length): float
+    {
+        $ring = $this->inking->rings[count($this->inking->rings) - 1] ?? ($this->inking->hollow ? $this->inking->inlines[0] ?? null : null);
+        $most = $ring === null ? INF : ($ring->colour === null ? 0.0 : $ring->width / 2);
+
+        return min(self::BEHIND / $this->ppi, self::CRUMB, $most, $length / 2) / max(1e-9, $length);
     }
 
     /** All that casts a shadow: a region's outline. */
@@ -212,6 +233,7 @@ final class InkOutlines
             'crumbs' => $this->beyond($at)->crumbs($this->inking->rings[$at]->crumbs),
             'whole' => $this->within($at)->whole(),
             'free' => $this->region("whole $at")->minus($this->within($at))->moved(self::UNDER),
+            'hollow' => $this->region('body')->moved(-$this->inking->inlines[0]->width / 2),
             'backing' => $this->region('body')->whole()->moved(-self::UNDER),
             'shape' => $this->inking->backing === null ? $this->all() : $this->all()->whole(),
             default => throw new \LogicException("There is no outline \"$what\"."),
@@ -272,6 +294,6 @@ final class InkOutlines
 
     private function key(): string
     {
-        return $this->key ??= hash('xxh128', serialize([$this->plain()->packed(), $this->tolerance, $this->inking->rings, $this->inking->grown, $this->inking->grownJoin, $this->inking->backing]));
+        return $this->key ??= hash('xxh128', serialize([$this->plain()->packed(), $this->tolerance, $this->inking->rings, $this->inking->grown, $this->inking->grownJoin, $this->inking->backing, $this->inking->inlines]));
     }
 }

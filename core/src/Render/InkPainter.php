@@ -14,6 +14,7 @@ use TallCrow\Effect\Inking\LetterColours;
 use TallCrow\Effect\Inking\Part;
 use TallCrow\Effect\Inking\PatternPaint;
 use TallCrow\Effect\Inking\Solid;
+use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Composition;
@@ -85,7 +86,7 @@ final class InkPainter
             $free === null || $canvas->takingOut(fn () => $canvas->fill($free));
         }
         if ($this->inking->hollow && ! $canvas->isEmpty()) {
-            $canvas->takingOut(fn () => $this->outlines->body($canvas));
+            $canvas->takingOut(fn () => $this->outlines->hollow($canvas));
         }
         if ($this->inking->backing !== null) {
             $canvas->colour($this->inking->backing);
@@ -98,7 +99,8 @@ final class InkPainter
         $canvas->colour($shadow->colour);
         $casting = $this->outlines->casting();
         if ($shadow->solid) {
-            $canvas->fill($casting->swept($shadow->x, $shadow->y));
+            $from = $this->outlines->under(hypot($shadow->x, $shadow->y));
+            $canvas->fill($casting->transformed(Affine::shift($from * $shadow->x, $from * $shadow->y))->swept((1 - $from) * $shadow->x, (1 - $from) * $shadow->y));
         } else {
             $canvas->within(fn () => $canvas->fill($casting), $shadow->x, $shadow->y);
         }
