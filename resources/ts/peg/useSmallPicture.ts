@@ -10,10 +10,15 @@ function inTurn(address: string, wanted: AbortSignal): Promise<boolean> {
         }
         const image = new Image();
         image.src = address;
-        // An empty address breaks off what is being loaded; what waits to be decoded is then told nothing.
-        const calledOff = new Promise<boolean>((done) => wanted.addEventListener('abort', () => done(false), { once: true }));
-        void calledOff.then(() => (image.src = ''));
-        return Promise.race([calledOff, image.decode().then(() => true, () => false)]);
+        let isLoading = true;
+        const calledOff = new Promise<boolean>((done) => {
+            wanted.addEventListener('abort', () => {
+                // An empty address breaks off what is being loaded; what waits to be decoded is then told nothing.
+                image.src = isLoading ? '' : image.src;
+                done(false);
+            }, { once: true });
+        });
+        return Promise.race([calledOff, image.decode().then(() => true, () => false)]).finally(() => (isLoading = false));
     });
     last = mine;
     return mine;
