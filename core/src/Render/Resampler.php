@@ -41,9 +41,49 @@ final class Resampler
                 array_push($points, is_nan($x) ? self::NOWHERE : $x - 0.5, is_nan($y) ? self::NOWHERE : $y - 0.5);
             }
         }
-        $map = Image::floats(pack('g*', ...$points), $across, $down, 2)->interpolated($step, ($across - 1) * $step, ($down - 1) * $step);
+        $map = Image::floats(pack('g*', ...self::torn($points, $across, $source)), $across, $down, 2)->interpolated($step, ($across - 1) * $step, ($down - 1) * $step);
 
         return $source->drawnFrom($map->crop($window->left - $left, $window->top - $top, $window->width, $window->height))->settled();
+    }
+
+    /**
+     * A ring's ends lie on either side of a line behind it: straight on from the one to the other the whole picture would be drawn in a pixel. A point
+     * beside that line leads nowhere instead, where none about it lies in the picture.
+     *
+     * @param  list<float>  $points  pairs, row by row
+     * @return list<float>
+     */
+    private static function torn(array $points, int $across, Image $source): array
+    {
+        [$width, $height] = [$source->width(), $source->height()];
+        $torn = $points;
+        $isOff = fn (int $at): bool => ! isset($points[2 * $at]) || $points[2 * $at] < -1 || $points[2 * $at] > $width || $points[2 * $at + 1] < -1 || $points[2 * $at + 1] > $height;
+        $isAlone = function (int $at) use ($isOff, $across): bool {
+            foreach ([-1, 0, 1] as $row) {
+                foreach ([-1, 0, 1] as $column) {
+                    if (! $isOff($at + $row * $across + $column)) {
+                        return false;
+                    }
+                }
+            }
+
+            return true;
+        };
+        $last = intdiv(count($points), 2);
+        foreach ([1, $across] as $next) {
+            for ($at = 0; $at + $next < $last; $at++) {
+                [$here, $there] = [$points[2 * $at], $points[2 * ($at + $next)]];
+                if (! (($here < -1 && $there > $width) || ($here > $width && $there < -1)) || ($next === 1 && ($at + 1) % $across === 0)) {
+                    continue;
+                }
+                $alone = array_values(array_filter([$at, $at + $next], $isAlone));
+                if ($alone !== []) {
+                    $torn[2 * $alone[0]] = $torn[2 * $alone[0] + 1] = self::NOWHERE;
+                }
+            }
+        }
+
+        return array_values($torn);
     }
 
     /** @param  callable(float, float): array{float, float}  $back */

@@ -238,3 +238,22 @@ it('bends a part of a picture as it bends the whole', function (string $kind, ar
 })->with([
     'waves' => ['wave', ['bend' => 0.1]], 'an arch' => ['arch', ['bend' => 0.4]], 'a flag' => ['flag', ['bend' => 0.15, 'waves' => 3]], 'a ring' => ['ring', ['bend' => 0.6]],
 ]);
+
+it('leaves all clear where no part of a picture comes to lie, behind a ring, too', function (float $bend, int $height): void {
+    $source = Image::raw(str_repeat("\xb0\x40\x20\xff", 90 * $height), 90, $height, 4)->asColours()->settled();
+    $bent = bend('ring', ['bend' => $bend], new Box(0, 0, 90, $height));
+    $whole = $bent->bounds(new Box(0, 0, 90, $height));
+    $frame = Frame::about($whole, 6);
+    assert($frame !== null);
+    $drawn = Resampler::bent($source, fn (float $x, float $y): array => ($bent->back)($x, $y), $frame, $whole)->alpha()->toBytes();
+    $stray = $missing = 0;
+    for ($j = 0; $j < $frame->height; $j++) {
+        for ($i = 0; $i < $frame->width; $i++) {
+            [$x, $y] = ($bent->back)(($frame->left + $i + 0.5) / 6, ($frame->top + $j + 0.5) / 6);
+            $level = ord($drawn[$j * $frame->width + $i]);
+            $stray += $level > 0 && ($x < -1.5 || $x > 91.5 || $y < -1.5 || $y > $height + 1.5) ? 1 : 0;
+            $missing += $level < 255 && $x > 1.5 && $x < 88.5 && $y > 1.5 && $y < $height - 1.5 ? 1 : 0;
+        }
+    }
+    expect($stray)->toBe(0)->and($missing)->toBe(0);
+})->with([0.6, 0.3, -0.45])->with([20, 40]);
