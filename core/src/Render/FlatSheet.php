@@ -114,16 +114,31 @@ final readonly class FlatSheet
             $free === null || $take(Region::filledBy($free));
         }
         if ($inking->hollow) {
-            $take($outlines->bodyRegion());
+            $take($outlines->hollowRegion());
         }
         if ($inking->backing !== null) {
             $paint(new FlatInk($layer->id, $inking->backing, $outlines->backingRegion()));
         }
-        if (! $inking->hollow) {
-            $paint(new FlatInk($layer->id, self::colour($layer, $inking), $outlines->bodyRegion(), $inking->grown == 0.0 ? $outlines->plain() : null));
-        }
+        $line = self::hollowLine($layer, $inking);
+        $paint($line === null
+            ? new FlatInk($layer->id, self::colour($layer, $inking), $outlines->bodyRegion(), $inking->grown == 0.0 ? $outlines->plain() : null)
+            : new FlatInk($layer->id, $line, $outlines->lineRegion()));
 
         return $inks;
+    }
+
+    /** The colour of the line that a hollow piece is; null when it is filled. */
+    private static function hollowLine(Layer $layer, Inking $inking): ?Srgb
+    {
+        if (! $inking->hollow) {
+            return null;
+        }
+        $line = $inking->inlines[0] ?? null;
+        if (count($inking->inlines) !== 1 || $inking->hatchings !== [] || $line?->colour === null) {
+            throw NotFlat::layer($layer, 'has lines drawn inside it');
+        }
+
+        return $line->colour;
     }
 
     private static function colour(Layer $layer, Inking $inking): Srgb

@@ -155,6 +155,18 @@ final class InkOutlines
         return $this->region("ring $number");
     }
 
+    /** What a hollow body leaves clear, as far as the middle of the line along its edge. */
+    public function hollowRegion(): Region
+    {
+        return $this->region($this->inking->inlines === [] ? 'body' : 'hollow');
+    }
+
+    /** The line along the edge of a hollow body. */
+    public function lineRegion(): Region
+    {
+        return $this->bodyRegion()->minus($this->bodyRegion()->moved(-$this->inking->inlines[0]->width));
+    }
+
     public function backingRegion(): Region
     {
         return $this->region('backing');
