@@ -157,7 +157,11 @@ final readonly class FlatSheet
     /** @param  non-empty-list<FlatInk>  $own */
     private function taken(Layer $layer, array $own): Region
     {
-        $shape = Region::united(array_column($own, 'region'));
+        // A hollow word takes away its filled shape, as in print.
+        $letters = $this->placer->place($layer)->letters ?? [];
+        $shape = $letters === []
+            ? Region::united(array_column($own, 'region'))
+            : Region::filledBy((new InkOutlines($letters, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI))->shape());
         $ring = new Ring($layer->role->gap, null, $layer->role->join, 4.0, $layer->role->whole, InkOutlines::CRUMB);
 
         return (new InkOutlines([Letter::figure($shape->path())], Inking::plain(null)->ringed($ring), $this->pictures, Silhouettes::PPI))->ringRegion(0);

@@ -75,9 +75,12 @@ it('writes outlines that librsvg paints as the print, at true size', function ()
     }
 });
 
-it('writes hollow words with the line that they are', function (array $more): void {
+it('writes hollow words with the line that they are, and what they take away', function (array $more, bool $takes): void {
     $lines = [['kind' => 'fill', 'colour' => '#b33a1f'], ['kind' => 'hollow', 'width' => 0.05, 'colour' => '#2f6f73'], ...$more];
-    $artwork = Fixtures::artwork([Fixtures::words('w', 'OX', 2.4, ['effects' => $lines])], ['sheet' => ['width' => 900, 'height' => 900, 'ppi' => 300]]);
+    $words = Fixtures::words('w', 'OX', 2.4, ['effects' => $lines, 'placement' => ['x' => 1.5, 'y' => 1.5, 'width' => 2.4]]);
+    $plate = Fixtures::shape('p', 'rectangle', 2.8, '#22333b', ['placement' => ['x' => 1.5, 'y' => 1.5, 'height' => 2.8]]);
+    $layers = $takes ? [$plate, ['role' => ['kind' => 'knockout', 'gap' => 0.06]] + $words] : [$words];
+    $artwork = Fixtures::artwork($layers, ['sheet' => ['width' => 900, 'height' => 900, 'ppi' => 300]]);
     $file = Fixtures::temporary('hollow').'/words.svg';
     OutlineSvg::write($artwork, new FlatSheet(Fixtures::renderer()->placer, new NoPictures), $file, null, false);
     $svg = preg_replace('~width="3.0+in" height="3.0+in"~', 'width="900" height="900"', (string) file_get_contents($file));
@@ -85,7 +88,7 @@ it('writes hollow words with the line that they are', function (array $more): vo
     $print = Fixtures::render($artwork)->alpha()->settled();
     expect($print->area())->toBeGreaterThan(5000.0)->and($painted->area() / $print->area())->toEqualWithDelta(1.0, 0.01)
         ->and($painted->minus($print)->operation('abs')->isMore(128.0)->mean() / 255)->toBeLessThan(0.0002);
-})->with(['alone' => [[]], 'in a ring' => [[['kind' => 'outline', 'width' => 0.04]]]]);
+})->with(['alone' => [[]], 'in a ring' => [[['kind' => 'outline', 'width' => 0.04]]]])->with(['printed' => false, 'knocked out' => true]);
 
 it('runs the cut line at its distance about all ink, as ImageMagick widens it', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('a', 'star', 1.5, '#000000', ['placement' => ['x' => 1.2, 'y' => 2]]), Fixtures::shape('b', 'ellipse', 1.0, '#b33a1f', ['placement' => ['x' => 2.9, 'y' => 2, 'height' => 1.0]])], ['sheet' => ['width' => 400, 'height' => 400, 'ppi' => 100]]);
