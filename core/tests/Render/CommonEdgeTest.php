@@ -27,7 +27,6 @@ it('lets no cloth show between a hollow line and what lies about it', function (
     $least = 255;
     for ($degree = 0; $degree < 180; $degree++) {
         for ($radius = 291.0; $radius <= 315; $radius += 0.5) {
-            // Upwards on the sheet, where the shadow of 90° does not reach.
             [$x, $y] = [(int) ($middleX + $radius * cos(deg2rad($degree))), (int) ($middleY + $radius * sin(deg2rad($degree)))];
             $least = min($least, $rows[$y][$x]);
         }
