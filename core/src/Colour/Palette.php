@@ -15,6 +15,12 @@ final class Palette
     /** Bits of each channel that tell colours apart before they are grouped. */
     private const BITS = 5;
 
+    /** Share of a group's pixels that its most common colour needs to stand for all of them. */
+    private const FLAT = 0.2;
+
+    /** Bins beside the fullest that count as the same colour hold this part of as many pixels. */
+    private const AS_MANY = 0.5;
+
     /**
      * @param  string  $pixels  red, green and blue bytes in turn
      * @return list<Swatch> the most common first; fewer than asked for where there are not so many colours
@@ -26,26 +32,54 @@ final class Palette
             return [];
         }
         $centres = self::apart($bins, $count);
-        $groups = [];
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $groups = array_fill(0, count($centres), [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0]);
-            foreach ($bins as $bin) {
-                [$l, $a, $b, $red, $green, $blue, $many] = $bin;
+            $sums = array_fill(0, count($centres), [0.0, 0.0, 0.0, 0.0]);
+            foreach ($bins as [$l, $a, $b, , , , $many]) {
                 $to = self::nearest($l, $a, $b, $centres);
-                $sum = $groups[$to];
-                $groups[$to] = [$sum[0] + $l * $many, $sum[1] + $a * $many, $sum[2] + $b * $many, $sum[3] + $red * $many, $sum[4] + $green * $many, $sum[5] + $blue * $many, $sum[6] + $many];
+                $sum = $sums[$to];
+                $sums[$to] = [$sum[0] + $l * $many, $sum[1] + $a * $many, $sum[2] + $b * $many, $sum[3] + $many];
             }
-            $groups = array_values(array_filter($groups, fn (array $g): bool => $g[6] > 0));
-            $moved = array_map(fn (array $g): array => [$g[0] / $g[6], $g[1] / $g[6], $g[2] / $g[6]], $groups);
+            $sums = array_values(array_filter($sums, fn (array $sum): bool => $sum[3] > 0));
+            $moved = array_map(fn (array $sum): array => [$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]], $sums);
             if ($moved == $centres) {
                 break;
             }
             $centres = $moved;
         }
-        usort($groups, fn (array $a, array $b): int => $b[6] <=> $a[6]);
-        $all = array_sum(array_column($groups, 6));
+        $held = [];
+        foreach ($bins as $bin) {
+            $held[self::nearest($bin[0], $bin[1], $bin[2], $centres)][] = $bin;
+        }
+        $groups = array_map(fn (array $group): array => [...self::flat($group), array_sum(array_column($group, 6))], array_values($held));
+        usort($groups, fn (array $a, array $b): int => $b[3] <=> $a[3]);
+        $all = array_sum(array_column($groups, 3));
 
-        return array_map(fn (array $g): Swatch => new Swatch('', Srgb::of((int) round($g[3] / $g[6]), (int) round($g[4] / $g[6]), (int) round($g[5] / $g[6])), $g[6] / $all), $groups);
+        return array_map(fn (array $g): Swatch => new Swatch('', Srgb::of((int) round($g[0]), (int) round($g[1]), (int) round($g[2])), $g[3] / $all), $groups);
+    }
+
+    /**
+     * Red, green and blue that stand for a group: its most common colour where many of its pixels have that, as in flat art, whose soft edges are
+     * mixtures and no colours of its own; else, as in a photograph, its mean.
+     *
+     * @param  non-empty-list<array{float, float, float, float, float, float, float}>  $bins
+     * @return array{float, float, float}
+     */
+    private static function flat(array $bins): array
+    {
+        $peak = $bins[0];
+        foreach ($bins as $bin) {
+            $peak = $bin[6] > $peak[6] ? $bin : $peak;
+        }
+        // A colour with some noise lies in several bins that meet.
+        $by = 1 << 8 - self::BITS;
+        $about = array_values(array_filter($bins, fn (array $bin): bool => $bin[6] > $peak[6] * self::AS_MANY && abs($bin[3] - $peak[3]) < $by && abs($bin[4] - $peak[4]) < $by && abs($bin[5] - $peak[5]) < $by));
+        $flat = array_sum(array_column($about, 6)) >= self::FLAT * array_sum(array_column($bins, 6)) ? $about : $bins;
+        $sum = [0.0, 0.0, 0.0, 0.0];
+        foreach ($flat as $bin) {
+            $sum = [$sum[0] + $bin[3] * $bin[6], $sum[1] + $bin[4] * $bin[6], $sum[2] + $bin[5] * $bin[6], $sum[3] + $bin[6]];
+        }
+
+        return [$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]];
     }
 
     /** @return list<array{float, float, float, float, float, float, float}> L, a, b, mean red, green, blue, and how many */

@@ -19,6 +19,11 @@ final class Background
 
     private const SAMPLE = 220;
 
+    /** Edges are looked for in so many times more pixels each way. */
+    private const EVERY = 4;
+
+    private const PURE = 0.1;
+
     /** CIEDE2000 within which a bucket is the one that was hidden. */
     private const SAME = 12.0;
 
@@ -75,7 +80,9 @@ final class Background
     {
         $difference = ColourKeys::of($ink)->difference([$colour])->settled();
 
-        return self::cleared($ink, $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->settled(), $difference);
+        $like = $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->settled();
+
+        return self::cleared($ink, Mixtures::without($like, $ink->band(0, 3)), $difference);
     }
 
     /**
@@ -93,6 +100,9 @@ final class Background
         $keys = ColourKeys::of($ink);
         $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 255 : 0, range(0, 255));
         $hides = Lookup::bytes($keys->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table)->settled();
+        // Neither what shines up between two that stay, nor between two that go.
+        $hides = Mixtures::without($hides, $ink->band(0, 3));
+        $hides = Mixtures::without($hides->inverted()->settled(), $ink->band(0, 3))->inverted()->settled();
 
         return self::cleared($ink, $hides, $keys->difference(array_map(fn (int $number): Srgb => $buckets[$number]->colour, $gone))->settled());
     }
@@ -109,16 +119,22 @@ final class Background
         return $far === [] || min($far) > self::SAME ? null : array_keys($far, min($far), true)[0];
     }
 
-    /** @return list<Swatch> with the share of each, the most common first */
+    /** @return list<Swatch> with the share of each, the most common first; mixtures along soft edges are no colours of the picture */
     public static function buckets(Image $ink, int $count): array
     {
-        $small = $ink->resized(min(1.0, self::SAMPLE / max($ink->width(), $ink->height())));
-        $bytes = '';
-        foreach (str_split($small->toBytes(), 4) as $pixel) {
-            $bytes .= ord($pixel[3]) > 127 ? substr($pixel, 0, 3) : '';
+        $small = $ink->resized(min(1.0, self::SAMPLE * self::EVERY / max($ink->width(), $ink->height())))->settled();
+        $every = max(1, intdiv(max($small->width(), $small->height()), self::SAMPLE));
+        $mixed = Mixtures::of($small->band(0, 3)->settled())->subsampled($every)->toBytes();
+        $pure = $all = '';
+        foreach (str_split($small->subsampled($every)->toBytes(), 4) as $i => $pixel) {
+            if (ord($pixel[3]) > 127) {
+                $all .= substr($pixel, 0, 3);
+                $pure .= $mixed[$i] === "\0" ? substr($pixel, 0, 3) : '';
+            }
         }
 
-        return Palette::of($bytes, $count);
+        // Where there is hardly anything but edges, as in a fine pen's drawing, they are what there is.
+        return Palette::of(strlen($pure) < self::PURE * strlen($all) ? $all : $pure, $count);
     }
 
     /** @return list<Srgb> the colours along the edge that have a part of it worth naming */

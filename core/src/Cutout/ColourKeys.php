@@ -62,6 +62,35 @@ final readonly class ColourKeys
     }
 
     /**
+     * The number of the colour of which each pixel holds most, where it is a mixture of two as along soft edges: the nearest in sRGB, in which
+     * pictures are mixed. One band.
+     *
+     * @param  non-empty-list<Srgb>  $colours
+     */
+    public function mostOf(array $colours): Image
+    {
+        return $this->numbers(1, function (Srgb $of) use ($colours): array {
+            $far = array_map(fn (Srgb $to): int => ($of->red - $to->red) ** 2 + ($of->green - $to->green) ** 2 + ($of->blue - $to->blue) ** 2, $colours);
+
+            return [(int) array_search(min($far), $far, true)];
+        })[0];
+    }
+
+    /**
+     * How far each pixel is from each of some colours in sRGB, in 127ths of the most that two of them are apart, and at most 127: one band for each.
+     *
+     * @param  non-empty-list<Srgb>  $colours
+     * @return list<Image>
+     */
+    public function apart(array $colours): array
+    {
+        $far = fn (Srgb $one, Srgb $other): float => sqrt(($one->red - $other->red) ** 2 + ($one->green - $other->green) ** 2 + ($one->blue - $other->blue) ** 2);
+        $most = max(1.0, ...array_map(fn (Srgb $one): float => max(array_map(fn (Srgb $other): float => $far($one, $other), $colours)), $colours));
+
+        return $this->numbers(count($colours), fn (Srgb $of): array => array_map(fn (Srgb $to): int => (int) min(127, round(127 * $far($of, $to) / $most)), $colours));
+    }
+
+    /**
      * Where the colour is one of some: one band, 255 there.
      *
      * @param  \Closure(Srgb, Lab): bool  $isOne

@@ -30,17 +30,18 @@ final class Tracing
     public static function svg(Image $ink, int $count): string
     {
         [$width, $height] = [$ink->width(), $ink->height()];
-        [$ink, $larger] = self::sized($ink);
+        [$small, $larger] = self::sized($ink);
+        $ink = $larger > 1 ? self::enlarged($small, $larger) : $small;
         // In pixels of the picture as it came.
         $back = Affine::scale($width / $ink->width(), $height / $ink->height());
-        $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, Background::buckets($ink, $count));
+        $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, Background::buckets($small, $count));
         // From dark to light: an edge between two of them passes through those between, and the middle of its neighbours wins.
         usort($colours, fn (Srgb $one, Srgb $other): int => $one->luminance() <=> $other->luminance());
         $solid = $ink->alpha()->isMore(127.0)->settled();
         $marks = '';
         if ($colours !== []) {
-            $nearest = ColourKeys::of($ink)->nearest($colours);
-            $nearest = ($larger > 1 ? Morphology::middle($nearest->settled(), min(Morphology::MOST_SIDE, 2 * $larger + 1), count($colours)) : $nearest)->settled();
+            $nearest = FlatColours::numbered($small, $colours, $ink, $larger);
+            $nearest = ($larger > 1 && count($colours) > 2 ? Morphology::commonest($nearest, min(Morphology::MOST_SIDE, $larger | 1), count($colours)) : $nearest)->settled();
             foreach ($colours as $i => $colour) {
                 // Each colour lies over those before it and under those after, so that no gap opens between two.
                 $path = Tracer::outline($nearest->isMore($i - 0.5)->both($solid));
@@ -67,25 +68,20 @@ final class Tracing
         return $drawn->bands() === 4 ? $drawn->embed(0, 0, $width, $height)->settled() : Image::empty($width, $height);
     }
 
-    /** @return array{Image, int} the picture, and how many times larger it is */
+    /** @return array{Image, int} the picture at no more than its most, and how many times larger it is to be */
     private static function sized(Image $ink): array
     {
         $side = max($ink->width(), $ink->height());
-        $larger = max(1, min(self::LARGER, intdiv(self::MOST_SIDE, $side)));
 
-        return [match (true) {
-            $larger > 1 => self::enlarged($ink, $larger),
-            $side > self::MOST_SIDE => $ink->resized(self::MOST_SIDE / $side)->settled(),
-            default => $ink->settled(),
-        }, $larger];
+        return [($side > self::MOST_SIDE ? $ink->resized(self::MOST_SIDE / $side) : EdgeCare::withoutFringe($ink, 1.0))->settled(), max(1, min(self::LARGER, intdiv(self::MOST_SIDE, $side)))];
     }
 
-    /** Squares of pixels under a bell of half their side: where it is half full, the edge runs. Colours are carried out under clear pixels. */
+    /** Squares of pixels under a bell of half their side: where it is half full, the edge runs. */
     private static function enlarged(Image $ink, int $by): Image
     {
         $smooth = fn (Image $bands): Image => Blur::gaussian($bands->spread(2, 2, $ink->width() + 4, $ink->height() + 4)->zoomed($by), $by / 2, 0.02)
             ->crop(2 * $by, 2 * $by, $ink->width() * $by, $ink->height() * $by)->settled();
 
-        return $smooth(EdgeCare::withoutFringe($ink, 1.0)->band(0, 3))->asColours()->withBand($smooth($ink->alpha()));
+        return $smooth($ink->band(0, 3))->asColours()->withBand($smooth($ink->alpha()));
     }
 }

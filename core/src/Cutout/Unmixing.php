@@ -6,6 +6,7 @@ namespace TallCrow\Cutout;
 
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Vips;
 
@@ -32,6 +33,12 @@ final class Unmixing
 
     /** What is more unlike the background says more about what stands before it, by this power. */
     private const UNLIKE = 3.0;
+
+    /** How much a difference of colour weighs beside one of lightness where a file keeps colour at half the size, as most JPEGs do (common practice). */
+    private const COARSE_COLOUR = 0.05;
+
+    /** Luma of BT.601, by which JFIF takes colour and lightness apart. */
+    private const LUMA = [0.299, 0.587, 0.114];
 
     /**
      * @param  Image  $gone  255 where all is background
@@ -63,11 +70,17 @@ final class Unmixing
         $before = self::carried($colour, $unlike);
         $way = $before->minus($ground);
         $off = $colour->minus($ground);
-        $length = self::sum($way->multiplied($way));
-        $alpha = self::sum($off->multiplied($way))->divided($length->linear(1.0, 1.0))->unitToByte()->settled();
+        $coarse = $ink->has(ImageFile::JPEG_NOTE);
+        $weighed = $coarse ? self::byLuma($way) : $way;
+        $length = self::sum($way->multiplied($weighed));
+        $alpha = self::sum($off->multiplied($weighed))->divided($length->linear(1.0, 1.0))->unitToByte()->settled();
         // Its own colour: the less of it there is, the more is taken from about it.
         $part = $alpha->linear(1 / 255)->settled();
         $own = $off->divided($part->linear(1.0, 0.02))->plus($ground);
+        if ($coarse) {
+            // Of its own only the lightness is sharp.
+            $own = $before->plus(self::luma($own->minus($before)));
+        }
         $clean = $own->multiplied($part)->plus($before->multiplied($part->linear(-1.0, 1.0)))->linearByte(1.0)->asColours();
         $kept = $mixed->chosen($alpha, $gone->inverted());
 
@@ -111,6 +124,24 @@ final class Unmixing
         $mean = $weighed->divided($small($weight->linearShort(257.0, 0.0))->linear(1 / 257, 1e-3))->linearByte(1.0)->settled();
 
         return $mean->zoomed($by)->crop($by, $by, $colour->width(), $colour->height());
+    }
+
+    /** Lightness in all three bands. */
+    private static function luma(Image $bands): Image
+    {
+        return $bands->operation('recomb', [Image::of(Vips::matrix([self::LUMA, self::LUMA, self::LUMA]))]);
+    }
+
+    /** A difference of colours, weighed so that its product with another is mostly that of their lightness: w I + 3 (1 - w) y yᵗ. */
+    private static function byLuma(Image $way): Image
+    {
+        $row = fn (float $own): array => array_map(fn (float $other): float => 3 * (1 - self::COARSE_COLOUR) * $own * $other, self::LUMA);
+        $matrix = array_map($row, self::LUMA);
+        foreach (array_keys(self::LUMA) as $i) {
+            $matrix[$i][$i] += self::COARSE_COLOUR;
+        }
+
+        return $way->operation('recomb', [Image::of(Vips::matrix($matrix))]);
     }
 
     private static function sum(Image $bands): Image

@@ -9,6 +9,9 @@ use TallCrow\Colour\Srgb;
 /** Pictures in files and from markup. */
 final class ImageFile
 {
+    /** Of libvips' reader of JPEG: what it read keeps this note through all that is done to it. */
+    public const JPEG_NOTE = 'jpeg-chroma-subsample';
+
     /**
      * Opens a file with the one reader that its type asks for, and no other.
      *

@@ -10,6 +10,9 @@ final class Morphology
     /** Pixels: the most that a square of neighbours counts must go into a byte. */
     public const MOST_SIDE = 15;
 
+    /** Numbers that can be told apart when neighbours are counted. */
+    public const MOST_NUMBERS = 32;
+
     /** Bands that are counted in one pass. */
     private const AT_ONCE = 4;
 
@@ -54,28 +57,36 @@ final class Morphology
     }
 
     /**
-     * Each pixel becomes the middle one of its square of neighbours. The library's own ranking of larger squares errs where many are alike, so
-     * those that are no larger are counted, number by number.
+     * Each pixel becomes the most common one of its square of neighbours; the lowest where several are as common.
      *
      * @param  Image  $image  one 8-bit band of numbers from 0, settled
      * @param  int  $side  odd, up to MOST_SIDE
-     * @param  int  $count  how many numbers there are
+     * @param  int  $count  how many numbers there are, up to MOST_NUMBERS
      */
-    public static function middle(Image $image, int $side, int $count): Image
+    public static function commonest(Image $image, int $side, int $count): Image
     {
         $ones = Image::of(Vips::matrix([array_fill(0, max(1, $side), 1.0)]));
-        $middle = Image::empty($image->width(), $image->height(), 1);
-        for ($first = 1; $first < $count; $first += self::AT_ONCE) {
-            $bounds = range($first, min($count, $first + self::AT_ONCE) - 1);
-            // The middle is as many as the bounds below which lie no more than half of the neighbours: a band for each bound, their mean the share of them.
-            $isLess = Lookup::split($image, array_map(fn (int $bound): array => array_map(fn (int $number): int => $number < $bound ? 1 : 0, range(0, 255)), $bounds));
-            $less = $isLess->operation('convsep', [$ones], ['precision' => Precision::Integer]);
-            $passed = Lookup::bytes($less, array_map(fn (int $many): int => $many > intdiv($side ** 2, 2) ? 0 : 255, range(0, 255)));
-            $share = count($bounds) === 1 ? $passed : $passed->operation('bandmean');
-            $middle = $middle->plus(Lookup::bytes($share, array_map(fn (int $level): int => (int) round($level * count($bounds) / 255), range(0, 255))))->linearByte(1.0)->settled();
+        $groups = [];
+        foreach (range(0, intdiv(max(0, $count - 1), self::AT_ONCE)) as $group) {
+            $numbers = range($group * self::AT_ONCE, ($group + 1) * self::AT_ONCE - 1);
+            $isOne = Lookup::split($image, array_map(fn (int $number): array => array_map(fn (int $value): int => $value === $number ? 1 : 0, range(0, 255)), $numbers));
+            // How many there are, and in the lowest bits whose they are: the greatest of these tells both.
+            $groups[] = $isOne->operation('convsep', [$ones], ['precision' => Precision::Integer])->operation('linear', [
+                Boxed::doubles(array_fill(0, self::AT_ONCE, (float) self::MOST_NUMBERS)),
+                Boxed::doubles(array_map(fn (int $number): float => self::MOST_NUMBERS - 1.0 - $number, $numbers)),
+            ]);
         }
+        $most = self::greatest($groups);
+        $most = self::greatest(array_map(fn (int $band): Image => $most->band($band), range(0, self::AT_ONCE - 1)));
+        $whose = implode('', array_map(fn (int $rank): string => chr(self::MOST_NUMBERS - 1 - $rank % self::MOST_NUMBERS), range(0, 65535)));
 
-        return $middle;
+        return Lookup::shortsToBytes($most->linearShort(1.0, 0.0), $whose);
+    }
+
+    /** @param  non-empty-list<Image>  $images */
+    private static function greatest(array $images): Image
+    {
+        return count($images) === 1 ? $images[0] : Image::of(Vips::image('bandrank', [Boxed::images($images)], [], ['index' => count($images) - 1]));
     }
 
     /** Every pixel of the value at the corner that is joined to it takes another value. */

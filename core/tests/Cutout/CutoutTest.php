@@ -244,6 +244,22 @@ it('straightens a placed picture by the corners that its line states', function 
 });
 
 // The truth is what was laid on the ground: alpha and colour of each pixel are known.
+/** @return array{float, float, float, float} mean error of alpha (0 to 1) and of colour (levels) along the edges, partial pixels and ink for each of the truth's */
+function offTruth(Image $truth, Image $cut): array
+{
+    $was = $truth->alpha();
+    $edge = $was->isMore(4.0)->both($was->isLess(251.0))->settled();
+    $over = fn (Image $off, Image $where): float => $off->operation('abs')->multiplied($where->linear(1 / 255))->mean() * $where->width() * $where->height() / $where->area();
+    $seen = $cut->alpha()->isMore(25.0)->both($was->isMore(25.0))->both($edge);
+
+    return [
+        $over($cut->alpha()->linear(1)->minus($was->linear(1)), $edge) / 255,
+        $over($cut->band(0, 3)->linear(1)->minus($truth->band(0, 3)->linear(1)), $seen),
+        $cut->alpha()->isMore(4.0)->both($cut->alpha()->isLess(251.0))->area() / $edge->area(),
+        $cut->alpha()->area() / $was->area(),
+    ];
+}
+
 it('takes edges apart from their ground: alpha and colour as they were before it was laid there', function (array $layers, string $ground, float $noise, float $alphaOff, float $colourOff): void {
     $truth = Fixtures::render(Fixtures::artwork($layers));
     $laid = Composition::onCloth($truth, Srgb::hex($ground));
@@ -253,15 +269,11 @@ it('takes edges apart from their ground: alpha and colour as they were before it
         Fixtures::run(['convert', "$folder/flat.png", '-seed', '4', '-attenuate', (string) $noise, '+noise', 'Gaussian', "PNG24:$folder/noisy.png"]);
         $laid = ImageFile::read(PictureType::Png, "$folder/noisy.png")->band(0, 3);
     }
-    $cut = Background::fromEdge($laid->asInk()->settled(), 14, true)->settled();
-    $was = $truth->alpha();
-    $edge = $was->isMore(4.0)->both($was->isLess(251.0))->settled();
-    $over = fn (Image $off, Image $where): float => $off->operation('abs')->multiplied($where->linear(1 / 255))->mean() * $where->width() * $where->height() / $where->area();
-    $seen = $cut->alpha()->isMore(25.0)->both($was->isMore(25.0))->both($edge);
-    expect($over($cut->alpha()->linear(1)->minus($was->linear(1)), $edge) / 255)->toBeLessThan($alphaOff)
-        ->and($over($cut->band(0, 3)->linear(1)->minus($truth->band(0, 3)->linear(1)), $seen))->toBeLessThan($colourOff)
-        ->and($cut->alpha()->isMore(4.0)->both($cut->alpha()->isLess(251.0))->area() / $edge->area())->toBeGreaterThan(0.85)
-        ->and($cut->alpha()->area() / $was->area())->toEqualWithDelta(1.0, 0.06);
+    [$alpha, $colour, $partial, $whole] = offTruth($truth, Background::fromEdge($laid->asInk()->settled(), 14, true)->settled());
+    expect($alpha)->toBeLessThan($alphaOff)
+        ->and($colour)->toBeLessThan($colourOff)
+        ->and($partial)->toBeGreaterThan(0.85)
+        ->and($whole)->toEqualWithDelta(1.0, 0.06);
 })->with([
     'letters on white' => [fn () => [Fixtures::words('w', "Rye\nBell", 2.6, ['effects' => [['kind' => 'fill', 'colour' => '#7a3527']]])], '#ffffff', 0.0, 0.02, 9.0],
     'letters on teal' => [fn () => [Fixtures::words('w', "Rye\nBell", 2.6, ['effects' => [['kind' => 'fill', 'colour' => '#7a3527']]])], '#40a090', 0.0, 0.02, 9.0],
@@ -269,4 +281,23 @@ it('takes edges apart from their ground: alpha and colour as they were before it
     'a line of three pixels' => [fn () => [Fixtures::words('w', 'Quarry', 2.6, ['source' => ['font' => 'mr-dafoe.woff2'], 'effects' => [['kind' => 'hollow', 'width' => 0.01, 'colour' => '#203040']]])], '#ffffff', 0.0, 0.03, 14.0],
     'a pen of one to three pixels' => [fn () => [Fixtures::words('w', 'Moth night,
 bells and kites', 1.5, ['source' => ['font' => 'homemade-apple.woff2'], 'effects' => [['kind' => 'fill', 'colour' => '#4a2c18']]])], '#ffffff', 0.0, 0.09, 30.0],
+]);
+
+it('goes by lightness along the edges of a JPEG, which keeps colour at half the size', function (string $ink, string $ground, float $alphaOff, float $colourOff): void {
+    $truth = Fixtures::render(Fixtures::artwork([Fixtures::words('w', "Rye\nBell", 2.6, ['effects' => [['kind' => 'fill', 'colour' => $ink]]])]));
+    $folder = Fixtures::temporary('jpeg');
+    ImageFile::writePng(Composition::onCloth($truth, Srgb::hex($ground)), "$folder/flat.png");
+    Fixtures::run(['convert', "$folder/flat.png", '-sampling-factor', '4:2:0', '-quality', '92', "$folder/flat.jpg"]);
+    $laid = ImageFile::read(PictureType::Jpeg, "$folder/flat.jpg")->asInk()->settled();
+    [$alpha, $colour, , $whole] = offTruth($truth, Background::fromEdge($laid, 14, true)->settled());
+    expect($alpha)->toBeLessThan($alphaOff)
+        ->and($colour)->toBeLessThan($colourOff)
+        ->and($whole)->toEqualWithDelta(1.0, 0.02);
+    // What is kept of it from one line of retouching to the next goes by lightness, too.
+    ImageFile::writeMapped($laid, "$folder/kept.v");
+    expect(ImageFile::mapped("$folder/kept.v")->has(ImageFile::JPEG_NOTE))->toBeTrue();
+})->with([
+    'red on white' => ['#d4244a', '#ffffff', 0.04, 10.0],
+    'orange on navy' => ['#ff9a20', '#182048', 0.03, 13.0],
+    'green on pink' => ['#106030', '#ffb0c8', 0.03, 9.0],
 ]);

@@ -56,7 +56,7 @@ it('erodes, dilates and opens masks by squares as ImageMagick does', function (i
         ->and(alike_masks($inside(Morphology::grown($mask, $side)), $inside(Morphology::dilated($mask, $side))))->toBeTrue();
 })->with([3, 5, 9]);
 
-it('takes the middle of neighbours, which clears single specks and keeps edges', function (): void {
+it('takes the most common of neighbours, which clears single specks and keeps edges', function (): void {
     $bytes = str_repeat("\0", 20 * 20);
     for ($y = 0; $y < 20; $y++) {
         for ($x = 10; $x < 20; $x++) {
@@ -66,7 +66,7 @@ it('takes the middle of neighbours, which clears single specks and keeps edges',
     $clean = $bytes;
     $bytes[5 * 20 + 4] = "\1";
     $bytes[12 * 20 + 15] = "\0";
-    expect(Morphology::middle(Image::raw($bytes, 20, 20, 1), 3, 2)->toBytes())->toBe($clean);
+    expect(Morphology::commonest(Image::raw($bytes, 20, 20, 1), 3, 2)->toBytes())->toBe($clean);
 });
 
 it('counts, sums and finds values as a loop over the pixels does', function (): void {

@@ -58,12 +58,11 @@ final readonly class Posterised implements Looks
             return $ink;
         }
         $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets);
-        // From dark to light, so that between two that meet the middle one of many neighbours is the more common of them.
-        usort($colours, fn (Srgb $one, Srgb $other): int => $one->luminance() <=> $other->luminance());
+        // An edge between two of them passes through others, which are never the most common there.
         $side = min(Morphology::MOST_SIDE, 2 * (int) round(self::SMOOTH * $grid->ppi / 2) + 1);
         $full = Blur::coloursExtended($ink, 0.02 * $grid->ppi, $grid->at);
-        $nearest = ColourKeys::of($full)->nearest($colours)->settled();
+        $nearest = ColourKeys::of($full)->mostOf($colours)->settled();
 
-        return Lookup::indexed(Morphology::middle($nearest, $side, count($colours)), $colours)->withBand($ink->alpha());
+        return Lookup::indexed(Morphology::commonest($nearest, $side, count($colours)), $colours)->withBand($ink->alpha());
     }
 }
