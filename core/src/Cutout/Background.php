@@ -49,6 +49,8 @@ final class Background
         if (! $islands) {
             $outside = self::joinedToEdge($like);
             $like = Scribble::any($scribbles, false) ? $outside->either(Pockets::touched($like, Scribble::mask($scribbles, false, $ink->width(), $ink->height()))) : $outside;
+        } else {
+            $like = Mixtures::without($like, $ink);
         }
 
         return self::cleared($ink, $like->settled(), $difference);
@@ -82,7 +84,7 @@ final class Background
 
         $like = $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->settled();
 
-        return self::cleared($ink, Mixtures::without($like, $ink->band(0, 3)), $difference);
+        return self::cleared($ink, Mixtures::without($like, $ink), $difference);
     }
 
     /**
@@ -101,8 +103,8 @@ final class Background
         $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 255 : 0, range(0, 255));
         $hides = Lookup::bytes($keys->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table)->settled();
         // Neither what shines up between two that stay, nor between two that go.
-        $hides = Mixtures::without($hides, $ink->band(0, 3));
-        $hides = Mixtures::without($hides->inverted()->settled(), $ink->band(0, 3))->inverted()->settled();
+        $hides = Mixtures::without($hides, $ink);
+        $hides = Mixtures::without($hides->inverted()->settled(), $ink)->inverted()->settled();
 
         return self::cleared($ink, $hides, $keys->difference(array_map(fn (int $number): Srgb => $buckets[$number]->colour, $gone))->settled());
     }
@@ -124,7 +126,7 @@ final class Background
     {
         $small = $ink->resized(min(1.0, self::SAMPLE * self::EVERY / max($ink->width(), $ink->height())))->settled();
         $every = max(1, intdiv(max($small->width(), $small->height()), self::SAMPLE));
-        $mixed = Mixtures::of($small->band(0, 3)->settled())->subsampled($every)->toBytes();
+        $mixed = Mixtures::of($small)->subsampled($every)->toBytes();
         $pure = $all = '';
         foreach (str_split($small->subsampled($every)->toBytes(), 4) as $i => $pixel) {
             if (ord($pixel[3]) > 127) {

@@ -22,7 +22,7 @@ final class FlatColours
     public static function numbered(Image $ink, array $colours, ?Image $enlarged = null, int $larger = 1): Image
     {
         $keys = ColourKeys::of($ink);
-        $pure = Mixtures::of($ink->band(0, 3)->settled())->inverted()->both($ink->alpha()->isMore(127.0))->settled();
+        $pure = Mixtures::of($ink)->inverted()->both($ink->alpha()->isMore(127.0))->settled();
         $nearest = $keys->mostOf($colours)->settled();
         [$least, $number] = [null, ($enlarged ?? $ink)->alpha()->linearByte(0.0)];
         foreach (($enlarged === null ? $keys : ColourKeys::of($enlarged))->apart($colours) as $i => $far) {

@@ -20,8 +20,10 @@ final class Mixtures
     /** By how much the way over a mixture may be longer than the straight one. */
     private const DETOUR = 1.15;
 
-    /** A mixture has this part at least of either side. */
-    private const PART = 0.1;
+    /** A mixture has this part at least of either side: less is grain. */
+    private const PART = 0.04;
+
+    private const OPAQUE = 250.0;
 
     /** Pixels of thin parts from which on they are grain. */
     private const GRAIN = 200_000;
@@ -30,11 +32,12 @@ final class Mixtures
     public const ABOUT = 2;
 
     /**
-     * @param  Image  $colours  three 8-bit bands, settled
+     * @param  Image  $ink  settled
      * @return Image 255 where a pixel is a mixture: one band
      */
-    public static function of(Image $colours): Image
+    public static function of(Image $ink): Image
     {
+        $colours = $ink->band(0, 3);
         [$width, $height] = [$colours->width(), $colours->height()];
         $wide = $colours->spread(1, 1, $width + 2, $height + 2);
         $at = fn (int $x, int $y): Image => $wide->crop(1 + $x, 1 + $y, $width, $height);
@@ -49,7 +52,8 @@ final class Mixtures
             $mixed = $mixed?->either($here) ?? $here;
         }
 
-        return $mixed->settled();
+        // What lies next to clear pixels has no colour on that side.
+        return $mixed->both(Morphology::grown($ink->alpha()->isLess(self::OPAQUE))->inverted())->settled();
     }
 
     /**
@@ -57,7 +61,7 @@ final class Mixtures
      *
      * @param  Image  $mask  255 or 0, settled
      */
-    public static function without(Image $mask, Image $colours): Image
+    public static function without(Image $mask, Image $ink): Image
     {
         // What a square of three pixels fits into is no edge, nor what lies about it.
         $body = Morphology::grown(Morphology::worn($mask), 2 * self::ABOUT + 3)->settled();
@@ -66,7 +70,7 @@ final class Mixtures
         if ($thin->mean() === 0.0 || $thin->area() > self::GRAIN) {
             return $mask;
         }
-        $own = $thin->both(self::of($colours->settled())->inverted())->settled();
+        $own = $thin->both(self::of($ink->settled())->inverted())->settled();
 
         return $mask->both($body->either(Morphology::grown($own, 2 * self::ABOUT + 1)))->settled();
     }

@@ -45,7 +45,7 @@ function pixels_alike(Image $picture, string $hex): float
 const THREE_DISCS = ['xc:#ffffff', '+antialias', '-fill', '#000000', '-draw', 'circle 800,800 800,400', '-fill', '#808080', '-draw', 'circle 1900,800 1900,500', '-fill', '#ff8000', '-draw', 'circle 2600,1500 2600,1300'];
 
 it('knows the pixels of soft edges from those of a colour, of a thin line and of a gentle run', function (): void {
-    $row = fn (string ...$colours): Image => Image::raw(str_repeat(implode('', array_map(fn (string $hex): string => (string) hex2bin($hex), $colours)), 5), count($colours), 5, 3);
+    $row = fn (string ...$colours): Image => Image::raw(str_repeat(implode('', array_map(fn (string $hex): string => (string) hex2bin(strlen($hex) === 6 ? $hex.'ff' : $hex), $colours)), 5), count($colours), 5, 4);
     $mixed = fn (string ...$colours): array => array_map(ord(...), str_split(substr(Mixtures::of($row(...$colours))->toBytes(), 0, count($colours))));
     expect($mixed('000000', '000000', '606060', 'ffffff', 'ffffff'))->toBe([0, 0, 255, 0, 0])
         ->and($mixed('000000', '000000', '303030', 'c0c0c0', 'ffffff', 'ffffff'))->toBe([0, 0, 255, 255, 0, 0])
@@ -53,6 +53,8 @@ it('knows the pixels of soft edges from those of a colour, of a thin line and of
         ->and($mixed('000000', '000000', 'ff8000', 'ffffff', 'ffffff'))->toBe([0, 0, 0, 0, 0])
         // A line between what is alike on both sides stands for itself.
         ->and($mixed('ffffff', 'ffffff', '606060', 'ffffff', 'ffffff'))->toBe([0, 0, 0, 0, 0])
+        // Beside clear pixels there is no colour to be mixed with.
+        ->and($mixed('00000000', '00000000', '606060', 'ffffff', 'ffffff'))->toBe([0, 0, 0, 0, 0])
         // Eleven levels of each channel in two pixels are grain, thirteen an edge.
         ->and($mixed('404040', '454545', '4b4b4b'))->toBe([0, 0, 0])
         ->and($mixed('404040', '474747', '4d4d4d'))->toBe([0, 255, 0]);
@@ -112,6 +114,9 @@ it('hides a colour and leaves the edges of others that pass through it', functio
     expect($about(Background::ofBuckets($soft, 4, [Srgb::hex('#808080')])))->toBe(0.0)
         ->and($about(Background::ofColour($soft, Srgb::hex('#808080'), 14)))->toBe(0.0)
         ->and(Background::ofBuckets($soft, 4, [Srgb::hex('#808080')])->alpha()->inverted()->area())->toEqualWithDelta(M_PI * 37.5 ** 2, 60);
+    // Before a grey ground, too.
+    [$grey] = soft_and_hard(['xc:#808080', '+antialias', '-fill', '#000000', '-draw', 'circle 800,800 800,400', '-fill', '#ffffff', '-draw', 'circle 800,800 800,600'], 200, 200, 8);
+    expect(Background::fromEdge($grey, 14, true)->alpha()->crop(68, 68, 64, 64)->inverted()->area())->toBe(0.0);
     // And the other way: nothing of grey stays along the edge of two that go.
     $both = Background::ofBuckets($soft, 4, [Srgb::hex('#000000'), Srgb::hex('#ffffff')])->alpha()->settled();
     expect($both->crop(20, 20, 150, 180)->area())->toBe(0.0)->and($both->area())->toEqualWithDelta(M_PI * (37.5 ** 2 + 25 ** 2), 80);

@@ -132,6 +132,18 @@ it('changes one colour of many to another and keeps soft edges and the others', 
     }
 });
 
+it('leaves the edge of two colours alone that passes through the one that is swapped', function (): void {
+    $disc = fn (string $id, float $x, float $width, string $colour): array => Fixtures::shape($id, 'ellipse', $width, $colour, ['placement' => ['x' => $x]]);
+    // The edge of black and white is grey for a pixel; the grey disc lies further on.
+    $layers = [Fixtures::shape('ground', 'rectangle', 4.0, '#ffffff', ['placement' => ['x' => 2.0, 'y' => 2.0]]), $disc('black', 1.1, 1.4, '#000000'), $disc('grey', 2.6, 1.0, '#808080')];
+    $drawn = fn (array $effects): Image => Fixtures::render(Fixtures::artwork([['id' => 'g', 'source' => ['kind' => 'group', 'layers' => $layers], 'effects' => $effects]]));
+    $after = $drawn([['kind' => 'swap-colour', 'from' => '#808080', 'to' => '#ff0000', 'tolerance' => 12]]);
+    $red = $after->band(0)->isMore(150.0)->both($after->band(1)->isLess(100.0));
+    $grey = $drawn([]);
+    $was = $grey->band(0)->isMore(120.0)->both($grey->band(0)->isLess(136.0));
+    expect($red->crop(0, 0, 570, $red->height())->area())->toBe(0.0)->and($red->area())->toEqualWithDelta($was->crop(600, 0, $was->width() - 600, $was->height())->area(), 200);
+});
+
 it('turns hues, makes colours vivid or grey, and inverts them, on groups as on pictures', function (): void {
     // A turn of 360° is none, and grey has no hue; the luminance of a turned colour stays (Filter Effects, hueRotate).
     $pixel = fn (array $effect): array => array_slice(Fixtures::pixel(two_coloured([$effect]), 620, 600), 0, 3);

@@ -6,6 +6,7 @@ namespace TallCrow\Effect\Look;
 
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
+use TallCrow\Cutout\Mixtures;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
@@ -21,6 +22,9 @@ final readonly class SwapColour implements Looks
 {
     /** Tolerances beyond the first over which the change fades out. */
     private const FADE = 1.5;
+
+    /** Inches about a pixel that say whether it is of an edge: some pixels of a proof. */
+    private const ABOUT = 0.1;
 
     private function __construct(private Srgb $from, private Srgb $to, private float $tolerance) {}
 
@@ -41,7 +45,7 @@ final readonly class SwapColour implements Looks
 
     public function reach(): float
     {
-        return 0.0;
+        return self::ABOUT;
     }
 
     public function ppi(): float
@@ -57,6 +61,10 @@ final readonly class SwapColour implements Looks
 
             return [(int) round(255 * min(1.0, max(0.0, 1 - $beyond)))];
         });
+
+        // The edge of two other colours that passes through this one stays.
+        $share = $share->settled();
+        $share = $share->both(Mixtures::without($share->isMore(0.0)->settled(), $ink->settled()));
 
         return ColourBands::shifted($ink, $share, [$this->to->red - $this->from->red, $this->to->green - $this->from->green, $this->to->blue - $this->from->blue]);
     }
