@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
-use TallCrow\Raster\ColourBands;
-use TallCrow\Raster\GuidedFilter;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
+use TallCrow\Raster\Vips;
 
 /**
  * The subject of a photo with a busy ground, from rough scribbles of what is kept and what goes: Lazy Snapping (Y. Li, J. Sun, C.-K. Tang, H.-Y. Shum,
@@ -34,10 +34,21 @@ final class Subject
 
     private const MARKED = 127;
 
-    /** How broad the filter is, in pixels of the small picture, and the contrast in levels that is an edge. */
-    private const BREADTH = 2.0;
+    /** Pixels of the small picture across, either side of the cut, that may be of either. */
+    private const UNSURE = 7;
 
-    private const EDGE = 12.0;
+    /** Pixels of the small picture from about which colours are carried. */
+    private const CARRIED = 3.0;
+
+    /** Levels between the colours on either side at which they say half of where the edge is, and how much they say at most. */
+    private const EDGE = 16.0;
+
+    private const TRUST = 0.8;
+
+    /** Pixels by which what is decided is smoothed, so that grain makes no edge. */
+    private const SMOOTH = 0.8;
+
+    private const RIM = 3;
 
     /** @param  list<Scribble>  $scribbles  what is not told to go is the picture's rim */
     public static function of(Image $ink, array $scribbles): Image
@@ -46,11 +57,11 @@ final class Subject
             return $ink;
         }
 
-        return $ink->masked(self::alpha($ink, $scribbles));
+        return Unmixing::edges($ink, self::kept($ink, $scribbles)->inverted()->settled());
     }
 
     /** @param  list<Scribble>  $scribbles */
-    private static function alpha(Image $ink, array $scribbles): Image
+    private static function kept(Image $ink, array $scribbles): Image
     {
         $small = self::sized($ink->band(0, 3), self::PIXELS);
         $patches = Superpixels::of($small, self::PATCHES);
@@ -61,7 +72,7 @@ final class Subject
         $isKept = self::cut($patches, $kept, array_diff_key($gone, $kept));
         $bytes = implode('', array_map(fn (int $patch): string => $isKept[$patch] ? "\xff" : "\0", $patches->of));
 
-        return self::alongEdges($ink, Image::raw($bytes, $patches->width, $patches->height, 1));
+        return self::alongEdges($ink, $small, Image::raw($bytes, $patches->width, $patches->height, 1));
     }
 
     /**
@@ -159,14 +170,51 @@ final class Subject
         return ($one[0] - $other[0]) ** 2 + ($one[1] - $other[1]) ** 2 + ($one[2] - $other[2]) ** 2;
     }
 
-    /** The mask with the picture's own edges; nearly whole or none, but for a soft rim. */
-    private static function alongEdges(Image $ink, Image $mask): Image
+    /**
+     * Where the picture's own edge runs by the cut: each pixel near it goes to that of the two colours about it, of what is well within and of what is
+     * well without, to which it is nearer.
+     */
+    private static function alongEdges(Image $ink, Image $small, Image $mask): Image
     {
-        $grey = ColourBands::luminance($ink)->settled();
-        $sized = $mask->resized($grey->width() / $mask->width(), $grey->height() / $mask->height())->settled();
-        $soft = GuidedFilter::filtered($sized, $grey, max(1.0, self::BREADTH * $grey->width() / $mask->width()), self::EDGE)->settled();
+        [$width, $height] = [$ink->width(), $ink->height()];
+        $large = fn (Image $of): Image => $of->resized($width / $small->width(), $height / $small->height())->crop(0, 0, $width, $height);
+        $soft = $large(Blur::gaussian($mask, self::UNSURE / 4, 0.02)->settled())->settled();
+        $within = $large(self::carried($small, Morphology::worn($mask, self::UNSURE)->settled()));
+        $without = $large(self::carried($small, Morphology::worn($mask->inverted()->settled(), self::UNSURE)->settled()));
+        $near = $soft->isMore(2.0)->both($soft->isLess(253.0))->settled();
+        $kept = $soft->isMore(127.0)->settled();
+        $tiles = Tiles::with($near, self::RIM);
+        if ($tiles === null) {
+            return $kept;
+        }
+        $score = self::score($tiles->packed($ink->band(0, 3)), $tiles->packed($within), $tiles->packed($without), $tiles->packed($soft));
 
-        return Lookup::bytes($soft, array_map(fn (int $level): int => (int) round(255 * min(1.0, max(0.0, ($level - 80) / 95))), range(0, 255)));
+        return $tiles->laid($tiles->packed($near)->chosen($score, $tiles->packed($kept))->settled(), $kept)->settled();
+    }
+
+    /** 255 where a pixel's colour is nearer to that of what lies within; where both are alike, where the cut runs. */
+    private static function score(Image $colours, Image $within, Image $without, Image $soft): Image
+    {
+        [$way, $off] = [$within->minus($without)->settled(), $colours->minus($without)];
+        $length = self::sum($way->multiplied($way))->settled();
+        $share = self::sum($off->multiplied($way))->divided($length->linear(1.0, 1.0))->unitToByte();
+        $known = $length->divided($length->linear(1.0, self::EDGE ** 2))->linear(self::TRUST);
+        $score = $share->minus($soft)->multiplied($known)->plus($soft)->linearByte(1.0)->settled();
+
+        return Blur::gaussian($score, self::SMOOTH, 0.05)->isMore(127.0);
+    }
+
+    /** Colours carried from where a mask is to where it is not, some pixels on. */
+    private static function carried(Image $colours, Image $mask): Image
+    {
+        $weight = Blur::gaussian($mask->linear(1 / 255, 1e-6), self::CARRIED, 0.02)->settled();
+
+        return Blur::gaussian($colours->multiplied($mask->linear(1 / 255, 1e-6)), self::CARRIED, 0.02)->divided($weight)->linearByte(1.0)->settled();
+    }
+
+    private static function sum(Image $bands): Image
+    {
+        return $bands->operation('recomb', [Image::of(Vips::matrix([[1.0, 1.0, 1.0]]))]);
     }
 
     /** A small picture; blocks are averaged first, which is quick. */

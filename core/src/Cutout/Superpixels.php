@@ -83,8 +83,17 @@ final readonly class Superpixels
             for ($y = max(0, (int) ($cy - $step)); $y <= $bottom; $y++) {
                 $dy = ($y - $cy) * ($y - $cy) * $weight;
                 for ($x = max(0, (int) ($cx - $step)), $at = $y * $width + $x; $x <= $right; $x++, $at++) {
+                    // Most pixels are out of reach by their place alone.
+                    $dx = $x - $cx;
+                    $far = $dx * $dx * $weight + $dy;
+                    if ($far >= $near[$at]) {
+                        continue;
+                    }
                     $lab = $labs[$at];
-                    $far = ($lab[0] - $l) * ($lab[0] - $l) + ($lab[1] - $a) * ($lab[1] - $a) + ($lab[2] - $b) * ($lab[2] - $b) + ($x - $cx) * ($x - $cx) * $weight + $dy;
+                    $dl = $lab[0] - $l;
+                    $da = $lab[1] - $a;
+                    $db = $lab[2] - $b;
+                    $far += $dl * $dl + $da * $da + $db * $db;
                     if ($far < $near[$at]) {
                         $near[$at] = $far;
                         $of[$at] = $k;

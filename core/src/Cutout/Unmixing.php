@@ -28,9 +28,6 @@ final class Unmixing
 
     private const BLOCK = 3;
 
-    /** Pixels each way of the parts that are worked at once. */
-    private const TILE = 768;
-
     /** What is more unlike the background says more about what stands before it, by this power. */
     private const UNLIKE = 3.0;
 
@@ -42,9 +39,9 @@ final class Unmixing
 
     /**
      * @param  Image  $gone  255 where all is background
-     * @param  Image  $difference  how unlike the background each pixel is, 0 to 255
+     * @param  ?Image  $difference  how unlike the background each pixel is, 0 to 255; without, as unlike as it is what is gone about it
      */
-    public static function edges(Image $ink, Image $gone, Image $difference): Image
+    public static function edges(Image $ink, Image $gone, ?Image $difference = null): Image
     {
         // A bell that touches the border reaches about two deviations to either side of it.
         $soft = Blur::rough($gone, self::REACH / 2, 0.02)->settled();
@@ -52,24 +49,27 @@ final class Unmixing
         $mixed = $soft->isMore(self::TOUCHED)->both($sure->inverted())->settled();
         $cleared = $ink->masked($gone->inverted());
         // Only where there are mixtures: in most pictures that is a small part of it.
-        foreach (self::tiles($mixed) as [$left, $top, $width, $height]) {
-            $wide = self::around($left, $top, $width, $height, $ink);
-            $part = fn (Image $image): Image => $image->crop(...$wide)->settled();
-            $clean = self::unmixed($part($ink), $part($gone), $part($sure), $part($mixed), $part($difference))->crop($left - $wide[0], $top - $wide[1], $width, $height)->settled();
-            $cleared = $cleared->insert($clean, $left, $top);
+        $tiles = Tiles::with($mixed, (int) (5 * self::CARRIED));
+        if ($tiles === null) {
+            return $cleared;
         }
+        if ($tiles->areMost()) {
+            return self::unmixed($ink->settled(), $gone, $sure, $mixed, $difference?->settled());
+        }
+        $clean = self::unmixed($tiles->packed($ink), $tiles->packed($gone), $tiles->packed($sure), $tiles->packed($mixed), $difference === null ? null : $tiles->packed($difference));
 
-        return $cleared;
+        return $tiles->laid($clean->settled(), $cleared);
     }
 
-    private static function unmixed(Image $ink, Image $gone, Image $sure, Image $mixed, Image $difference): Image
+    private static function unmixed(Image $ink, Image $gone, Image $sure, Image $mixed, ?Image $difference): Image
     {
         $colour = $ink->band(0, 3);
         $ground = self::carried($colour, $sure);
+        $off = $colour->minus($ground);
+        $difference ??= self::sum($off->multiplied($off))->raised(0.5)->linearByte(1.0);
         $unlike = Lookup::bytes($difference, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted());
         $before = self::carried($colour, $unlike);
         $way = $before->minus($ground);
-        $off = $colour->minus($ground);
         $coarse = $ink->has(ImageFile::JPEG_NOTE);
         $weighed = $coarse ? self::byLuma($way) : $way;
         $length = self::sum($way->multiplied($weighed));
@@ -85,32 +85,6 @@ final class Unmixing
         $kept = $mixed->chosen($alpha, $gone->inverted());
 
         return $mixed->chosen($clean, $ink->band(0, 3))->asColours()->withBand($ink->alpha()->times($kept));
-    }
-
-    /** @return list<array{int, int, int, int}> left, top, width, height of the tiles that have any of a mask */
-    private static function tiles(Image $mask): array
-    {
-        $found = [];
-        for ($top = 0; $top < $mask->height(); $top += self::TILE) {
-            for ($left = 0; $left < $mask->width(); $left += self::TILE) {
-                [$width, $height] = [min(self::TILE, $mask->width() - $left), min(self::TILE, $mask->height() - $top)];
-                if ($mask->crop($left, $top, $width, $height)->mean() > 0) {
-                    $found[] = [$left, $top, $width, $height];
-                }
-            }
-        }
-
-        return $found;
-    }
-
-    /** @return array{int, int, int, int} a tile with what colours may be carried from, within the picture */
-    private static function around(int $left, int $top, int $width, int $height, Image $within): array
-    {
-        $rim = (int) (5 * self::CARRIED);
-        // On the grid of blocks, so that tiles that meet carry alike.
-        [$x, $y] = [max(0, intdiv($left - $rim, self::BLOCK) * self::BLOCK), max(0, intdiv($top - $rim, self::BLOCK) * self::BLOCK)];
-
-        return [$x, $y, min($within->width(), $left + $width + $rim) - $x, min($within->height(), $top + $height + $rim) - $y];
     }
 
     /** Colours as they are about each pixel, by weight; far from any weight, none. Carried colours have nothing fine: they are worked at a third of the size. */

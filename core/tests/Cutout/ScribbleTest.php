@@ -11,6 +11,7 @@ use TallCrow\Cutout\Subject;
 use TallCrow\Cutout\Tracing;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\Morphology;
 use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
 
@@ -80,6 +81,31 @@ it('names pockets of a background and clears the ones that were chosen', functio
     $mean = fn (int $x): float => $cleared->crop($x - 5, 95, 10, 10)->mean();
     expect($mean(310))->toBeLessThan(1.0)->and($mean(200))->toBeGreaterThan(254.0)->and($mean(90))->toBeLessThan(1.0);
 });
+
+it('cuts a subject along its own edge, its colours free of the ground, though both are as light', function (string $subject, string $ground): void {
+    $folder = Fixtures::temporary('edge');
+    foreach (['ground' => $ground, 'subject' => $subject] as $name => $colours) {
+        Fixtures::run(['convert', '-size', '80x60', '-seed', '5', "plasma:$colours", '-resize', '800x600!', "$folder/$name.png"]);
+    }
+    Fixtures::run(['convert', '-size', '3200x2400', 'xc:black', '-fill', 'white', '-draw', 'ellipse 1600,1200 1000,700 0,360', '-draw', 'rectangle 1500,300 1700,1200', '-scale', '800x600!', "$folder/truth.png"]);
+    $photo = made_picture(["$folder/ground.png", "$folder/subject.png", "$folder/truth.png", '-composite']);
+    [$truth, $own] = [made_picture(["$folder/truth.png"])->band(0)->settled(), made_picture(["$folder/subject.png"])->band(0, 3)->settled()];
+    $cut = Subject::of($photo, [
+        new Scribble([[0.3, 0.5], [0.7, 0.5], [0.5, 0.5], [0.5, 0.16]], 0.02, true),
+        new Scribble([[0.05, 0.05], [0.95, 0.05], [0.95, 0.95], [0.05, 0.95], [0.05, 0.05]], 0.04, false),
+    ])->settled();
+    $edge = $truth->isMore(6.0)->both($truth->isLess(249.0))->settled();
+    $over = fn (Image $off, Image $where): float => $off->operation('abs')->multiplied($where->linear(1 / 255))->mean() * $where->width() * $where->height() / $where->area();
+    // By luminance alone, and with the ground's colour left in it, the first was 0.12 to 0.23.
+    expect($over($cut->alpha()->linear(1)->minus($truth->linear(1)), $edge) / 255)->toBeLessThan(0.03)
+        ->and($over($cut->band(0, 3)->linear(1)->minus($own->linear(1)), $edge->both($cut->alpha()->isMore(50.0))->settled()))->toBeLessThan(8.0)
+        ->and($cut->alpha()->isMore(4.0)->both(Morphology::dilated($truth, 7)->isMore(2.0)->inverted())->area())->toBe(0.0)
+        ->and($cut->alpha()->isLess(251.0)->both(Morphology::eroded($truth, 7)->isMore(253.0))->area())->toBe(0.0);
+})->with([
+    'green before purple' => ['#4ab038-#58a030', '#9048b8-#a05090'],
+    'blue before green, as light' => ['#8088e0-#9878d8', '#28a868-#38b050'],
+    'rust before slate' => ['#b04a2c-#a86030', '#405868-#506478'],
+]);
 
 it('keeps a pale subject at the edge behind a painted hint', function (): void {
     // A white plate that runs off the picture's foot, with a dark rim at its sides alone.

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Cutout;
+
+use TallCrow\Raster\Composition;
+use TallCrow\Raster\Image;
+
+/**
+ * Those squares of a picture in which there is something to do, each with some pixels about it, laid side by side as one small picture: what is done to that
+ * is done to all of them at once, and to nothing else.
+ */
+final readonly class Tiles
+{
+    /** Pixels each way: a multiple of every block that is averaged. */
+    private const SIDE = 192;
+
+    private const IN_A_ROW = 16;
+
+    /** Share of the squares from which on all of the picture is worked at once. */
+    private const MOST = 0.6;
+
+    /**
+     * @param  non-empty-list<int>  $cells  numbers of the squares, row by row
+     * @param  int  $rim  pixels about each
+     */
+    private function __construct(
+        private array $cells,
+        private int $across,
+        private int $down,
+        private int $rim,
+    ) {}
+
+    /** @return ?self the squares that have any of a mask; null where none has */
+    public static function with(Image $mask, int $rim): ?self
+    {
+        [$across, $down] = [(int) ceil($mask->width() / self::SIDE), (int) ceil($mask->height() / self::SIDE)];
+        $any = $mask->embed(0, 0, $across * self::SIDE, $down * self::SIDE)->linear(1.0)->shrunk(self::SIDE)->isMore(0.0)->toBytes();
+        $cells = array_keys(array_filter(str_split($any), fn (string $byte): bool => $byte !== "\0"));
+
+        return $cells === [] ? null : new self($cells, $across, $down, $rim);
+    }
+
+    /** Whether they are so many that laying them side by side costs more than it saves. */
+    public function areMost(): bool
+    {
+        return count($this->cells) > self::MOST * $this->across * $this->down;
+    }
+
+    /** The squares of a picture with what is about them, its edges drawn out where it ends. */
+    public function packed(Image $picture): Image
+    {
+        $side = self::SIDE + 2 * $this->rim;
+        $wide = $picture->spread($this->rim, $this->rim, $this->across * self::SIDE + 2 * $this->rim, $this->down * self::SIDE + 2 * $this->rim);
+
+        return Composition::mosaic(array_map(fn (int $cell): Image => $wide->crop(...[...$this->place($cell), $side, $side]), $this->cells), min(self::IN_A_ROW, count($this->cells)))->settled();
+    }
+
+    /** A picture with its squares in place of those that were packed. */
+    public function laid(Image $packed, Image $on): Image
+    {
+        $side = self::SIDE + 2 * $this->rim;
+        $wide = $on->embed(0, 0, $this->across * self::SIDE, $this->down * self::SIDE);
+        $which = array_flip($this->cells);
+        $cells = array_map(function (int $cell) use ($packed, $wide, $which, $side): Image {
+            $at = $which[$cell] ?? null;
+
+            return $at === null
+                ? $wide->crop(...[...$this->place($cell), self::SIDE, self::SIDE])
+                : $packed->crop($at % self::IN_A_ROW * $side + $this->rim, intdiv($at, self::IN_A_ROW) * $side + $this->rim, self::SIDE, self::SIDE);
+        }, range(0, $this->across * $this->down - 1));
+
+        return Composition::mosaic($cells, $this->across)->crop(0, 0, $on->width(), $on->height());
+    }
+
+    /** @return array{int, int} left and top of a square */
+    private function place(int $cell): array
+    {
+        return [$cell % $this->across * self::SIDE, intdiv($cell, $this->across) * self::SIDE];
+    }
+}
