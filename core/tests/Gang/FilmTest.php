@@ -74,6 +74,17 @@ it('keeps ticks within half the gap, and draws none where there is no room for t
     expect(black_of(new GangSheet(1.0, null, $gap, 0.25), 0.9, 0.25, 0.25))->toBe(ticks(25, 25, 40, 30, $long));
 })->with([[0.25, 10], [0.2, 9], [0.15, 6], [0.08, 3], [0.06, 2], [0.05, 0], [0.0, 0]]);
 
+it('draws ticks as long and as wide as an inch says at any ppi', function (int $ppi, int $long, int $wide): void {
+    $film = new GangSheet(3.0, null, 1.0, 1.0);
+    [$sheet] = GangPrint::sheets(new Layout($film, [new Laid(0, 0, 1.0, 1.0, 1.0, 1.0, false)], [3.0]), [plate_of($ppi, $ppi)], Ppi::of($ppi), true);
+    $black = $sheet->alpha()->isMore(127.0)->both($sheet->band(0)->isLess(128.0))->settled();
+    expect($black->area())->toEqualWithDelta(8 * $long * $wide, 1e-6)
+        ->and($black->crop($ppi, $ppi - $long, $wide, $long)->area())->toEqualWithDelta($long * $wide, 1e-6)
+        ->and($black->crop(2 * $ppi - $wide, 2 * $ppi, $wide, $long)->area())->toEqualWithDelta($long * $wide, 1e-6)
+        ->and($black->crop($ppi - $long, 2 * $ppi - $wide, $long, $wide)->area())->toEqualWithDelta($long * $wide, 1e-6)
+        ->and($black->crop(2 * $ppi, $ppi, $long, $wide)->area())->toEqualWithDelta($long * $wide, 1e-6);
+})->with([[60, 6, 1], [133, 13, 1], [137, 14, 1], [160, 16, 2], [300, 30, 3]]);
+
 it('draws ticks up to the edge of the film, and none that it would cut', function (): void {
     $film = new GangSheet(0.6, null, 0.25, 0.1);
     // Ten pixels from each edge: every tick ends at it.
@@ -158,6 +169,87 @@ it('begins no sheet of film while there is room on one before it, and leaves no 
     }
     expect(count($sheets))->toBe(count($layout->lengths))->toBeGreaterThan(1);
 })->with(range(1, 24));
+
+/**
+ * Area of film by the method of Jylänki's paper in its plainest form: the largest free rectangles are found anew for each piece, by trying all that edges
+ * of what lies there bound.
+ *
+ * @param  list<GangPiece>  $pieces
+ */
+function area_by_trying(array $pieces, GangSheet $film): float
+{
+    $copies = array_merge(...array_map(fn (GangPiece $piece): array => array_fill(0, $piece->count, $piece), $pieces));
+    [$gap, $edge] = [$film->gap, 2 * $film->margin];
+    $long = $film->length === null ? array_sum(array_map(fn (GangPiece $one): float => max($one->width, $one->height) + $gap, $copies)) + $gap : $film->length - $edge + $gap;
+    $wide = $film->width - $edge + $gap;
+    $least = INF;
+    foreach ([fn (GangPiece $one): float => max($one->width, $one->height), fn (GangPiece $one): float => $one->width * $one->height, fn (GangPiece $one): float => $one->height] as $size) {
+        usort($copies, fn (GangPiece $one, GangPiece $other): int => $size($other) <=> $size($one));
+        foreach (['low', 'snug'] as $rule) {
+            foreach ([null, true, false] as $upright) {
+                $sheets = [];
+                foreach ($copies as $copy) {
+                    $ways = [[$copy->width + $gap, $copy->height + $gap, $copy->height >= $copy->width], ...($copy->turns ? [[$copy->height + $gap, $copy->width + $gap, $copy->width >= $copy->height]] : [])];
+                    $wanted = array_filter($ways, fn (array $way): bool => $upright === null || ($way[2] === $upright && $way[0] <= $wide + 1e-6 && $way[1] <= $long + 1e-6));
+                    for ($sheet = 0; ; $sheet++) {
+                        $best = [INF, INF, 0.0, 0.0, 0.0, 0.0];
+                        foreach (rooms($sheets[$sheet] ?? [], $wide, $long) as [$x, $y, $w, $h]) {
+                            foreach ($wanted === [] ? $ways : $wanted as [$width, $height]) {
+                                $score = $rule === 'low' ? [$y + $height, $x] : [min($w - $width, $h - $height), $y];
+                                if ($width <= $w + 1e-6 && $height <= $h + 1e-6 && $score < [$best[0], $best[1]]) {
+                                    $best = [...$score, $x, $y, $width, $height];
+                                }
+                            }
+                        }
+                        if ($best[4] > 0) {
+                            $sheets[$sheet][] = array_slice($best, 2);
+                            break;
+                        }
+                    }
+                }
+                $area = array_sum(array_map(fn (array $laid): float => $film->length ?? max(array_map(fn (array $one): float => $one[1] + $one[3] - $gap, $laid)) + $edge, $sheets)) * $film->width;
+                $least = min($least, $area);
+            }
+        }
+    }
+
+    return $least;
+}
+
+/**
+ * The largest free rectangles about what lies on a sheet.
+ *
+ * @param  list<array{float, float, float, float}>  $laid
+ * @return list<array{float, float, float, float}>
+ */
+function rooms(array $laid, float $wide, float $long): array
+{
+    $free = fn (float $x, float $y, float $right, float $bottom): bool => $x >= -1e-9 && $y >= -1e-9 && $right <= $wide + 1e-9 && $bottom <= $long + 1e-9
+        && array_filter($laid, fn (array $one): bool => $one[0] < $right - 1e-7 && $x + 1e-7 < $one[0] + $one[2] && $one[1] < $bottom - 1e-7 && $y + 1e-7 < $one[1] + $one[3]) === [];
+    $found = [];
+    foreach ([0.0, ...array_map(fn (array $one): float => $one[0] + $one[2], $laid)] as $x) {
+        foreach ([$wide, ...array_map(fn (array $one): float => $one[0], $laid)] as $right) {
+            foreach ($right - $x > 1e-6 ? [0.0, ...array_map(fn (array $one): float => $one[1] + $one[3], $laid)] : [] as $y) {
+                foreach ([$long, ...array_map(fn (array $one): float => $one[1], $laid)] as $bottom) {
+                    if ($bottom - $y > 1e-6 && $free($x, $y, $right, $bottom)) {
+                        $found[] = [$x, $y, $right - $x, $bottom - $y];
+                    }
+                }
+            }
+        }
+    }
+
+    return array_values(array_filter($found, fn (array $one): bool => array_filter($found, fn (array $other): bool => $other !== $one && $other[0] <= $one[0] + 1e-9 && $other[1] <= $one[1] + 1e-9
+        && $other[0] + $other[2] >= $one[0] + $one[2] - 1e-9 && $other[1] + $other[3] >= $one[1] + $one[3] - 1e-9) === []));
+}
+
+it('uses as much film as the method does where every largest free rectangle is found by trying', function (int $seed): void {
+    mt_srand(100 + $seed);
+    // No two sizes are alike, so that nothing is left to the order in which equals are tried.
+    $pieces = array_map(fn (int $i): GangPiece => new GangPiece("piece $i", mt_rand(20000, 70000) / 10007, mt_rand(20000, 70000) / 10007, 1, mt_rand(0, 2) > 0), range(1, 7));
+    $film = new GangSheet(11.3, $seed % 2 === 0 ? null : 9.1, $seed % 3 / 7, $seed % 4 / 9);
+    expect(MaxRects::layout($pieces, $film)->area())->toEqualWithDelta(area_by_trying($pieces, $film), 1e-4);
+})->with(range(1, 20));
 
 it('finds layouts that leave nothing over', function (array $sizes, float $width, float $length): void {
     // Rectangles cut from one of that size: none of it is left when they are laid back.
