@@ -16,7 +16,7 @@ use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
 
 /** A red plate of so many pixels. */
-function plate_of(int $width, int $height): Image
+function red_plate(int $width, int $height): Image
 {
     return Image::flat(Srgb::of(255, 0, 0), Image::empty($width, $height, 1)->inverted())->settled();
 }
@@ -29,7 +29,7 @@ function plate_of(int $width, int $height): Image
 function black_of(GangSheet $film, float $length, float $left, float $top, int $width = 40, int $height = 30, bool $marks = true): array
 {
     $layout = new Layout($film, [new Laid(0, 0, $left, $top, $width / 100, $height / 100, false)], [$length]);
-    [$sheet] = GangPrint::sheets($layout, [plate_of($width, $height)], Ppi::of(100), $marks);
+    [$sheet] = GangPrint::sheets($layout, [red_plate($width, $height)], Ppi::of(100), $marks);
     $black = [];
     foreach (str_split($sheet->toBytes(), 4) as $i => $pixel) {
         if ($pixel === "\0\0\0\xff") {
@@ -76,7 +76,7 @@ it('keeps ticks within half the gap, and draws none where there is no room for t
 
 it('draws ticks as long and as wide as an inch says at any ppi', function (int $ppi, int $long, int $wide): void {
     $film = new GangSheet(3.0, null, 1.0, 1.0);
-    [$sheet] = GangPrint::sheets(new Layout($film, [new Laid(0, 0, 1.0, 1.0, 1.0, 1.0, false)], [3.0]), [plate_of($ppi, $ppi)], Ppi::of($ppi), true);
+    [$sheet] = GangPrint::sheets(new Layout($film, [new Laid(0, 0, 1.0, 1.0, 1.0, 1.0, false)], [3.0]), [red_plate($ppi, $ppi)], Ppi::of($ppi), true);
     $black = $sheet->alpha()->isMore(127.0)->both($sheet->band(0)->isLess(128.0))->settled();
     expect($black->area())->toEqualWithDelta(8 * $long * $wide, 1e-6)
         ->and($black->crop($ppi, $ppi - $long, $wide, $long)->area())->toEqualWithDelta($long * $wide, 1e-6)

@@ -16,7 +16,7 @@ use TallCrow\Tests\Fixtures;
  * @param  array<string, mixed>  $fit
  * @param  array<string, mixed>  $more
  */
-function fitted(string $name, array $fit, array $more = []): Filled
+function fitted_row(string $name, array $fit, array $more = []): Filled
 {
     $artwork = Fixtures::artwork([Fixtures::words('name', 'Wren', 2.4, $more)]);
     $pattern = Pattern::data(['format' => Pattern::FORMAT, 'title' => '', 'slots' => [['name' => 'Name', 'places' => ['name/source/text'], 'fit' => $fit]]]);
@@ -40,7 +40,7 @@ function spacing_of(Filled $filled): array
     return array_values(array_map(fn (EffectLine $line): float => $line->values->number('by'), $lines));
 }
 
-function told_of(Filled $filled): string
+function said_of_row(Filled $filled): string
 {
     return implode(' ', array_map(fn (RowNote $note): string => $note->says, $filled->notes));
 }
@@ -70,9 +70,9 @@ function shortest_longest(array $words, int $lines): int
 
 it('breaks words into as many lines as it takes, the longest as short as any break makes it', function (string $name, int $lines): void {
     // So high a least that no fewer lines will do.
-    $one = fitted($name, [])->letters['Name'];
-    $many = array_map(fn (int $most): float => fitted($name, ['lines' => $most, 'least' => 9.0])->letters['Name'], range(1, $lines));
-    $filled = fitted($name, ['lines' => $lines, 'least' => $many[$lines - 1] - 0.001]);
+    $one = fitted_row($name, [])->letters['Name'];
+    $many = array_map(fn (int $most): float => fitted_row($name, ['lines' => $most, 'least' => 9.0])->letters['Name'], range(1, $lines));
+    $filled = fitted_row($name, ['lines' => $lines, 'least' => $many[$lines - 1] - 0.001]);
     $words = explode(' ', $name);
     expect(implode(' ', lines_of($filled)))->toBe($name)->and($many[0])->toEqualWithDelta($one, 1e-6);
     $longest = max(array_map(mb_strlen(...), lines_of($filled)));
@@ -87,43 +87,43 @@ it('breaks words into as many lines as it takes, the longest as short as any bre
 ]);
 
 it('breaks only where there is a word for each line', function (): void {
-    expect(lines_of(fitted('Featherstone', ['lines' => 3, 'least' => 9.0])))->toBe(['Featherstone'])
-        ->and(lines_of(fitted('Jo Featherstonehaugh', ['lines' => 2, 'least' => 9.0])))->toBe(['Jo', 'Featherstonehaugh'])
-        ->and(lines_of(fitted('Jo Featherstonehaugh', ['lines' => 1, 'least' => 9.0])))->toBe(['Jo Featherstonehaugh'])
-        ->and(told_of(fitted('Jo Featherstonehaugh', ['lines' => 3, 'least' => 9.0])))->not->toContain('in 3 lines');
+    expect(lines_of(fitted_row('Featherstone', ['lines' => 3, 'least' => 9.0])))->toBe(['Featherstone'])
+        ->and(lines_of(fitted_row('Jo Featherstonehaugh', ['lines' => 2, 'least' => 9.0])))->toBe(['Jo', 'Featherstonehaugh'])
+        ->and(lines_of(fitted_row('Jo Featherstonehaugh', ['lines' => 1, 'least' => 9.0])))->toBe(['Jo Featherstonehaugh'])
+        ->and(said_of_row(fitted_row('Jo Featherstonehaugh', ['lines' => 3, 'least' => 9.0])))->not->toContain('in 3 lines');
 });
 
 it('spaces letters tighter by half of what is allowed, then by all of it', function (): void {
-    $plain = fitted('Featherstonehaugh', [])->letters['Name'];
-    $half = fitted('Featherstonehaugh', ['tighter' => 80, 'least' => $plain + 0.001]);
-    $all = fitted('Featherstonehaugh', ['tighter' => 80, 'least' => $half->letters['Name'] + 0.001]);
-    expect(spacing_of(fitted('Featherstonehaugh', ['tighter' => 80, 'least' => $plain])))->toBe([])
-        ->and(spacing_of($half))->toBe([-40.0])->and(told_of($half))->toContain('is set a little tighter to fit')
-        ->and(spacing_of($all))->toBe([-80.0])->and(told_of($all))->toContain('is set tighter to fit')->not->toContain('little')
+    $plain = fitted_row('Featherstonehaugh', [])->letters['Name'];
+    $half = fitted_row('Featherstonehaugh', ['tighter' => 80, 'least' => $plain + 0.001]);
+    $all = fitted_row('Featherstonehaugh', ['tighter' => 80, 'least' => $half->letters['Name'] + 0.001]);
+    expect(spacing_of(fitted_row('Featherstonehaugh', ['tighter' => 80, 'least' => $plain])))->toBe([])
+        ->and(spacing_of($half))->toBe([-40.0])->and(said_of_row($half))->toContain('is set a little tighter to fit')
+        ->and(spacing_of($all))->toBe([-80.0])->and(said_of_row($all))->toContain('is set tighter to fit')->not->toContain('little')
         ->and($all->letters['Name'])->toBeGreaterThan($half->letters['Name'])->and($half->letters['Name'])->toBeGreaterThan($plain)
         // No tighter than a face can bear, and none where none is allowed.
-        ->and(spacing_of(fitted('Featherstonehaugh', ['tighter' => 0, 'least' => 9.0])))->toBe([]);
+        ->and(spacing_of(fitted_row('Featherstonehaugh', ['tighter' => 0, 'least' => 9.0])))->toBe([]);
 });
 
 it('takes what its letters are spaced by already into account', function (): void {
     $spaced = fn (array $line): array => ['effects' => [['kind' => 'fill', 'colour' => '#b04a2c'], ['kind' => 'letter-spacing'] + $line]];
-    $plain = fitted('Featherstonehaugh', [], $spaced(['by' => 100]))->letters['Name'];
-    $filled = fitted('Featherstonehaugh', ['tighter' => 80, 'least' => $plain + 0.001], $spaced(['by' => 100]));
+    $plain = fitted_row('Featherstonehaugh', [], $spaced(['by' => 100]))->letters['Name'];
+    $filled = fitted_row('Featherstonehaugh', ['tighter' => 80, 'least' => $plain + 0.001], $spaced(['by' => 100]));
     expect(spacing_of($filled))->toBe([60.0])
         // A line that is off spaces nothing: another comes before it.
-        ->and(spacing_of(fitted('Featherstonehaugh', ['tighter' => 80, 'least' => fitted('Featherstonehaugh', [])->letters['Name'] + 0.001], $spaced(['by' => 100, 'on' => false]))))->toBe([-40.0, 100.0]);
+        ->and(spacing_of(fitted_row('Featherstonehaugh', ['tighter' => 80, 'least' => fitted_row('Featherstonehaugh', [])->letters['Name'] + 0.001], $spaced(['by' => 100, 'on' => false]))))->toBe([-40.0, 100.0]);
 });
 
 it('goes no further than it has to, and takes what makes letters highest where nothing is enough', function (): void {
     $name = 'Anna Maria Featherstone';
-    $plain = fitted($name, [])->letters['Name'];
+    $plain = fitted_row($name, [])->letters['Name'];
     $rule = ['tighter' => 60, 'lines' => 3, 'long' => 'bebas-neue.woff2'];
     // Just enough is enough.
-    expect(told_of(fitted($name, $rule + ['least' => $plain])))->toBe('')
-        ->and(lines_of(fitted($name, $rule + ['least' => $plain])))->toBe([$name]);
-    $most = fitted($name, $rule + ['least' => 9.0]);
+    expect(said_of_row(fitted_row($name, $rule + ['least' => $plain])))->toBe('')
+        ->and(lines_of(fitted_row($name, $rule + ['least' => $plain])))->toBe([$name]);
+    $most = fitted_row($name, $rule + ['least' => 9.0]);
     foreach ([['tighter' => 60], ['lines' => 2], ['lines' => 3], ['lines' => 3, 'tighter' => 60], ['long' => 'bebas-neue.woff2']] as $less) {
-        expect(fitted($name, $less + ['least' => 9.0])->letters['Name'])->toBeLessThanOrEqual($most->letters['Name'] + 1e-6);
+        expect(fitted_row($name, $less + ['least' => 9.0])->letters['Name'])->toBeLessThanOrEqual($most->letters['Name'] + 1e-6);
     }
     expect($most->notes)->toHaveCount(2)->and($most->notes[0]->grave)->toBeFalse()->and($most->notes[1]->grave)->toBeTrue()
         ->and($most->notes[1]->says)->toContain(sprintf('letters of %.2f in, and 9.00 in is the least', $most->letters['Name']));
@@ -131,20 +131,20 @@ it('goes no further than it has to, and takes what makes letters highest where n
 
 it('sets long words in their own font, in lines where one is not enough', function (): void {
     $name = 'Anna Maria Featherstone';
-    $long = fitted($name, ['long' => 'bebas-neue.woff2', 'least' => 9.0]);
-    $broken = fitted($name, ['long' => 'bebas-neue.woff2', 'lines' => 2, 'least' => 9.0]);
+    $long = fitted_row($name, ['long' => 'bebas-neue.woff2', 'least' => 9.0]);
+    $broken = fitted_row($name, ['long' => 'bebas-neue.woff2', 'lines' => 2, 'least' => 9.0]);
     $source = $long->artwork->layer('name')?->source;
-    expect($source instanceof TextSource ? $source->font : '')->toBe('bebas-neue.woff2')->and(told_of($long))->toContain('in the font for long words to fit')
+    expect($source instanceof TextSource ? $source->font : '')->toBe('bebas-neue.woff2')->and(said_of_row($long))->toContain('in the font for long words to fit')
         ->and(lines_of($broken))->toBe(['Anna Maria', 'Featherstone']);
 });
 
 it('keeps letters below what is the most, at any width', function (): void {
-    $high = fitted('Al', ['most' => 0.5]);
-    expect($high->letters['Name'])->toEqualWithDelta(0.5, 0.001)->and(fitted('Featherstonehaugh', ['most' => 0.5])->letters['Name'])->toBeLessThan(0.5)
+    $high = fitted_row('Al', ['most' => 0.5]);
+    expect($high->letters['Name'])->toEqualWithDelta(0.5, 0.001)->and(fitted_row('Featherstonehaugh', ['most' => 0.5])->letters['Name'])->toBeLessThan(0.5)
         ->and($high->notes)->toBe([]);
 });
 
 it('leaves words alone that are the pattern\'s own', function (): void {
-    $own = fitted('Wren', ['least' => 9.0, 'tighter' => 60]);
+    $own = fitted_row('Wren', ['least' => 9.0, 'tighter' => 60]);
     expect($own->notes)->toBe([])->and(spacing_of($own))->toBe([])->and($own->letters['Name'])->toBeGreaterThan(0.3);
 });
