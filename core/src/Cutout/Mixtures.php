@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
+use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
-use TallCrow\Raster\Vips;
 
 /**
  * Pixels of soft edges: mixtures of what lies on either side, and no colours of the picture's own. A mixture lies, in sRGB, between two pixels that
@@ -79,6 +79,6 @@ final class Mixtures
     {
         $off = $one->minus($other);
 
-        return $off->multiplied($off)->operation('recomb', [Image::of(Vips::matrix([[1.0, 1.0, 1.0]]))])->raised(0.5);
+        return ColourBands::product($off, $off)->raised(0.5);
     }
 }

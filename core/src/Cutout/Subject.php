@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace TallCrow\Cutout;
 
 use TallCrow\Raster\Blur;
+use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
-use TallCrow\Raster\Vips;
 
 /**
  * The subject of a photo with a busy ground, from rough scribbles of what is kept and what goes: Lazy Snapping (Y. Li, J. Sun, C.-K. Tang, H.-Y. Shum,
- * 2004), a least cut over small patches whose colours are weighed against those that were scribbled on. The cut is then laid along the picture's own edges by
- * a guided filter (K. He, J. Sun, 2015).
+ * 2004), a least cut over small patches whose colours are weighed against those that were scribbled on. The cut is then laid along the picture's own edges,
+ * pixel by pixel, by the colours that lie on either side of it, and what mixes the two is taken apart: see Unmixing.
  */
 final class Subject
 {
@@ -196,8 +196,8 @@ final class Subject
     private static function score(Image $colours, Image $within, Image $without, Image $soft): Image
     {
         [$way, $off] = [$within->minus($without)->settled(), $colours->minus($without)];
-        $length = self::sum($way->multiplied($way))->settled();
-        $share = self::sum($off->multiplied($way))->divided($length->linear(1.0, 1.0))->unitToByte();
+        $length = ColourBands::product($way, $way)->settled();
+        $share = ColourBands::product($off, $way)->divided($length->linear(1.0, 1.0))->unitToByte();
         $known = $length->divided($length->linear(1.0, self::EDGE ** 2))->linear(self::TRUST);
         $score = $share->minus($soft)->multiplied($known)->plus($soft)->linearByte(1.0)->settled();
 
@@ -210,11 +210,6 @@ final class Subject
         $weight = Blur::gaussian($mask->linear(1 / 255, 1e-6), self::CARRIED, 0.02)->settled();
 
         return Blur::gaussian($colours->multiplied($mask->linear(1 / 255, 1e-6)), self::CARRIED, 0.02)->divided($weight)->linearByte(1.0)->settled();
-    }
-
-    private static function sum(Image $bands): Image
-    {
-        return $bands->operation('recomb', [Image::of(Vips::matrix([[1.0, 1.0, 1.0]]))]);
     }
 
     /** A small picture; blocks are averaged first, which is quick. */

@@ -35,7 +35,7 @@ final class Tracing
         // In pixels of the picture as it came.
         $back = Affine::scale($width / $ink->width(), $height / $ink->height());
         $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, Background::buckets($small, $count));
-        // From dark to light: an edge between two of them passes through those between, and the middle of its neighbours wins.
+        // From dark to light: each lies over the darker ones.
         usort($colours, fn (Srgb $one, Srgb $other): int => $one->luminance() <=> $other->luminance());
         $solid = $ink->alpha()->isMore(127.0)->settled();
         $marks = '';

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Cutout;
 
 use TallCrow\Raster\Blur;
+use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\Lookup;
@@ -66,14 +67,14 @@ final class Unmixing
         $colour = $ink->band(0, 3);
         $ground = self::carried($colour, $sure);
         $off = $colour->minus($ground);
-        $difference ??= self::sum($off->multiplied($off))->raised(0.5)->linearByte(1.0);
+        $difference ??= ColourBands::product($off, $off)->raised(0.5)->linearByte(1.0);
         $unlike = Lookup::bytes($difference, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted());
         $before = self::carried($colour, $unlike);
         $way = $before->minus($ground);
         $coarse = $ink->has(ImageFile::JPEG_NOTE);
         $weighed = $coarse ? self::byLuma($way) : $way;
-        $length = self::sum($way->multiplied($weighed));
-        $alpha = self::sum($off->multiplied($weighed))->divided($length->linear(1.0, 1.0))->unitToByte()->settled();
+        $length = ColourBands::product($way, $weighed);
+        $alpha = ColourBands::product($off, $weighed)->divided($length->linear(1.0, 1.0))->unitToByte()->settled();
         // Its own colour: the less of it there is, the more is taken from about it.
         $part = $alpha->linear(1 / 255)->settled();
         $own = $off->divided($part->linear(1.0, 0.02))->plus($ground);
@@ -116,10 +117,5 @@ final class Unmixing
         }
 
         return $way->operation('recomb', [Image::of(Vips::matrix($matrix))]);
-    }
-
-    private static function sum(Image $bands): Image
-    {
-        return $bands->operation('recomb', [Image::of(Vips::matrix([[1.0, 1.0, 1.0]]))]);
     }
 }

@@ -28,7 +28,7 @@ final readonly class PhotoPlace
     {
         for ($i = 0; $i < 4; $i++) {
             [$a, $b, $c] = [$corners[$i], $corners[($i + 1) % 4], $corners[($i + 2) % 4]];
-            if (($b[0] - $a[0]) * ($c[1] - $b[1]) - ($b[1] - $a[1]) * ($c[0] - $b[0]) < self::LEAST / 2) {
+            if (($b[0] - $a[0]) * ($c[1] - $b[1]) - ($b[1] - $a[1]) * ($c[0] - $b[0]) < self::LEAST) {
                 throw PhotoRefused::corners();
             }
         }

@@ -25,10 +25,15 @@ final class ColourBands
     /** Squared distance of each colour from another, in sRGB: one floating point band. */
     public static function distanceTo(Image $image, Srgb $colour): Image
     {
-        $weights = Image::of(Vips::matrix([[1.0, 1.0, 1.0]]));
         $off = $image->band(0, 3)->operation('linear', [Boxed::doubles([1.0, 1.0, 1.0]), Boxed::doubles([-(float) $colour->red, -(float) $colour->green, -(float) $colour->blue])]);
 
-        return $off->multiplied($off)->operation('recomb', [$weights]);
+        return self::product($off, $off);
+    }
+
+    /** The scalar product of two pictures of three bands, pixel by pixel: one floating point band. */
+    public static function product(Image $one, Image $other): Image
+    {
+        return $one->multiplied($other)->operation('recomb', [Image::of(Vips::matrix([[1.0, 1.0, 1.0]]))]);
     }
 
     /** Colours as far from their own grey as a factor says; alpha stays. */

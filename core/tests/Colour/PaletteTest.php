@@ -50,6 +50,38 @@ it('takes no stray pixel for a colour of the picture', function (): void {
         ->and($found(['#404040' => 900, '#f0f0f0' => 700, '#00ff00' => 8], 2)[1])->toBe('#00ff00');
 });
 
+it('answers the colour of flat art as it is, whatever its soft edges are mixed to', function (): void {
+    // Rust on oat: 40 steps between them, each as the edge of a letter has it.
+    [$rust, $oat] = [[0xB0, 0x4A, 0x2C], [0xF3, 0xEA, 0xD7]];
+    $bytes = str_repeat(implode('', array_map(chr(...), $rust)), 600).str_repeat(implode('', array_map(chr(...), $oat)), 900);
+    foreach (range(1, 40) as $step) {
+        $bytes .= str_repeat(implode('', array_map(fn (int $one, int $other): string => chr((int) round($one + ($other - $one) * $step / 41)), $rust, $oat)), 15);
+    }
+    $hex = array_map(fn (Swatch $s): string => $s->colour->toHex(), Palette::of($bytes, 2));
+    expect($hex)->toBe(['#f3ead7', '#b04a2c']);
+});
+
+it('takes a colour with grain for one colour, and its middle', function (): void {
+    mt_srand(3);
+    // 128 lies at the border of two steps of five bits: half of the grain falls to either side.
+    $bytes = '';
+    for ($i = 0; $i < 3000; $i++) {
+        $bytes .= chr(128 + mt_rand(-3, 3)).chr(64 + mt_rand(-3, 3)).chr(96 + mt_rand(-3, 3));
+    }
+    $found = Palette::of($bytes.str_repeat("\xff\xff\xff", 500), 2)[0]->colour;
+    expect($found->red)->toEqualWithDelta(128, 1)->and($found->green)->toEqualWithDelta(64, 1)->and($found->blue)->toEqualWithDelta(96, 1);
+});
+
+it('answers the mean where a fifth of a group is not of one colour, and that colour where it is', function (): void {
+    // Greys far enough apart that each falls into a step of its own, 100 pixels each; one of them has more.
+    $greys = fn (int $more): string => implode('', array_map(fn (int $level): string => str_repeat(str_repeat(chr($level), 3), $level === 100 ? $more : 100), range(60, 140, 10)));
+    $mean = fn (int $more): float => array_sum(array_map(fn (int $level): int => $level * ($level === 100 ? $more : 100), range(60, 140, 10))) / (800 + $more);
+    // 100 stands at the mean as well: shift the group by pixels that are dark.
+    $dark = str_repeat(str_repeat(chr(60), 3), 90);
+    expect(Palette::of($greys(199).$dark, 1)[0]->colour->red)->toBeLessThan(99)->and(Palette::of($greys(260).$dark, 1)[0]->colour->red)->toBe(100)
+        ->and($mean(100))->toBe(100.0);
+});
+
 it('answers the mean of each group, and each pixel in the group whose colour it is nearest', function (): void {
     expect(Palette::of(pixels_of(['#0a0a0a' => 1, '#0b0b0b' => 3]), 1)[0]->colour->toHex())->toBe('#0b0b0b')
         ->and(Palette::of(pixels_of(['#0a0a0a' => 3, '#0b0b0b' => 1]), 1)[0]->colour->toHex())->toBe('#0a0a0a');

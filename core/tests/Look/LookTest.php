@@ -7,6 +7,7 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Screen;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
 use TallCrow\Tests\Fixtures;
 
 // Tone is held when the inked share of the screen is the strength that was asked for.
@@ -142,6 +143,18 @@ it('leaves the edge of two colours alone that passes through the one that is swa
     $grey = $drawn([]);
     $was = $grey->band(0)->isMore(120.0)->both($grey->band(0)->isLess(136.0));
     expect($red->crop(0, 0, 570, $red->height())->area())->toBe(0.0)->and($red->area())->toEqualWithDelta($was->crop(600, 0, $was->width() - 600, $was->height())->area(), 500);
+});
+
+it('swaps colours of a part as of the whole, wherever the part is cut', function (): void {
+    $layers = [Fixtures::shape('ground', 'rectangle', 3.0, '#ffffff', ['placement' => ['x' => 1.5, 'y' => 1.5]]), Fixtures::shape('black', 'ellipse', 2.0, '#000000', ['placement' => ['x' => 1.5, 'y' => 1.5]]), Fixtures::shape('grey', 'star', 1.2, '#808080', ['placement' => ['x' => 1.5, 'y' => 1.5]])];
+    $artwork = Fixtures::artwork([['id' => 'g', 'source' => ['kind' => 'group', 'layers' => $layers], 'effects' => [['kind' => 'swap-colour', 'from' => '#808080', 'to' => '#ff0000', 'tolerance' => 12]]]]);
+    $whole = Fixtures::renderer()->picture($artwork, Frame::sheet($artwork->sheet, 300))->settled();
+    foreach ([[150, 200, 80, 90], [290, 300, 41, 300], [445, 148, 9, 12], [300, 430, 300, 7]] as $part) {
+        expect(Fixtures::renderer()->picture($artwork, new Frame(300.0, ...$part))->toBytes())->toBe($whole->crop(...$part)->toBytes());
+    }
+    // A mask of a group lies on its ink: what a look sees about it adds none.
+    $placer = Fixtures::renderer()->placer;
+    expect($placer->reach($artwork->layers[0]))->toEqual($placer->reach($artwork->layers[0]->withEffects([])));
 });
 
 it('turns hues, makes colours vivid or grey, and inverts them, on groups as on pictures', function (): void {

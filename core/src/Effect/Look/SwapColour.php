@@ -7,8 +7,8 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\Mixtures;
-use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\SeesAround;
 use TallCrow\Effect\Values;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\ColourBands;
@@ -18,7 +18,7 @@ use TallCrow\Raster\Image;
  * One colour for another in art of many. What is within the tolerance (CIEDE2000) of the old colour goes all the way to the new one, with what sets
  * it apart from the old; beyond it, less and less, so that the soft edge to a neighbour stays soft.
  */
-final readonly class SwapColour implements Looks
+final readonly class SwapColour implements SeesAround
 {
     /** Tolerances beyond the first over which the change fades out. */
     private const FADE = 1.5;
@@ -44,6 +44,11 @@ final readonly class SwapColour implements Looks
     }
 
     public function reach(): float
+    {
+        return 0.0;
+    }
+
+    public function around(): float
     {
         return self::ABOUT;
     }

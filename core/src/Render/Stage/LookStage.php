@@ -8,6 +8,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Looks;
+use TallCrow\Effect\SeesAround;
 use TallCrow\Look\Dotted;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\Image;
@@ -77,7 +78,7 @@ final readonly class LookStage implements Stage
     /** @param  non-empty-list<Looks>  $looks */
     private static function wide(Frame $window, array $looks): Frame
     {
-        return $window->grown((int) ceil(array_sum(array_map(fn (Looks $look): float => $look->reach(), $looks)) * $window->ppi) + 1);
+        return $window->grown((int) ceil(array_sum(array_map(fn (Looks $look): float => $look->reach() + ($look instanceof SeesAround ? $look->around() : 0.0), $looks)) * $window->ppi) + 1);
     }
 
     /**
