@@ -55,6 +55,8 @@ final readonly class FlatSheet
             if (! $layer->on) {
                 continue;
             }
+            // Copies are pieces of a group.
+            $layer = $layer->repeat?->on ? $layer->repeat->spread($layer) : $layer;
             $this->demand($layer);
             $own = $layer->source instanceof GroupSource ? $this->of($layer->children()) : $this->piece($layer);
             if ($layer->role->takesAway() && $own !== []) {
@@ -74,7 +76,6 @@ final readonly class FlatSheet
     {
         $group = $layer->source instanceof GroupSource;
         $why = match (true) {
-            $layer->repeat?->on => 'is repeated',
             $layer->liveMasks() !== [] => 'has a mask',
             $layer->liveDistress() !== [] => 'is worn',
             $layer->opacity < 1 => 'is half-transparent',

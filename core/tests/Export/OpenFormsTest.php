@@ -90,6 +90,29 @@ it('writes hollow words with the line that they are, and what they take away', f
         ->and($painted->minus($print)->operation('abs')->isMore(128.0)->mean() / 255)->toBeLessThan(0.0002);
 })->with(['alone' => [[]], 'in a ring' => [[['kind' => 'outline', 'width' => 0.04]]]])->with(['printed' => false, 'knocked out' => true]);
 
+it('writes copies of what is repeated as outlines, too', function (array $repeat, bool $takes): void {
+    $star = Fixtures::shape('s', 'star', 0.8, '#b33a1f', ['placement' => ['x' => 1.1, 'y' => 0.8, 'height' => 0.8, 'turn' => 20], 'repeat' => $repeat + ['x' => 1.5, 'y' => 1.5]]);
+    $star['effects'][] = ['kind' => 'outline', 'width' => 0.04, 'colour' => '#1d2740', 'join' => 'mitre'];
+    $plate = Fixtures::shape('p', 'rectangle', 2.9, '#d9a441', ['placement' => ['x' => 1.5, 'y' => 1.5, 'height' => 2.9]]);
+    $layers = $takes ? [$plate, ['role' => ['kind' => 'knockout', 'gap' => 0.03]] + $star] : [$star];
+    $artwork = Fixtures::artwork($layers, ['sheet' => ['width' => 900, 'height' => 900, 'ppi' => 300]]);
+    $file = Fixtures::temporary('copies').'/copies.svg';
+    OutlineSvg::write($artwork, new FlatSheet(Fixtures::renderer()->placer, new NoPictures), $file, null, false);
+    $painted = ImageFile::drawing((string) preg_replace('~width="3.0+in" height="3.0+in"~', 'width="900" height="900"', (string) file_get_contents($file)))->settled();
+    $print = Fixtures::render($artwork)->settled();
+    expect($print->alpha()->area())->toBeGreaterThan(20_000.0)->and($painted->alpha()->area() / $print->alpha()->area())->toEqualWithDelta(1.0, 0.003);
+    foreach ([$painted->alpha()->minus($print->alpha()), $painted->band(0)->minus($print->band(0))] as $off) {
+        $solid = $print->alpha()->isMore(250.0)->both($painted->alpha()->isMore(250.0))->either($print->alpha()->isLess(5.0)->both($painted->alpha()->isMore(5.0)));
+        expect($off->operation('abs')->isMore(128.0)->both($solid)->mean() / 255)->toBeLessThan(0.0003);
+    }
+})->with([
+    'mirrored' => [['kind' => 'mirror-across']],
+    'in four' => [['kind' => 'quadrants']],
+    'about a centre, every second mirrored' => [['kind' => 'radial', 'count' => 6, 'facing' => 'every-second-mirrored']],
+    'upright, one of another colour' => [['kind' => 'radial', 'count' => 5, 'facing' => 'upright', 'changed' => 2, 'as' => 'another-colour', 'colour' => '#2f6f73']],
+    'a stack, one of them hollow' => [['kind' => 'stack', 'count' => 3, 'stepX' => 0.3, 'stepY' => 0.6, 'size' => 0.8, 'changed' => 2, 'as' => 'hollow', 'colour' => '#2f6f73']],
+])->with(['printed' => false, 'knocked out' => true]);
+
 it('runs the cut line at its distance about all ink, as ImageMagick widens it', function (): void {
     $artwork = Fixtures::artwork([Fixtures::shape('a', 'star', 1.5, '#000000', ['placement' => ['x' => 1.2, 'y' => 2]]), Fixtures::shape('b', 'ellipse', 1.0, '#b33a1f', ['placement' => ['x' => 2.9, 'y' => 2, 'height' => 1.0]])], ['sheet' => ['width' => 400, 'height' => 400, 'ppi' => 100]]);
     $file = Fixtures::temporary('cut').'/cut.svg';
