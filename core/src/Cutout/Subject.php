@@ -178,18 +178,20 @@ final class Subject
     {
         [$width, $height] = [$ink->width(), $ink->height()];
         $large = fn (Image $of): Image => $of->resized($width / $small->width(), $height / $small->height())->crop(0, 0, $width, $height);
-        $soft = $large(Blur::gaussian($mask, self::UNSURE / 4, 0.02)->settled())->settled();
-        $within = $large(self::carried($small, Morphology::worn($mask, self::UNSURE)->settled()));
-        $without = $large(self::carried($small, Morphology::worn($mask->inverted()->settled(), self::UNSURE)->settled()));
+        $soft = Blur::gaussian($mask, self::UNSURE / 4, 0.02)->settled();
         $near = $soft->isMore(2.0)->both($soft->isLess(253.0))->settled();
-        $kept = $soft->isMore(127.0)->settled();
-        $tiles = Tiles::with($near, self::RIM);
+        $kept = Tiles::flat($mask, $width, $height);
+        // With the pixels about it from which it is enlarged.
+        $tiles = Tiles::under(Morphology::grown($near, 7)->settled(), $width, $height, self::RIM);
         if ($tiles === null) {
-            return $kept;
+            return $kept->settled();
         }
-        $score = self::score($tiles->packed($ink->band(0, 3)), $tiles->packed($within), $tiles->packed($without), $tiles->packed($soft));
+        $within = self::carried($small, Morphology::worn($mask, self::UNSURE)->settled());
+        $without = self::carried($small, Morphology::worn($mask->inverted()->settled(), self::UNSURE)->settled());
+        $edge = $tiles->packed($large($soft));
+        $score = self::score($tiles->packed($ink->band(0, 3)), $tiles->packed($large($within)), $tiles->packed($large($without)), $edge);
 
-        return $tiles->laid($tiles->packed($near)->chosen($score, $tiles->packed($kept))->settled(), $kept)->settled();
+        return $tiles->laid($edge->isMore(2.0)->both($edge->isLess(253.0))->chosen($score, $edge->isMore(127.0))->settled(), $kept)->settled();
     }
 
     /** 255 where a pixel's colour is nearer to that of what lies within; where both are alike, where the cut runs. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
-use TallCrow\Colour\Srgb;
+use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
 /**
@@ -55,17 +55,8 @@ final readonly class Superpixels
     /** @return list<array{float, float, float}> */
     private static function labs(Image $colours): array
     {
-        $known = [];
-        $labs = [];
-        foreach (str_split($colours->toBytes(), 3) as $pixel) {
-            if (! isset($known[$pixel])) {
-                $lab = Srgb::of(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]))->toLab();
-                $known[$pixel] = [$lab->l, $lab->a, $lab->b];
-            }
-            $labs[] = $known[$pixel];
-        }
-
-        return $labs;
+        /** @var list<array{float, float, float}> */
+        return array_chunk(array_values((array) unpack('g*', ColourBands::labs($colours)->toBytes())), 3);
     }
 
     /**

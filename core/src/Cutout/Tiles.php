@@ -42,6 +42,47 @@ final readonly class Tiles
         return $cells === [] ? null : new self($cells, $across, $down, $rim);
     }
 
+    /**
+     * The squares of a picture of that size that a smaller mask of it has something in; null where it has nothing.
+     *
+     * @param  Image  $small  255 or 0
+     */
+    public static function under(Image $small, int $width, int $height, int $rim): ?self
+    {
+        [$across, $down] = [(int) ceil($width / self::SIDE), (int) ceil($height / self::SIDE)];
+        // The squares in which a pixel of the small one begins and ends.
+        $squares = fn (int $at, int $of, int $length): array => array_unique([intdiv((int) floor($at * $length / $of), self::SIDE), intdiv(min($length - 1, (int) ceil(($at + 1) * $length / $of)), self::SIDE)]);
+        $columns = array_map(fn (int $x): array => $squares($x, $small->width(), $width), range(0, $small->width() - 1));
+        $cells = [];
+        foreach (str_split($small->toBytes(), max(1, $small->width())) as $y => $row) {
+            foreach (trim($row, "\0") === '' ? [] : $squares($y, $small->height(), $height) as $j) {
+                foreach ($columns as $x => $touched) {
+                    foreach ($row[$x] === "\0" ? [] : $touched as $i) {
+                        $cells[$j * $across + $i] = true;
+                    }
+                }
+            }
+        }
+        ksort($cells);
+
+        return $cells === [] ? null : new self(array_keys($cells), $across, $down, $rim);
+    }
+
+    /** A picture of that size with one level for each square: that of a smaller picture in its middle. */
+    public static function flat(Image $small, int $width, int $height): Image
+    {
+        [$across, $down] = [(int) ceil($width / self::SIDE), (int) ceil($height / self::SIDE)];
+        $middle = fn (int $square, int $length, int $of): int => min($of - 1, intdiv((int) (min($length - 1, ($square + 0.5) * self::SIDE) * $of), $length));
+        [$bytes, $levels] = ['', $small->toBytes()];
+        for ($j = 0; $j < $down; $j++) {
+            for ($i = 0; $i < $across; $i++) {
+                $bytes .= $levels[$middle($j, $height, $small->height()) * $small->width() + $middle($i, $width, $small->width())];
+            }
+        }
+
+        return Image::raw($bytes, $across, $down, 1)->zoomed(self::SIDE)->crop(0, 0, $width, $height);
+    }
+
     /** Whether they are so many that laying them side by side costs more than it saves. */
     public function areMost(): bool
     {

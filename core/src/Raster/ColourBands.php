@@ -30,6 +30,12 @@ final class ColourBands
         return self::product($off, $off);
     }
 
+    /** Three bands of sRGB in CIE Lab of D65: three floating point bands. */
+    public static function labs(Image $image): Image
+    {
+        return $image->operation('copy', [], ['interpretation' => Interpretation::Srgb])->operation('colourspace', [Interpretation::Lab]);
+    }
+
     /** The scalar product of two pictures of three bands, pixel by pixel: one floating point band. */
     public static function product(Image $one, Image $other): Image
     {

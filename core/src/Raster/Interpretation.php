@@ -12,6 +12,7 @@ namespace TallCrow\Raster;
 enum Interpretation: int
 {
     case None = 0;
+    case Lab = 13;
     case Srgb = 22;
     case ScRgb = 28;
 }

@@ -39,6 +39,14 @@ it('tells how far each pixel is from each colour, in parts of the most that two 
         ->and(levels_of(ColourKeys::of(row_of('808080'))->apart([Srgb::hex('#808080')])[0])[0])->toBeGreaterThan(100);
 });
 
+it('answers the Lab of CIE 15 for sRGB', function (): void {
+    // From the published matrix of IEC 61966-2-1 and the white of D65: red, mid grey, white.
+    $labs = array_chunk(array_values((array) unpack('g*', ColourBands::labs(row_of('ff0000', '777777', 'ffffff')->band(0, 3))->toBytes())), 3);
+    foreach ([[53.24, 80.09, 67.20], [50.03, 0.0, 0.0], [100.0, 0.0, 0.0]] as $i => $lab) {
+        expect($labs[$i])->toEqualWithDelta($lab, 0.05);
+    }
+});
+
 it('multiplies colours as vectors', function (): void {
     $one = Image::floats(pack('g*', 1.0, 2.0, 3.0, -1.0, 0.5, 4.0), 2, 1, 3);
     $other = Image::floats(pack('g*', 4.0, 5.0, 6.0, 2.0, 2.0, -1.0), 2, 1, 3);

@@ -66,3 +66,28 @@ it('finds a single pixel in a square', function (): void {
         expect(Tiles::with(spots(400, 400, [$place]), 0)?->packed(spots(400, 400, [$place]))->crop($place[0] % 192, $place[1] % 192, 1, 1)->toBytes())->toBe("\xff");
     }
 });
+
+it('takes the squares under a smaller mask: all that any of its pixels lies in, even in part', function (array $places, array $squares): void {
+    // A pixel of the small one is 2.5 of the large: the 77th ends where the second square begins, at 192, and the 78th lies in it.
+    $tiles = Tiles::under(spots(200, 160, $places), 500, 400, 0);
+    $picture = Image::empty(500, 400, 1)->inverted()->settled();
+    $laid = $tiles?->laid($tiles->packed($picture->inverted()->settled()), $picture)->settled();
+    foreach (range(0, 8) as $square) {
+        [$x, $y] = [$square % 3 * 192 + 50, intdiv($square, 3) * 192 + 5];
+        expect($laid?->crop($x, $y, 1, 1)->toBytes())->toBe(in_array($square, $squares, true) ? "\0" : "\xff");
+    }
+})->with([
+    'within one' => [[[10, 10]], [0]],
+    'over the border of two' => [[[76, 10]], [0, 1]],
+    'over a corner' => [[[76, 76]], [0, 1, 3, 4]],
+    'the last' => [[[199, 159]], [8]],
+    'two' => [[[10, 10], [120, 100]], [0, 4]],
+]);
+
+it('has no squares under an empty mask, and is flat in all where nothing is', function (): void {
+    expect(Tiles::under(spots(200, 160, []), 500, 400, 0))->toBeNull();
+    // Left half none, right half all: squares take what is in their middle.
+    $halves = Image::raw(str_repeat(str_repeat("\0", 100).str_repeat("\xff", 100), 160), 200, 160, 1);
+    $flat = Tiles::flat($halves, 500, 400);
+    expect([$flat->width(), $flat->height()])->toBe([500, 400])->and(array_map(fn (int $x): string => bin2hex($flat->crop($x, 300, 1, 1)->toBytes()), [0, 191, 192, 383, 384, 499]))->toBe(['00', '00', 'ff', 'ff', 'ff', 'ff']);
+});
