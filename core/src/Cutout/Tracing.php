@@ -40,7 +40,7 @@ final class Tracing
         $solid = $ink->alpha()->isMore(127.0)->settled();
         $marks = '';
         if ($colours !== []) {
-            $nearest = FlatColours::numbered($small, $colours, $ink, $larger);
+            $nearest = FlatColours::numbered($small, $colours, $larger > 1 ? $ink : null, $larger);
             $nearest = ($larger > 1 && count($colours) > 2 ? Morphology::commonest($nearest, min(Morphology::MOST_SIDE, $larger | 1), count($colours)) : $nearest)->settled();
             foreach ($colours as $i => $colour) {
                 // Each colour lies over those before it and under those after, so that no gap opens between two.
