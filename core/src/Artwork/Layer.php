@@ -167,6 +167,12 @@ final readonly class Layer
         return array_values(array_filter($this->distress, fn (Wear $wear): bool => $wear->on));
     }
 
+    /** Whether it only holds others together: each of them is drawn as it would be without it, wear apart. */
+    public function isPlainGroup(): bool
+    {
+        return $this->children() !== [] && $this->liveEffects() === [] && $this->liveMasks() === [] && $this->opacity >= 1.0 && $this->blend === BlendMode::Normal && $this->repeat?->on !== true;
+    }
+
     /** @return list<Layer> those that it holds, if it is a group */
     public function children(): array
     {

@@ -60,15 +60,37 @@ final class Covered implements ChecksSheet
     /** Laid twice: that is told by itself. */
     private static function isTwice(Layer $layer, SheetSubject $subject): bool
     {
-        return array_filter($subject->artwork->layers, fn (Layer $other): bool => $other !== $layer && $other->on && NothingThere::isSame($layer, $other)) !== [];
+        return array_filter($subject->pieces(), fn (Layer $other): bool => $other !== $layer && $other->on && NothingThere::isSame($layer, $other)) !== [];
     }
 
     private static function hidden(Layer $layer, float $share, SheetSubject $subject): Finding
     {
-        return Finding::of(
+        $raised = self::raised($layer->id, $subject->artwork->layers);
+        $finding = Finding::of(
             Group::Composition, 'covered:'.$layer->id, $layer->called().', covered', $layer->isWords() ? Verdict::Fail : Verdict::Warn, sprintf('%d %% seen', round($share * 100)), 'most of it',
             sprintf('%d %% of %s is hidden by what lies over it.', round((1 - $share) * 100), $layer->called()),
-        )->mendedBy(Mend::by(sprintf('Bring %s to the top', $layer->called()), new Reorder($layer->id, count($subject->artwork->layers))));
+        );
+
+        return $raised === [] ? $finding : $finding->mendedBy(Mend::by(sprintf('Bring %s to the top', $layer->called()), ...$raised));
+    }
+
+    /**
+     * A piece put last in its list, and each group that it lies in last in its own.
+     *
+     * @param  list<Layer>  $layers
+     * @return list<Reorder>
+     */
+    private static function raised(string $id, array $layers): array
+    {
+        foreach ($layers as $layer) {
+            $own = $layer->id === $id;
+            $within = $own ? [] : self::raised($id, $layer->children());
+            if ($own || $within !== []) {
+                return [...$within, new Reorder($layer->id, count($layers) - 1)];
+            }
+        }
+
+        return [];
     }
 
     /** Words whose own ink is too like the ink that they stand on. */

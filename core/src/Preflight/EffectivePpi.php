@@ -8,6 +8,8 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Edit\Scale;
+use TallCrow\Geometry\Box;
+use TallCrow\Type\Letter;
 
 /** Source pixels ÷ placed inches of every raster: enlarging one raises the file's ppi and adds no detail. */
 final class EffectivePpi implements ChecksSheet
@@ -51,19 +53,34 @@ final class EffectivePpi implements ChecksSheet
             }
             try {
                 $picture = $subject->shelf->picture($file);
-                $box = $subject->renderer->placer->box($layer);
+                $boxes = self::shown($layer, $line, $subject);
             } catch (AssetUnusable) {
                 continue;
             }
-            if ($box === null || $picture->isVector()) {
+            if ($boxes === [] || $picture->isVector()) {
                 continue;
             }
-            // At a scale of 1 it just covers the piece.
-            $width = max($box->width(), $box->height() / $picture->aspect()) * $line->values->number('scale');
+            // At a scale of 1 it just covers what it is laid over.
+            $width = max(array_map(fn (Box $box): float => max($box->width(), $box->height() / $picture->aspect()), $boxes)) * $line->values->number('scale');
             $findings[] = self::told($layer, $i, (int) $picture->width / max(0.01, $width), $line->values->number('scale'), $subject);
         }
 
         return $findings;
+    }
+
+    /**
+     * The boxes that a picture covers each: of the whole piece, or of every letter.
+     *
+     * @return list<Box>
+     */
+    private static function shown(Layer $layer, EffectLine $line, SheetSubject $subject): array
+    {
+        $placing = $subject->renderer->placer->place($layer);
+        $letters = $line->values->word('each') === 'whole' ? [] : ($placing->letters ?? []);
+
+        return $letters !== []
+            ? array_map(fn (Letter $letter): Box => $letter->path->bounds(), $letters)
+            : array_filter([$placing?->box() ?? $subject->renderer->placer->box($layer)]);
     }
 
     private static function told(Layer $layer, int $line, float $ppi, float $scale, SheetSubject $subject): Finding

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\PrintMethod;
 use TallCrow\Edit\AddEffect;
-use TallCrow\Raster\Blur;
+use TallCrow\Geometry\Box;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
@@ -47,6 +48,12 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
     private const MOST_REGIONS = 65_000;
 
+    /** Level from which on a pixel may belong to a fine line: one of a third of a pixel is faint. */
+    private const SEEN = 48.0;
+
+    /** Square inches that are looked at closely at most, those with the most fine lines first. */
+    private const PARTS = 12;
+
     /** Coarser pictures than this do not show it. */
     private const LEAST_PPI = 140.0;
 
@@ -55,7 +62,7 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
     public function picture(PictureSubject $subject): array
     {
-        return $subject->ppi < self::LEAST_PPI ? [] : self::findings($subject, $subject->picture, Method::of(PrintMethod::DirectToGarment));
+        return $subject->ppi < self::LEAST_PPI ? [] : self::findings($subject, $subject->picture, Method::of(PrintMethod::DirectToGarment), self::inPicture($subject->ppi));
     }
 
     public function sheet(SheetSubject $subject): array
@@ -66,15 +73,56 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
         $picture = $artwork->distress === [] && $plain == $artwork->layers
             ? $subject->picture->picture
             : $subject->renderer->picture($artwork->withDistress([])->withLayers($plain), Frame::sheet($artwork->sheet, $subject->picture->ppi), fn (LayerTrouble $trouble): null => null)->settled();
+        $ppi = $subject->picture->ppi;
+        $inPrint = $ppi >= self::FINE_PPI ? self::inPicture($ppi) : self::inPrint($artwork->withDistress([])->withLayers($plain), $picture, $subject);
 
         return array_map(
             fn (Finding $finding): Finding => $finding->verdict === Verdict::Pass ? $finding : self::blamed($finding, $subject),
-            self::findings($subject->picture, $picture, $subject->demands->method),
+            self::findings($subject->picture, $picture, $subject->demands->method, $inPrint),
         );
     }
 
-    /** @return list<Finding> */
-    private static function findings(PictureSubject $subject, Image $picture, Method $method): array
+    /**
+     * Measures thin lines in a part of a picture as it is.
+     *
+     * @return \Closure(Image, Box, float, bool): float
+     */
+    private static function inPicture(float $ppi): \Closure
+    {
+        return function (Image $alpha, Box $part, float $width, bool $areGaps) use ($ppi): float {
+            $rim = Strokes::rim($width, $ppi);
+            $window = Frame::about($part->grown($rim), $ppi);
+            $own = $window === null ? null : $alpha->embed(-$window->left, -$window->top, $window->width, $window->height);
+
+            return $own === null ? 0.0 : Strokes::thinnerThan($width, $areGaps ? $own->inverted() : $own, $ppi)->length(self::STRETCH, $rim);
+        };
+    }
+
+    /**
+     * Measures them in the print's own pixels.
+     *
+     * @param  Image  $picture  of the whole of that artwork as it is looked at
+     * @return \Closure(Image, Box, float, bool): float
+     */
+    private static function inPrint(Artwork $artwork, Image $picture, SheetSubject $subject): \Closure
+    {
+        return function (Image $alpha, Box $part, float $width, bool $areGaps) use ($artwork, $picture, $subject): float {
+            $rim = Strokes::rim($width, $subject->picture->ppi);
+            $printed = PrintedPart::of($artwork, $subject, $part->grown($rim));
+
+            return $printed->figure($picture, serialize(['strokes', sha1_file(__FILE__), sha1_file(__DIR__.'/Strokes.php'), $width, $areGaps]), function () use ($printed, $width, $areGaps, $rim): float {
+                $own = $printed->picture()->alpha();
+
+                return Strokes::thinnerThan($width, $areGaps ? $own->inverted() : $own, $printed->frame->ppi)->length(self::STRETCH, $rim);
+            });
+        };
+    }
+
+    /**
+     * @param  \Closure(Image, Box, float, bool): float  $measured
+     * @return list<Finding>
+     */
+    private static function findings(PictureSubject $subject, Image $picture, Method $method, \Closure $measured): array
     {
         $ppi = $subject->ppi;
         $ink = $picture->alpha()->isMore(self::INK)->settled();
@@ -83,8 +131,8 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
         $scraps = $specks + $holes;
         $alpha = $picture->alpha();
         $clean = $whereSpecks->chosen(Image::empty($alpha->width(), $alpha->height(), 1), $whereHoles->chosen(Image::empty($alpha->width(), $alpha->height(), 1)->inverted(), $alpha))->settled();
-        $line = self::fine($clean, $method->line, $ppi);
-        $gap = self::fine($clean->inverted()->settled(), $method->gap, $ppi);
+        $line = self::fine($clean, $ppi, $method->line, false, $measured);
+        $gap = self::fine($clean, $ppi, $method->gap, true, $measured);
         $verdict = $scraps < self::MANY ? Verdict::Pass : ($scraps >= self::HOSTS ? Verdict::Fail : Verdict::Warn);
         $thin = function (string $key, string $word, float $long, float $width, Image $where, string $says) use ($subject): Finding {
             $found = $long > self::LONG;
@@ -146,72 +194,33 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
     }
 
     /**
-     * What opening by a width takes away in lines, not in corners: its length in inches, and where.
+     * Lines that a disc of a width does not fit into: their length in inches, and where the picture shows them. What a square of a little more does not
+     * fit into holds all of them and more, so that only there the print's own pixels are looked at.
      *
-     * @param  Image  $alpha  of the ink, or of what is left between
+     * @param  \Closure(Image, Box, float, bool): float  $measured  the length in a part
      * @return array{float, Image}
      */
-    private static function fine(Image $alpha, float $width, float $ppi): array
+    private static function fine(Image $alpha, float $ppi, float $width, bool $areGaps, \Closure $measured): array
     {
-        $side = max(3, (int) ceil($width * $ppi));
-        $lost = self::lost($alpha->isMore(self::INK)->settled(), $side);
-        // Little in all: no need to ask how long each stretch of it is.
-        if ($lost->area() / max(1.0, $side * 0.6) / $ppi <= self::LONG) {
+        $mask = ($areGaps ? $alpha->inverted() : $alpha)->isMore(self::SEEN)->settled();
+        $lost = $mask->both(Morphology::grown(Morphology::opened($mask, (int) ceil($width * $ppi + 1)), 3)->inverted())->settled();
+        // A line is a pixel wide at least.
+        if ($lost->area() / $ppi <= self::LONG) {
             return [0.0, $lost];
         }
-        $lost = self::long($lost, self::STRETCH * $ppi * max(1.0, $side * 0.5));
-        $long = $lost->area() / max(1.0, $side * 0.6) / $ppi;
-        if ($long <= self::LONG || $ppi > self::FINE_PPI) {
-            return [$long, $lost];
-        }
-        // At half a pixel, where the coarse picture shows any: soft edges say where between two pixels a line ends.
         $block = max(1, (int) round($ppi));
-        $rim = 8;
-        $fine = 0.0;
-        for ($top = 0; $top < $lost->height(); $top += $block) {
-            for ($left = 0; $left < $lost->width(); $left += $block) {
-                [$w, $h] = [min($block, $lost->width() - $left), min($block, $lost->height() - $top)];
-                if ($lost->crop($left, $top, $w, $h)->mean() <= 0.0) {
-                    continue;
-                }
-                $part = $alpha->spread(-($left - $rim), -($top - $rim), $alpha->width(), $alpha->height())->crop(0, 0, min($w + 2 * $rim, $alpha->width()), min($h + 2 * $rim, $alpha->height()));
-                $large = Blur::gaussian($part->zoomed(2), 0.9, 0.05)->isMore(self::INK)->settled();
-                $own = self::opened($large, max(2, (int) round($width * 2 * $ppi)), 2 * $ppi);
-                $inner = $own->crop(2 * $rim, 2 * $rim, max(1, min(2 * $w, $own->width() - 2 * $rim)), max(1, min(2 * $h, $own->height() - 2 * $rim)));
-                $fine += $inner->area() / max(1.0, $width * 2 * $ppi * 0.6) / (2 * $ppi);
-            }
+        $cells = $lost->embed(0, 0, $block * (int) ceil($lost->width() / $block), $block * (int) ceil($lost->height() / $block))->shrunk($block);
+        $levels = array_filter(array_values((array) unpack('C*', $cells->toBytes())));
+        arsort($levels);
+        [$shown, $long] = [0.0, 0.0];
+        foreach (array_slice(array_keys($levels), 0, self::PARTS) as $i) {
+            [$left, $top] = [$i % $cells->width() * $block, intdiv($i, $cells->width()) * $block];
+            [$right, $bottom] = [min($left + $block, $lost->width()), min($top + $block, $lost->height())];
+            $shown += $lost->crop($left, $top, $right - $left, $bottom - $top)->area();
+            $long += $measured($alpha, new Box($left / $ppi, $top / $ppi, $right / $ppi, $bottom / $ppi), $width, $areGaps);
         }
 
-        return [$fine, $lost];
-    }
-
-    /** Stretches that a square of that side takes away. */
-    private static function opened(Image $mask, int $side, float $ppi): Image
-    {
-        return self::long(self::lost($mask, $side), self::STRETCH * $ppi * max(1.0, $side * 0.5));
-    }
-
-    private static function lost(Image $mask, int $side): Image
-    {
-        // Corners lose little; a line loses all, and stands apart from what is left by more than a pixel.
-        return $mask->both(Morphology::grown(Morphology::opened($mask, $side), 3)->inverted())->settled();
-    }
-
-    /** Stretches of so many pixels and more: the ends of wedges and corners are short. */
-    private static function long(Image $lost, float $least): Image
-    {
-        [$regions, $count] = Morphology::regions($lost);
-        if ($count > self::MOST_REGIONS) {
-            return $lost;
-        }
-        $numbers = $regions->asNumbers()->settled();
-        $sizes = Histogram::ofShorts($lost->chosen($numbers, $numbers->linearShort(0.0, 0.0))->settled());
-        $table = str_repeat("\0", 65536);
-        foreach ($sizes as $number => $size) {
-            $table[$number] = $number > 0 && $size >= $least ? "\xff" : "\0";
-        }
-
-        return Lookup::shortsToBytes($numbers, $table)->both($lost)->settled();
+        return [$shown > 0 ? $long * $lost->area() / $shown : 0.0, $lost];
     }
 
     /** Without wear, and without what makes grain on purpose. */

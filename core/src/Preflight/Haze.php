@@ -6,7 +6,6 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
-use TallCrow\Colour\Swatch;
 use TallCrow\Edit\AsHalftone;
 use TallCrow\Edit\HardenMasks;
 use TallCrow\Edit\SetOpacity;
@@ -14,9 +13,6 @@ use TallCrow\Geometry\Box;
 use TallCrow\Mask\Mask;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
-use TallCrow\Render\Frame;
-use TallCrow\Render\LayerTrouble;
-use TallCrow\Texture\Wear;
 
 /**
  * Half-transparent ink beyond the smooth rim that every edge has. On cloth that gets an underbase white is laid under it, and it prints as pale haze
@@ -129,7 +125,6 @@ final class Haze implements MendsOnSheet
         $levels = array_values((array) unpack('C*', $cells->toBytes()));
         arsort($levels);
         [$shown, $printed, $inPrint] = [0.0, 0.0, 0.0];
-        $finer = max(1, (int) round(300 / $coarse));
         foreach (array_slice(array_keys($levels), 0, self::PARTS) as $i) {
             [$left, $top] = [$i % $cells->width() * $block, intdiv($i, $cells->width()) * $block];
             [$width, $height] = [min($block, $haze->width() - $left), min($block, $haze->height() - $top)];
@@ -137,7 +132,8 @@ final class Haze implements MendsOnSheet
                 continue;
             }
             $shown += $haze->crop($left, $top, $width, $height)->area();
-            $inPrint += $this->inPrint($subject, [$left, $top, $width, $height], $finer) / $finer ** 2;
+            $part = PrintedPart::of($subject->artwork, $subject, new Box($left / $coarse, $top / $coarse, ($left + $width) / $coarse, ($top + $height) / $coarse));
+            $inPrint += $part->figure($subject->picture->picture, 'haze '.sha1_file(__FILE__), fn (): float => self::solid(self::partial($part->picture()))->area()) / ($part->frame->ppi / $coarse) ** 2;
             $printed += $partial->crop($left, $top, $width, $height)->area();
         }
         $ink = max(1.0, $alpha->isMore(self::CLEAR)->area());
@@ -147,26 +143,6 @@ final class Haze implements MendsOnSheet
             $printed > 0 => min(1.0, $inPrint / $printed * $partial->area() / $ink),
             default => 0.0,
         };
-    }
-
-    /**
-     * Pixels of haze in a part of the print. Kept as long as the lines that reach into the part are the same and the coarse picture shows the same there.
-     *
-     * @param  array{int, int, int, int}  $at  left, top, width, height in the coarse picture
-     */
-    private function inPrint(SheetSubject $subject, array $at, int $finer): float
-    {
-        [$left, $top, $width, $height] = $at;
-        $coarse = $subject->picture->ppi;
-        $frame = new Frame($coarse * $finer, $left * $finer, $top * $finer, $width * $finer, $height * $finer);
-        $part = new Box($left / $coarse, $top / $coarse, ($left + $width) / $coarse, ($top + $height) / $coarse);
-        $lines = array_filter($subject->artwork->layers, fn (Layer $layer): bool => $layer->on && ($subject->reach($layer->id)?->intersection($part)->isEmpty() !== true));
-        $key = hash('xxh128', $subject->picture->picture->crop($left, $top, $width, $height)->toBytes()).serialize([
-            $frame->key(), sha1_file(__FILE__), array_map(fn (Layer $layer): array => $layer->toArray(), array_values($lines)), array_map(fn (Wear $wear): array => $wear->toArray(), $subject->artwork->distress),
-            array_map(fn (Swatch $swatch): array => $swatch->toArray(), $subject->artwork->swatches), array_map($subject->shelf->fingerprint(...), array_merge([], ...array_map(fn (Layer $layer): array => array_merge([], ...array_map(fn (Layer $one): array => $one->files(), $layer->everyLayer())), array_values($lines)))),
-        ]);
-
-        return (float) $subject->renderer->found("haze $key", fn (): string => (string) self::solid(self::partial($subject->renderer->picture($subject->artwork, $frame, fn (LayerTrouble $trouble): null => null)->settled()))->area());
     }
 
     private static function cause(Layer $layer): string

@@ -30,7 +30,7 @@ final class NothingThere implements MendsOnSheet
         $sheet = $subject->artwork->sheet->box();
         $bare = $off = $twice = [];
         $before = [];
-        foreach ($subject->artwork->layers as $layer) {
+        foreach ($subject->pieces() as $layer) {
             if (! $layer->on || ! $layer->role->prints()) {
                 continue;
             }
@@ -59,7 +59,7 @@ final class NothingThere implements MendsOnSheet
         $layers = [...$bare, ...$off, ...$twice];
 
         return Finding::of(
-            $finding->group, $finding->key, $finding->word, Verdict::Fail, $finding->verdict === Verdict::Fail ? 'none' : sprintf('%d of %d pieces', count($layers), count($subject->artwork->layers)), 'every piece once',
+            $finding->group, $finding->key, $finding->word, Verdict::Fail, $finding->verdict === Verdict::Fail ? 'none' : sprintf('%d of %d pieces', count($layers), count($subject->pieces())), 'every piece once',
             ($finding->verdict === Verdict::Fail ? $finding->says.' ' : '').ucfirst(implode('; ', $what)).'.',
         )->about(...array_map(fn (Layer $layer): string => $layer->id, $layers))->mendedBy(...array_map(
             fn (Layer $layer): Mend => Mend::by(sprintf('Take out %s', $layer->called()), new RemovePieces([$layer->id])),

@@ -65,10 +65,29 @@ final class SheetSubject
         return $layer === null ? null : $this->renderer->placer->reach($layer);
     }
 
-    /** Which layer of the sheet is seen where: its own ink, less what lies over it. */
+    /** Which piece of the sheet is seen where: its own ink, less what lies over it. */
     public function topmost(Frame $frame): Topmost
     {
-        return $this->known[$frame->key()] ??= Topmost::of($this->artwork->layers, $frame, $this->piece(...));
+        return $this->known[$frame->key()] ??= Topmost::of($this->pieces(), $frame, $this->piece(...));
+    }
+
+    /**
+     * What is looked at piece by piece, from the cloth up: what a group holds, unless the group as a whole is drawn otherwise.
+     *
+     * @return list<Layer>
+     */
+    public function pieces(): array
+    {
+        return self::apart($this->artwork->layers);
+    }
+
+    /**
+     * @param  list<Layer>  $layers
+     * @return list<Layer>
+     */
+    private static function apart(array $layers): array
+    {
+        return array_merge([], ...array_map(fn (Layer $layer): array => $layer->on && $layer->role->prints() && $layer->isPlainGroup() ? self::apart($layer->children()) : [$layer], $layers));
     }
 
     /** What stands out of the finished picture on a cloth, looked at in so many pixels to the inch. */
@@ -89,7 +108,7 @@ final class SheetSubject
         return $this->colours[(int) $ppi] ??= ColourKeys::of($this->sampled($ppi));
     }
 
-    /** A top layer's ink over the sheet, knockouts or not: points of the one that was drawn already, where the window is so many times coarser. */
+    /** A piece's ink over the sheet, knockouts or not: points of the one that was drawn already, where the window is so many times coarser. */
     public function piece(Layer $layer, Frame $frame): ?Piece
     {
         if (! $layer->on || ! $layer->role->prints()) {

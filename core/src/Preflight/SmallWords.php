@@ -59,9 +59,7 @@ final class SmallWords implements ChecksSheet
         $lines = [];
         foreach ($letters as $letter) {
             if (preg_match('/[\p{L}\p{N}]/u', $letter->characters) === 1) {
-                $box = $letter->path->bounds();
-                // Along the letter's own axes, however it is turned.
-                $lines[$letter->line][] = min($box->height(), max($box->height(), $box->width()));
+                $lines[$letter->line][] = $letter->height();
             }
         }
         $smallest = null;

@@ -65,7 +65,7 @@ final class VisualWeight implements ChecksSheet
             return null;
         }
         $inking = $subject->renderer->placer->inking($layer);
-        $height = max([0.0, ...array_map(fn (Letter $letter): float => $letter->path->bounds()->height(), $letters)]);
+        $height = max([0.0, ...array_map(fn (Letter $letter): float => $letter->height(), $letters)]);
         $thick = $letters === [] ? 0.0 : Weight::of(Letter::together($letters));
         // Hollow words weigh what their line weighs.
         $hollow = array_filter($layer->effects, fn ($line): bool => $line->on && $line->kind === 'hollow');

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\Shield;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\BlendMode;
+use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 use TallCrow\Render\Compositor;
@@ -34,6 +34,11 @@ final class WornWords implements ChecksSheet
 
     private const MOST = 12;
 
+    /** From this ppi on strokes are looked for in the print's own pixels; from that on the picture has them. */
+    private const CLOSE = 140.0;
+
+    private const FINE = 250.0;
+
     public function sheet(SheetSubject $subject): array
     {
         $artwork = $subject->artwork;
@@ -47,7 +52,9 @@ final class WornWords implements ChecksSheet
             if ($whole === null) {
                 continue;
             }
-            array_push($findings, ...$this->ofWords($layer, self::measured($letters, $whole, $whole->with(self::left($layer, $whole, $subject)), $ppi, $subject), $artwork));
+            $at = $whole->frame;
+            $now = $subject->picture->picture->crop($at->left, $at->top, $at->width, $at->height)->settled();
+            array_push($findings, ...$this->ofWords($layer, self::measured($letters, $whole, $whole->with(self::left($layer, $whole, $now)), $ppi, $subject), $subject));
         }
         // What is lost is told first; what holds as far as there is room.
         usort($findings, fn (Finding $one, Finding $other): int => ($other->verdict === Verdict::Fail ? 1 : 0) <=> ($one->verdict === Verdict::Fail ? 1 : 0));
@@ -82,17 +89,22 @@ final class WornWords implements ChecksSheet
         return $compositor->piece($layer->withRole(Role::ink())->withOpacity(1.0)->withDistress([])->withMasks([])->withRepeat(null), $frame);
     }
 
-    /** Where the letters' own ink is still seen: one band. */
-    private static function left(Layer $layer, Piece $whole, SheetSubject $subject): Image
+    /**
+     * Where the letters' own ink is still seen: one band.
+     *
+     * @param  Image  $now  the finished picture there
+     */
+    private static function left(Layer $layer, Piece $whole, Image $now): Image
     {
-        $at = $whole->frame;
-        $now = $subject->picture->picture->crop($at->left, $at->top, $at->width, $at->height)->settled();
-        $there = $now->alpha()->isMore(127.0);
+        // Words that are printed weakly are there all the same.
+        $there = $now->alpha()->isMore(127.0 * min(1.0, $layer->opacity));
         if ($layer->blend !== BlendMode::Normal || $layer->opacity < 1) {
             return $there->both($whole->image->alpha()->isMore(127.0))->settled();
         }
         $off = $now->band(0, 3)->linear(1.0)->minus($whole->image->band(0, 3));
-        $far = $off->multiplied($off)->isMore(self::SAME ** 2);
+        // A pixel that the letter inks in part may take the rest of its colour from whatever lies below.
+        $same = $whole->image->alpha()->linear(-1.0, self::SAME + 255.0);
+        $far = $off->multiplied($off)->minus($same->multiplied($same))->isMore(0.0);
 
         return $there->both($whole->image->alpha()->isMore(127.0))->both($far->band(0)->either($far->band(1))->either($far->band(2))->inverted())->settled();
     }
@@ -114,12 +126,12 @@ final class WornWords implements ChecksSheet
         $bounds = array_map(fn (Letter $letter): array => [$letter->word, ...array_values($letter->path->bounds()->toArray())], $letters);
         $key = hash('xxh128', $before->image->toBytes().$left->image->toBytes()).serialize([$bounds, $whole->frame->key(), sha1_file(__FILE__)]);
         /** @var array<int, array{float, ?float}> $kept */
-        $kept = unserialize($subject->renderer->found("worn words $key", function () use ($words, $before, $left, $ppi): string {
+        $kept = unserialize($subject->renderer->found("worn words $key {$subject->artwork->limits->stroke}", function () use ($words, $before, $left, $ppi, $subject): string {
             $found = [];
             foreach ($words as $number => $of) {
-                $lost = max([0.0, ...array_map(fn (Letter $letter): float => self::lost($letter->path->bounds(), $before, $left, $ppi), $of)]);
+                $lost = max([0.0, ...array_map(fn (Letter $letter): float => self::lost($letter, $before, $left, $ppi), $of)]);
                 if ($lost >= self::TAKEN) {
-                    $found[$number] = [$lost, self::thinnest(Letter::together($of)->bounds(), $left, $ppi)];
+                    $found[$number] = [$lost, self::thinnest(Letter::together($of)->bounds(), $left, $ppi, $subject->artwork->limits->stroke)];
                 }
             }
 
@@ -137,12 +149,14 @@ final class WornWords implements ChecksSheet
      * @param  array<int, array{list<Letter>, float, ?float}>  $words  of measured()
      * @return list<Finding>
      */
-    private function ofWords(Layer $layer, array $words, Artwork $artwork): array
+    private function ofWords(Layer $layer, array $words, SheetSubject $subject): array
     {
+        $artwork = $subject->artwork;
         $findings = [];
         foreach ($words as $number => [$of, $lost, $thin]) {
             $box = Letter::together($of)->bounds();
             $limits = $artwork->limits;
+            $thin = $thin === null || $subject->picture->ppi < self::CLOSE || $subject->picture->ppi >= self::FINE ? $thin : self::inPrint($layer, $box, $subject);
             $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke);
             $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
             $finding = Finding::of(
@@ -157,19 +171,46 @@ final class WornWords implements ChecksSheet
         return $findings;
     }
 
-    /** @param  Piece  $whole  one band, 255 where the letters' ink was */
-    private static function lost(Box $box, Piece $whole, Piece $left, float $ppi): float
+    /** The thinnest stroke of a word in the print's own pixels. */
+    private static function inPrint(Layer $layer, Box $box, SheetSubject $subject): ?float
     {
-        $frame = Frame::about($box, $ppi);
-        $before = $frame === null ? null : $whole->cut($frame);
-        $after = $frame === null ? null : $left->cut($frame);
-        $area = $before === null ? 0.0 : $before->image->area();
+        $part = PrintedPart::of($subject->artwork, $subject, $box);
+        $thin = $part->figure($subject->picture->picture, serialize(['thinnest', sha1_file(__FILE__), sha1_file(__DIR__.'/Strokes.php'), $layer->id, $subject->artwork->limits->stroke]), function () use ($layer, $box, $part, $subject): float {
+            $whole = self::whole($layer, $subject->compositor(), $part->frame);
+            if ($whole === null) {
+                return 0.0;
+            }
+            $now = $part->picture()->crop($whole->frame->left - $part->frame->left, $whole->frame->top - $part->frame->top, $whole->frame->width, $whole->frame->height)->settled();
 
-        return $area <= 0 ? 0.0 : max(0.0, 1 - ($after?->image->area() ?? 0.0) / $area);
+            return self::thinnest($box, $whole->with(self::left($layer, $whole, $now)), $part->frame->ppi, $subject->artwork->limits->stroke) ?? 0.0;
+        });
+
+        return $thin > 0 ? $thin : null;
+    }
+
+    /**
+     * Share of a letter's own ink that is gone.
+     *
+     * @param  Piece  $whole  one band, 255 where the letters' ink was
+     */
+    private static function lost(Letter $letter, Piece $whole, Piece $left, float $ppi): float
+    {
+        $frame = Frame::about($letter->path->bounds(), $ppi);
+        $before = $frame === null ? null : $whole->cut($frame);
+        if ($frame === null || $before === null) {
+            return 0.0;
+        }
+        // Its neighbours may reach into its box.
+        $canvas = new Canvas($before->frame->width, $before->frame->height, $before->frame->fromInches());
+        $canvas->fill($letter->path);
+        $own = $canvas->mask()->isMore(127.0)->both($before->image)->settled();
+        $area = $own->area();
+
+        return $area <= 0 ? 0.0 : max(0.0, 1 - ($left->cut($before->frame)?->image->both($own)->area() ?? 0.0) / $area);
     }
 
     /** Inches; null where nothing is left. */
-    private static function thinnest(Box $box, Piece $left, float $ppi): ?float
+    private static function thinnest(Box $box, Piece $left, float $ppi, float $least): ?float
     {
         $frame = Frame::about($box, $ppi);
         $cut = $frame === null ? null : $left->cut($frame);
@@ -181,17 +222,15 @@ final class WornWords implements ChecksSheet
         if ($area <= 0) {
             return null;
         }
+        if ($ppi >= self::FINE) {
+            return Strokes::thinnest($ink, $ppi, $least, self::OPENED);
+        }
         foreach ([3, 5, 7, 9, 13] as $side) {
-            if (1 - self::opened($ink, $side)->area() / $area > self::OPENED) {
+            if (1 - Morphology::opened($ink, $side)->area() / $area > self::OPENED) {
                 return ($side - 1) / $ppi;
             }
         }
 
         return 13 / $ppi;
-    }
-
-    private static function opened(Image $ink, int $side): Image
-    {
-        return Morphology::opened($ink, $side);
     }
 }

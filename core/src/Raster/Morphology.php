@@ -13,6 +13,12 @@ final class Morphology
     /** Numbers that can be told apart when neighbours are counted. */
     public const MOST_NUMBERS = 32;
 
+    /** Pixels across the octagon of openedRound(). */
+    public const ROUND = 11;
+
+    /** Its radius, a pixel at a time: by a square, which reaches its corners, or by a cross. Its eight sides are equally far from the middle to 1 %. */
+    private const STEPS = ['square', 'cross', 'cross', 'square', 'cross'];
+
     /** Bands that are counted in one pass. */
     private const AT_ONCE = 4;
 
@@ -44,6 +50,27 @@ final class Morphology
     public static function opened(Image $mask, int $side): Image
     {
         return self::grown(self::worn($mask, $side), $side);
+    }
+
+    /**
+     * What of a mask a regular octagon can paint from within: nearly a disc (Serra, 1982).
+     *
+     * @param  int  $radius  of its sides, in pixels: 5 for one of ROUND pixels across, or less
+     */
+    public static function openedRound(Image $mask, int $radius = 5): Image
+    {
+        $neighbours = [
+            'square' => Image::of(Vips::matrix(array_fill(0, 3, [255.0, 255.0, 255.0]))),
+            // 128 is a pixel that may be either.
+            'cross' => Image::of(Vips::matrix([[128.0, 255.0, 128.0], [255.0, 255.0, 255.0], [128.0, 255.0, 128.0]])),
+        ];
+        foreach ([0, 1] as $how) {
+            foreach (array_slice(self::STEPS, 0, $radius) as $step) {
+                $mask = $mask->operation('morph', [$neighbours[$step], $how])->settled();
+            }
+        }
+
+        return $mask;
     }
 
     /** Along rows, then along columns: a square is both. */

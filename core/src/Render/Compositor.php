@@ -110,12 +110,13 @@ final class Compositor implements Scene
     public function inkBefore(array $layers, Frame $frame, int $every): Piece
     {
         $points = new Layering($every === 1 ? $frame : $frame->coarser($every));
+        $pointsOf = fn (?Piece $piece): ?Piece => $every === 1 ? $piece : $piece?->glimpsed($every);
         foreach ($this->drawn($layers, $frame) as [$layer, $gap, $piece]) {
-            if ($gap !== null) {
-                $points->takeOut($layer, $every === 1 ? $gap : $gap->glimpsed($every));
+            if (($gap = $pointsOf($gap)) !== null) {
+                $points->takeOut($layer, $gap);
             }
-            if ($piece !== null) {
-                $points->add($layer, $every === 1 ? $piece : $piece->glimpsed($every), BlendMode::Normal);
+            if (($piece = $pointsOf($piece)) !== null) {
+                $points->add($layer, $piece, BlendMode::Normal);
             }
         }
 

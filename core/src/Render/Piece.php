@@ -19,10 +19,18 @@ final readonly class Piece
         return new self($image, $this->frame);
     }
 
-    /** Every so-manieth pixel of it, for sums over many. */
-    public function glimpsed(int $every): self
+    /** Every so-manieth pixel of the sheet, as far as the piece has any of them, for sums over many; null where it lies between them. */
+    public function glimpsed(int $every): ?self
     {
-        return new self($this->image->subsampled($every)->settled(), $this->frame->coarser($every));
+        $from = fn (int $side): int => (int) ceil($side / $every);
+        [$left, $top] = [$from($this->frame->left), $from($this->frame->top)];
+        [$width, $height] = [$from($this->frame->left + $this->frame->width) - $left, $from($this->frame->top + $this->frame->height) - $top];
+        if ($width < 1 || $height < 1) {
+            return null;
+        }
+        $grid = $this->image->embed($this->frame->left - $left * $every, $this->frame->top - $top * $every, $width * $every, $height * $every);
+
+        return new self($grid->subsampled($every)->settled(), new Frame($this->frame->ppi / $every, $left, $top, $width, $height));
     }
 
     /** The part that lies in a window, cut to it; null when none does. */

@@ -156,7 +156,7 @@ final class Placer
     }
 
     /**
-     * Source pixels ÷ placed inches, the lesser of both ways; null for anything but a raster.
+     * Source pixels that are left of it ÷ placed inches, the lesser of both ways; null for anything but a raster.
      *
      * @throws AssetUnusable
      */
@@ -168,10 +168,12 @@ final class Placer
         }
         $picture = $this->retoucher->picture($art);
 
-        return $picture->isVector() || Retoucher::isRedrawn($layer) ? null : min(
-            Resolution::effective((int) $picture->width, Length::inches($placing->width)),
-            Resolution::effective((int) $picture->height, Length::inches($placing->height)),
-        );
+        if ($picture->isVector() || Retoucher::isRedrawn($layer)) {
+            return null;
+        }
+        [$width, $height] = $this->retoucher->size($layer, $art);
+
+        return min(Resolution::effective((int) round($width), Length::inches($placing->width)), Resolution::effective((int) round($height), Length::inches($placing->height)));
     }
 
     private function placed(Layer $layer, Placement $placement): ?Placing

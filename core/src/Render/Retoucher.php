@@ -71,19 +71,29 @@ final class Retoucher
     /** Height over width of a layer's picture, after what crops and straightens it. */
     public function aspect(Layer $layer, ArtSource $source): float
     {
+        [$width, $height] = $this->size($layer, $source);
+
+        return $height / $width;
+    }
+
+    /**
+     * Width and height of a layer's picture in its own pixels, after what crops and straightens it.
+     *
+     * @return array{float, float}
+     */
+    public function size(Layer $layer, ArtSource $source): array
+    {
         $picture = $this->picture($source);
         $file = $source->file;
         $shaping = array_filter(array_map(self::effect(...), self::lines($layer)), fn (Retouches $effect): bool => $effect instanceof ChangesAspect);
         if ($picture->isVector() || $shaping === []) {
-            return $picture->aspect();
+            return [$picture->width, $picture->height];
         }
         try {
-            [$width, $height] = array_reduce($shaping, fn (array $size, ChangesAspect $effect): array => $effect->sizeAfter(...$size), [(int) $picture->width, (int) $picture->height]);
+            return array_reduce($shaping, fn (array $size, ChangesAspect $effect): array => $effect->sizeAfter(...$size), [(int) $picture->width, (int) $picture->height]);
         } catch (CornersCross $crossed) {
             throw AssetUnusable::because($file, $crossed);
         }
-
-        return $height / $width;
     }
 
     /**

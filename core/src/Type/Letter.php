@@ -65,6 +65,14 @@ final readonly class Letter
         return new self($this->path->transformed($by), $this->line, $this->characters, $this->word, $x, $baseline, $turn($this->right), $turn($this->down), $this->isGap);
     }
 
+    /** How high its ink stands across the way that its right points, whatever it was turned by. */
+    public function height(): float
+    {
+        [$x, $y] = $this->right;
+
+        return $this->path->transformed(Affine::turn(-rad2deg(atan2($y, $x))))->bounds()->height();
+    }
+
     /** @param  list<self>  $letters */
     public static function together(array $letters): Path
     {
