@@ -14,6 +14,7 @@ final class Image
 {
     use Arithmetic;
     use Samples;
+    use Sizes;
 
     private function __construct(private readonly CData $handle) {}
 
@@ -158,54 +159,6 @@ final class Image
     public function mirroredAcross(): self
     {
         return $this->operation('flip', [0]);
-    }
-
-    public function resized(float $across, ?float $down = null): self
-    {
-        // No rough shrinking ahead of the filter: it costs tone, and here five times the time as well.
-        $options = ['vscale' => $down ?? $across, 'gap' => 0.0];
-
-        return $this->bands() === 4
-            ? $this->premultiplied()->operation('resize', [$across], $options)->unpremultiplied()
-            : $this->operation('resize', [$across], $options);
-    }
-
-    /** Each pixel becomes a rectangle of as many. */
-    public function zoomed(int $across, ?int $down = null): self
-    {
-        return $across <= 1 && ($down ?? $across) <= 1 ? $this : $this->operation('zoom', [$across, $down ?? $across]);
-    }
-
-    /** One band so many times as large, straight between the middles of its pixels. */
-    public function enlarged(int $by): self
-    {
-        return $by <= 1 ? $this : $this->interpolated($by, $this->width() * $by, $this->height() * $by, ($by - 1) / 2);
-    }
-
-    /** The mean of whole blocks of pixels; the picture's sides need not divide. */
-    public function shrunk(int $by): self
-    {
-        return $by <= 1 ? $this : $this->operation('shrink', [(float) $by, (float) $by]);
-    }
-
-    /** Ink shrunk by whole blocks, colours weighed by how much of them there is. */
-    public function shrunkInk(int $by): self
-    {
-        return $by <= 1 ? $this : $this->premultiplied()->shrunk($by)->unpremultiplied();
-    }
-
-    /** Shrunk by any factor so that the mean stays what it was. */
-    public function shrunkBy(float $by): self
-    {
-        return abs($by - round($by)) < 1e-9
-            ? $this->shrunk((int) round($by))
-            : $this->operation('resize', [1 / $by], ['kernel' => ResizeKernel::Linear, 'gap' => 0.0]);
-    }
-
-    /** Every so-manieth pixel each way, as it is. */
-    public function subsampled(int $every): self
-    {
-        return $every <= 1 ? $this : $this->operation('subsample', [$every, $every]);
     }
 
     /**

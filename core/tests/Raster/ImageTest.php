@@ -185,3 +185,18 @@ it('makes black of black, white of white, and greys in order', function (): void
     sort($sorted);
     expect($row[0])->toBe(0)->and($row[255])->toBe(255)->and($row)->toBe($sorted)->and(abs($row[128] - 128))->toBeLessThan(2);
 });
+
+it('shrinks a picture of many thousand pixels to a few, and keeps its tones', function (): void {
+    // Ten bars of ten levels, 1200 px each: what lies within a bar of the small picture has its level.
+    $levels = [0, 25, 51, 76, 102, 127, 153, 178, 204, 229];
+    $bars = implode('', array_map(fn (int $level): string => str_repeat(chr($level), 12000), $levels));
+    $tall = Image::raw($bars, 10, 12000, 1);
+    $ink = $tall->linear(0.0, 80.0)->linearByte(1.0)->withBand($tall->linear(0.0, 80.0)->linearByte(1.0))->withBand($tall->linear(0.0, 80.0)->linearByte(1.0))->asColours()->withBand($tall);
+    foreach ([[$tall->resized(0.2, 30 / 12000), 0], [$ink->resized(0.2, 30 / 12000), 3], [Image::raw($bars, 12000, 10, 1)->resized(1, 0.3), null]] as [$small, $band]) {
+        expect($band === null ? $small->width() : $small->height())->toBe($band === null ? 12000 : 30);
+        foreach ($band === null ? [] : $levels as $i => $level) {
+            expect(ord($small->band($band)->crop(0, 3 * $i + 1, 1, 1)->toBytes()))->toBeBetween($level - 3, $level + 3);
+        }
+    }
+    expect(ord($tall->resized(0.01, 1 / 12000)->toBytes()))->toEqualWithDelta(array_sum($levels) / 10, 1.0);
+});
