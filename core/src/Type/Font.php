@@ -13,6 +13,9 @@ final class Font
 {
     private const FACE_IS_SCALABLE = 1;
 
+    /** Of the tables that HarfBuzz reads letters and their widths from. */
+    private const FACE_IS_SFNT = 8;
+
     private const MOST_FEATURES = 200;
 
     private const MOST_AXES = 32;
@@ -71,10 +74,15 @@ final class Font
             throw FontRefused::unreadable(self::reason($error));
         }
         $this->face = $face;
-        if (($face->face_flags & self::FACE_IS_SCALABLE) === 0) {
+        $lacks = match (0) {
+            $face->face_flags & self::FACE_IS_SCALABLE => FontRefused::noOutlines(),
+            $face->face_flags & self::FACE_IS_SFNT => FontRefused::notOpenType(),
+            default => null,
+        };
+        if ($lacks !== null) {
             FreeType::ft('FT_Done_Face', $face);
             FreeType::ft('FT_Done_FreeType', $library);
-            throw FontRefused::noOutlines();
+            throw $lacks;
         }
         $this->unitsPerEm = max(1, (int) $face->units_per_em);
         $this->family = self::name($face->family_name, 'Unnamed');

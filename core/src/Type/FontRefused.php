@@ -21,6 +21,11 @@ final class FontRefused extends \RuntimeException
         return new self('This font holds pictures of letters and no outlines, so it cannot be scaled for print. Choose an outline font.');
     }
 
+    public static function notOpenType(): self
+    {
+        return new self('This font is of an older format (such as PostScript Type 1), whose letters cannot be set here. Choose an OTF, TTF, WOFF or WOFF2 file of it.');
+    }
+
     public static function glyph(int $glyph, string $reason): self
     {
         return new self(sprintf('The outline of glyph %d in this font is broken: FreeType says "%s".', $glyph, $reason));
