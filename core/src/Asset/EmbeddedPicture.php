@@ -6,7 +6,7 @@ namespace TallCrow\Asset;
 
 use TallCrow\Raster\PictureType;
 
-/** A picture that lies within a drawing as a data address: PNG or JPEG by its content, within the bounds of any upload. */
+/** A picture that lies within a drawing as a data address: PNG or JPEG by its content, whatever it is said to be, within the bounds of any upload. */
 final class EmbeddedPicture
 {
     private const MOST_PIXELS = 40_000_000;
@@ -14,7 +14,7 @@ final class EmbeddedPicture
     /** @return ?string its bytes; null when it may not be kept */
     public static function kept(string $address): ?string
     {
-        if (preg_match('~^data:image/(?:png|jpe?g);base64,~i', $address, $found) !== 1) {
+        if (preg_match('~^\s*data:(?:image/[\w.+-]+)?\s*;\s*base64\s*,~i', $address, $found) !== 1) {
             return null;
         }
         $bytes = base64_decode(substr($address, strlen($found[0])), true);

@@ -49,6 +49,9 @@ final class SvgCleaner
         'meshgradient' => 'a mesh gradient', 'hatch' => 'a hatch', 'video' => 'a film',
     ];
 
+    /** By which a page and its view box may differ in shape and still be the same, through rounded lengths. */
+    private const SAME_SHAPE = 0.002;
+
     private const MOST_NODES = 60_000;
 
     private const MOST_DEPTH = 60;
@@ -60,6 +63,9 @@ final class SvgCleaner
 
     /** @var array<string, true> */
     private array $leftOut = [];
+
+    /** @var array<string, true> by id */
+    private array $gradients = [];
 
     private function __construct(private readonly SvgStyles $styles) {}
 
@@ -73,6 +79,11 @@ final class SvgCleaner
             $sheets .= $sheet->textContent."\n";
         }
         $cleaner = new self(new SvgStyles($sheets));
+        foreach (['linearGradient', 'radialGradient'] as $kind) {
+            foreach ($root->getElementsByTagNameNS('*', $kind) as $gradient) {
+                $cleaner->gradients[$gradient->getAttribute('id')] = true;
+            }
+        }
         if ($cleaner->styles->partly) {
             $cleaner->leftOut['rules of its style sheet that choose by more than element, class and id'] = true;
         }
@@ -81,15 +92,18 @@ final class SvgCleaner
         if ($cost > DrawingCost::MOST) {
             throw PictureRefused::drawing('it would take too long to draw: masks or clones within one another, blurs, or lines that cross thousands of times. Simplify it, or save it as a PNG picture.');
         }
-        $root->removeAttribute('width');
-        $root->removeAttribute('height');
-        if (! $root->hasAttribute('viewBox')) {
-            $root->setAttribute('viewBox', "0 0 $width $height");
-        }
-        $root->setAttribute('width', (string) $width);
-        $root->setAttribute('height', (string) $height);
+        self::framed($root, $width, $height);
 
-        return new CleanSvg((string) $root->ownerDocument?->saveXML($root), $width, $height, array_keys($cleaner->leftOut));
+        return new CleanSvg(self::markup($root), $width, $height, array_keys($cleaner->leftOut));
+    }
+
+    /** As text whose elements have no prefix, whatever the drawing called their name space. */
+    private static function markup(DOMElement $root): string
+    {
+        $markup = (string) $root->ownerDocument?->saveXML($root->ownerDocument->documentElement);
+        $prefix = preg_quote($root->prefix, '/');
+
+        return $prefix === '' ? $markup : (string) preg_replace(["/(<\/?)$prefix:/", "/(<svg\b[^>]*?\s)xmlns:$prefix=/"], ['$1', '$1xmlns='], $markup);
     }
 
     private function walk(DOMElement $element, int $depth): void
@@ -105,9 +119,11 @@ final class SvgCleaner
             $kept = ($known && self::staysInside($element, $name, $value)) || ($name === 'style' && $attribute->namespaceURI === null);
             if (! $kept || (isset(self::BOUNDS[$name]) && (float) $value > self::BOUNDS[$name])) {
                 $element->removeAttributeNode($attribute);
+            } elseif (($plain = SvgLengths::plain($name, $value)) !== $value) {
+                $attribute->nodeValue = $plain;
             }
         }
-        self::fadedFigure($element);
+        $this->fadedFigure($element);
         foreach (iterator_to_array($element->childNodes) as $child) {
             if (! $child instanceof DOMElement) {
                 $child->nodeType === XML_TEXT_NODE || $element->removeChild($child);
@@ -132,7 +148,9 @@ final class SvgCleaner
             return true;
         }
         if (! in_array($name, self::ELEMENTS, true)) {
-            if (isset(self::MISSED[$name]) && ($name !== 'text' || trim($child->textContent) !== '')) {
+            // What a switch offers to one program, and offers otherwise to all others, is not missed.
+            $isExtra = $child->hasAttribute('requiredExtensions') && $child->parentNode?->localName === 'switch';
+            if (isset(self::MISSED[$name]) && ! $isExtra && ($name !== 'text' || trim($child->textContent) !== '')) {
                 $this->leftOut[self::MISSED[$name]] = true;
             }
 
@@ -180,17 +198,46 @@ final class SvgCleaner
     }
 
     /** A figure that is only filled fades by its fill: the same picture, without a sheet of pixels of its own. */
-    private static function fadedFigure(DOMElement $element): void
+    private function fadedFigure(DOMElement $element): void
     {
         $opacity = $element->getAttribute('opacity');
-        if (! is_numeric($opacity) || ! in_array($element->localName, ['path', 'rect', 'circle', 'ellipse', 'polygon'], true) || self::inherited($element, 'stroke', 'none') !== 'none') {
+        if (! is_numeric($opacity) || ! in_array($element->localName, ['path', 'rect', 'circle', 'ellipse', 'polygon', 'polyline', 'line'], true) || self::hasMarkers($element) || self::isTemplate($element)) {
             return;
         }
-        $fill = self::inherited($element, 'fill-opacity', '1');
-        if (is_numeric($fill) && ! str_starts_with(self::inherited($element, 'fill', 'black'), 'url')) {
-            $element->setAttribute('fill-opacity', (string) ((float) $fill * min(1.0, max(0.0, (float) $opacity))));
+        // Of fill and stroke together the one would show through the other.
+        [$paint, $default] = match ('none') {
+            self::inherited($element, 'stroke', 'none') => ['fill', 'black'],
+            self::inherited($element, 'fill', 'black') => ['stroke', 'none'],
+            default => ['', ''],
+        };
+        $own = $paint === '' ? '' : self::inherited($element, "$paint-opacity", '1');
+        if (is_numeric($own) && $this->isColours(self::inherited($element, $paint, $default))) {
+            $element->setAttribute("$paint-opacity", (string) ((float) $own * min(1.0, max(0.0, (float) $opacity))));
             $element->removeAttribute('opacity');
         }
+    }
+
+    /** Whether it is drawn where it is named alone, and takes its colours from there. */
+    private static function isTemplate(DOMElement $element): bool
+    {
+        for ($up = $element; $up instanceof DOMElement; $up = $up->parentNode) {
+            if (in_array($up->localName, ['defs', 'symbol'], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function hasMarkers(DOMElement $element): bool
+    {
+        return array_filter(['marker-start', 'marker-mid', 'marker-end'], fn (string $name): bool => self::inherited($element, $name, 'none') !== 'none') !== [];
+    }
+
+    /** Whether a paint is a colour or a gradient, and no pattern. */
+    private function isColours(string $paint): bool
+    {
+        return preg_match('/^\s*url\(\s*[\'"]?#([^)\'"]+)/', $paint, $found) !== 1 || isset($this->gradients[$found[1]]);
     }
 
     private static function inherited(DOMElement $element, string $name, string $unless): string
@@ -220,19 +267,56 @@ final class SvgCleaner
             && ! str_contains($value, '\\');
     }
 
-    /** @return array{float, float} */
+    /**
+     * The page in user units (SVG 2, chapter 8): its width and height where both are lengths, else those of its view box.
+     *
+     * @return array{float, float}
+     */
     private static function size(DOMElement $root): array
     {
-        $box = preg_split('/[\s,]+/', trim($root->getAttribute('viewBox')));
-        if (is_array($box) && count($box) === 4) {
-            [$width, $height] = [(float) $box[2], (float) $box[3]];
-        } else {
-            [$width, $height] = [(float) $root->getAttribute('width'), (float) $root->getAttribute('height')];
-        }
+        $box = self::viewBox($root);
+        [$width, $height] = [SvgLengths::size($root->getAttribute('width')), SvgLengths::size($root->getAttribute('height'))];
+        [$width, $height] = match (true) {
+            $width !== null && $height !== null => [$width, $height],
+            $box === null => [0.0, 0.0],
+            $width !== null => [$width, $width * $box[3] / max(1e-9, $box[2])],
+            $height !== null => [$height * $box[2] / max(1e-9, $box[3]), $height],
+            default => [$box[2], $box[3]],
+        };
         if (! is_finite($width) || ! is_finite($height) || $width <= 0 || $height <= 0 || $width / $height > 1000 || $height / $width > 1000) {
             throw PictureRefused::drawing('it has no size: give its svg element a viewBox, or a width and height.');
         }
 
         return [$width, $height];
+    }
+
+    /** @return array{float, float, float, float}|null left, top, width, height */
+    private static function viewBox(DOMElement $root): ?array
+    {
+        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($root->getAttribute('viewBox'))) ?: []);
+
+        return count($box) === 4 && $box[2] > 0 && $box[3] > 0 ? $box : null;
+    }
+
+    /** Gives the drawing a view box that is its page. What is fitted into the page otherwise becomes a drawing within it. */
+    private static function framed(DOMElement $root, float $width, float $height): void
+    {
+        $box = self::viewBox($root);
+        if ($box !== null && abs($box[2] * $height / ($box[3] * $width) - 1) > self::SAME_SHAPE) {
+            $page = $root->ownerDocument?->createElementNS((string) $root->namespaceURI, 'svg');
+            if (! $page instanceof DOMElement) {
+                throw new \LogicException('A drawing has a document.');
+            }
+            array_map($root->removeAttribute(...), ['x', 'y']);
+            $root->setAttribute('width', (string) $width);
+            $root->setAttribute('height', (string) $height);
+            $root->replaceWith($page);
+            $page->appendChild($root);
+            $root = $page;
+            $box = null;
+        }
+        $root->setAttribute('viewBox', $box === null ? "0 0 $width $height" : implode(' ', $box));
+        $root->setAttribute('width', (string) $width);
+        $root->setAttribute('height', (string) $height);
     }
 }

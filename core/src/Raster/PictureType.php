@@ -18,7 +18,7 @@ enum PictureType: string
             str_starts_with($head, "\x89PNG\r\n\x1a\n") => self::Png,
             str_starts_with($head, "\xff\xd8\xff") => self::Jpeg,
             str_starts_with($head, 'RIFF') && substr($head, 8, 4) === 'WEBP' => self::Webp,
-            preg_match('/^(\xef\xbb\xbf)?\s*<(\?xml|!--|!doctype|svg)/i', $head) === 1 && stripos($head, '<svg') !== false => self::Svg,
+            preg_match('/^(\xef\xbb\xbf)?\s*<(\?xml|!--|!doctype|(\w+:)?svg)/i', $head) === 1 && preg_match('/<(\w+:)?svg\b/i', $head) === 1 => self::Svg,
             default => null,
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use TallCrow\Asset\DrawingCost;
 use TallCrow\Asset\PathTravel;
 use TallCrow\Asset\PictureReader;
+use TallCrow\Asset\PictureRefused;
 use TallCrow\Asset\SvgCleaner;
 use TallCrow\Asset\SvgSource;
 use TallCrow\Raster\ImageFile;
@@ -50,6 +51,40 @@ it('draws a drawing as it was made', function (string $svg): void {
         return svgOf('<image x="10" y="10" width="80" height="80" preserveAspectRatio="none" xlink:href="data:image/png;base64,'.base64_encode((string) file_get_contents('/tmp/tall-crow-embedded.png')).'"/>');
     }],
 ]);
+
+// The sizes of SVG 2, chapter 8, and the units of CSS, as rsvg-convert takes them.
+it('takes a page and its lengths as they are told', function (string $root, string $inside): void {
+    [$most, $mean] = fromReference('<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" '.$root.'>'.$inside.'</svg>');
+    expect($most)->toBeLessThanOrEqual(3)->and($mean)->toBeLessThan(1.0);
+})->with([
+    'points, no view box' => ['width="90pt" height="60pt"', '<circle cx="100" cy="60" r="18" fill="#c33"/><rect width="20" height="20"/>'],
+    'inches' => ['width="1.25in" height="1in"', '<rect x="60" y="40" width="55" height="50" fill="#36c"/>'],
+    'centimetres and a view box of its shape' => ['width="2.54cm" height="25.4mm" viewBox="0 0 50 50"', '<rect x="30" y="30" width="15" height="15" fill="#36c"/>'],
+    'a view box of another shape, in the middle of the page' => ['width="120" height="60" viewBox="0 0 40 40"', '<circle cx="20" cy="20" r="20" fill="#3c6"/><rect x="-20" y="10" width="15" height="10"/>'],
+    'cut to the page' => ['width="120" height="60" viewBox="0 0 40 40" preserveAspectRatio="xMinYMin slice"', '<circle cx="20" cy="20" r="20" fill="#3c6"/>'],
+    'stretched to the page' => ['width="120" height="60" viewBox="0 0 40 40" preserveAspectRatio="none"', '<circle cx="20" cy="20" r="19" fill="#3c6"/>'],
+    'a view box that begins elsewhere, stretched' => ['x="9" y="9" width="60" height="120" viewBox="10 -5 40 40" preserveAspectRatio="none"', '<circle cx="30" cy="15" r="15" fill="#a0a"/>'],
+    'a width alone' => ['width="90" viewBox="0 0 30 20"', '<rect x="3" y="3" width="20" height="10"/>'],
+    'lengths within' => ['width="120" height="120"', '<rect x="0.25in" y="5mm" width="36pt" height="2pc" stroke="#c33" style="stroke-width:3pt" fill="#36c"/><circle cx="2cm" cy="80px" r="4mm"/><path d="M5 110h110" stroke="#000" stroke-width="1mm" stroke-dasharray="3mm 6pt"/>'],
+    'faded lines and gradients' => ['width="120" height="120"', '<linearGradient id="g"><stop stop-color="#c33"/><stop offset="1" stop-color="#36c"/></linearGradient><rect width="80" height="50" fill="url(#g)" opacity=".6" fill-opacity=".8"/><path d="M10 60L110 110M10 110L110 60" fill="none" stroke="#000" stroke-width="9" opacity=".5"/>'],
+    'a template that takes its colours where it is used' => ['width="120" height="120"', '<defs><path id="p" d="M5 5h50v50h-50z" opacity=".5"/></defs><use xlink:href="#p" fill="none" stroke="#c33" stroke-width="6"/><use xlink:href="#p" x="55" y="40" fill="#36c"/>'],
+]);
+
+it('draws what its maker wrote with a prefix, or in a picture without a type', function (): void {
+    $prefixed = '<s:svg xmlns:s="http://www.w3.org/2000/svg" viewBox="0 0 60 40" width="60" height="40"><s:g fill="#c33"><s:rect width="30" height="30"/><s:title>a &lt;s:b&gt;</s:title></s:g></s:svg>';
+    expect(fromReference($prefixed)[0])->toBeLessThanOrEqual(3)->and(SvgCleaner::clean($prefixed)->markup)->toStartWith('<svg ');
+    Fixtures::run(['convert', '-size', '20x20', 'gradient:red-blue', $file = Fixtures::temporary('within').'/a.png']);
+    $bytes = base64_encode((string) file_get_contents($file));
+    foreach (['data:;base64,', 'data:image/x-png;base64,', ' data:image/jpeg ; base64,'] as $address) {
+        $drawing = svgOf('<switch><foreignObject requiredExtensions="http://ns.test/" width="1" height="1"/><g><image x="10" y="10" width="80" height="80" xlink:href="'.$address.$bytes.'"/></g></switch>');
+        expect(SvgCleaner::clean($drawing)->leftOut)->toBe([])->and(fromReference(str_replace($address, 'data:image/png;base64,', $drawing))[0])->toBeLessThanOrEqual(3);
+    }
+    expect(SvgCleaner::clean(svgOf('<image width="9" height="9" href="data:text/html;base64,'.$bytes.'"/>'))->leftOut)->toHaveCount(1);
+});
+
+it('refuses a drawing without a size', function (string $root): void {
+    expect(fn () => SvgCleaner::clean('<svg xmlns="http://www.w3.org/2000/svg" '.$root.'><rect width="5" height="5"/></svg>'))->toThrow(PictureRefused::class, 'no size');
+})->with(['', 'width="100%" height="100%"', 'width="0" height="5"', 'width="-3in" height="2in"', 'viewBox="0 0 0 9"', 'width="4furlong" height="3"', 'width="3000000" height="1"']);
 
 it('names what it leaves out', function (string $inside, string $says): void {
     expect(implode('; ', SvgCleaner::clean(svgOf($inside))->leftOut))->toContain($says);
