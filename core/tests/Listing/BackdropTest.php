@@ -113,3 +113,38 @@ it('puts a garment in the middle with room about it, at the scale that fits', fu
     $room = [$box[0] / $width, $box[1] / $height];
     expect(min($room))->toBeGreaterThan(0.005)->and(min($room))->toBeLessThan(0.12);
 })->with([['plain', 1000, 840], ['plain', 600, 1000], ['folded', 1000, 840], ['folded', 700, 1000]]);
+
+it('turns a garment that lies as far as its scene says, clockwise, about the middle of the picture', function (string $slug, int $seed): void {
+    $scene = backdrop_scene($slug, $seed);
+    // An area that is inked all over, in a colour that neither cloth nor ground has.
+    $sheet = Fixtures::artwork([], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]])->sheet;
+    $ppi = ListingPicture::ppi($scene);
+    $area = Image::flat(Srgb::of(255, 0, 255), Image::empty((int) round(12 * $ppi), (int) round(16 * $ppi), 1)->inverted());
+    $ink = ($picture = ListingPicture::of($scene, $area, $sheet)->on(Srgb::of(90, 90, 90)))->band(2)->linear(1.0)->minus($picture->band(1))->isMore(60.0)->settled();
+    [$left, $top, $width, $height] = $ink->inkBox() ?? [0, 0, 0, 0];
+    // Where its left edge lies a quarter and three quarters down.
+    $edge = fn (int $y): float => ($ink->crop(0, $y - 4, $scene->width, 9)->settled()->inkBox() ?? [0])[0];
+    [$upper, $lower] = [$top + intdiv($height, 4), $top + intdiv(3 * $height, 4)];
+    $turn = $scene->turn();
+    expect(abs($turn))->toBeGreaterThan(1.0)->and(rad2deg(atan(($edge($upper) - $edge($lower)) / ($lower - $upper))))->toEqualWithDelta($turn, 1.2)
+        ->and($left + $width / 2)->toEqualWithDelta($scene->width / 2, 0.04 * $scene->width);
+})->with([['wood', 2], ['wood', 9], ['leaves', 9], ['shore', 7]]);
+
+it('strews nothing that lies beyond its sides\' sixth, whatever the seed', function (int $seed): void {
+    $scene = backdrop_scene('leaves', $seed, 800, 672);
+    [$strewn] = $scene->sheet->strewn;
+    $boxes = boxes_of(of_colours(Backdrop::draw($scene), ...$strewn->colours));
+    // Places are squared shares of a sixth: most lie close to the side.
+    $depths = array_map(fn (array $box): float => min(($box[0] + $box[2] / 2) / 800, 1 - ($box[0] + $box[2] / 2) / 800, ($box[1] + $box[3] / 2) / 672, 1 - ($box[1] + $box[3] / 2) / 672), $boxes);
+    sort($depths);
+    expect(max($depths))->toBeLessThan(0.16 + $strewn->most)->and($depths[intdiv(count($depths), 2)])->toBeLessThan(0.075);
+})->with([1, 2, 3, 4]);
+
+it('gives each thing a colour and a turn of its own', function (): void {
+    $picture = Backdrop::draw($scene = backdrop_scene('leaves', 6));
+    [$strewn] = $scene->sheet->strewn;
+    $shown = array_filter($strewn->colours, fn (Srgb $colour): bool => of_colours($picture, $colour)->area() > 50);
+    $shapes = array_map(fn (array $box): float => $box[2] / max(1, $box[3]), boxes_of(of_colours($picture, ...$strewn->colours)));
+    // A leaf is about one and a half times as long as wide: upright ones and lying ones are both there.
+    expect(count($shown))->toBe(count($strewn->colours))->and(min($shapes))->toBeLessThan(0.8)->and(max($shapes))->toBeGreaterThan(1.25);
+});

@@ -18,6 +18,10 @@ use TallCrow\Render\Frame;
 use TallCrow\Tests\Fixtures;
 
 it('ships scenes of every view, each readable, the plain one first', function (): void {
+    $slugs = array_keys(SceneSheet::all());
+    $others = array_slice($slugs, 1);
+    sort($others);
+    expect($slugs)->toBe(['plain', ...$others]);
     $all = SceneSheet::all();
     expect(array_key_first($all))->toBe('plain')->and(array_unique(array_map(fn (SceneSheet $one): string => $one->view->value, array_values($all))))->toEqualCanonicalizing(['whole', 'folded', 'close'])
         ->and(array_filter(array_map(fn (SceneSheet $one): string => $one->name, $all), fn (string $name): bool => $name === ''))->toBe([]);
