@@ -45,10 +45,10 @@ trait Sizes
         return $by <= 1 ? $this : $this->interpolated($by, $this->width() * $by, $this->height() * $by, ($by - 1) / 2);
     }
 
-    /** The mean of whole blocks of pixels; the picture's sides need not divide. */
+    /** The mean of whole blocks of pixels; the picture's sides need not divide, and of one that is less than a block there is one pixel. */
     public function shrunk(int $by): self
     {
-        return $by <= 1 ? $this : $this->operation('shrink', [(float) $by, (float) $by]);
+        return $by <= 1 ? $this : $this->operation('shrink', [(float) min($by, $this->width()), (float) min($by, $this->height())]);
     }
 
     /** Ink shrunk by whole blocks, colours weighed by how much of them there is. */
@@ -65,9 +65,9 @@ trait Sizes
             : $this->operation('resize', [1 / $by], ['kernel' => ResizeKernel::Linear, 'gap' => 0.0]);
     }
 
-    /** Every so-manieth pixel each way, as it is. */
+    /** Every so-manieth pixel each way, as it is; the first at least. */
     public function subsampled(int $every): self
     {
-        return $every <= 1 ? $this : $this->operation('subsample', [$every, $every]);
+        return $every <= 1 ? $this : $this->operation('subsample', [min($every, $this->width()), min($every, $this->height())]);
     }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\PrintMethod;
 use TallCrow\Colour\Srgb;
 use TallCrow\Export\PngFacts;
@@ -16,6 +17,7 @@ use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\FineDetail;
 use TallCrow\Preflight\Method;
 use TallCrow\Preflight\PictureSubject;
+use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
@@ -137,3 +139,12 @@ it('keeps three of what a word may have been meant as', function (): void {
     $meant = Dictionary::unknown(['lantren', 'lantern', 'kiet'], 'en_US');
     expect(array_keys($meant))->toBe(['lantren', 'kiet'])->and(count($meant['kiet']))->toBe(3)->and($meant['lantren'])->toContain('lantern');
 });
+
+it('examines a picture of a pixel, a row or a column', function (int $width, int $height): void {
+    $picture = Image::raw(str_repeat("\xc8\x1e\x1e\xe6", $width * $height), $width, $height, 4);
+    $cloth = new Garment('Slate', Srgb::hex('#3d4a57'));
+    foreach ([72.0, 150.0, 300.0] as $ppi) {
+        $keys = array_map(fn (Finding $finding): string => $finding->key, Preflight::picture($picture, $ppi, [$cloth], HouseRule::Strict300)->findings);
+        expect(array_intersect(['blank', 'edge', 'haze', 'vanish:Slate', 'centre'], $keys))->toHaveCount(5);
+    }
+})->with([[1, 1], [2, 2], [1, 3], [3, 1], [5, 2], [3000, 1], [1, 3000], [30, 2], [4, 4]]);
