@@ -37,8 +37,18 @@ async function seen(page: Page): Promise<Seen> {
         sheet.replaceSync('.v-btn__overlay, .v-btn__underlay, .v-field__overlay, .v-field__outline { display: none !important; }');
         document.adoptedStyleSheets.push(sheet);
     });
+    // What changes while axe reads the page changes at once: a button that fades from one colour to another has neither.
+    await page.evaluate(() => {
+        const still = new CSSStyleSheet();
+        still.replaceSync('*, *::before, *::after { transition: none !important; }');
+        document.adoptedStyleSheets.push(still);
+        Object.assign(window, { leaveStill: () => (document.adoptedStyleSheets = document.adoptedStyleSheets.filter((one) => one !== still)) });
+    });
     // In one page, since none has frames of other origins: else the findings are put together in a page of their own, which takes as long again.
     const said = await new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations', 'incomplete'] }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+    await page.evaluate(() => {
+        (window as unknown as { leaveStill: () => void }).leaveStill();
+    });
     return { ...said, violations: await uncovered(page, said) };
 }
 
