@@ -100,10 +100,22 @@ final class SvgCleaner
     /** As text whose elements have no prefix, whatever the drawing called their name space. */
     private static function markup(DOMElement $root): string
     {
-        $markup = (string) $root->ownerDocument?->saveXML($root->ownerDocument->documentElement);
-        $prefix = preg_quote($root->prefix, '/');
+        $into = new \DOMDocument;
 
-        return $prefix === '' ? $markup : (string) preg_replace(["/(<\/?)$prefix:/", "/(<svg\b[^>]*?\s)xmlns:$prefix=/"], ['$1', '$1xmlns='], $markup);
+        return (string) $into->saveXML($into->appendChild(self::unprefixed($root->ownerDocument->documentElement ?? $root, $into)));
+    }
+
+    private static function unprefixed(DOMElement $element, \DOMDocument $into): DOMElement
+    {
+        $own = $into->createElementNS(self::SVG, (string) $element->localName);
+        foreach ($element->attributes as $attribute) {
+            $own->setAttributeNS($attribute->namespaceURI, $attribute->nodeName, (string) $attribute->nodeValue);
+        }
+        foreach ($element->childNodes as $child) {
+            $own->appendChild($child instanceof DOMElement ? self::unprefixed($child, $into) : $into->importNode($child));
+        }
+
+        return $own;
     }
 
     private function walk(DOMElement $element, int $depth): void

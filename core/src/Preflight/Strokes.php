@@ -10,7 +10,7 @@ use TallCrow\Raster\Morphology;
 
 /**
  * Ink, or the cloth between it, that a disc of a given width does not fit into: an opening of its shape (Serra, 1982). The shape is sized first so that
- * the disc is an octagon of eleven pixels: what is thinner by a tenth is always found, and what is as wide never.
+ * the disc is an octagon of eleven pixels: what is thinner by a tenth is always found, and what is as wide never. Of a large shape it is one of fewer.
  */
 final readonly class Strokes
 {
@@ -20,6 +20,12 @@ final readonly class Strokes
     private const ABOUT = 2.0;
 
     private const MOST_REGIONS = 65_000;
+
+    /** Radius of the disc in pixels, the best first; its diameter is twice that and one more. */
+    private const RADII = [5, 3, 2, 1];
+
+    /** Pixels that a shape is sized to at most. */
+    private const MOST_PIXELS = 12_000_000;
 
     /**
      * @param  Image  $ink  255 where there is ink
@@ -33,10 +39,26 @@ final readonly class Strokes
      */
     public static function thinnerThan(float $width, Image $alpha, float $ppi): self
     {
-        $scale = Morphology::ROUND / ($width * $ppi);
-        $ink = $alpha->resized($scale)->isMore(self::INK)->settled();
+        [$ink, $radius, $scale] = self::sized($width, $alpha, $ppi);
 
-        return new self($ink, $ink->both(Morphology::openedRound($ink)->inverted())->settled(), $ppi * $scale);
+        return new self($ink, $radius === 0 ? Image::empty($ink->width(), $ink->height(), 1) : $ink->both(Morphology::openedRound($ink, $radius)->inverted())->settled(), $ppi * $scale);
+    }
+
+    /**
+     * The ink so large that a disc of a width has a whole radius.
+     *
+     * @return array{Image, int, float} ink, radius in pixels, and how much larger; a radius of 0 where the width is too far below the picture's pixels to be told
+     */
+    private static function sized(float $width, Image $alpha, float $ppi): array
+    {
+        foreach (self::RADII as $radius) {
+            $scale = (2 * $radius + 1) / ($width * $ppi);
+            if ($scale ** 2 * $alpha->width() * $alpha->height() <= self::MOST_PIXELS) {
+                return [$alpha->resized($scale)->isMore(self::INK)->settled(), $radius, $scale];
+            }
+        }
+
+        return [$alpha->isMore(self::INK)->settled(), 0, 1.0];
     }
 
     /** Inches about a window in which the shape has to be known: whole pixels of a picture, so that parts beside each other share none. */
@@ -55,11 +77,11 @@ final readonly class Strokes
     public static function thinnest(Image $alpha, float $ppi, float $least, float $share): float
     {
         foreach ([1, 2, 4] as $times) {
-            $ink = $alpha->resized(Morphology::ROUND / ($least * $times * $ppi))->isMore(self::INK)->settled();
+            [$ink, $whole] = self::sized($least * $times, $alpha, $ppi);
             $room = $ink->area() * (1 - $share);
-            foreach (Morphology::openedRound($ink)->area() < $room ? range(1, intdiv(Morphology::ROUND, 2)) : [] as $radius) {
+            foreach ($whole > 0 && Morphology::openedRound($ink, $whole)->area() < $room ? range(1, $whole) : [] as $radius) {
                 if (Morphology::openedRound($ink, $radius)->area() < $room) {
-                    return max($times > 1 ? $least : 0.0, 2 * $radius * $least * $times / Morphology::ROUND);
+                    return max($times > 1 ? $least : 0.0, 2 * $radius * $least * $times / (2 * $whole + 1));
                 }
             }
         }

@@ -13,10 +13,7 @@ final class Morphology
     /** Numbers that can be told apart when neighbours are counted. */
     public const MOST_NUMBERS = 32;
 
-    /** Pixels across the octagon of openedRound(). */
-    public const ROUND = 11;
-
-    /** Its radius, a pixel at a time: by a square, which reaches its corners, or by a cross. Its eight sides are equally far from the middle to 1 %. */
+    /** Radius of an octagon, a pixel at a time: by a square, which reaches its corners, or by a cross. The sides of the whole of it are equally far from the middle to 1 %. */
     private const STEPS = ['square', 'cross', 'cross', 'square', 'cross'];
 
     /** Bands that are counted in one pass. */
@@ -55,9 +52,9 @@ final class Morphology
     /**
      * What of a mask a regular octagon can paint from within: nearly a disc (Serra, 1982).
      *
-     * @param  int  $radius  of its sides, in pixels: 5 for one of ROUND pixels across, or less
+     * @param  int  $radius  from the middle to its sides beside the middle pixel, 1 to 5
      */
-    public static function openedRound(Image $mask, int $radius = 5): Image
+    public static function openedRound(Image $mask, int $radius): Image
     {
         $neighbours = [
             'square' => Image::of(Vips::matrix(array_fill(0, 3, [255.0, 255.0, 255.0]))),

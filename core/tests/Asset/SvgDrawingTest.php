@@ -73,6 +73,9 @@ it('takes a page and its lengths as they are told', function (string $root, stri
 it('draws what its maker wrote with a prefix, or in a picture without a type', function (): void {
     $prefixed = '<s:svg xmlns:s="http://www.w3.org/2000/svg" viewBox="0 0 60 40" width="60" height="40"><s:g fill="#c33"><s:rect width="30" height="30"/><s:title>a &lt;s:b&gt;</s:title></s:g></s:svg>';
     expect(fromReference($prefixed)[0])->toBeLessThanOrEqual(3)->and(SvgCleaner::clean($prefixed)->markup)->toStartWith('<svg ');
+    // Named twice, and fitted into a page of another shape.
+    $twice = '<s:svg xmlns="http://www.w3.org/2000/svg" xmlns:s="http://www.w3.org/2000/svg" viewBox="0 0 60 40" width="80" height="80"><rect width="30" height="30"/><s:rect x="30" width="20" height="20" fill="#c33"/></s:svg>';
+    expect(fromReference($twice)[0])->toBeLessThanOrEqual(3);
     Fixtures::run(['convert', '-size', '20x20', 'gradient:red-blue', $file = Fixtures::temporary('within').'/a.png']);
     $bytes = base64_encode((string) file_get_contents($file));
     foreach (['data:;base64,', 'data:image/x-png;base64,', ' data:image/jpeg ; base64,'] as $address) {

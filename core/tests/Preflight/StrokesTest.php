@@ -81,6 +81,17 @@ it('tells how thin the thinnest strokes are', function (float $wide, float $leas
     expect(Strokes::thinnest($alpha, 300, $least, 0.15))->toBeBetween($from, $to);
 })->with([[0.01, 0.012, 0.0085, 0.0115], [0.013, 0.012, 0.012, 0.0165], [0.02, 0.012, 0.016, 0.024], [0.03, 0.012, 0.026, 0.035], [0.1, 0.012, 0.048, 0.048], [0.01, 0.02, 0.0085, 0.0115]]);
 
+it('tells nothing of a width that no pixel of the picture shows, and makes no large picture of it', function (): void {
+    $alpha = stroke_alpha(Fixtures::artwork([stroke_bar('b', 2.0, 0.01, 0)]));
+    expect(Strokes::thinnerThan(0.0005, $alpha, 300)->length(0.08))->toBe(0.0)->and(Strokes::thinnest($alpha, 300, 0.0001, 0.15))->toBe(0.0004);
+});
+
+it('measures a large shape by a smaller disc', function (): void {
+    // Twelve times ten inches at 300 ppi: eleven pixels to 0.014 in would be 74 million.
+    $alpha = stroke_alpha(Fixtures::artwork([stroke_bar('b', 8.0, 0.01, 20, 6, 5), stroke_bar('c', 8.0, 0.03, 20, 6, 7)], ['sheet' => ['width' => 3600, 'height' => 3000, 'ppi' => 300]]));
+    expect(Strokes::thinnerThan(0.014, $alpha, 300)->length(0.08))->toBeBetween(7.2, 8.8);
+});
+
 it('tells the same of fine lines and gaps from a coarse picture as from the print', function (float $wide, float $turn, bool $isFine): void {
     $line = Fixtures::artwork([stroke_bar('b', 2.0, $wide, $turn)]);
     $gap = Fixtures::artwork(plates(2.0, $wide, $turn));
@@ -107,7 +118,7 @@ it('sees what is thinner than the step that it looks in', function (): void {
     $hair = Fixtures::artwork([stroke_bar('b', 2.0, 0.01, 0), stroke_bar('c', 2.0, 0.01, 90)]);
     $top = subject_of($hair, 300)->topmost(Frame::sheet($hair->sheet, 50));
     expect(array_diff($top->ids, ['b', 'c']))->toBe([])
-        // Rows 12 and 606 of the print are points of the grid; 600 ± 1.5 holds 600.
+        // Every sixth row is a point of the grid: 600 ± 1.5 holds one, 603 ± 1.5 none.
         ->and(subject_of(Fixtures::artwork([stroke_bar('b', 2.0, 0.01, 0, 1.5, 2.0)]), 300)->topmost(Frame::sheet($hair->sheet, 50))->whole)->toBe(['b' => 100])
         ->and(subject_of(Fixtures::artwork([stroke_bar('b', 2.0, 0.01, 0, 1.5, 2.01)]), 300)->topmost(Frame::sheet($hair->sheet, 50))->whole)->toBe([]);
 });
