@@ -99,6 +99,10 @@ final readonly class Shelving
         $font = self::fontType($head);
         $title = pathinfo($name, PATHINFO_FILENAME);
         $stem = self::stem($title);
+        // Else it would be told to be no picture.
+        if (preg_match('/^(\x80\x01.{4})?%!(PS-AdobeFont|FontType1)/s', $head) === 1) {
+            throw FontRefused::notOpenType();
+        }
         if ($font !== null) {
             if ((int) filesize($path) > FolderShelf::MOST_FONT_BYTES) {
                 throw AssetUnusable::tooLarge($name, FolderShelf::MOST_FONT_BYTES);
