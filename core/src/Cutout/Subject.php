@@ -177,7 +177,6 @@ final class Subject
     private static function alongEdges(Image $ink, Image $small, Image $mask): Image
     {
         [$width, $height] = [$ink->width(), $ink->height()];
-        $large = fn (Image $of): Image => $of->resized($width / $small->width(), $height / $small->height())->crop(0, 0, $width, $height);
         $soft = Blur::gaussian($mask, self::UNSURE / 4, 0.02)->settled();
         $near = $soft->isMore(2.0)->both($soft->isLess(253.0))->settled();
         $kept = Tiles::flat($mask, $width, $height);
@@ -188,8 +187,10 @@ final class Subject
         }
         $within = self::carried($small, Morphology::worn($mask, self::UNSURE)->settled());
         $without = self::carried($small, Morphology::worn($mask->inverted()->settled(), self::UNSURE)->settled());
-        $edge = $tiles->packed($large($soft));
-        $score = self::score($tiles->packed($ink->band(0, 3)), $tiles->packed($large($within)), $tiles->packed($large($without)), $edge);
+        // All that is enlarged is so at once.
+        $about = $tiles->packed($within->withBand($without)->withBand($soft)->stretched($width, $height));
+        $edge = $about->band(6);
+        $score = self::score($tiles->packed($ink->band(0, 3)), $about->band(0, 3), $about->band(3, 3), $edge);
 
         return $tiles->laid($edge->isMore(2.0)->both($edge->isLess(253.0))->chosen($score, $edge->isMore(127.0))->settled(), $kept)->settled();
     }

@@ -6,6 +6,7 @@ namespace TallCrow\Cutout;
 
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Laid;
 
 /**
  * Those squares of a picture in which there is something to do, each with some pixels about it, laid side by side as one small picture: what is done to that
@@ -95,24 +96,30 @@ final readonly class Tiles
         $side = self::SIDE + 2 * $this->rim;
         $wide = $picture->spread($this->rim, $this->rim, $this->across * self::SIDE + 2 * $this->rim, $this->down * self::SIDE + 2 * $this->rim);
 
-        return Composition::mosaic(array_map(fn (int $cell): Image => $wide->crop(...[...$this->place($cell), $side, $side]), $this->cells), min(self::IN_A_ROW, count($this->cells)))->settled();
+        $rows = (int) ceil(count($this->cells) / self::IN_A_ROW);
+        $parts = array_map(fn (int $at, int $cell): Laid => Laid::over($wide->crop(...[...$this->place($cell), $side, $side]), ...$this->packedAt($at)), array_keys($this->cells), $this->cells);
+
+        return Composition::replaced($wide->crop(0, 0, 1, 1)->zoomed(min(self::IN_A_ROW, count($this->cells)) * $side, $rows * $side), $parts);
     }
 
-    /** A picture with its squares in place of those that were packed. */
+    /** A picture, in memory, with its squares in place of those that were packed. */
     public function laid(Image $packed, Image $on): Image
     {
+        $parts = array_map(function (int $at, int $cell) use ($packed): Laid {
+            [$left, $top] = $this->packedAt($at);
+
+            return Laid::over($packed->crop($left + $this->rim, $top + $this->rim, self::SIDE, self::SIDE), ...$this->place($cell));
+        }, array_keys($this->cells), $this->cells);
+
+        return Composition::replaced($on, $parts);
+    }
+
+    /** @return array{int, int} left and top of the square of that number where they lie side by side */
+    private function packedAt(int $at): array
+    {
         $side = self::SIDE + 2 * $this->rim;
-        $wide = $on->embed(0, 0, $this->across * self::SIDE, $this->down * self::SIDE);
-        $which = array_flip($this->cells);
-        $cells = array_map(function (int $cell) use ($packed, $wide, $which, $side): Image {
-            $at = $which[$cell] ?? null;
 
-            return $at === null
-                ? $wide->crop(...[...$this->place($cell), self::SIDE, self::SIDE])
-                : $packed->crop($at % self::IN_A_ROW * $side + $this->rim, intdiv($at, self::IN_A_ROW) * $side + $this->rim, self::SIDE, self::SIDE);
-        }, range(0, $this->across * $this->down - 1));
-
-        return Composition::mosaic($cells, $this->across)->crop(0, 0, $on->width(), $on->height());
+        return [$at % self::IN_A_ROW * $side, intdiv($at, self::IN_A_ROW) * $side];
     }
 
     /** @return array{int, int} left and top of a square */

@@ -148,7 +148,6 @@ final class Image
         return self::of(Vips::image('insert', [$this->handle, $part], [$left, $top]));
     }
 
-    /** Shrinks or enlarges with a filter that keeps tone; alpha is weighed in. */
     /** Turned by a quarter, clockwise. */
     public function quarterTurned(): self
     {

@@ -9,6 +9,7 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
+use TallCrow\Raster\Laid;
 use TallCrow\Raster\Morphology;
 use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
@@ -200,4 +201,10 @@ it('shrinks a picture of many thousand pixels to a few, and keeps its tones', fu
     }
     // One pixel of it all: the filter's weights are not quite even.
     expect(ord($tall->resized(0.01, 1 / 12000)->toBytes()))->toEqualWithDelta(array_sum($levels) / 10, 4.0);
+});
+
+it('puts pictures in place of what is there, and leaves the one it began with', function (): void {
+    $on = band_of([[1, 2, 3], [4, 5, 6]])->settled();
+    $with = Composition::replaced($on, [Laid::over(band_of([[70, 80]]), 1, 1), Laid::over(band_of([[90, 91]]), 2, 1)]);
+    expect(rows_of($with))->toBe([[1, 2, 3], [4, 70, 90]])->and(rows_of($on))->toBe([[1, 2, 3], [4, 5, 6]]);
 });

@@ -97,3 +97,15 @@ it('looks at a plane where its chance says', function (): void {
         }
     }
 });
+
+it('stretches a plane so that it stays one, the middles of pixels where they were', function (int $width, int $height): void {
+    $plane = sampled_field(12, 9, fn (int $x, int $y): float => 3.0 * $x - 2.0 * $y);
+    $wide = samples_of($plane->stretched($width, $height));
+    expect(count($wide))->toBe($width * $height);
+    // Beyond the middles of the outermost pixels there is nothing to lie between.
+    foreach ([0.2, 0.5, 0.8] as $across) {
+        [$x, $y] = [(int) ($width * $across), (int) ($height * (1 - $across))];
+        $wanted = 3.0 * (($x + 0.5) * 12 / $width - 0.5) - 2.0 * (($y + 0.5) * 9 / $height - 0.5);
+        expect($wide[$y * $width + $x])->toEqualWithDelta($wanted, 1e-3);
+    }
+})->with([[120, 90], [77, 200], [131, 101]]);
