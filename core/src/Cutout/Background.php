@@ -17,6 +17,9 @@ final class Background
     /** A colour of the rim counts as background when it has this share of it. */
     private const SHARE = 0.12;
 
+    /** By how much more than its tolerance a lone pixel may be off. */
+    private const GRAIN = 2.0;
+
     private const SAMPLE = 220;
 
     /** Edges are looked for in so many times more pixels each way. */
@@ -40,8 +43,7 @@ final class Background
         if ($colours === []) {
             return $ink;
         }
-        $difference = ColourKeys::of($ink)->difference($colours)->settled();
-        $like = $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->either($ink->alpha()->isLess(1.0));
+        $like = self::like($ink, $colours, $tolerance)->either($ink->alpha()->isLess(1.0));
         if (Scribble::any($scribbles, true)) {
             $like = $like->both(Scribble::mask($scribbles, true, $ink->width(), $ink->height())->isMore(127.0)->inverted());
         }
@@ -53,7 +55,7 @@ final class Background
             $like = Mixtures::without($like, $ink);
         }
 
-        return self::cleared($ink, $like->settled(), $difference);
+        return Unmixing::edges($ink, $like->settled());
     }
 
     /** What of the background is not joined to the edge of the picture: parts that stay unless they are chosen. */
@@ -63,9 +65,25 @@ final class Background
         if ($colours === []) {
             return Image::empty($ink->width(), $ink->height(), 1);
         }
-        $like = ColourKeys::of($ink)->difference($colours)->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->both($ink->alpha()->isMore(127.0))->settled();
+        $like = self::like($ink, $colours, $tolerance)->both($ink->alpha()->isMore(127.0))->settled();
 
         return $like->both(self::joinedToEdge($like)->inverted())->settled();
+    }
+
+    /**
+     * What is as near to one of the colours as that. A pixel or two that stand alone and are hardly further off are grain.
+     *
+     * @param  non-empty-list<Srgb>  $colours
+     * @param  float  $tolerance  CIEDE2000
+     * @return Image settled
+     */
+    private static function like(Image $ink, array $colours, float $tolerance): Image
+    {
+        $difference = ColourKeys::of($ink)->difference($colours)->settled();
+        $near = $tolerance * ColourKeys::PER_UNIT + 0.5;
+        $unlike = $difference->isMore($near)->settled();
+
+        return $unlike->both(Morphology::lone($unlike, 1)->both($difference->isLess(self::GRAIN * $near))->inverted())->inverted()->settled();
     }
 
     private static function joinedToEdge(Image $like): Image
@@ -80,11 +98,7 @@ final class Background
     /** All that is like one colour, wherever it is. */
     public static function ofColour(Image $ink, Srgb $colour, float $tolerance): Image
     {
-        $difference = ColourKeys::of($ink)->difference([$colour])->settled();
-
-        $like = $difference->isLess($tolerance * ColourKeys::PER_UNIT + 0.5)->settled();
-
-        return self::cleared($ink, Mixtures::without($like, $ink), $difference);
+        return Unmixing::edges($ink, Mixtures::without(self::like($ink, [$colour], $tolerance), $ink));
     }
 
     /**
@@ -99,14 +113,13 @@ final class Background
         if ($gone === [] || $buckets === []) {
             return $ink;
         }
-        $keys = ColourKeys::of($ink);
         $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 255 : 0, range(0, 255));
-        $hides = Lookup::bytes($keys->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table)->settled();
+        $hides = Lookup::bytes(ColourKeys::of($ink)->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table)->settled();
         // Neither what shines up between two that stay, nor between two that go.
         $hides = Mixtures::without($hides, $ink);
         $hides = Mixtures::without($hides->inverted()->settled(), $ink)->inverted()->settled();
 
-        return self::cleared($ink, $hides, $keys->difference(array_map(fn (int $number): Srgb => $buckets[$number]->colour, $gone))->settled());
+        return Unmixing::edges($ink, $hides);
     }
 
     /**
@@ -153,11 +166,5 @@ final class Background
         $named = array_values(array_filter($found, fn (Swatch $swatch): bool => $swatch->share >= self::SHARE));
 
         return array_map(fn (Swatch $swatch): Srgb => $swatch->colour, $named === [] ? $found : $named);
-    }
-
-    /** The cleared part goes; next to it ink is taken apart from what went. */
-    private static function cleared(Image $ink, Image $gone, Image $difference): Image
-    {
-        return Unmixing::edges($ink, $gone, $difference);
     }
 }

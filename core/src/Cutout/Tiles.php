@@ -90,7 +90,7 @@ final readonly class Tiles
         return count($this->cells) > self::MOST * $this->across * $this->down;
     }
 
-    /** The squares of a picture with what is about them, its edges drawn out where it ends. */
+    /** The squares of an 8-bit picture with what is about them, its edges drawn out where it ends; nothing where the last row of them has room. */
     public function packed(Image $picture): Image
     {
         $side = self::SIDE + 2 * $this->rim;
@@ -99,7 +99,7 @@ final readonly class Tiles
         $rows = (int) ceil(count($this->cells) / self::IN_A_ROW);
         $parts = array_map(fn (int $at, int $cell): Laid => Laid::over($wide->crop(...[...$this->place($cell), $side, $side]), ...$this->packedAt($at)), array_keys($this->cells), $this->cells);
 
-        return Composition::replaced($wide->crop(0, 0, 1, 1)->zoomed(min(self::IN_A_ROW, count($this->cells)) * $side, $rows * $side), $parts);
+        return Composition::replaced($picture->crop(0, 0, 1, 1)->linearByte(0.0)->zoomed(min(self::IN_A_ROW, count($this->cells)) * $side, $rows * $side), $parts);
     }
 
     /** A picture, in memory, with its squares in place of those that were packed. */

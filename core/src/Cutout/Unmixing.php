@@ -6,9 +6,11 @@ namespace TallCrow\Cutout;
 
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\ColourBands;
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 use TallCrow\Raster\Vips;
 
 /**
@@ -29,8 +31,18 @@ final class Unmixing
 
     private const BLOCK = 3;
 
-    /** What is more unlike the background says more about what stands before it, by this power. */
-    private const UNLIKE = 3.0;
+    /** What is more unlike the background says more about what stands before it: of what is within so many pixels, by this power, nearly only the most unlike. */
+    private const UNLIKE = 16.0;
+
+    private const AMONG = 7;
+
+    /** From the distance between two colours, which is 255 √3 at most. */
+    private const TO_BYTE = 0.57735;
+
+    /** How often the background's grain is what may be told from it, and the share of what stands before it that is cleared for it at most. */
+    private const GRAIN = 1.5;
+
+    private const FAINT = 0.08;
 
     /** How much a difference of colour weighs beside one of lightness where a file keeps colour at half the size, as most JPEGs do (common practice). */
     private const COARSE_COLOUR = 0.05;
@@ -40,9 +52,8 @@ final class Unmixing
 
     /**
      * @param  Image  $gone  255 where all is background
-     * @param  ?Image  $difference  how unlike the background each pixel is, 0 to 255; without, as unlike as it is what is gone about it
      */
-    public static function edges(Image $ink, Image $gone, ?Image $difference = null): Image
+    public static function edges(Image $ink, Image $gone): Image
     {
         // A bell that touches the border reaches about two deviations to either side of it.
         $soft = Blur::rough($gone, self::REACH / 2, 0.02)->settled();
@@ -55,25 +66,26 @@ final class Unmixing
             return $cleared;
         }
         if ($tiles->areMost()) {
-            return self::unmixed($ink->settled(), $gone, $sure, $mixed, $difference?->settled());
+            return self::unmixed($ink->settled(), $gone, $sure, $mixed);
         }
-        $clean = self::unmixed($tiles->packed($ink), $tiles->packed($gone), $tiles->packed($sure), $tiles->packed($mixed), $difference === null ? null : $tiles->packed($difference));
+        $clean = self::unmixed($tiles->packed($ink), $tiles->packed($gone), $tiles->packed($sure), $tiles->packed($mixed));
 
         return $tiles->laid($clean->settled(), $cleared);
     }
 
-    private static function unmixed(Image $ink, Image $gone, Image $sure, Image $mixed, ?Image $difference): Image
+    private static function unmixed(Image $ink, Image $gone, Image $sure, Image $mixed): Image
     {
         $colour = $ink->band(0, 3);
         $ground = self::carried($colour, $sure);
         $off = $colour->minus($ground);
-        $difference ??= ColourBands::product($off, $off)->raised(0.5)->linearByte(1.0);
-        $unlike = Lookup::bytes($difference, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted());
+        $difference = ColourBands::product($off, $off)->raised(0.5)->linearByte(self::TO_BYTE)->settled();
+        $most = $difference->divided(Morphology::dilated($difference, self::AMONG)->linear(1.0, 1.0))->linearByte(255.0);
+        $unlike = Lookup::bytes($most, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted());
         $before = self::carried($colour, $unlike);
         $way = $before->minus($ground);
         $coarse = $ink->has(ImageFile::JPEG_NOTE);
         $weighed = $coarse ? self::byLuma($way) : $way;
-        $length = ColourBands::product($way, $weighed);
+        $length = ColourBands::product($way, $weighed)->settled();
         $alpha = ColourBands::product($off, $weighed)->divided($length->linear(1.0, 1.0))->unitToByte()->settled();
         // Its own colour: the less of it there is, the more is taken from about it.
         $part = $alpha->linear(1 / 255)->settled();
@@ -83,9 +95,37 @@ final class Unmixing
             $own = $before->plus(self::luma($own->minus($before)));
         }
         $clean = $own->multiplied($part)->plus($before->multiplied($part->linear(-1.0, 1.0)))->linearByte(1.0)->asColours();
-        $kept = $mixed->chosen($alpha, $gone->inverted());
+        $kept = $mixed->chosen(self::overGrain($alpha, $length, self::grain($difference, $sure)), $gone->inverted());
 
         return $mixed->chosen($clean, $ink->band(0, 3))->asColours()->withBand($ink->alpha()->times($kept));
+    }
+
+    /** Levels that half of the background's pixels are at most off its colour. */
+    private static function grain(Image $difference, Image $sure): float
+    {
+        $counts = Histogram::summedBy($sure, $difference);
+        $half = array_sum($counts) / 2;
+        $sum = 0.0;
+        foreach ($counts as $level => $count) {
+            $sum += $count;
+            if ($sum > $half) {
+                return $level / self::TO_BYTE;
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** An alpha without what may as well be the background's grain: none up to it, all from twice as much on. @param  Image  $length  squared levels between the two colours */
+    private static function overGrain(Image $alpha, Image $length, float $grain): Image
+    {
+        if ($grain < 1.0) {
+            return $alpha;
+        }
+        // As many times its own grain; what is more than faint is no grain, however strong that is.
+        $times = $alpha->multiplied($length->raised(0.5))->linear(1 / self::GRAIN / $grain, -255.0)->linearByte(1.0);
+
+        return $alpha->times($times->lighter($alpha->linearByte(1 / self::FAINT, -255.0)))->settled();
     }
 
     /** Colours as they are about each pixel, by weight; far from any weight, none. Carried colours have nothing fine: they are worked at a third of the size. */

@@ -22,13 +22,13 @@ final class Morphology
     /** Each pixel becomes the least of its square of neighbours. */
     public static function eroded(Image $image, int $side = 3): Image
     {
-        return $image->operation('rank', [$side, $side, 0]);
+        return $image->operation('rank', [$side, 1, 0])->operation('rank', [1, $side, 0]);
     }
 
     /** Each pixel becomes the largest of its square of neighbours. */
     public static function dilated(Image $image, int $side = 3): Image
     {
-        return $image->operation('rank', [$side, $side, $side * $side - 1]);
+        return $image->operation('rank', [$side, 1, $side - 1])->operation('rank', [1, $side, $side - 1]);
     }
 
     /** Of a mask of 0 and 255, what a square of that side fits into at every place: as eroded(), and many times quicker. */
@@ -68,6 +68,14 @@ final class Morphology
         }
 
         return $mask;
+    }
+
+    /** Pixels of a mask of 0 and 255 with at most so many others of it among their eight neighbours. */
+    public static function lone(Image $mask, int $others): Image
+    {
+        $count = $mask->linearByte(1 / 255)->operation('convsep', [Image::of(Vips::matrix([[1.0, 1.0, 1.0]]))], ['precision' => Precision::Integer]);
+
+        return $mask->both($count->isLess($others + 1.5));
     }
 
     /** Along rows, then along columns: a square is both. */
@@ -116,7 +124,8 @@ final class Morphology
     /** Every pixel of the value at the corner that is joined to it takes another value. */
     public static function flooded(Image $image, float $value): Image
     {
-        $copy = $image->settled();
+        // What is in memory already would be settled as it is, and drawn into.
+        $copy = $image->operation('copy')->settled();
         Vips::operate('draw_flood', [$copy, Boxed::doubles([$value]), 0, 0], ['equal' => true]);
 
         return $copy;
