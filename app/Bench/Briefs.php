@@ -50,8 +50,7 @@ final readonly class Briefs
             if ($refit) {
                 $artwork = $artwork->refitted($area);
             } elseif ($artwork->sheet != Sheet::of($area)) {
-                $shift = Refit::sameSize($artwork->sheet->area(), $area);
-                $artwork = $artwork->withSheet(Sheet::of($area))->withLayers(array_map(fn ($layer) => $layer->moved($shift->shiftX, $shift->shiftY), $artwork->layers));
+                $artwork = $artwork->laidOn(Sheet::of($area), Refit::sameSize($artwork->sheet->area(), $area));
             }
             $saved = $this->revisions->save($job, $version, $artwork);
             $saved->update(self::columns($area));

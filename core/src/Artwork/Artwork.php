@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Swatch;
+use TallCrow\Geometry\Affine;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Refit;
 use TallCrow\Texture\Wear;
@@ -124,11 +125,23 @@ final readonly class Artwork
     /** Moves the design to another print area, every measure sized alike. */
     public function refitted(PrintArea $to): self
     {
-        $refit = Refit::contain($this->sheet->area(), $to);
+        return $this->laidOn(Sheet::of($to), Refit::contain($this->sheet->area(), $to));
+    }
 
-        return $this->withSheet(Sheet::of($to))
-            ->withLayers(array_map(fn (Layer $layer): Layer => $layer->scaled($refit->scale, 0, 0)->moved($refit->shiftX, $refit->shiftY), $this->layers))
-            ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $refit->scale), $this->distress));
+    /**
+     * The design on another sheet: sized and moved, and the wear of all of it with it.
+     *
+     * @param  ?\Closure(Layer, Layer): Layer  $layer  a layer of before and as it was sized; answers what becomes of it
+     */
+    public function laidOn(Sheet $sheet, Refit $refit, ?\Closure $layer = null): self
+    {
+        $by = $refit->scale;
+        $moved = fn (Layer $one): Layer => $one->scaled($by, 0, 0)->moved($refit->shiftX, $refit->shiftY);
+        [$from, $to] = [$this->sheet->box()->transformed(Affine::scale($by, $by)), $sheet->box()];
+
+        return $this->withSheet($sheet)
+            ->withLayers(array_map(fn (Layer $one): Layer => $layer === null ? $moved($one) : $layer($one, $moved($one)), $this->layers))
+            ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $by)->moved($refit->shiftX, $refit->shiftY, $from, $to), $this->distress));
     }
 
     /** @return list<string> file names of the fonts and pictures that it needs */

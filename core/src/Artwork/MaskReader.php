@@ -84,7 +84,7 @@ final class MaskReader
         $node->knows('points', 'width', 'hardness', 'restores', 'symmetry', 'count');
 
         return new Stroke(
-            $node->points('points', Stroke::MOST_POINTS, self::REACH),
+            $node->points('points', Stroke::MOST_POINTS, Stroke::REACH),
             $node->number('width', 0.005, 20, 0.3),
             $node->number('hardness', 0, 1, 1),
             $node->flag('restores', false),

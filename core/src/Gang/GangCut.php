@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace TallCrow\Gang;
 
 use TallCrow\Artwork\Artwork;
-use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Scaling;
 use TallCrow\Artwork\Sheet;
 use TallCrow\Geometry\Box;
 use TallCrow\Measure\Ppi;
+use TallCrow\Measure\Refit;
 use TallCrow\Render\InkBox;
 use TallCrow\Render\Placer;
-use TallCrow\Texture\Wear;
 
 /** A design cut to its ink, on a sheet of its own, as it lies on film. */
 final class GangCut
@@ -28,9 +26,7 @@ final class GangCut
         $by = $width === null ? 1.0 : $width / $ink->width();
         $sheet = new Sheet(max(1, (int) ceil($ink->width() * $by * $ppi->value)), max(1, (int) ceil($ink->height() * $by * $ppi->value)), $ppi);
 
-        return $artwork->withSheet($sheet)
-            ->withLayers(array_map(fn (Layer $layer): Layer => $layer->scaled($by, 0, 0)->moved(-$ink->left * $by, -$ink->top * $by), $artwork->layers))
-            ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $by), $artwork->distress));
+        return $artwork->laidOn($sheet, Refit::by($by, -$ink->left * $by, -$ink->top * $by));
     }
 
     /**

@@ -6,12 +6,11 @@ namespace TallCrow\House;
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Scaling;
 use TallCrow\Artwork\Sheet;
 use TallCrow\Geometry\Box;
+use TallCrow\Measure\Refit;
 use TallCrow\Render\InkBox;
 use TallCrow\Render\Placer;
-use TallCrow\Texture\Wear;
 
 /** A design as it goes to a place of a house, and what that does to it. */
 final readonly class Fit
@@ -48,12 +47,9 @@ final readonly class Fit
         if ($mode === FitMode::Ink && $ink !== null) {
             [$shiftX, $shiftY] = [$to->widthInches() / 2 - $ink->centreX() * $scale, $to->heightInches() / 2 - $ink->centreY() * $scale];
         }
-        $moved = $mode === FitMode::Spread
-            ? fn (Layer $layer): Layer => self::spread($layer, $to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches())
-            : fn (Layer $layer): Layer => $fitting->kept($layer, $layer->scaled($scale, 0, 0)->moved($shiftX, $shiftY));
-        $fitted = $artwork->withSheet(Sheet::of($to))
-            ->withLayers(array_map($moved, $artwork->layers))
-            ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $scale), $artwork->distress));
+        $fitted = $mode === FitMode::Spread
+            ? $artwork->withSheet(Sheet::of($to))->withLayers(array_map(fn (Layer $layer): Layer => self::spread($layer, $to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches()), $artwork->layers))
+            : $artwork->laidOn(Sheet::of($to), Refit::by($scale, $shiftX, $shiftY), $fitting->kept(...));
 
         return new self($fitted, $place, $fitting, $scale, InkBox::of($fitted, $placer), self::leastPpi($fitted, $placer));
     }

@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
+use TallCrow\Geometry\Box;
+
 /** One stroke of a brush, kept as the points that it went through, so that it is the same at every size. */
 final readonly class Stroke
 {
     public const MOST_POINTS = 2000;
+
+    /** Shares of its box, either way, to which a stroke may reach. */
+    public const REACH = 12.0;
+
+    /** Inches between two middles that are one. */
+    private const SAME = 0.001;
 
     /** @param  list<array{float, float}>  $points  shares of the box that it was drawn on */
     public function __construct(
@@ -44,6 +52,26 @@ final readonly class Stroke
     public function scaled(float $by): self
     {
         return new self($this->points, $this->width * $by, $this->hardness, $this->restores, $this->symmetry, $this->count);
+    }
+
+    /**
+     * The same stroke where another box lies, told as shares of that. A symmetry is about the middle of its box: about another, each image becomes a
+     * stroke of its own.
+     *
+     * @return list<self>
+     */
+    public function from(Box $was, Box $is): array
+    {
+        $share = fn (float $at, float $start, float $length): float => max(-self::REACH, min(self::REACH, ($at - $start) / max(1e-9, $length)));
+        $on = fn (array $p): array => [
+            $share($was->left + $p[0] * $was->width(), $is->left, $is->width()),
+            $share($was->top + $p[1] * $was->height(), $is->top, $is->height()),
+        ];
+        $same = hypot($was->centreX() - $is->centreX(), $was->centreY() - $is->centreY()) < self::SAME;
+        $lines = $same ? [$this->points] : $this->lines($was->height() / max(1e-9, $was->width()));
+        $symmetry = $same ? $this->symmetry : Symmetry::None;
+
+        return array_map(fn (array $line): self => new self(array_map($on, $line), $this->width, $this->hardness, $this->restores, $symmetry, $this->count), $lines);
     }
 
     /** @return array<string, mixed> */

@@ -31,6 +31,12 @@ final readonly class Refit
         return self::scaled($from, $to, 1.0);
     }
 
+    /** Sized about the corner of the sheet, then moved by inches. */
+    public static function by(float $scale, float $shiftX, float $shiftY): self
+    {
+        return new self($scale, $shiftX, $shiftY);
+    }
+
     public function x(float $x): float
     {
         return $x * $this->scale + $this->shiftX;

@@ -74,8 +74,9 @@ final class WearPainter
         $sparing = array_values(array_filter($wear->strokes, fn (Stroke $stroke): bool => $stroke->restores));
         if ($sparing !== []) {
             $spared = BrushPainter::over(Image::empty($frame->width, $frame->height, 1), $sparing, $ink->extent, null, $frame);
-            // Mark by mark, not by fading them.
-            $whole = $spared->isMore(Grain::over($spared, self::PATCH, $wear->seed, PrintGrid::ofInk($frame->ppi, [$frame->left, $frame->top])));
+            // Mark by mark, not by fading them; where all are spared, the highest grain's, too.
+            $grain = Grain::over($spared, self::PATCH, $wear->seed, PrintGrid::ofInk($frame->ppi, [$frame->left, $frame->top]))->linearByte(254 / 255);
+            $whole = $spared->isMore($grain);
             $taken = $taken->times($whole->inverted());
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Texture;
 
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Box;
 use TallCrow\Mask\Stroke;
 
 /** One line of distress: ink is taken away, so that the cloth shows whatever its colour. */
@@ -111,6 +113,15 @@ final readonly class Wear
         return $this->changed([
             'scale' => $scale, 'x' => $this->x * $by, 'y' => $this->y * $by,
             'strokes' => array_map(fn (Stroke $stroke): Stroke => $stroke->scaled($by), $this->strokes),
+        ]);
+    }
+
+    /** The same wear of what lay on one box, inches, and was moved by so much to lie on another: its marks stay where they were on the ink. */
+    public function moved(float $x, float $y, Box $from, Box $to): self
+    {
+        return $this->changed([
+            'x' => $this->x + $x, 'y' => $this->y + $y,
+            'strokes' => array_merge([], ...array_map(fn (Stroke $stroke): array => $stroke->from($from->transformed(Affine::shift($x, $y)), $to), $this->strokes)),
         ]);
     }
 
