@@ -6,6 +6,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\House\Fit;
 use TallCrow\House\FitMode;
+use TallCrow\House\Fitting;
 use TallCrow\House\House;
 use TallCrow\Render\Renderer;
 
@@ -16,12 +17,12 @@ use TallCrow\Render\Renderer;
 function sent(Artwork $artwork, string $folder, int $runs): void
 {
     $places = [['bramble-market', 'Basic tee/front'], ['mill-lane-print', 'Heavy tee/front'], ['mill-lane-print', 'Hoodie/back'], ['bramble-market', 'Basic tee/back'], ['halyard-transfers', 'Film A4/sheet']];
-    $placer = (new Renderer(new FolderShelf($folder)))->placer;
+    $renderer = new Renderer(new FolderShelf($folder));
     $calls = [];
     foreach ($places as $i => [$slug, $key]) {
         $file = dirname(__DIR__)."/demo/houses/$slug.json";
         $place = House::json((string) file_get_contents($file))->at($key) ?? throw new RuntimeException("$slug has no $key.");
-        file_put_contents("$folder/fit-$i.json", json_encode(Fit::of($artwork, $place, FitMode::Contain, $placer)->artwork->toArray()));
+        file_put_contents("$folder/fit-$i.json", json_encode(Fit::of($artwork, $place, Fitting::by(FitMode::Contain), $renderer)->artwork->toArray()));
         $calls[] = dirname(__DIR__)."/bin/crow print $folder/fit-$i.json --out $folder/sent-$i --scratch $folder/scratch-$i --materials $folder/materials --kind {$place->kind->value} --house $file --place ".escapeshellarg($key)." --shelf $folder";
     }
     [$one] = process("$calls[0] --pieces $folder/one-\$\$", $runs);

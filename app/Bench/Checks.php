@@ -27,7 +27,7 @@ final class Checks
         $studio = Studio::of($revision->job->shop);
         $artwork = $revision->read();
         $judges = Destination::judging($revision->job);
-        $fits = array_map(fn (Destination $to): Fit => $to->fit($artwork, $studio->renderer->placer), $judges);
+        $fits = array_map(fn (Destination $to): Fit => $to->fit($artwork, $studio->renderer), $judges);
 
         return Preflight::artwork(
             $artwork, $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely, words: self::words($revision->job->shop), demands: $fits === [] ? null : HouseDemands::strictest($fits, $artwork->brief->method),

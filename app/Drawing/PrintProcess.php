@@ -106,7 +106,7 @@ final class PrintProcess
             throw new PrintRefused($invalid->getMessage());
         }
 
-        return json_encode(($to === null ? $sheet : $to->fit($sheet, Studio::of($this->export->shop)->renderer->placer)->artwork)->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return json_encode(($to === null ? $sheet : $to->fit($sheet, Studio::of($this->export->shop)->renderer)->artwork)->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
     /** @return list<string> that draw it on a garment */

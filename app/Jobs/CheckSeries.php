@@ -121,7 +121,7 @@ final class CheckSeries implements ShouldQueue
     /** @param  list<string>  $words  that are spelt so */
     private function report(Artwork $artwork, Series $series, Studio $studio, array $words): Report
     {
-        $fits = array_map(fn (Destination $to): Fit => $to->fit($artwork, $studio->renderer->placer), Destination::judging($series->job));
+        $fits = array_map(fn (Destination $to): Fit => $to->fit($artwork, $studio->renderer), Destination::judging($series->job));
         $printed = $studio->renderer->picture($artwork, Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value))->settled();
 
         return Preflight::artwork($artwork, $studio->renderer, $studio->shelf, $series->job->area(), $printed, words: $words, demands: $fits === [] ? null : HouseDemands::strictest($fits, $artwork->brief->method));

@@ -12,7 +12,7 @@ use TallCrow\House\Fit;
 use TallCrow\House\Fitting;
 use TallCrow\House\House;
 use TallCrow\House\HousePlace;
-use TallCrow\Render\Placer;
+use TallCrow\Render\Renderer;
 
 /** A place of a house that a job goes to, and how its design is fitted to it. */
 final readonly class Destination
@@ -65,9 +65,9 @@ final readonly class Destination
         return $at === null ? null : new self($record->id, $house, $at, $fitting);
     }
 
-    public function fit(Artwork $artwork, Placer $placer): Fit
+    public function fit(Artwork $artwork, Renderer $renderer): Fit
     {
-        return Fit::of($artwork, $this->place, $this->fitting, $placer);
+        return Fit::of($artwork, $this->place, $this->fitting, $renderer);
     }
 
     public function form(): PrintForm

@@ -44,11 +44,11 @@ final class GangController
     public function layout(Request $request, Shop $shop): GangLayout
     {
         [$film, $pieces] = $this->asked($request, $shop);
-        $placer = Studio::of($shop)->renderer->placer;
+        $renderer = Studio::of($shop)->renderer;
 
-        return GangLayout::of(MaxRects::layout(array_map(function (array $piece) use ($placer): GangPiece {
+        return GangLayout::of(MaxRects::layout(array_map(function (array $piece) use ($renderer): GangPiece {
             $artwork = PrintJob::query()->with('head')->findOrFail($piece['job'])->head?->read() ?? abort(404);
-            $ink = GangCut::ink($artwork, $placer);
+            $ink = GangCut::ink($artwork, $renderer);
             $by = $piece['width'] === null ? 1.0 : $piece['width'] / $ink->width();
 
             return new GangPiece($piece['title'], $ink->width() * $by, $ink->height() * $by, $piece['count'], $piece['turns']);

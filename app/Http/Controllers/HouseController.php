@@ -122,7 +122,7 @@ final class HouseController
         $studio = Studio::of($job->shop);
         $artwork = $revision->read();
 
-        return array_map(fn (Destination $to): FitCard => FitCard::of($to, $to->fit($artwork, $studio->renderer->placer), $artwork->title, $job->judged_by), Destination::of($job));
+        return array_map(fn (Destination $to): FitCard => FitCard::of($to, $to->fit($artwork, $studio->renderer), $artwork->title, $job->judged_by), Destination::of($job));
     }
 
     public function fitPicture(Request $request, Revision $revision): Response
@@ -132,7 +132,7 @@ final class HouseController
         $record = HouseRecord::query()->where('shop_id', $revision->shop_id)->find((int) $asked['house']) ?? abort(404, 'That house is not known any more.');
         $to = Destination::at($record, $asked['place'], Fitting::told($asked)) ?? abort(404, 'That house has no such place any more.');
         $studio = Studio::of($revision->job->load('shop')->shop);
-        $fitted = $to->fit($revision->read(), $studio->renderer->placer)->artwork;
+        $fitted = $to->fit($revision->read(), $studio->renderer)->artwork;
         $ppi = min(60.0, self::PICTURE / max($fitted->sheet->box()->width(), $fitted->sheet->box()->height()));
         $picture = $studio->renderer->picture($fitted, Frame::sheet($fitted->sheet, max(10.0, $ppi)), fn (LayerTrouble $trouble): null => null);
 

@@ -132,7 +132,7 @@ final class Crow
         $renderer = new Renderer($shelf, new NoPictures(Materials::kept()));
         $demands = NamedHouse::demands($arguments);
 
-        return self::told(Preflight::artwork($artwork, $renderer, $shelf, self::area($arguments, $artwork->sheet->ppi->value), demands: $demands === null ? null : $demands($artwork, $renderer->placer)), $arguments->flag('json'), [], $out);
+        return self::told(Preflight::artwork($artwork, $renderer, $shelf, self::area($arguments, $artwork->sheet->ppi->value), demands: $demands === null ? null : $demands($artwork, $renderer)), $arguments->flag('json'), [], $out);
     }
 
     /** The print area that a call names in pixels. */

@@ -52,7 +52,7 @@ final class GangCommand
         $pieces = $pictures = [];
         foreach ($asked as $i => $one) {
             self::say($out, ['piece' => $i + 1, 'of' => count($asked), 'name' => $one['name']]);
-            $cut = GangCut::of(self::sheet($one['sheet']), $one['width'], $ppi, $renderer->placer);
+            $cut = GangCut::of(self::sheet($one['sheet']), $one['width'], $ppi, $renderer);
             $pictures[] = $renderer->picture($cut, Frame::sheet($cut->sheet, $ppi->value))->settled();
             $pieces[] = new GangPiece($one['name'], $cut->sheet->box()->width(), $cut->sheet->box()->height(), $one['count'], $one['turns']);
         }

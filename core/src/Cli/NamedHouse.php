@@ -12,17 +12,17 @@ use TallCrow\House\House;
 use TallCrow\House\HouseDemands;
 use TallCrow\House\HousePlace;
 use TallCrow\Preflight\Demands;
-use TallCrow\Render\Placer;
+use TallCrow\Render\Renderer;
 
 /** The house and place that a sheet is held to: --house FILE.json --place PRODUCT/PLACE. */
 final class NamedHouse
 {
-    /** @return ?callable(Artwork, Placer): Demands null where none is named */
+    /** @return ?callable(Artwork, Renderer): Demands null where none is named */
     public static function demands(Arguments $arguments): ?callable
     {
         $place = self::place($arguments);
 
-        return $place === null ? null : fn (Artwork $artwork, Placer $placer): Demands => HouseDemands::strictest([Fit::of($artwork, $place, Fitting::by(FitMode::Contain), $placer)], $artwork->brief->method);
+        return $place === null ? null : fn (Artwork $artwork, Renderer $renderer): Demands => HouseDemands::strictest([Fit::of($artwork, $place, Fitting::by(FitMode::Contain), $renderer)], $artwork->brief->method);
     }
 
     private static function place(Arguments $arguments): ?HousePlace

@@ -11,7 +11,7 @@ use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Demands;
 use TallCrow\Render\FolderPictures;
-use TallCrow\Render\Placer;
+use TallCrow\Render\Renderer;
 
 /**
  * Makes a print file with its checks, and says how far it is: one JSON object to a line, `{"layer": 2, "of": 9, "name": "…"}`,
@@ -27,7 +27,7 @@ final class PrintCommand
         $scratch = $arguments->folder('scratch', 0o700);
         $demands = NamedHouse::demands($arguments);
         [$materials, $shared] = [Materials::kept($arguments->option('materials')), $arguments->option('pieces')];
-        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), $materials, self::form($arguments), $demands === null ? null : fn (Placer $placer): Demands => $demands($artwork, $placer), $shared === null ? null : new FolderPictures($shared, materials: $materials));
+        $done = Exporter::export($artwork, $shelf, $target, $scratch, new PrintedProgress($out), self::area($arguments->option('area')), $materials, self::form($arguments), $demands === null ? null : fn (Renderer $renderer): Demands => $demands($artwork, $renderer), $shared === null ? null : new FolderPictures($shared, materials: $materials));
         PrintedProgress::say($out, ['done' => $done->toArray()]);
 
         return Crow::FINE;

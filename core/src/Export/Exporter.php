@@ -19,7 +19,6 @@ use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\NotFlat;
 use TallCrow\Render\Pictures;
-use TallCrow\Render\Placer;
 use TallCrow\Render\Renderer;
 
 /** From an artwork to the file for the print house, with the checks that were run on that very file. */
@@ -30,7 +29,7 @@ final class Exporter
      * @param  string  $scratch  a folder for the pieces, emptied at the end
      * @param  ?Pictures  $pieces  where pieces are kept for other prints of the same design; in the scratch folder otherwise
      * @param  ?Pictures  $materials  where fields of wear and papers are kept for other prints
-     * @param  ?callable(Placer): Demands  $demands  what it is held to; null for the rule of its brief
+     * @param  ?callable(Renderer): Demands  $demands  what it is held to; null for the rule of its brief
      *
      * @throws LayerTrouble|PngBroken|NotFlat
      */
@@ -61,7 +60,7 @@ final class Exporter
             $packing = $form->kind === FileKind::Png ? $packing : new Packing(0, null, $form->mostBytes !== null && $bytes > $form->mostBytes);
 
             $progress->stage(ExportStage::Check);
-            $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $form->mirrored ? $written->mirroredAcross()->settled() : $written, demands: $demands === null ? null : $demands($renderer->placer));
+            $report = Preflight::artwork($artwork, $renderer, $shelf, $area, $form->mirrored ? $written->mirroredAcross()->settled() : $written, demands: $demands === null ? null : $demands($renderer));
 
             return new Exported($frame->width, $frame->height, $artwork->sheet->ppi, $bytes, (string) hash_file('sha256', $path), $report, $packing->said());
         } finally {

@@ -10,7 +10,7 @@ use TallCrow\Geometry\Box;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\Refit;
 use TallCrow\Render\InkBox;
-use TallCrow\Render\Placer;
+use TallCrow\Render\Renderer;
 
 /** A design cut to its ink, on a sheet of its own, as it lies on film. */
 final class GangCut
@@ -20,9 +20,9 @@ final class GangCut
      *
      * @throws GangRefused when it has no ink
      */
-    public static function of(Artwork $artwork, ?float $width, Ppi $ppi, Placer $placer): Artwork
+    public static function of(Artwork $artwork, ?float $width, Ppi $ppi, Renderer $renderer): Artwork
     {
-        $ink = self::ink($artwork, $placer);
+        $ink = self::ink($artwork, $renderer);
         $by = $width === null ? 1.0 : $width / $ink->width();
         $sheet = new Sheet(max(1, (int) ceil($ink->width() * $by * $ppi->value)), max(1, (int) ceil($ink->height() * $by * $ppi->value)), $ppi);
 
@@ -34,9 +34,9 @@ final class GangCut
      *
      * @throws GangRefused
      */
-    public static function ink(Artwork $artwork, Placer $placer): Box
+    public static function ink(Artwork $artwork, Renderer $renderer): Box
     {
-        $box = InkBox::of($artwork, $placer)?->intersection($artwork->sheet->box());
+        $box = InkBox::of($artwork, $renderer)?->intersection($artwork->sheet->box());
 
         return $box === null || $box->isEmpty() ? throw GangRefused::noInk($artwork->title) : $box;
     }

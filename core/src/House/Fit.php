@@ -11,6 +11,7 @@ use TallCrow\Geometry\Box;
 use TallCrow\Measure\Refit;
 use TallCrow\Render\InkBox;
 use TallCrow\Render\Placer;
+use TallCrow\Render\Renderer;
 
 /** A design as it goes to a place of a house, and what that does to it. */
 final readonly class Fit
@@ -28,12 +29,12 @@ final readonly class Fit
         private ?float $ppi,
     ) {}
 
-    public static function of(Artwork $artwork, HousePlace $place, Fitting $fitting, Placer $placer): self
+    public static function of(Artwork $artwork, HousePlace $place, Fitting $fitting, Renderer $renderer): self
     {
         $mode = $fitting->mode;
         $from = $artwork->sheet->area();
         $to = $place->area;
-        $ink = InkBox::of($artwork, $placer);
+        $ink = InkBox::of($artwork, $renderer);
         $room = [max(0.1, $to->widthInches() - 2 * $place->margin), max(0.1, $to->heightInches() - 2 * $place->margin)];
         $scale = match ($mode) {
             FitMode::Contain => min($to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches()),
@@ -51,7 +52,7 @@ final readonly class Fit
             ? $artwork->withSheet(Sheet::of($to))->withLayers(array_map(fn (Layer $layer): Layer => self::spread($layer, $to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches()), $artwork->layers))
             : $artwork->laidOn(Sheet::of($to), Refit::by($scale, $shiftX, $shiftY), $fitting->kept(...));
 
-        return new self($fitted, $place, $fitting, $scale, InkBox::of($fitted, $placer), self::leastPpi($fitted, $placer));
+        return new self($fitted, $place, $fitting, $scale, InkBox::of($fitted, $renderer), self::leastPpi($fitted, $renderer->placer));
     }
 
     /**

@@ -48,7 +48,7 @@ final readonly class Pictured
     private static function close(Artwork $artwork, Scene $scene, Renderer $renderer, callable $silent): \Closure
     {
         $ppi = $artwork->sheet->ppi->value;
-        $box = InkBox::of($artwork, $renderer->placer) ?? $artwork->sheet->box();
+        $box = InkBox::of($artwork, $renderer) ?? $artwork->sheet->box();
         $wide = (new Frame($ppi, (int) round($box->centreX() * $ppi - $scene->width / 2), (int) round($box->centreY() * $ppi - $scene->height / 2), $scene->width, $scene->height))->grown(self::RIM);
         $art = $renderer->picture($artwork, $wide, $silent)->settled();
 

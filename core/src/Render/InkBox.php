@@ -7,10 +7,47 @@ namespace TallCrow\Render;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Geometry\Box;
 
-/** The box in inches about all ink of a sheet that prints, rings and shadows included; null for a blank one. */
+/**
+ * The box in inches about all ink of a sheet that prints, as it is drawn: masked, bent, worn, with rings, shadows and what is taken away. Where outlines alone
+ * bound it, to their own measure; elsewhere to a hundredth of an inch, and never less than the ink.
+ */
 final class InkBox
 {
-    public static function of(Artwork $artwork, Placer $placer): ?Box
+    private const PPI = 100.0;
+
+    /** Levels of alpha that are no ink yet: the last of a glow. */
+    private const NONE = 2.0;
+
+    /** Inches beyond the sheet in which ink is still looked for. */
+    private const BEYOND = 4.0;
+
+    /** @return ?Box null for a sheet without any */
+    public static function of(Artwork $artwork, Renderer $renderer): ?Box
+    {
+        $reach = self::reach($artwork, $renderer->placer);
+        $frame = $reach === null ? null : Frame::about($reach->intersection($artwork->sheet->box()->grown(self::BEYOND)), self::PPI);
+        if ($reach === null || $frame === null) {
+            return null;
+        }
+        $key = json_encode([$artwork->toArray(), $renderer->fingerprints($artwork->files())], JSON_THROW_ON_ERROR);
+        /** @var array{int, int, int, int}|null $pixels */
+        $pixels = json_decode($renderer->found("ink box $key", fn (): string => json_encode(self::drawn($artwork, $frame, $renderer), JSON_THROW_ON_ERROR)), true);
+        if ($pixels === null) {
+            return null;
+        }
+        [$left, $top] = [$frame->left + $pixels[0], $frame->top + $pixels[1]];
+
+        return (new Box($left / self::PPI, $top / self::PPI, ($left + $pixels[2]) / self::PPI, ($top + $pixels[3]) / self::PPI))->intersection($reach);
+    }
+
+    /** @return array{int, int, int, int}|null left, top, width and height in the frame's pixels */
+    private static function drawn(Artwork $artwork, Frame $frame, Renderer $renderer): ?array
+    {
+        return $renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null)->alpha()->isMore(self::NONE)->settled()->inkBox();
+    }
+
+    /** How far ink may come at most. */
+    private static function reach(Artwork $artwork, Placer $placer): ?Box
     {
         $box = null;
         foreach ($artwork->layers as $layer) {

@@ -16,6 +16,8 @@ final class Renderer
 {
     public readonly Placer $placer;
 
+    private readonly Shelf $shelf;
+
     private readonly WearPainter $wear;
 
     private readonly LayerPainter $painter;
@@ -26,7 +28,7 @@ final class Renderer
         private readonly Pictures $pictures = new NoPictures,
         private readonly ?Artwork $pattern = null,
     ) {
-        $shelf = new UnpackedShelf($shelf, $pictures);
+        $this->shelf = $shelf = new UnpackedShelf($shelf, $pictures);
         $this->placer = new Placer($shelf, $pictures);
         $this->wear = new WearPainter($shelf, $pictures);
         $this->painter = new LayerPainter($shelf, $this->placer, $pictures, $this->wear);
@@ -41,6 +43,15 @@ final class Renderer
     public function found(string $key, callable $find): string
     {
         return $this->pictures->text($key, $find);
+    }
+
+    /**
+     * @param  list<string>  $files
+     * @return list<string> by which it is known whether one of them changed
+     */
+    public function fingerprints(array $files): array
+    {
+        return array_map($this->shelf->fingerprint(...), $files);
     }
 
     /**

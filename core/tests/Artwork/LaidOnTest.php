@@ -57,12 +57,12 @@ it('spares the same letters when it is sized, within the measures of a stroke', 
 it('cuts a design for film with its wear, and fits it to a house with it', function (): void {
     $was = brushed_plate('mirror', 'quadrants');
     $plate = Fixtures::render($was)->crop(150, 150, 600, 300)->settled();
-    $cut = GangCut::of($was, null, Ppi::of(300), Fixtures::renderer()->placer);
+    $cut = GangCut::of($was, null, Ppi::of(300), Fixtures::renderer());
     expect(off_by($plate, Fixtures::render($cut)->crop(0, 0, 600, 300)->settled()))->toBeLessThan(0.003);
 
     $place = new HousePlace('Tee', 'Front', PrintArea::inches('Tee, Front', 5, 6, Ppi::of(300)), 200, 0.0);
     foreach ([FitMode::Inches, FitMode::Place] as $mode) {
-        $fit = Fit::of($was, $place, Fitting::by($mode), Fixtures::renderer()->placer);
+        $fit = Fit::of($was, $place, Fitting::by($mode), Fixtures::renderer());
         [$left, $top] = [(int) round($fit->ink->left * 300), (int) round($fit->ink->top * 300)];
         expect(off_by($plate, Fixtures::render($fit->artwork)->crop($left, $top, 600, 300)->settled()))->toBeLessThan(0.003);
     }

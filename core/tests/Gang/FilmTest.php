@@ -109,7 +109,7 @@ it('rounds sizes and places to whole pixels', function (): void {
 it('cuts a design to whole pixels, none of its ink lost', function (): void {
     $plate = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2, '#ff0000', ['placement' => ['x' => 1.5, 'y' => 1.25, 'height' => 1.0]])]);
     $size = function (?float $width) use ($plate): array {
-        $sheet = GangCut::of($plate, $width, Ppi::of(100), Fixtures::renderer()->placer)->sheet;
+        $sheet = GangCut::of($plate, $width, Ppi::of(100), Fixtures::renderer())->sheet;
 
         return [$sheet->width, $sheet->height];
     };

@@ -39,11 +39,11 @@ function pixel_at(string $file, int $x, int $y): string
 }
 
 it('cuts a design to its ink at the width that is asked for', function (): void {
-    $placer = Fixtures::renderer()->placer;
-    $cut = GangCut::of(holed_plate(), 4.0, Ppi::of(100), $placer);
+    $renderer = Fixtures::renderer();
+    $cut = GangCut::of(holed_plate(), 4.0, Ppi::of(100), $renderer);
 
     expect([$cut->sheet->width, $cut->sheet->height])->toBe([400, 200])->and($cut->layer('plate')?->placement)->toMatchObject(['x' => 2.0, 'y' => 1.0, 'width' => 4.0])
-        ->and(GangCut::of(holed_plate(), null, Ppi::of(100), $placer)->sheet->width)->toBe(200)->and(fn () => GangCut::of(Fixtures::artwork([]), null, Ppi::of(100), $placer))->toThrow(GangRefused::class, 'has no ink');
+        ->and(GangCut::of(holed_plate(), null, Ppi::of(100), $renderer)->sheet->width)->toBe(200)->and(fn () => GangCut::of(Fixtures::artwork([]), null, Ppi::of(100), $renderer))->toThrow(GangRefused::class, 'has no ink');
 });
 
 it('lays copies on film where the layout says, mirrored at the end, with ticks in the gap', function (bool $mirrored): void {

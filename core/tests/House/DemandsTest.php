@@ -23,8 +23,8 @@ function asks(string $place, float $width, float $height, float $least, ?float $
 it('tells what houses ask in the inches of the sheet, the strictest figure by figure', function (): void {
     // The sheet is 3 × 4 in: the one prints it half as large, the other twice.
     $artwork = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2)]);
-    $placer = Fixtures::renderer()->placer;
-    $fits = [Fit::of($artwork, asks('chest', 1.5, 2, 250, 0.012, 0.06), Fitting::by(FitMode::Contain), $placer), Fit::of($artwork, asks('front', 6, 8, 200), Fitting::by(FitMode::Contain), $placer)];
+    $renderer = Fixtures::renderer();
+    $fits = [Fit::of($artwork, asks('chest', 1.5, 2, 250, 0.012, 0.06), Fitting::by(FitMode::Contain), $renderer), Fit::of($artwork, asks('front', 6, 8, 200), Fitting::by(FitMode::Contain), $renderer)];
     $both = HouseDemands::strictest($fits, PrintMethod::DirectToGarment);
     $large = HouseDemands::strictest([$fits[1]], PrintMethod::DirectToGarment);
 
@@ -37,7 +37,7 @@ it('judges small words and pictures by the house, and tells what a refit does to
     $artwork = Fixtures::artwork([Fixtures::words('small', 'moth night', 0.9), Fixtures::shape('edge', 'rectangle', 3.0, '#f3ead7', ['placement' => ['y' => 1, 'height' => 0.5]])]);
     $renderer = Fixtures::renderer();
     $by = function (?HousePlace $place) use ($artwork, $renderer): array {
-        $demands = $place === null ? null : HouseDemands::strictest([Fit::of($artwork, $place, Fitting::by(FitMode::Contain), $renderer->placer)], PrintMethod::DirectToGarment);
+        $demands = $place === null ? null : HouseDemands::strictest([Fit::of($artwork, $place, Fitting::by(FitMode::Contain), $renderer)], PrintMethod::DirectToGarment);
         $found = Preflight::artwork($artwork, $renderer, Fixtures::shelf(), closely: false, demands: $demands)->findings;
 
         return array_combine(array_map(fn (Finding $one): string => $one->key, $found), $found);

@@ -33,7 +33,7 @@ function told_of(Artwork $artwork, float $margin = 0.0, float $least = 200, ?flo
 {
     $place = new HousePlace('Tee', 'Front', PrintArea::inches('Tee, Front', 3, 4, Ppi::of($ppi)), $least, $margin, finestLine: $finest);
 
-    return Fit::of($artwork, $place, Fitting::by(FitMode::Inches), Fixtures::renderer()->placer)->notes();
+    return Fit::of($artwork, $place, Fitting::by(FitMode::Inches), Fixtures::renderer())->notes();
 }
 
 it('tells of ink that falls off on any side, from more than half a hundredth of an inch on', function (Artwork $artwork, ?string $says): void {
@@ -86,14 +86,14 @@ it('tells of lines that are finer at a house than it holds', function (): void {
 
 it('fits by the ink within the margin on the side that is tighter, and not larger than a tenth of an inch leaves', function (float $left, float $right, float $scale): void {
     $place = new HousePlace('Tee', 'Front', PrintArea::inches('Tee, Front', 5, 5, Ppi::of(300)), 200, 0.5);
-    $fit = Fit::of(plate_between($left, $right), $place, Fitting::by(FitMode::Ink), Fixtures::renderer()->placer);
+    $fit = Fit::of(plate_between($left, $right), $place, Fitting::by(FitMode::Ink), Fixtures::renderer());
     // Room of 4 × 4 in for a plate of 1 in down.
     expect($fit->scale)->toEqualWithDelta($scale, 1e-3)->and($fit->ink?->centreX())->toEqualWithDelta(2.5, 5e-3)->and($fit->ink?->centreY())->toEqualWithDelta(2.5, 5e-3);
 })->with([[0.5, 2.5, 2.0], [1.0, 1.5, 4.0], [0.2, 2.8, 4 / 2.6]]);
 
 it('makes findings of what is told, grave ones as failures', function (): void {
     $place = new HousePlace('Tee', 'Front', PrintArea::inches('Tee, Front', 3, 4, Ppi::of(300)), 200, 0.25);
-    $findings = fn (Artwork $artwork): array => HouseDemands::findings(Fit::of($artwork, $place, Fitting::by(FitMode::Inches), Fixtures::renderer()->placer));
+    $findings = fn (Artwork $artwork): array => HouseDemands::findings(Fit::of($artwork, $place, Fitting::by(FitMode::Inches), Fixtures::renderer()));
     [$off, $near] = [$findings(plate_between(-0.5, 1)), $findings(plate_between(0.1, 1))];
     expect($off)->toHaveCount(1)->and($off[0]->verdict)->toBe(Verdict::Fail)->and($off[0]->figure)->toBe('sent back')->and($near[0]->verdict)->toBe(Verdict::Warn)->and($near[0]->figure)->toBe('look')
         ->and($findings(plate_between(0.5, 1)))->toBe([]);

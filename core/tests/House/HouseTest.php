@@ -16,7 +16,7 @@ use TallCrow\House\HousePlace;
 use TallCrow\House\NamePattern;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
-use TallCrow\Render\Placer;
+use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @return array<string, mixed> */
@@ -34,18 +34,18 @@ function place_of(float $width, float $height, float $margin = 0.0, float $least
 
 function fitted(Artwork $artwork, HousePlace $place, FitMode $mode): Fit
 {
-    return Fit::of($artwork, $place, Fitting::by($mode), placer_of_house());
+    return Fit::of($artwork, $place, Fitting::by($mode), renderer_of_house());
 }
 
-function placer_of_house(): Placer
+function renderer_of_house(): Renderer
 {
-    return Fixtures::renderer()->placer;
+    return Fixtures::renderer();
 }
 
 /** @return array{float, float} width and height of its ink, in inches */
 function ink_kept(Artwork $artwork, FitKeep ...$keep): array
 {
-    $ink = Fit::of($artwork, place_of(6, 8), Fitting::by(FitMode::Contain, ...$keep), placer_of_house())->ink;
+    $ink = Fit::of($artwork, place_of(6, 8), Fitting::by(FitMode::Contain, ...$keep), renderer_of_house())->ink;
 
     return $ink === null ? [0.0, 0.0] : [$ink->width(), $ink->height()];
 }
@@ -145,7 +145,7 @@ it('keeps words, rings and gaps in their inches where that is said, and sizes al
 
     // Words stay as wide as they are, and their middle goes where the sized one lies; their ring is told apart from them.
     $words = Fixtures::artwork([Fixtures::words('moth', 'MOTH', 1.0, more: ['placement' => ['x' => 1.0, 'y' => 1.0], 'effects' => [1 => ['kind' => 'outline', 'width' => 0.05]]])]);
-    $kept = Fit::of($words, place_of(6, 8), Fitting::by(FitMode::Contain, FitKeep::Words), placer_of_house());
+    $kept = Fit::of($words, place_of(6, 8), Fitting::by(FitMode::Contain, FitKeep::Words), renderer_of_house());
     [$layer] = $kept->artwork->layers;
     expect($layer->placement?->width)->toEqualWithDelta(1.0, 1e-9)->and($layer->middle())->toEqualWithDelta([2.0, 2.0], 1e-9)
         ->and($kept->ink?->width())->toEqualWithDelta(1.0 + 2 * 0.1, 0.02);
@@ -154,6 +154,6 @@ it('keeps words, rings and gaps in their inches where that is said, and sizes al
     $group = Fixtures::artwork([['id' => 'both', 'source' => ['kind' => 'group', 'layers' => [
         Fixtures::words('moth', 'MOTH', 1.0), Fixtures::shape('hole', 'ellipse', 1, more: ['role' => ['kind' => 'knockout', 'gap' => 0.3, 'join' => 'round', 'from' => [], 'sets' => true, 'whole' => false]]),
     ]]]]);
-    [$sized] = Fit::of($group, place_of(6, 8), Fitting::by(FitMode::Contain, FitKeep::Words, FitKeep::Gaps), placer_of_house())->artwork->layers;
+    [$sized] = Fit::of($group, place_of(6, 8), Fitting::by(FitMode::Contain, FitKeep::Words, FitKeep::Gaps), renderer_of_house())->artwork->layers;
     expect($sized->children()[0]->placement?->width)->toEqualWithDelta(1.0, 1e-9)->and($sized->children()[1]->placement?->width)->toEqualWithDelta(2.0, 1e-9)->and($sized->children()[1]->role->gap)->toEqualWithDelta(0.3, 1e-9);
 });
