@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\Move;
 use TallCrow\Edit\Scale;
 use TallCrow\Geometry\Box;
 use TallCrow\Render\Frame;
+use TallCrow\Render\InkBox;
 
 /** Ink in the outermost pixels of the sheet, where art that runs on is cut in a straight line. */
 final class EdgeInk implements MendsOnSheet
@@ -96,7 +98,7 @@ final class EdgeInk implements MendsOnSheet
     /** Sized down if it is larger than the sheet, then moved in by the least that is needed. */
     private static function inside(Layer $layer, SheetSubject $subject): Mend
     {
-        $reach = $subject->reach($layer->id) ?? $subject->artwork->sheet->box();
+        $reach = InkBox::of(self::alone($layer, $subject->artwork), $subject->renderer) ?? $subject->artwork->sheet->box();
         $own = $subject->renderer->placer->box($layer) ?? $reach;
         $room = $subject->artwork->sheet->box()->grown(-self::ROOM);
         $by = min(1.0, $room->width() / $reach->width(), $room->height() / $reach->height());
@@ -108,5 +110,14 @@ final class EdgeInk implements MendsOnSheet
         $says = sprintf('Bring %s inside', $layer->called());
 
         return $by < 1 ? Mend::by($says, new Scale([$layer->id], $by), $move) : Mend::by($says, $move);
+    }
+
+    /** The sheet with that piece as all its ink; the others are still there to be cut by. */
+    private static function alone(Layer $layer, Artwork $artwork): Artwork
+    {
+        return $artwork->withDistress([])->withLayers(array_map(
+            fn (Layer $one): Layer => $one->id === $layer->id ? $one->withRole(Role::ink()) : $one->withOn(false),
+            $artwork->layers,
+        ));
     }
 }

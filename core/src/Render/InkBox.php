@@ -35,9 +35,16 @@ final class InkBox
         if ($pixels === null) {
             return null;
         }
-        [$left, $top] = [$frame->left + $pixels[0], $frame->top + $pixels[1]];
+        [$left, $top, $width, $height] = $pixels;
+        $at = fn (int $pixel, int $from): float => ($from + $pixel) / self::PPI;
 
-        return (new Box($left / self::PPI, $top / self::PPI, ($left + $pixels[2]) / self::PPI, ($top + $pixels[3]) / self::PPI))->intersection($reach);
+        // Ink that touches a side of what was looked at may go on beyond it.
+        return (new Box(
+            $left === 0 ? $reach->left : $at($left, $frame->left),
+            $top === 0 ? $reach->top : $at($top, $frame->top),
+            $left + $width === $frame->width ? $reach->right : $at($left + $width, $frame->left),
+            $top + $height === $frame->height ? $reach->bottom : $at($top + $height, $frame->top),
+        ))->intersection($reach);
     }
 
     /** @return array{int, int, int, int}|null left, top, width and height in the frame's pixels */

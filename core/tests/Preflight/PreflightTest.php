@@ -76,6 +76,11 @@ it('finds ink that touches the edge, says where, and brings it inside', function
 
     [$shrunk, $clear] = mended(Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 4)]), 'edge');
     expect($clear->verdict)->toBe(Verdict::Pass)->and($shrunk->layers[0]->placement?->width)->toBeLessThan(3.0);
+
+    // Of a plate wider than the sheet no more is seen than fits on it: it is moved, and not sized.
+    $masked = Fixtures::shape('plate', 'rectangle', 4, more: ['placement' => ['x' => 2.4, 'height' => 1.0], 'masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.4, 'height' => 0.8]]]);
+    [$moved, $whole] = mended(Fixtures::artwork([$masked]), 'edge');
+    expect($whole->verdict)->toBe(Verdict::Pass)->and($moved->layers[0]->placement?->width)->toBe(4.0)->and($moved->layers[0]->placement?->x)->toBeLessThan(2.2)->toBeGreaterThan(2.1);
 });
 
 it('knows a background that was left on from one that is off', function (array $how, Verdict $verdict): void {
