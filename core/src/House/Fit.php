@@ -7,6 +7,7 @@ namespace TallCrow\House;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Sheet;
+use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Measure\Refit;
 use TallCrow\Render\InkBox;
@@ -52,7 +53,11 @@ final readonly class Fit
             ? $artwork->withSheet(Sheet::of($to))->withLayers(array_map(fn (Layer $layer): Layer => self::spread($layer, $to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches()), $artwork->layers))
             : $artwork->laidOn(Sheet::of($to), Refit::by($scale, $shiftX, $shiftY), $fitting->kept(...));
 
-        return new self($fitted, $place, $fitting, $scale, InkBox::of($fitted, $renderer), self::leastPpi($fitted, $renderer->placer));
+        // Ink that is sized as a whole need not be drawn again to be found.
+        $isWhole = $mode !== FitMode::Spread && $fitting->keep === [];
+        $fittedInk = $isWhole ? $ink?->transformed(Affine::scale($scale, $scale)->then(Affine::shift($shiftX, $shiftY))) : InkBox::of($fitted, $renderer);
+
+        return new self($fitted, $place, $fitting, $scale, $fittedInk, self::leastPpi($fitted, $renderer->placer));
     }
 
     /**

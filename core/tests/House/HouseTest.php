@@ -16,6 +16,7 @@ use TallCrow\House\HousePlace;
 use TallCrow\House\NamePattern;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
+use TallCrow\Render\InkBox;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
@@ -157,3 +158,10 @@ it('keeps words, rings and gaps in their inches where that is said, and sizes al
     [$sized] = Fit::of($group, place_of(6, 8), Fitting::by(FitMode::Contain, FitKeep::Words, FitKeep::Gaps), renderer_of_house())->artwork->layers;
     expect($sized->children()[0]->placement?->width)->toEqualWithDelta(1.0, 1e-9)->and($sized->children()[1]->placement?->width)->toEqualWithDelta(2.0, 1e-9)->and($sized->children()[1]->role->gap)->toEqualWithDelta(0.3, 1e-9);
 });
+
+it('tells where the ink of a sized design lies just as it is drawn there', function (FitMode $mode): void {
+    $masked = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2.6, more: ['placement' => ['x' => 1.4, 'height' => 2.0, 'turn' => 20.0], 'masks' => [['kind' => 'ellipse', 'x' => 0.4, 'y' => 0.5, 'width' => 0.5, 'height' => 0.6]]])]);
+    $fit = Fit::of($masked, place_of(6, 9), Fitting::by($mode), renderer_of_house());
+    $drawn = InkBox::of($fit->artwork, renderer_of_house());
+    expect([$fit->ink?->left, $fit->ink?->top, $fit->ink?->right, $fit->ink?->bottom])->toEqualWithDelta([$drawn?->left, $drawn?->top, $drawn?->right, $drawn?->bottom], 0.01 * (1 + $fit->scale));
+})->with([[FitMode::Contain], [FitMode::Width], [FitMode::Ink], [FitMode::Inches], [FitMode::Spread]]);
