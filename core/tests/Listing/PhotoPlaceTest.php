@@ -52,7 +52,7 @@ it('keeps straight lines straight, and halves alone where sides are parallel', f
 it('takes corners that enclose enough to look at, and folds between none and whole', function (): void {
     $square = fn (float $side): array => [[0.0, 0.0], [$side, 0.0], [$side, $side], [0.0, $side]];
     // Four hundred square pixels.
-    expect(fn () => PhotoPlace::at($square(19.99), 0.5))->toThrow(PhotoRefused::class)->and(PhotoPlace::at($square(20.01), 0.5)->folds)->toBe(0.5)
+    expect(fn () => PhotoPlace::at($square(19.99), 0.5))->toThrow(PhotoRefused::class)->and(PhotoPlace::at($square(20.0), 0.5)->folds)->toBe(0.5)
         ->and(PhotoPlace::at($square(40.0), -0.2)->folds)->toBe(0.0)->and(PhotoPlace::at($square(40.0), 1.4)->folds)->toBe(1.0)
         // Turned over, or with two corners in one place, it cannot be looked at.
         ->and(fn () => PhotoPlace::at(array_reverse($square(40.0)), 0.5))->toThrow(PhotoRefused::class)

@@ -10,6 +10,7 @@ use TallCrow\Listing\PhotoRefused;
 use TallCrow\Listing\Pictured;
 use TallCrow\Listing\Scene;
 use TallCrow\Listing\SceneSheet;
+use TallCrow\Listing\Strewn;
 use TallCrow\Press\Press;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
@@ -100,3 +101,13 @@ it('refuses corners that enclose nothing or go round the wrong way', function (a
     'mirrored' => [[[100.0, 0.0], [0.0, 0.0], [0.0, 100.0], [100.0, 100.0]]],
     'crossed' => [[[0.0, 0.0], [100.0, 100.0], [100.0, 0.0], [0.0, 100.0]]],
 ]);
+
+it('offers the plain scene first and the others by name, and strews what their sheets say in its own colours', function (): void {
+    $all = SceneSheet::all();
+    expect(array_slice(array_keys($all), 0, 5))->toBe(['plain', 'close', 'folded', 'folded-wood', 'leaves']);
+    foreach (['leaves', 'shore'] as $slug) {
+        /** @var array{strewn: list<array{shape: string, colours: list<string>}>} $told */
+        $told = json_decode((string) file_get_contents(dirname(__DIR__, 2)."/src/Listing/scenes/$slug.json"), true);
+        expect(array_map(fn (Strewn $one): array => array_map(fn (Srgb $colour): string => $colour->toHex(), $one->colours), $all[$slug]->strewn))->toBe(array_column($told['strewn'], 'colours'));
+    }
+});
