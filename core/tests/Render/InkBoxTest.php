@@ -18,7 +18,7 @@ function trimmed(Artwork $artwork): array
     return [$left / 300, $top / 300, ($left + $width) / 300, ($top + $height) / 300];
 }
 
-function plate_with(array $more, float $turn = 0.0): array
+function boxed_plate(array $more, float $turn = 0.0): array
 {
     return Fixtures::shape('plate', 'rectangle', 2.0, '#c04030', ['placement' => ['x' => 1.4, 'y' => 1.7, 'width' => 2.0, 'height' => 1.2, 'turn' => $turn]] + $more);
 }
@@ -32,19 +32,19 @@ it('finds the box about the ink that is printed, where outlines alone would tell
         expect($told)->toBeLessThan($printed + 1 / 300)->toBeGreaterThan($printed - 0.0134);
     }
 })->with([
-    'masked' => [fn () => [plate_with(['masks' => [['kind' => 'ellipse', 'x' => 0.4, 'y' => 0.6, 'width' => 0.5, 'height' => 0.4]]])], []],
-    'masked and turned' => [fn () => [plate_with(['masks' => [['kind' => 'rectangle', 'x' => 0.3, 'y' => 0.5, 'width' => 0.4, 'height' => 0.7]]], 30.0)], []],
-    'half of it knocked out' => [fn () => [plate_with([]), Fixtures::shape('hole', 'rectangle', 1.4, '#000000', ['placement' => ['x' => 0.7, 'y' => 1.7, 'width' => 1.4, 'height' => 3.0], 'role' => ['kind' => 'knockout']])], []],
-    'its shadow' => [fn () => [plate_with(['effects' => [['kind' => 'fill', 'colour' => '#c04030'], ['kind' => 'shadow', 'distance' => 0.2, 'angle' => 30, 'colour' => '#202020', 'as' => 'solid']]], 12.0)], []],
+    'masked' => [fn () => [boxed_plate(['masks' => [['kind' => 'ellipse', 'x' => 0.4, 'y' => 0.6, 'width' => 0.5, 'height' => 0.4]]])], []],
+    'masked and turned' => [fn () => [boxed_plate(['masks' => [['kind' => 'rectangle', 'x' => 0.3, 'y' => 0.5, 'width' => 0.4, 'height' => 0.7]]], 30.0)], []],
+    'half of it knocked out' => [fn () => [boxed_plate([]), Fixtures::shape('hole', 'rectangle', 1.4, '#000000', ['placement' => ['x' => 0.7, 'y' => 1.7, 'width' => 1.4, 'height' => 3.0], 'role' => ['kind' => 'knockout']])], []],
+    'its shadow' => [fn () => [boxed_plate(['effects' => [['kind' => 'fill', 'colour' => '#c04030'], ['kind' => 'shadow', 'distance' => 0.2, 'angle' => 30, 'colour' => '#202020', 'as' => 'solid']]], 12.0)], []],
     'bent words with rings' => [fn () => [Fixtures::words('w', 'Rangers', 2.2, ['effects' => [['kind' => 'fill', 'colour' => '#c04030'], ['kind' => 'arch'], ['kind' => 'outline', 'width' => 0.05, 'colour' => '#202020']]])], []],
-    'worn at its edges' => [fn () => [plate_with([])], ['distress' => [['texture' => 'chipped-edges', 'amount' => 0.3, 'seed' => 2]]]],
+    'worn at its edges' => [fn () => [boxed_plate([])], ['distress' => [['texture' => 'chipped-edges', 'amount' => 0.3, 'seed' => 2]]]],
 ]);
 
 it('tells the box of an outline as it is, and none where no ink is left', function (): void {
-    $box = InkBox::of(Fixtures::artwork([plate_with([])]), Fixtures::renderer());
+    $box = InkBox::of(Fixtures::artwork([boxed_plate([])]), Fixtures::renderer());
     expect([$box?->left, $box?->top, $box?->right, $box?->bottom])->toEqualWithDelta([0.4, 1.1, 2.4, 2.3], 1e-6)
         ->and(InkBox::of(Fixtures::artwork([]), Fixtures::renderer()))->toBeNull()
-        ->and(InkBox::of(Fixtures::artwork([plate_with(['masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 3, 'height' => 3, 'inverted' => true]]])]), Fixtures::renderer()))->toBeNull();
+        ->and(InkBox::of(Fixtures::artwork([boxed_plate(['masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 3, 'height' => 3, 'inverted' => true]]])]), Fixtures::renderer()))->toBeNull();
 });
 
 it('finds ink that lies off the sheet', function (): void {
