@@ -208,16 +208,10 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
         if ($lost->area() / $ppi <= self::LONG) {
             return [0.0, $lost];
         }
-        $block = max(1, (int) round($ppi));
-        $cells = $lost->embed(0, 0, $block * (int) ceil($lost->width() / $block), $block * (int) ceil($lost->height() / $block))->shrunk($block);
-        $levels = array_filter(array_values((array) unpack('C*', $cells->toBytes())));
-        arsort($levels);
         [$shown, $long] = [0.0, 0.0];
-        foreach (array_slice(array_keys($levels), 0, self::PARTS) as $i) {
-            [$left, $top] = [$i % $cells->width() * $block, intdiv($i, $cells->width()) * $block];
-            [$right, $bottom] = [min($left + $block, $lost->width()), min($top + $block, $lost->height())];
-            $shown += $lost->crop($left, $top, $right - $left, $bottom - $top)->area();
-            $long += $measured($alpha, new Box($left / $ppi, $top / $ppi, $right / $ppi, $bottom / $ppi), $width, $areGaps);
+        foreach (FullestSquares::of($lost, max(1, (int) round($ppi)), self::PARTS) as [$left, $top, $across, $down]) {
+            $shown += $lost->crop($left, $top, $across, $down)->area();
+            $long += $measured($alpha, new Box($left / $ppi, $top / $ppi, ($left + $across) / $ppi, ($top + $down) / $ppi), $width, $areGaps);
         }
 
         return [$shown > 0 ? $long * $lost->area() / $shown : 0.0, $lost];

@@ -120,15 +120,9 @@ final class Haze implements MendsOnSheet
             return 0.0;
         }
         $coarse = $subject->picture->ppi;
-        $block = max(1, (int) round(self::PART * $coarse));
-        $cells = $partial->embed(0, 0, $block * (int) ceil($partial->width() / $block), $block * (int) ceil($partial->height() / $block))->shrunk($block);
-        $levels = array_values((array) unpack('C*', $cells->toBytes()));
-        arsort($levels);
         [$shown, $printed, $inPrint] = [0.0, 0.0, 0.0];
-        foreach (array_slice(array_keys($levels), 0, self::PARTS) as $i) {
-            [$left, $top] = [$i % $cells->width() * $block, intdiv($i, $cells->width()) * $block];
-            [$width, $height] = [min($block, $haze->width() - $left), min($block, $haze->height() - $top)];
-            if ($levels[$i] === 0 || $width < 2 || $height < 2) {
+        foreach (FullestSquares::of($partial, max(1, (int) round(self::PART * $coarse)), self::PARTS) as [$left, $top, $width, $height]) {
+            if ($width < 2 || $height < 2) {
                 continue;
             }
             $shown += $haze->crop($left, $top, $width, $height)->area();

@@ -25,7 +25,13 @@ final class InkBox
     public static function of(Artwork $artwork, Renderer $renderer): ?Box
     {
         $reach = self::reach($artwork, $renderer->placer);
-        $frame = $reach === null ? null : Frame::about($reach->intersection($artwork->sheet->box()->grown(self::BEYOND)), self::PPI);
+        $sheet = $artwork->sheet->box();
+        // Of a design that lies on its sheet the whole sheet: proofs of that are kept.
+        $frame = match (true) {
+            $reach === null => null,
+            $sheet->union($reach) == $sheet => Frame::sheet($artwork->sheet, self::PPI),
+            default => Frame::about($reach->intersection($sheet->grown(self::BEYOND)), self::PPI),
+        };
         if ($reach === null || $frame === null) {
             return null;
         }

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Raster\Image;
+use TallCrow\Render\FolderPictures;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Pictures;
+use TallCrow\Render\Piece;
+use TallCrow\Render\Renderer;
+use TallCrow\Tests\Fixtures;
+
+/** A store that writes down which pictures it was asked for. */
+final class WatchedStore implements Pictures
+{
+    /** @var list<string> first words of their keys */
+    public array $asked = [];
+
+    public function __construct(private readonly Pictures $store) {}
+
+    public function piece(string $key, Frame $frame, callable $make): ?Piece
+    {
+        return $this->store->piece($key, $frame, $make);
+    }
+
+    public function image(string $key, callable $make): Image
+    {
+        $this->asked[] = explode(' ', $key)[0];
+
+        return $this->store->image($key, $make);
+    }
+
+    public function material(string $key, callable $make): Image
+    {
+        $this->asked[] = explode(' ', $key)[0];
+
+        return $this->store->material($key, $make);
+    }
+
+    public function text(string $key, callable $make): string
+    {
+        return $this->store->text($key, $make);
+    }
+}
+
+it('keeps the wear of a proof that is set larger, until what is asked of it changes', function (float $scale): void {
+    $plate = fn (string $colour, float $amount) => Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2.0, $colour)], ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'scale' => $scale]]]);
+    $folder = Fixtures::temporary('kept-wear');
+    $draw = function (string $colour, float $amount, float $ppi) use ($plate, $folder): array {
+        $store = new WatchedStore(new FolderPictures($folder));
+        $artwork = $plate($colour, $amount);
+        $picture = (new Renderer(Fixtures::shelf(), $store))->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->settled();
+
+        return [array_values(array_intersect($store->asked, ['taken', 'field'])), $picture->alpha()->toBytes()];
+    };
+    [$first, $shown] = $draw('#c04030', 0.2, 60);
+    [$again, $other] = $draw('#306080', 0.2, 60);
+    expect($first)->toContain('field')->and($again)->toBe(['taken'])->and($other)->toBe($shown)
+        ->and($draw('#c04030', 0.3, 60)[1])->not->toBe($shown)
+        // As it is drawn where nothing is kept.
+        ->and(Fixtures::render($plate('#c04030', 0.2), 60)->alpha()->toBytes())->toBe($shown);
+})->with([[1.2], [2.5]]);
