@@ -21,27 +21,29 @@ final class InkBox
     /** Inches beyond the sheet in which ink is still looked for. */
     private const BEYOND = 4.0;
 
+    /** Inches beyond the sheet from which on what goes beyond a piece may lie by itself, as a far shadow does. */
+    private const NEAR = 1.0;
+
     /** @return ?Box null for a sheet without any */
     public static function of(Artwork $artwork, Renderer $renderer): ?Box
     {
         $reach = self::reach($artwork, $renderer->placer);
         $sheet = $artwork->sheet->box();
-        // Of a design that lies on its sheet the whole sheet: proofs of that are kept.
-        $frame = match (true) {
-            $reach === null => null,
-            $sheet->union($reach) == $sheet => Frame::sheet($artwork->sheet, self::PPI),
-            default => Frame::about($reach->intersection($sheet->grown(self::BEYOND)), self::PPI),
-        };
-        if ($reach === null || $frame === null) {
+        if ($reach === null) {
             return null;
         }
-        $key = json_encode([$artwork->toArray(), $renderer->fingerprints($artwork->files())], JSON_THROW_ON_ERROR);
-        /** @var array{int, int, int, int}|null $pixels */
-        $pixels = json_decode($renderer->found("ink box $key", fn (): string => json_encode(self::drawn($artwork, $frame, $renderer), JSON_THROW_ON_ERROR)), true);
-        if ($pixels === null) {
+        // Of a design whose pieces lie on their sheet the whole sheet: proofs of that are kept.
+        $frame = Frame::sheet($artwork->sheet, self::PPI);
+        $found = $sheet->grown(self::NEAR)->union($reach) == $sheet->grown(self::NEAR) && self::liesOn($sheet, $artwork, $renderer->placer) ? self::found($artwork, $frame, $renderer) : null;
+        $touches = $found !== null && [$found[0] === 0, $found[1] === 0, $frame->width === $found[0] + $found[2], $frame->height === $found[1] + $found[3]] !== [false, false, false, false];
+        if ($found === null || ($touches && $sheet->union($reach) != $sheet)) {
+            $frame = Frame::about($reach->intersection($sheet->grown(self::BEYOND)), self::PPI);
+            $found = $frame === null ? null : self::found($artwork, $frame, $renderer);
+        }
+        if ($frame === null || $found === null) {
             return null;
         }
-        [$left, $top, $width, $height] = $pixels;
+        [$left, $top, $width, $height] = $found;
         $at = fn (int $pixel, int $from): float => ($from + $pixel) / self::PPI;
 
         // Ink that touches a side of what was looked at may go on beyond it.
@@ -53,7 +55,29 @@ final class InkBox
         ))->intersection($reach);
     }
 
-    /** @return array{int, int, int, int}|null left, top, width and height in the frame's pixels */
+    /** Whether all that prints lies on the sheet, but for what goes beyond letters and art: rings, shadows, rough edges. */
+    private static function liesOn(Box $sheet, Artwork $artwork, Placer $placer): bool
+    {
+        foreach ($artwork->layers as $layer) {
+            if ($layer->on && $layer->role->prints() && (($box = $placer->box($layer)) === null || $sheet->union($box) != $sheet)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array{int, int, int, int}|null left, top, width and height of the ink in the frame's pixels */
+    private static function found(Artwork $artwork, Frame $frame, Renderer $renderer): ?array
+    {
+        $key = json_encode([$frame->key(), $artwork->toArray(), $renderer->fingerprints($artwork->files())], JSON_THROW_ON_ERROR);
+        /** @var array{int, int, int, int}|null $pixels */
+        $pixels = json_decode($renderer->found("ink box $key", fn (): string => json_encode(self::drawn($artwork, $frame, $renderer), JSON_THROW_ON_ERROR)), true);
+
+        return $pixels;
+    }
+
+    /** @return array{int, int, int, int}|null */
     private static function drawn(Artwork $artwork, Frame $frame, Renderer $renderer): ?array
     {
         return $renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null)->alpha()->isMore(self::NONE)->settled()->inkBox();

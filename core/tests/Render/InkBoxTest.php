@@ -50,6 +50,8 @@ it('tells the box of an outline as it is, and none where no ink is left', functi
 it('finds ink that lies off the sheet', function (): void {
     $box = InkBox::of(Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2.0, more: ['placement' => ['x' => 0.2, 'y' => 1.0, 'width' => 2.0, 'height' => 1.0], 'masks' => [['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.5, 'height' => 0.5]]])]), Fixtures::renderer());
     expect($box?->left)->toEqualWithDelta(-0.3, 0.011)->and($box?->right)->toEqualWithDelta(0.7, 0.011);
+    $shadowed = InkBox::of(Fixtures::artwork([boxed_plate(['effects' => [['kind' => 'fill', 'colour' => '#c04030'], ['kind' => 'shadow', 'distance' => 0.8, 'angle' => 0, 'colour' => '#202020', 'as' => 'solid']]])]), Fixtures::renderer());
+    expect($shadowed?->right)->toEqualWithDelta(3.2, 0.011);
     // However far it goes.
     $far = InkBox::of(Fixtures::artwork([Fixtures::shape('bar', 'rectangle', 30.0, more: ['placement' => ['height' => 0.5]])]), Fixtures::renderer());
     expect([$far?->left, $far?->right])->toEqualWithDelta([-13.5, 16.5], 1e-6);
