@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\Layer;
 use TallCrow\Geometry\Box;
 
 /**
@@ -34,9 +35,8 @@ final class InkBox
         }
         // Of a design whose pieces lie on their sheet the whole sheet: proofs of that are kept.
         $frame = Frame::sheet($artwork->sheet, self::PPI);
-        $found = $sheet->grown(self::NEAR)->union($reach) == $sheet->grown(self::NEAR) && self::liesOn($sheet, $artwork, $renderer->placer) ? self::found($artwork, $frame, $renderer) : null;
-        $touches = $found !== null && [$found[0] === 0, $found[1] === 0, $frame->width === $found[0] + $found[2], $frame->height === $found[1] + $found[3]] !== [false, false, false, false];
-        if ($found === null || ($touches && $sheet->union($reach) != $sheet)) {
+        $found = self::liesOn($artwork, $reach, $renderer->placer) ? self::found($artwork, $frame, $renderer) : null;
+        if ($found === null || (self::touches($found, $frame) && ! self::holds($sheet, $reach))) {
             $frame = Frame::about($reach->intersection($sheet->grown(self::BEYOND)), self::PPI);
             $found = $frame === null ? null : self::found($artwork, $frame, $renderer);
         }
@@ -55,16 +55,30 @@ final class InkBox
         ))->intersection($reach);
     }
 
-    /** Whether all that prints lies on the sheet, but for what goes beyond letters and art: rings, shadows, rough edges. */
-    private static function liesOn(Box $sheet, Artwork $artwork, Placer $placer): bool
+    /** Whether all that prints lies on the sheet, but for what goes a little beyond letters and art: rings, shadows, rough edges. */
+    private static function liesOn(Artwork $artwork, Box $reach, Placer $placer): bool
     {
-        foreach ($artwork->layers as $layer) {
-            if ($layer->on && $layer->role->prints() && (($box = $placer->box($layer)) === null || $sheet->union($box) != $sheet)) {
-                return false;
-            }
-        }
+        $sheet = $artwork->sheet->box();
+        $off = array_filter($artwork->layers, function (Layer $layer) use ($sheet, $placer): bool {
+            $box = $layer->on && $layer->role->prints() ? ($placer->box($layer) ?? $placer->reach($layer)) : null;
 
-        return true;
+            return $box !== null && ! self::holds($sheet, $box);
+        });
+
+        return $off === [] && self::holds($sheet->grown(self::NEAR), $reach);
+    }
+
+    private static function holds(Box $outer, Box $inner): bool
+    {
+        return $outer->union($inner) == $outer;
+    }
+
+    /** @param  array{int, int, int, int}  $found */
+    private static function touches(array $found, Frame $frame): bool
+    {
+        [$left, $top, $width, $height] = $found;
+
+        return $left === 0 || $top === 0 || $left + $width === $frame->width || $top + $height === $frame->height;
     }
 
     /** @return array{int, int, int, int}|null left, top, width and height of the ink in the frame's pixels */

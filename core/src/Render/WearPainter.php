@@ -104,17 +104,19 @@ final class WearPainter
         $print = $frame->finer($finer);
         if (abs($wear->turn) < 0.01 && abs($print->ppi - Texture::PPI) < 1e-6 && ($finer === 1 || $wear->scale > 1 || $print->width * $print->height < self::LITTLE)) {
             // The table is looked up in the window alone: in a print nothing of the tile would serve twice, and of a field that is set larger the whole is too much.
-            $window = function () use ($wear, $print, $table, $finer, $x, $y): Image {
-                $rim = WearTile::RIM;
+            $rim = WearTile::RIM;
+            $where = sprintf('%s %s %.3f %.3f', $this->name($wear), $print->key(), $x + $wear->x, $y + $wear->y);
+            $laid = function () use ($wear, $print, $rim, $x, $y): Image {
                 $field = $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
-                $taken = Lookup::bytes($this->laid($field, $wear, $print->grown($rim), $x, $y), $table);
 
-                return self::crisp($wear, $taken)->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
+                return $this->laid($field, $wear, $print->grown($rim), $x, $y);
             };
-            $key = sprintf('taken %s %s %.3f %.3f ', $this->name($wear), $frame->key(), $x + $wear->x, $y + $wear->y).md5(implode(',', $table));
+            $window = fn (Image $field): Image => self::crisp($wear, Lookup::bytes($field, $table))->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
 
-            // A proof is asked for after each change, most of which leave the table as it was.
-            return $finer > 1 && $wear->scale > 1 ? $this->pictures->image($key, $window) : $window();
+            // A proof is asked for after each change: most leave the table as it was, all the field.
+            return $finer > 1 && $wear->scale > 1
+                ? $this->pictures->image("taken $where $finer ".md5(implode(',', $table)), fn (): Image => $window($this->pictures->image("laid $where", $laid)->settled()))
+                : $window($laid());
         }
         // What is turned is mixed between pixels: a proof turns finer ones, and is averaged down from them.
         $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil(self::TURNED / $frame->ppi - 0.01));
