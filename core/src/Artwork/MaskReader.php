@@ -85,7 +85,7 @@ final class MaskReader
 
         return new Stroke(
             $node->points('points', Stroke::MOST_POINTS, Stroke::REACH),
-            $node->number('width', 0.005, 20, 0.3),
+            $node->number('width', Stroke::LEAST_WIDTH, Stroke::MOST_WIDTH, 0.3),
             $node->number('hardness', 0, 1, 1),
             $node->flag('restores', false),
             $node->choice('symmetry', Symmetry::class, Symmetry::None),

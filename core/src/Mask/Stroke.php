@@ -14,8 +14,10 @@ final readonly class Stroke
     /** Shares of its box, either way, to which a stroke may reach. */
     public const REACH = 12.0;
 
-    /** Inches between two middles that are one. */
-    private const SAME = 0.001;
+    /** Inches. */
+    public const LEAST_WIDTH = 0.005;
+
+    public const MOST_WIDTH = 20.0;
 
     /** @param  list<array{float, float}>  $points  shares of the box that it was drawn on */
     public function __construct(
@@ -51,27 +53,25 @@ final readonly class Stroke
 
     public function scaled(float $by): self
     {
-        return new self($this->points, $this->width * $by, $this->hardness, $this->restores, $this->symmetry, $this->count);
+        return new self($this->points, max(self::LEAST_WIDTH, min(self::MOST_WIDTH, $this->width * $by)), $this->hardness, $this->restores, $this->symmetry, $this->count);
     }
 
-    /**
-     * The same stroke where another box lies, told as shares of that. A symmetry is about the middle of its box: about another, each image becomes a
-     * stroke of its own.
-     *
-     * @return list<self>
-     */
-    public function from(Box $was, Box $is): array
+    /** The same stroke told as shares of another box. Its symmetry is then about the middle of that: see apart(). */
+    public function on(Box $was, Box $is): self
     {
         $share = fn (float $at, float $start, float $length): float => max(-self::REACH, min(self::REACH, ($at - $start) / max(1e-9, $length)));
-        $on = fn (array $p): array => [
+        $points = array_map(fn (array $p): array => [
             $share($was->left + $p[0] * $was->width(), $is->left, $is->width()),
             $share($was->top + $p[1] * $was->height(), $is->top, $is->height()),
-        ];
-        $same = hypot($was->centreX() - $is->centreX(), $was->centreY() - $is->centreY()) < self::SAME;
-        $lines = $same ? [$this->points] : $this->lines($was->height() / max(1e-9, $was->width()));
-        $symmetry = $same ? $this->symmetry : Symmetry::None;
+        ], $this->points);
 
-        return array_map(fn (array $line): self => new self(array_map($on, $line), $this->width, $this->hardness, $this->restores, $symmetry, $this->count), $lines);
+        return new self($points, $this->width, $this->hardness, $this->restores, $this->symmetry, $this->count);
+    }
+
+    /** @return list<self> each of its images a stroke of its own, on the same box */
+    public function apart(Box $box): array
+    {
+        return array_map(fn (array $line): self => new self($line, $this->width, $this->hardness, $this->restores), $this->lines($box->height() / max(1e-9, $box->width())));
     }
 
     /** @return array<string, mixed> */

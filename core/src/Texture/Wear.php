@@ -6,11 +6,15 @@ namespace TallCrow\Texture;
 
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
+use TallCrow\Mask\BrushMask;
 use TallCrow\Mask\Stroke;
 
 /** One line of distress: ink is taken away, so that the cloth shows whatever its colour. */
 final readonly class Wear
 {
+    /** Inches between two middles that are one. */
+    private const SAME = 0.001;
+
     /**
      * @param  list<string>  $shielded  ids of layers that keep their ink
      * @param  list<Stroke>  $strokes  of a brush that wears more or (restoring) spares ink, in shares of what is worn
@@ -116,13 +120,20 @@ final readonly class Wear
         ]);
     }
 
-    /** The same wear of what lay on one box, inches, and was moved by so much to lie on another: its marks stay where they were on the ink. */
+    /**
+     * The same wear of what lay on one box, inches, and was moved by so much to lie on another: its marks stay where they were on the ink. A stroke's
+     * symmetry is about the middle of its box; about another middle its images become strokes of their own, as long as a line holds so many.
+     */
     public function moved(float $x, float $y, Box $from, Box $to): self
     {
-        return $this->changed([
-            'x' => $this->x + $x, 'y' => $this->y + $y,
-            'strokes' => array_merge([], ...array_map(fn (Stroke $stroke): array => $stroke->from($from->transformed(Affine::shift($x, $y)), $to), $this->strokes)),
-        ]);
+        $was = $from->transformed(Affine::shift($x, $y));
+        $strokes = $this->strokes;
+        if (hypot($was->centreX() - $to->centreX(), $was->centreY() - $to->centreY()) > self::SAME) {
+            $images = array_merge([], ...array_map(fn (Stroke $stroke): array => $stroke->apart($was), $strokes));
+            $strokes = count($images) > BrushMask::MOST_STROKES ? $strokes : $images;
+        }
+
+        return $this->changed(['x' => $this->x + $x, 'y' => $this->y + $y, 'strokes' => array_map(fn (Stroke $stroke): Stroke => $stroke->on($was, $to), $strokes)]);
     }
 
     /** @return array<string, mixed> */
