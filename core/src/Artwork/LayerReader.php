@@ -93,7 +93,7 @@ final class LayerReader
         }
         $node->knows('kind', 'gap', 'join', 'from', 'sets', 'whole');
 
-        [$gap, $join, $from] = [$node->number('gap', 0, 2, 0.08), $node->choice('join', Join::class, Join::Round), $node->texts('from', 60, 40)];
+        [$gap, $join, $from] = [$node->number('gap', 0, Role::MOST_GAP, 0.08), $node->choice('join', Join::class, Join::Round), $node->texts('from', 60, 40)];
 
         $whole = $node->flag('whole', false);
 

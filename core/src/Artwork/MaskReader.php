@@ -41,7 +41,7 @@ final class MaskReader
             case 'freehand':
                 $node->knows('points', 'feather', ...self::USUAL);
 
-                return new FreehandMask($node->points('points', FreehandMask::MOST_POINTS, self::REACH), $node->number('feather', 0, 4, 0), self::usual($node));
+                return new FreehandMask($node->points('points', FreehandMask::MOST_POINTS, self::REACH), $node->number('feather', 0, Mask::MOST_FEATHER, 0), self::usual($node));
             case 'brush':
                 $node->knows('strokes', ...self::USUAL);
 
@@ -66,7 +66,7 @@ final class MaskReader
                     $node->number('y', -5, 5, 0.5),
                     $node->number('width', 0.01, 10, 1),
                     $node->number('height', 0.01, 10, 1),
-                    $node->number('feather', 0, 4, 0),
+                    $node->number('feather', 0, Mask::MOST_FEATHER, 0),
                     $node->integer('count', 3, 60, 5),
                     self::usual($node),
                 );

@@ -9,6 +9,9 @@ use TallCrow\Geometry\Join;
 /** Whether a layer prints, takes away the ink of what lies below it in its group, or both. */
 final readonly class Role
 {
+    /** Inches that a knockout clears about its shape at most. */
+    public const MOST_GAP = 2.0;
+
     /** @param  list<string>  $from  ids of the layers of its own list that it takes from; none for all below */
     public function __construct(
         public RoleKind $kind = RoleKind::Ink,
@@ -39,7 +42,7 @@ final readonly class Role
 
     public function scaled(float $by): self
     {
-        return new self($this->kind, $this->gap * $by, $this->join, $this->from, $this->whole);
+        return new self($this->kind, min(self::MOST_GAP, $this->gap * $by), $this->join, $this->from, $this->whole);
     }
 
     public function takesAway(): bool

@@ -39,7 +39,7 @@ final class Unmixing
     /** From the distance between two colours, which is 255 √3 at most. */
     private const TO_BYTE = 0.57735;
 
-    /** How often the background's grain is what may be told from it, and the share of what stands before it that is cleared for it at most. */
+    /** What is less than so many times the background's grain is taken for grain, but never more than so much alpha. */
     private const GRAIN = 1.5;
 
     private const FAINT = 0.08;
@@ -116,7 +116,12 @@ final class Unmixing
         return 0.0;
     }
 
-    /** An alpha without what may as well be the background's grain: none up to it, all from twice as much on. @param  Image  $length  squared levels between the two colours */
+    /**
+     * An alpha without what may as well be the background's grain: none up to it, all from twice as much on.
+     *
+     * @param  Image  $length  squared levels between the two colours
+     * @param  float  $grain  levels
+     */
     private static function overGrain(Image $alpha, Image $length, float $grain): Image
     {
         if ($grain < 1.0) {

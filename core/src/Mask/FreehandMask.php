@@ -39,7 +39,7 @@ final readonly class FreehandMask implements Mask
 
     public function scaled(float $by): static
     {
-        return new self($this->points, $this->feather * $by, $this->usual);
+        return new self($this->points, min(self::MOST_FEATHER, $this->feather * $by), $this->usual);
     }
 
     public function hard(): static

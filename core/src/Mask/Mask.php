@@ -7,6 +7,9 @@ namespace TallCrow\Mask;
 /** One line that says where a layer is seen. Masks work in order, each on what those before it left. */
 interface Mask
 {
+    /** Inches from where all is held back to where all is let through, at most. */
+    public const MOST_FEATHER = 4.0;
+
     public function isOn(): bool;
 
     /** Lets through what it would hold back. */

@@ -32,7 +32,7 @@ final readonly class ShapeMask implements Mask
 
     public function scaled(float $by): static
     {
-        return new self($this->shape, $this->x, $this->y, $this->width, $this->height, $this->feather * $by, $this->count, $this->usual);
+        return new self($this->shape, $this->x, $this->y, $this->width, $this->height, min(self::MOST_FEATHER, $this->feather * $by), $this->count, $this->usual);
     }
 
     public function hard(): static

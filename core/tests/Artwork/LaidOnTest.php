@@ -56,7 +56,11 @@ it('spares the same letters when it is sized, within the measures of a stroke', 
 
 it('is read again wherever it was laid, however many images its strokes have and however small it became', function (): void {
     $strokes = array_fill(0, 9, ['points' => [[0.2, 0.4], [0.45, 0.35]], 'width' => 0.02, 'hardness' => 1, 'restores' => true, 'symmetry' => 'radial', 'count' => 60]);
-    $was = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2.0)], ['distress' => [['texture' => 'speckle', 'amount' => 0.3, 'strokes' => $strokes]]]);
+    $masks = [['kind' => 'ellipse', 'feather' => 3.0], ['kind' => 'freehand', 'points' => [[0.1, 0.1], [0.9, 0.2], [0.5, 0.9]], 'feather' => 2.5], ['kind' => 'brush', 'strokes' => [$strokes[0]]]];
+    $was = Fixtures::artwork([
+        Fixtures::shape('plate', 'rectangle', 2.0, more: ['masks' => $masks]),
+        ['role' => ['kind' => 'knockout', 'gap' => 1.5]] + Fixtures::shape('hole', 'star', 0.5),
+    ], ['distress' => [['texture' => 'speckle', 'amount' => 0.3, 'strokes' => $strokes]]]);
     foreach ([Refit::by(0.1, 0.3, 0.0), Refit::by(1.0, 0.5, 1.0), Refit::by(2.0, -1.0, 0.0)] as $refit) {
         $is = $was->laidOn(new Sheet(1500, 1200, Ppi::of(300)), $refit)->toArray();
         expect(ArtworkReader::data($is)->toArray())->toBe($is);
