@@ -16,7 +16,17 @@ final class Cairo
 {
     public const ARGB32 = 0;
 
+    public const A8 = 2;
+
+    /** cairo_path_data_type_t. */
+    public const MOVE = 0;
+
+    public const LINE = 1;
+
+    public const CLOSE = 3;
+
     private const DECLARATIONS = <<<'C'
+        typedef struct { int status; void *data; int count; } Chords;
         void *cairo_image_surface_create(int format, int width, int height);
         int cairo_surface_status(void *surface);
         void cairo_surface_flush(void *surface);
@@ -34,8 +44,9 @@ final class Cairo
         void cairo_line_to(void *context, double x, double y);
         void cairo_curve_to(void *context, double x1, double y1, double x2, double y2, double x, double y);
         void cairo_close_path(void *context);
-        void *cairo_copy_path_flat(void *context);
-        void cairo_append_path(void *context, void *path);
+        void *cairo_copy_path(void *context);
+        Chords *cairo_copy_path_flat(void *context);
+        void cairo_append_path(void *context, const void *path);
         void cairo_path_destroy(void *path);
         void cairo_clip(void *context);
         void cairo_set_source_rgb(void *context, double red, double green, double blue);
@@ -43,11 +54,8 @@ final class Cairo
         void cairo_pattern_add_color_stop_rgb(void *pattern, double offset, double red, double green, double blue);
         void cairo_set_source(void *context, void *pattern);
         void cairo_pattern_destroy(void *pattern);
-        void cairo_set_line_width(void *context, double width);
-        void cairo_set_line_cap(void *context, int cap);
-        void cairo_set_line_join(void *context, int join);
-        void cairo_stroke(void *context);
         void cairo_fill(void *context);
+        void cairo_mask_surface(void *context, void *surface, double x, double y);
         C;
 
     private static ?FFI $library = null;
@@ -73,5 +81,62 @@ final class Cairo
         } catch (FFI\Exception $missing) {
             throw RasterFailed::library('libcairo2', $missing);
         }
+    }
+
+    /**
+     * The path as chords, curves as those within the tolerance: x and y of each corner in turn, contour by contour; what has fewer than two corners is
+     * left out.
+     *
+     * @return list<list<float>>
+     */
+    public static function flattened(CData $context): array
+    {
+        $path = self::made('copy_path_flat', $context);
+        // Each element is a word that tells what it is and one of its length, then two numbers to a point.
+        $bytes = FFI::string($path->data, max(0, 16 * (int) $path->count));
+        self::call('path_destroy', $path);
+        [$kinds, $numbers] = [unpack('q*', $bytes) ?: [], unpack('d*', $bytes) ?: []];
+        $contours = $points = [];
+        for ($i = 1, $n = count($kinds); $i <= $n; $i += $kind === self::CLOSE ? 2 : 4) {
+            $kind = $kinds[$i] & 0xFFFFFFFF;
+            if ($kind === self::CLOSE) {
+                continue;
+            }
+            [$x, $y] = [$numbers[$i + 2], $numbers[$i + 3]];
+            if ($kind === self::MOVE) {
+                count($points) < 4 || $contours[] = $points;
+                $points = [$x, $y];
+            } elseif ($x !== $points[count($points) - 2] || $y !== $points[count($points) - 1]) {
+                [$points[], $points[]] = [$x, $y];
+            }
+        }
+        count($points) < 4 || $contours[] = $points;
+
+        return $contours;
+    }
+
+    /** What begins an element of a path: its kind and how many pairs of words it takes, in the bits of one number. */
+    public static function head(int $kind, int $pairs): float
+    {
+        $number = (unpack('d', pack('q', $kind | $pairs << 32)) ?: [])[1] ?? null;
+        assert(is_float($number));
+
+        return $number;
+    }
+
+    /** @param  list<float>  $numbers  of a path, in pairs of words */
+    public static function append(CData $context, array $numbers): void
+    {
+        if ($numbers === []) {
+            return;
+        }
+        $bytes = pack('d*', ...$numbers);
+        $data = self::library()->new('char['.strlen($bytes).']');
+        $path = self::library()->new('Chords');
+        assert($data !== null && $path !== null);
+        FFI::memcpy($data, $bytes, strlen($bytes));
+        $path->data = FFI::addr($data[0]);
+        $path->count = intdiv(strlen($bytes), 16);
+        self::call('append_path', $context, FFI::addr($path));
     }
 }

@@ -16,16 +16,15 @@ final class Canvas
     /** Pixels about the page where the library cuts what goes beyond, a little beside where it would go. */
     private const RIM = 4;
 
-    private const BLUNT = 0;
-
-    private const ROUND = 1;
-
     private CData $surface;
 
     private CData $context;
 
-    /** @var array<int, array{Affine, CData, Box, bool}> outlines kept by the library, by what they were made of: the map by which they lie so, about where, and whether all their lines run level or upright */
-    private array $kept = [];
+    /** @var array<int, Chords> by the outline that they were made of */
+    private array $chords = [];
+
+    /** @var array<int, CData> the library's own, of those that were filled */
+    private array $traced = [];
 
     /**
      * @var array<int, Path>
@@ -40,15 +39,21 @@ final class Canvas
     private const TAKE_OUT = 9;
 
     /** Pixels by which a chord may stray from its curve. */
-    private const TOLERANCE = 0.02;
+    private const TOLERANCE = 0.008;
 
     private bool $empty = true;
+
+    /** What is drawn with, unless it is a gradient. */
+    private Srgb $colour;
+
+    /** How many things are drawn within one another. */
+    private int $depth = 0;
 
     /** Pixels beside the page at which nothing shows. */
     private const BESIDE = 8.0;
 
     /** Steps of a pixel in which the library reckons. */
-    private const FINEST = 256;
+    public const FINEST = 256;
 
     /** From the page's units to pixels of the grid that all windows of a sheet share. */
     private Affine $map;
@@ -58,27 +63,46 @@ final class Canvas
 
     private readonly int $top;
 
-    /** @param  Affine  $toPixels  from the page's units to pixels, as large across as down */
+    /**
+     * @param  Affine  $toPixels  from the page's units to pixels, as large across as down
+     * @param  bool  $isCoverage  whether the page holds coverage alone, a quarter of the bytes, which is enough for one colour: it is made anew for a second
+     */
     public function __construct(
         private readonly int $width,
         private readonly int $height,
         Affine $toPixels,
+        private bool $isCoverage = true,
     ) {
         [$left, $top] = [(int) floor($toPixels->e + 1e-6), (int) floor($toPixels->f + 1e-6)];
         $this->map = $toPixels->then(Affine::shift(-$left, -$top));
         [$this->left, $this->top] = [$left + self::RIM, $top + self::RIM];
-        $this->surface = Cairo::made('image_surface_create', Cairo::ARGB32, $width + 2 * self::RIM, $height + 2 * self::RIM);
-        if (Cairo::call('surface_status', $this->surface) !== 0) {
-            throw RasterFailed::during('canvas', "no page of $width × $height pixels could be made");
+        $this->colour = Srgb::of(0, 0, 0);
+        [$this->surface, $this->context] = $this->page();
+    }
+
+    /** @return array{CData, CData} a surface, and what draws on it */
+    private function page(): array
+    {
+        $surface = Cairo::made('image_surface_create', $this->isCoverage ? Cairo::A8 : Cairo::ARGB32, $this->across(), $this->height + 2 * self::RIM);
+        if (Cairo::call('surface_status', $surface) !== 0) {
+            throw RasterFailed::during('canvas', "no page of {$this->width} × {$this->height} pixels could be made");
         }
-        $this->context = Cairo::made('create', $this->surface);
+        $context = Cairo::made('create', $surface);
         // The library's own tenth of a pixel shows in the coverage of an edge.
-        Cairo::call('set_tolerance', $this->context, self::TOLERANCE);
+        Cairo::call('set_tolerance', $context, self::TOLERANCE);
+
+        return [$surface, $context];
+    }
+
+    /** Pixels of a row and its rim: rows of one byte each begin at whole words. */
+    private function across(): int
+    {
+        return ($this->width + 2 * self::RIM + 3) & ~3;
     }
 
     public function __destruct()
     {
-        foreach ($this->kept as [, $path]) {
+        foreach ($this->traced as $path) {
             Cairo::call('path_destroy', $path);
         }
         Cairo::call('destroy', $this->context);
@@ -87,13 +111,17 @@ final class Canvas
 
     public function colour(Srgb $colour): void
     {
-        // The library lays bytes down as blue, green, red, alpha; told red for blue it lays them as they are wanted.
-        Cairo::call('set_source_rgb', $this->context, $colour->blue / 255, $colour->green / 255, $colour->red / 255);
+        $this->outside();
+        $this->empty || $colour == $this->colour || $this->mixed();
+        $this->colour = $colour;
+        $this->dip();
     }
 
     /** @param  list<Srgb>  $colours  evenly apart on the way from one point to the other */
     public function gradient(float $x1, float $y1, float $x2, float $y2, array $colours): void
     {
+        $this->outside();
+        $this->mixed();
         $pattern = Cairo::made('pattern_create_linear', ...$this->pixel($x1, $y1), ...$this->pixel($x2, $y2));
         $last = max(1, count($colours) - 1);
         foreach ($colours as $i => $colour) {
@@ -101,6 +129,34 @@ final class Canvas
         }
         Cairo::call('set_source', $this->context, $pattern);
         Cairo::call('pattern_destroy', $pattern);
+    }
+
+    private function outside(): void
+    {
+        if ($this->depth > 0) {
+            throw new \LogicException('Tell the colour before anything is drawn within something.');
+        }
+    }
+
+    private function dip(): void
+    {
+        // The library lays bytes down as blue, green, red, alpha; told red for blue it lays them as they are wanted.
+        Cairo::call('set_source_rgb', $this->context, $this->colour->blue / 255, $this->colour->green / 255, $this->colour->red / 255);
+    }
+
+    /** Makes a page for any colours of one that holds coverage alone. */
+    private function mixed(): void
+    {
+        if (! $this->isCoverage) {
+            return;
+        }
+        $this->isCoverage = false;
+        [$surface, $context] = [$this->surface, $this->context];
+        [$this->surface, $this->context] = $this->page();
+        $this->dip();
+        Cairo::call('mask_surface', $this->context, $surface, 0.0, 0.0);
+        Cairo::call('destroy', $context);
+        Cairo::call('surface_destroy', $surface);
     }
 
     /** Whether nothing was drawn yet. */
@@ -117,6 +173,7 @@ final class Canvas
         Cairo::call('set_source_rgb', $this->context, 1.0, 1.0, 1.0);
         $draw();
         Cairo::call('set_operator', $this->context, self::OVER);
+        $this->dip();
         $this->empty = $was;
     }
 
@@ -127,8 +184,9 @@ final class Canvas
         if ($path->isEmpty()) {
             return;
         }
-        $this->trace($path);
-        $this->toothed($path, 0.0);
+        $chords = $this->trace($path);
+        // Rectangles are reckoned exactly.
+        $chords->isStraight || $this->teeth($chords->box);
         Cairo::call('fill', $this->context);
     }
 
@@ -136,15 +194,19 @@ final class Canvas
     public function stroke(Path $path, float $width): void
     {
         $this->empty = false;
-        if ($path->isEmpty()) {
+        $pixels = $width * $this->scale();
+        if ($path->isEmpty() || $pixels <= 0) {
             return;
         }
-        $this->trace($path);
-        $pixels = $width * $this->scale();
-        $this->toothed($path, $pixels);
-        Cairo::call('set_line_width', $this->context, $pixels);
-        Cairo::call('set_line_join', $this->context, self::ROUND);
-        Cairo::call('stroke', $this->context);
+        $chords = $this->chords($path);
+        Cairo::call('new_path', $this->context);
+        $drawn = $this->path();
+        foreach ($chords->contours as $points) {
+            $drawn->along($points, true, $pixels / 2);
+        }
+        $drawn->into($this->context);
+        $this->teeth($chords->box->grown($pixels / 2));
+        Cairo::call('fill', $this->context);
     }
 
     /**
@@ -154,10 +216,8 @@ final class Canvas
      */
     public function brushed(array $points, float $width): void
     {
-        Cairo::call('set_line_cap', $this->context, self::ROUND);
         // A dab is a line to where it began.
-        $this->open([count($points) > 1 ? $points : [$points[0], $points[0]]], $width);
-        Cairo::call('set_line_cap', $this->context, self::BLUNT);
+        $this->open([count($points) > 1 ? $points : [$points[0], $points[0]]], $width, true);
     }
 
     /**
@@ -167,27 +227,31 @@ final class Canvas
      */
     public function lines(array $lines, float $width): void
     {
-        $this->open($lines, $width);
+        $this->open($lines, $width, false);
     }
 
     /** @param  non-empty-list<non-empty-list<array{float, float}>>  $lines */
-    private function open(array $lines, float $width): void
+    private function open(array $lines, float $width, bool $isRound): void
     {
         $this->empty = false;
         Cairo::call('new_path', $this->context);
-        [$top, $bottom] = [INF, -INF];
-        foreach ($lines as $points) {
-            foreach ($points as $i => [$x, $y]) {
-                [$x, $y] = $this->pixel($x, $y);
-                Cairo::call($i === 0 ? 'move_to' : 'line_to', $this->context, $x, $y);
-                [$top, $bottom] = [min($top, $y), max($bottom, $y)];
-            }
+        $half = $width * $this->scale() / 2;
+        if ($half <= 0) {
+            return;
         }
-        $pixels = $width * $this->scale();
-        $this->teeth($top, $bottom, $pixels);
-        Cairo::call('set_line_width', $this->context, $pixels);
-        Cairo::call('set_line_join', $this->context, self::ROUND);
-        Cairo::call('stroke', $this->context);
+        $box = null;
+        $drawn = $this->path();
+        foreach ($lines as $points) {
+            $line = [];
+            foreach ($points as [$x, $y]) {
+                [$line[], $line[]] = [$x, $y] = $this->pixel($x, $y);
+                $box = ($box ?? new Box($x, $y, $x, $y))->union(new Box($x, $y, $x, $y));
+            }
+            $drawn->along($line, false, $half, $isRound);
+        }
+        $drawn->into($this->context);
+        $this->teeth($box->grown($half));
+        Cairo::call('fill', $this->context);
     }
 
     public function rectangle(Box $box): void
@@ -199,6 +263,7 @@ final class Canvas
     public function within(\Closure $draw, float $x = 0.0, float $y = 0.0, float $turn = 0.0, ?Path $clip = null): void
     {
         Cairo::call('save', $this->context);
+        $this->depth++;
         if ($clip !== null && $clip->isEmpty()) {
             Cairo::call('new_path', $this->context);
             Cairo::call('clip', $this->context);
@@ -210,19 +275,20 @@ final class Canvas
         $this->map = Affine::turn($turn)->then(Affine::shift($x, $y))->then($map);
         $draw($this);
         $this->map = $map;
+        $this->depth--;
         Cairo::call('restore', $this->context);
     }
 
     /** What was drawn, as ink. */
     public function ink(): Image
     {
-        return $this->drawn()->unpremultiplied()->settled();
+        return ($this->isCoverage ? Image::flat($this->colour, $this->drawn()) : $this->drawn()->unpremultiplied())->settled();
     }
 
     /** Where anything was drawn: one band. */
     public function mask(): Image
     {
-        return $this->drawn()->band(3)->settled();
+        return ($this->isCoverage ? $this->drawn() : $this->drawn()->band(3))->settled();
     }
 
     /** The page itself: it lives as long as this does. */
@@ -230,7 +296,7 @@ final class Canvas
     {
         Cairo::call('surface_flush', $this->surface);
 
-        return Image::memory(Cairo::made('image_surface_get_data', $this->surface), $this->width + 2 * self::RIM, $this->height + 2 * self::RIM, 4)
+        return Image::memory(Cairo::made('image_surface_get_data', $this->surface), $this->across(), $this->height + 2 * self::RIM, $this->isCoverage ? 1 : 4)
             ->crop(self::RIM, self::RIM, $this->width, $this->height);
     }
 
@@ -252,93 +318,61 @@ final class Canvas
         return [round($x * self::FINEST) / self::FINEST + $this->left, round($y * self::FINEST) / self::FINEST + $this->top];
     }
 
-    /** Teeth for a kept outline: rectangles are reckoned exactly. */
-    private function toothed(Path $path, float $stroke): void
-    {
-        [, , $box, $isStraight] = $this->kept[spl_object_id($path)];
-        if (! $isStraight || $stroke > 0) {
-            $this->teeth($box->top + $this->top, $box->bottom + $this->top, $stroke);
-        }
-    }
-
     /**
      * Puts a line of teeth beside the page, one to each row that the outline crosses. Where no line of an outline begins or ends in a row of pixels,
      * the library takes a short way by which a slanting edge is up to 17 of 255 levels off; which rows those are would hang on the page's size, too.
-     *
-     * @param  float  $stroke  how broad the line along the outline is, in pixels; 0 where it is filled
      */
-    private function teeth(float $top, float $bottom, float $stroke): void
+    private function teeth(Box $box): void
     {
-        $from = max(0, (int) floor($top - $stroke) - 1);
-        $to = min($this->height + 2 * self::RIM, (int) ceil($bottom + $stroke) + 1);
-        $left = -self::BESIDE - $stroke;
+        $from = max(0, (int) floor($box->top) - 1);
+        $to = min($this->height + 2 * self::RIM, (int) ceil($box->bottom) + 1);
+        $left = -self::BESIDE;
         [$cairo, $context] = [Cairo::library(), $this->context];
         $cairo->cairo_move_to($context, $left, $from - 0.5);
         for ($row = $from; $row < $to; $row++) {
             // Lines that run on in one direction would be made one.
             $cairo->cairo_line_to($context, $left - ($row & 1) / 32, $row + 0.5);
         }
-        if ($stroke === 0.0) {
-            $cairo->cairo_close_path($context);
-        }
+        $cairo->cairo_close_path($context);
     }
 
-    private function trace(Path $path): void
+    /** Makes an outline the library's path. */
+    private function trace(Path $path): Chords
     {
-        Cairo::call('new_path', $this->context);
+        $chords = $this->chords($path);
         $id = spl_object_id($path);
-        $map = $this->map;
-        if (isset($this->kept[$id]) && $this->kept[$id][0] === $map) {
-            Cairo::call('append_path', $this->context, $this->kept[$id][1]);
-
-            return;
-        }
-        // As pixel() does, without a call for each of an outline's many points: x and y are in finest steps.
-        [$a, $b, $c, $d, $e, $f] = array_map(fn (float $factor): float => $factor * self::FINEST, [$map->a, $map->b, $map->c, $map->d, $map->e, $map->f]);
-        [$left, $top, $step] = [$this->left, $this->top, 1 / self::FINEST];
-        $x = $y = $startX = $startY = 0.0;
-        $isStraight = true;
-        [$cairo, $context] = [Cairo::library(), $this->context];
-        foreach ($path->segments as $s) {
-            if ($s[0] === 'Z') {
-                $isStraight = $isStraight && (round($x) === round($startX) || round($y) === round($startY));
-                [$x, $y] = [$startX, $startY];
-                $cairo->cairo_close_path($context);
-
-                continue;
-            }
-            [$fromX, $fromY] = [$x, $y];
-            [$x, $y] = [$a * $s[1] + $c * $s[2] + $e, $b * $s[1] + $d * $s[2] + $f];
-            if ($s[0] === 'L') {
-                $isStraight = $isStraight && (round($x) === round($fromX) || round($y) === round($fromY));
-                $cairo->cairo_line_to($context, round($x) * $step + $left, round($y) * $step + $top);
-            } elseif ($s[0] === 'M') {
-                [$startX, $startY] = [$x, $y];
-                $cairo->cairo_move_to($context, round($x) * $step + $left, round($y) * $step + $top);
-            } else {
-                $isStraight = false;
-                [$x1, $y1] = [$x, $y];
-                [$x2, $y2] = [$a * $s[3] + $c * $s[4] + $e, $b * $s[3] + $d * $s[4] + $f];
-                if ($s[0] === 'Q') {
-                    [$x, $y] = [$x2, $y2];
-                    // A curve of one handle is one of two, each two thirds of the way to it.
-                    [$x2, $y2] = [($x + 2 * $x1) / 3, ($y + 2 * $y1) / 3];
-                    [$x1, $y1] = [($fromX + 2 * $x1) / 3, ($fromY + 2 * $y1) / 3];
-                } else {
-                    [$x, $y] = [$a * $s[5] + $c * $s[6] + $e, $b * $s[5] + $d * $s[6] + $f];
-                }
-                $cairo->cairo_curve_to(
-                    $context, round($x1) * $step + $left, round($y1) * $step + $top, round($x2) * $step + $left, round($y2) * $step + $top,
-                    round($x) * $step + $left, round($y) * $step + $top,
-                );
-            }
-        }
-        $flat = Cairo::made('copy_path_flat', $this->context);
-        isset($this->kept[$id]) && Cairo::call('path_destroy', $this->kept[$id][1]);
-        $this->kept[$id] = [$map, $flat, $path->bounds()->transformed($map), $isStraight];
-        $this->paths[$id] = $path;
-        // As chords from the start: what of a curve lies beyond the page would be cut otherwise than elsewhere.
         Cairo::call('new_path', $this->context);
-        Cairo::call('append_path', $this->context, $flat);
+        if (isset($this->traced[$id])) {
+            Cairo::call('append_path', $this->context, $this->traced[$id]);
+
+            return $chords;
+        }
+        $drawn = $this->path();
+        foreach ($chords->contours as $points) {
+            $chords->isStraight ? $drawn->straight($points) : $drawn->closed($points);
+        }
+        $drawn->into($this->context);
+        $this->traced[$id] = Cairo::made('copy_path', $this->context);
+
+        return $chords;
+    }
+
+    private function chords(Path $path): Chords
+    {
+        $id = spl_object_id($path);
+        $chords = $this->chords[$id] ?? null;
+        if ($chords === null || $chords->map !== $this->map) {
+            $chords = Chords::of($path, $this->map, $this->left, $this->top, $this->context);
+            isset($this->traced[$id]) && Cairo::call('path_destroy', $this->traced[$id]);
+            unset($this->traced[$id]);
+            [$this->chords[$id], $this->paths[$id]] = [$chords, $path];
+        }
+
+        return $chords;
+    }
+
+    private function path(): CanvasPath
+    {
+        return new CanvasPath($this->width + 2 * self::RIM, $this->height + 2 * self::RIM);
     }
 }

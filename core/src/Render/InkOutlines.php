@@ -187,7 +187,7 @@ final class InkOutlines
             return;
         }
         if (array_filter($steps, fn (array $step): bool => $step[1] !== Join::Round) === []) {
-            $canvas->stroke($this->chords($path), 2 * array_sum(array_column($steps, 0)));
+            $canvas->stroke($path, 2 * array_sum(array_column($steps, 0)));
         } else {
             $united = $path === $this->plain() ? $this->path('united') : $path;
             $canvas->fill(Path::join($united, Offset::outwards($united->contours($this->tolerance), $steps, $this->tolerance)));
@@ -199,18 +199,12 @@ final class InkOutlines
     {
         $body = $this->path($this->inking->grown == 0.0 ? 'united' : 'body');
         if (array_filter($steps, fn (array $step): bool => $step[1] !== Join::Round) === []) {
-            $canvas->stroke($this->chords($body), 2 * array_sum(array_column($steps, 0)));
+            $canvas->stroke($body, 2 * array_sum(array_column($steps, 0)));
         } else {
             $canvas->fill(Offset::inwards($body->contours($this->tolerance), $steps, $this->tolerance));
             // Beyond the edge nothing is seen, but the edge itself must be covered.
             $canvas->stroke($body, 4 / $this->ppi);
         }
-    }
-
-    /** A stroker cuts the outside of a curve's tight turns short; a chain of chords it draws as it is. */
-    private function chords(Path $path): Path
-    {
-        return $path === $this->plain() ? $this->paths['chords'] ??= Path::chain($path->contours($this->tolerance)) : $path;
     }
 
     private function path(string $what): Path

@@ -55,7 +55,7 @@ final class InkPainter
 
     public function paint(): Image
     {
-        $canvas = $this->canvas();
+        $canvas = $this->canvas($this->inking->shadows === [] && $this->inking->rings === [] && $this->inking->backing === null);
         $this->behind($canvas);
         $body = null;
         if ($this->isPlain()) {
@@ -280,8 +280,8 @@ final class InkPainter
         };
     }
 
-    private function canvas(): Canvas
+    private function canvas(bool $isOfOneColour = true): Canvas
     {
-        return new Canvas($this->frame->width, $this->frame->height, $this->frame->fromInches());
+        return new Canvas($this->frame->width, $this->frame->height, $this->frame->fromInches(), $isOfOneColour);
     }
 }
