@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * What is added to an area when its edge is moved: a strip beside each edge and a fan at each corner that opens. All of them run the same way
- * round, so that one fill by the nonzero rule draws the area with them, each edge exactly where it belongs.
+ * An area whose edge is moved, by the nonzero rule: each edge is moved as it is, corners that open are joined, and at one that closes the way from one
+ * moved edge to the next goes by the corner itself. That is what strips beside the edges and fans at the corners leave of their lines when they are laid
+ * together, all running the same way round, so that every edge comes to lie exactly where it belongs.
  *
  * @phpstan-import-type Segment from Path
  */
@@ -33,6 +34,8 @@ final class Offset
     }
 
     /**
+     * The area with all that lies beside it.
+     *
      * @param  list<list<array{float, float}>>  $contours  closed, what they enclose to the left, as a region's run
      * @param  list<array{float, Join, float}>  $steps
      */
@@ -42,6 +45,8 @@ final class Offset
     }
 
     /**
+     * What of the area lies beside its edge.
+     *
      * @param  list<list<array{float, float}>>  $contours
      * @param  list<array{float, Join, float}>  $steps
      */
@@ -70,25 +75,38 @@ final class Offset
             $length = hypot($dx, $dy);
             if ($length > self::NOTHING) {
                 // The normal to the side that the edge is moved to.
-                $edges[] = [$x, $y, $dx, $dy, $this->side * $dy / $length, -$this->side * $dx / $length];
+                $edges[] = [$x, $y, $this->side * $dy / $length, -$this->side * $dx / $length, $length];
             }
         }
-        $before = $edges[count($edges) - 1] ?? null;
+        if ($edges === []) {
+            return;
+        }
+        $before = $edges[count($edges) - 1];
+        $moved = [];
         foreach ($edges as $edge) {
-            [$x, $y, $dx, $dy, $nx, $ny] = $edge;
-            [$ox, $oy] = [$nx * $this->width, $ny * $this->width];
-            $this->polygon([[$x + $ox, $y + $oy], [$x + $dx + $ox, $y + $dy + $oy], [$x + $dx, $y + $dy], [$x, $y]]);
-            if ($before !== null && $this->side * ($before[2] * $dy - $before[3] * $dx) > 0) {
-                $this->polygon([...$this->corner($x, $y, [$before[4], $before[5]], [$nx, $ny]), [$x, $y]]);
+            [$x, $y, $nx, $ny, $length] = $edge;
+            [, , $fromX, $fromY, $other] = $before;
+            $turn = $this->side * ($fromX * $ny - $fromY * $nx);
+            $alike = $fromX * $nx + $fromY * $ny;
+            if ($turn > 0) {
+                array_push($moved, ...$this->corner($x, $y, [$fromX, $fromY], [$nx, $ny]));
+            } elseif (-2 * $this->width * $turn < (1 + $alike) * min($length, $other)) {
+                // Where both moved edges meet.
+                $share = $this->width / (1 + $alike);
+                $moved[] = [$x + ($fromX + $nx) * $share, $y + ($fromY + $ny) * $share];
+            } else {
+                array_push($moved, [$x + $fromX * $this->width, $y + $fromY * $this->width], [$x, $y], [$x + $nx * $this->width, $y + $ny * $this->width]);
             }
             $before = $edge;
         }
+        $this->polygon($this->side > 0 ? $moved : array_reverse($moved));
+        $this->side > 0 || $this->polygon(array_map(fn (array $edge): array => [$edge[0], $edge[1]], $edges));
     }
 
-    /** @param  non-empty-list<array{float, float}>  $points  the way round that both sides share, seen from outside */
+    /** @param  list<array{float, float}>  $points */
     private function polygon(array $points): void
     {
-        foreach ($this->side > 0 ? $points : array_reverse($points) as $i => [$x, $y]) {
+        foreach ($points as $i => [$x, $y]) {
             $this->segments[] = [$i === 0 ? 'M' : 'L', $x, $y];
         }
         $this->segments[] = ['Z'];

@@ -193,8 +193,24 @@ final class Canvas
     /** A line along the outline, half of it to either side, with round corners. */
     public function stroke(Path $path, float $width): void
     {
+        $this->about($path, $width / 2, fn (CanvasPath $drawn, array $points, float $half) => $drawn->along($points, $half));
+    }
+
+    /**
+     * An area with all that lies within a distance of it.
+     *
+     * @param  Path  $area  its contours with what they enclose to the left, none crossing itself or another, as a region's are
+     */
+    public function grown(Path $area, float $by): void
+    {
+        $this->about($area, $by, fn (CanvasPath $drawn, array $points, float $pixels) => $drawn->grown($points, $pixels));
+    }
+
+    /** @param  \Closure(CanvasPath, list<float>, float): void  $draw  a contour, as far about it as is told in pixels */
+    private function about(Path $path, float $by, \Closure $draw): void
+    {
         $this->empty = false;
-        $pixels = $width * $this->scale();
+        $pixels = $by * $this->scale();
         if ($path->isEmpty() || $pixels <= 0) {
             return;
         }
@@ -202,10 +218,10 @@ final class Canvas
         Cairo::call('new_path', $this->context);
         $drawn = $this->path();
         foreach ($chords->contours as $points) {
-            $drawn->along($points, true, $pixels / 2);
+            $draw($drawn, $points, $pixels);
         }
         $drawn->into($this->context);
-        $this->teeth($chords->box->grown($pixels / 2));
+        $this->teeth($chords->box->grown($pixels));
         Cairo::call('fill', $this->context);
     }
 
@@ -247,7 +263,7 @@ final class Canvas
                 [$line[], $line[]] = [$x, $y] = $this->pixel($x, $y);
                 $box = ($box ?? new Box($x, $y, $x, $y))->union(new Box($x, $y, $x, $y));
             }
-            $drawn->along($line, false, $half, $isRound);
+            $drawn->brushed($line, $half, $isRound);
         }
         $drawn->into($this->context);
         $this->teeth($box->grown($half));

@@ -74,41 +74,76 @@ final class CanvasPath
     }
 
     /**
-     * All that lies within a distance of a line: its edge on either side, round where a corner opens and by way of the corner itself where it closes, so
-     * that all of it runs the same way round and is one by the nonzero rule.
+     * All that lies within a distance of a closed line: its edge on either side, round where a corner opens and by way of the corner itself where it
+     * closes, so that all of it runs the same way round and is one by the nonzero rule.
+     *
+     * @param  list<float>  $points  x and y of each in turn; the last is joined to the first
+     */
+    public function along(array $points, float $half): void
+    {
+        $there = self::chords($points, true, $half);
+        if ($there !== []) {
+            $this->round($there, $half);
+            $this->round(self::back($there), $half);
+        }
+    }
+
+    /**
+     * An area with all that lies within a distance of it.
+     *
+     * @param  list<float>  $points  x and y of each corner in turn, what they enclose to the left, as a region's run
+     */
+    public function grown(array $points, float $by): void
+    {
+        $chords = self::chords($points, true, $by);
+        if ($chords !== []) {
+            $this->round($chords, $by);
+        }
+    }
+
+    /**
+     * All that lies within a distance of an open line.
      *
      * @param  list<float>  $points  x and y of each in turn
-     * @param  bool  $isClosed  whether the last is joined to the first
-     * @param  bool  $isRound  whether an open line ends round, and not blunt
+     * @param  bool  $isRound  whether its ends are round, and not blunt
      */
-    public function along(array $points, bool $isClosed, float $half, bool $isRound = false): void
+    public function brushed(array $points, float $half, bool $isRound): void
     {
-        $there = self::chords($points, $isClosed, $half);
+        $there = self::chords($points, false, $half);
         if ($there === []) {
             $isRound && $this->closed(self::arc($points[0], $points[1], $half, 0.0, 2 * M_PI, $half));
 
             return;
         }
-        $back = array_map(fn (array $chord): array => [$chord[2], $chord[3], $chord[0], $chord[1], -$chord[4], -$chord[5], $chord[6]], array_reverse($there));
-        if ($isClosed) {
-            foreach ([$there, $back] as $chords) {
-                $last = $chords[count($chords) - 1];
-                $this->begin(($last[0] + $last[2]) / 2 + $last[4], ($last[1] + $last[3]) / 2 + $last[5]);
-                $this->side([$last, ...$chords], $half);
-                $this->edge(($last[0] + $last[2]) / 2 + $last[4], ($last[1] + $last[3]) / 2 + $last[5]);
-                $this->close();
-            }
-
-            return;
-        }
         $this->begin($there[0][0] + $there[0][4], $there[0][1] + $there[0][5]);
-        foreach ([$there, $back] as $chords) {
+        foreach ([$there, self::back($there)] as $chords) {
             $this->side($chords, $half);
             [, , $x, $y, $nx, $ny] = $chords[count($chords) - 1];
             $this->edge($x + $nx, $y + $ny);
-            $isRound ? $this->round($x, $y, $nx, $ny, M_PI, $half) : $this->edge($x - $nx, $y - $ny);
+            $isRound ? $this->turn($x, $y, $nx, $ny, M_PI, $half) : $this->edge($x - $nx, $y - $ny);
         }
         $this->close();
+    }
+
+    /** @param  non-empty-list<array{float, float, float, float, float, float, float}>  $chords */
+    private function round(array $chords, float $half): void
+    {
+        // From the middle of its last chord to there.
+        $last = $chords[count($chords) - 1];
+        [$x, $y] = [($last[0] + $last[2]) / 2 + $last[4], ($last[1] + $last[3]) / 2 + $last[5]];
+        $this->begin($x, $y);
+        $this->side([$last, ...$chords], $half);
+        $this->edge($x, $y);
+        $this->close();
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float, float, float, float, float, float}>  $chords
+     * @return non-empty-list<array{float, float, float, float, float, float, float}> the same the other way about
+     */
+    private static function back(array $chords): array
+    {
+        return array_map(fn (array $chord): array => [$chord[2], $chord[3], $chord[0], $chord[1], -$chord[4], -$chord[5], $chord[6]], array_reverse($chords));
     }
 
     /**
@@ -133,7 +168,7 @@ final class CanvasPath
             } else {
                 $this->edge($x + $fromX, $y + $fromY);
                 if ($turn >= 0) {
-                    $this->round($x, $y, $fromX, $fromY, atan2($turn, $alike), $half);
+                    $this->turn($x, $y, $fromX, $fromY, atan2($turn, $alike), $half);
                 } else {
                     $this->line($x, $y);
                     $this->line($x + $toX, $y + $toY);
@@ -144,7 +179,7 @@ final class CanvasPath
     }
 
     /** Goes on along an arc about a point. */
-    private function round(float $x, float $y, float $fromX, float $fromY, float $turn, float $half): void
+    private function turn(float $x, float $y, float $fromX, float $fromY, float $turn, float $half): void
     {
         $points = self::arc($x, $y, $fromX, $fromY, $turn, $half);
         for ($i = 2, $n = count($points); $i < $n; $i += 2) {

@@ -6,6 +6,7 @@ namespace TallCrow\Render;
 
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
+use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Join;
 use TallCrow\Geometry\Offset;
 use TallCrow\Geometry\Path;
@@ -15,8 +16,8 @@ use TallCrow\Type\Letter;
 
 /**
  * The outlines of one piece's ink, in inches on the sheet, as they are drawn: its body, the rings about it, what rings inside leave of it. Rings lie
- * about one another, so that all are as wide as they were asked to be wherever they go. Round corners are drawn by broad lines along the outline,
- * all others by strips and fans beside it. What takes long is kept.
+ * about one another, so that all are as wide as they were asked to be wherever they go. What takes long is kept. Regions are given as the letters
+ * lie before they are shifted.
  */
 final class InkOutlines
 {
@@ -38,8 +39,8 @@ final class InkOutlines
     /** Pixels by which a shadow begins behind the edge that casts it, but by no more inches than the finest line is broad. */
     private const BEHIND = 1.5;
 
-    /** Pixels by which a chord may stray: the coverage of an edge is right within two or three levels of 255. */
-    private const STRAY = 0.01;
+    /** Pixels by which a chord may stray: the coverage of an edge is right within two levels of 255. */
+    private const STRAY = 0.008;
 
     /** @var array<string, Path> */
     private array $paths = [];
@@ -51,12 +52,16 @@ final class InkOutlines
 
     private readonly float $tolerance;
 
-    /** @param  non-empty-list<Letter>  $letters */
+    /**
+     * @param  non-empty-list<Letter>  $letters
+     * @param  Affine  $shift  by which they lie on the sheet: what is kept of them is right wherever they are moved to
+     */
     public function __construct(
         private readonly array $letters,
         private readonly Inking $inking,
         private readonly Pictures $pictures,
         private readonly float $ppi,
+        private readonly Affine $shift = new Affine(1, 0, 0, 1, 0, 0),
     ) {
         $this->tolerance = self::STRAY / max(60.0, $ppi);
     }
@@ -64,7 +69,13 @@ final class InkOutlines
     /** The whole outline as it is. */
     public function plain(): Path
     {
-        return $this->paths['plain'] ??= Letter::together($this->letters);
+        return $this->paths['plain'] ??= $this->home()->transformed($this->shift);
+    }
+
+    /** The whole outline, before it is shifted. */
+    private function home(): Path
+    {
+        return $this->paths['home'] ??= Letter::together($this->letters);
     }
 
     /** Fills the body, with all that it was emboldened or thinned by. */
@@ -182,16 +193,16 @@ final class InkOutlines
     /** @param  list<array{float, Join, float}>  $steps */
     private function moved(Canvas $canvas, Path $path, array $steps): void
     {
-        $canvas->fill($path);
-        if ($steps === []) {
+        $isRound = array_filter($steps, fn (array $step): bool => $step[1] !== Join::Round) === [];
+        $width = array_sum(array_column($steps, 0));
+        if ($width <= 0 || $isRound && $path === $this->plain() && count($path->segments) < self::MANY) {
+            $canvas->fill($path);
+            $canvas->stroke($path, 2 * $width);
+
             return;
         }
-        if (array_filter($steps, fn (array $step): bool => $step[1] !== Join::Round) === []) {
-            $canvas->stroke($path, 2 * array_sum(array_column($steps, 0)));
-        } else {
-            $united = $path === $this->plain() ? $this->path('united') : $path;
-            $canvas->fill(Path::join($united, Offset::outwards($united->contours($this->tolerance), $steps, $this->tolerance)));
-        }
+        $area = $path === $this->plain() ? $this->path('united') : $path;
+        $isRound ? $canvas->grown($area, $width) : $canvas->fill(Offset::outwards($area->contours($this->tolerance), $steps, $this->tolerance));
     }
 
     /** @param  list<array{float, Join, float}>  $steps */
@@ -209,12 +220,12 @@ final class InkOutlines
 
     private function path(string $what): Path
     {
-        return $this->paths[$what] ??= $this->found($what);
+        return $this->paths[$what] ??= $this->found($what)->transformed($this->shift);
     }
 
     private function found(string $what): Path
     {
-        return count($this->plain()->segments) < self::MANY
+        return count($this->home()->segments) < self::MANY
             ? $this->region($what)->path()
             : Path::unpacked($this->pictures->text("outline $what {$this->key()}", fn (): string => $this->region($what)->path()->packed()));
     }
@@ -300,6 +311,6 @@ final class InkOutlines
 
     private function key(): string
     {
-        return $this->key ??= hash('xxh128', serialize([$this->plain()->packed(), $this->tolerance, $this->inking->rings, $this->inking->grown, $this->inking->grownJoin, $this->inking->backing, $this->inking->inlines]));
+        return $this->key ??= hash('xxh128', serialize([$this->home()->packed(), $this->tolerance, $this->inking->rings, $this->inking->grown, $this->inking->grownJoin, $this->inking->backing, $this->inking->inlines]));
     }
 }

@@ -46,8 +46,9 @@ final class InkPainter
         private readonly Inking $inking,
         private readonly Frame $frame,
         private readonly ?Image $own = null,
+        ?InkOutlines $outlines = null,
     ) {
-        $this->outlines = new InkOutlines($letters, $inking, $patterns->pictures, $frame->ppi);
+        $this->outlines = $outlines ?? new InkOutlines($letters, $inking, $patterns->pictures, $frame->ppi);
         $this->white = Srgb::of(255, 255, 255);
         $this->box = $this->outlines->plain()->bounds();
         $this->fills = new LetterFills($letters, $frame->ppi, $inking->grown, $own !== null, $this->box);

@@ -18,6 +18,7 @@ use TallCrow\Effect\Effect;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Looks;
+use TallCrow\Effect\PlacesLetters;
 use TallCrow\Effect\SetsType;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
@@ -182,7 +183,7 @@ final class Placer
 
         return $layer->source->match(
             text: function (TextSource $text) use ($layer, $placement, $fitting): ?Placing {
-                $fitted = $this->text($text, $layer, $fitting);
+                $fitted = $this->text($text, $layer, $placement, $fitting);
 
                 return $fitted === [] ? null : Placing::letters($placement, $fitted);
             },
@@ -197,11 +198,12 @@ final class Placer
     }
 
     /**
-     * Words as they are set and bent. Of many letters what comes out is kept: a save measures what the proof then draws.
+     * Words as they are set and bent, about 0. Of many letters what comes out is kept: a save measures what the proof then draws, and where a piece
+     * lies, how it is turned and inked makes no difference.
      *
      * @return list<Letter>
      */
-    private function text(TextSource $source, Layer $layer, Fitting $fitting): array
+    private function text(TextSource $source, Layer $layer, Placement $placement, Fitting $fitting): array
     {
         $make = function () use ($source, $layer, $fitting): array {
             $letters = $this->words($source, $layer);
@@ -211,12 +213,20 @@ final class Placer
         if (strlen($source->text) < self::MANY) {
             return $make();
         }
-        $fonts = array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), $layer->effects))]);
-        $kept = $this->pictures->text('fitted '.serialize([$source, $layer->placement, $layer->effects, $fonts]), fn (): string => serialize($make()));
+        $lines = array_values(array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && self::shapes($line->is())));
+        $fonts = array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), $lines))]);
+        $size = [$placement->width, $placement->height, $placement->letters, $placement->letterSize];
+        $kept = $this->pictures->text('fitted '.serialize([$source, $size, $lines, $fonts]), fn (): string => serialize($make()));
         /** @var list<Letter> $fitted */
         $fitted = unserialize($kept, ['allowed_classes' => [Letter::class, Path::class]]);
 
         return $fitted;
+    }
+
+    /** @param  class-string<Effect>  $effect */
+    private static function shapes(string $effect): bool
+    {
+        return is_a($effect, SetsType::class, true) || is_a($effect, BendsOutline::class, true) || is_a($effect, PlacesLetters::class, true);
     }
 
     /** @return list<Letter> */

@@ -14,7 +14,10 @@ use TallCrow\Type\Letter;
 /** A leaf layer's own geometry: its size, how it lies on the sheet, and its outline if it has one of itself. */
 final readonly class Placing
 {
-    /** @param  list<Letter>  $letters */
+    /**
+     * @param  list<Letter>  $letters
+     * @param  list<Letter>  $turned
+     */
     private function __construct(
         public float $width,
         public float $height,
@@ -28,16 +31,20 @@ final readonly class Placing
         public ?Bend $bend = null,
         public float $pictureWidth = 0.0,
         public float $pictureHeight = 0.0,
+        /** The letters as they are turned, but still about 0: the same wherever the piece is moved to. */
+        public array $turned = [],
     ) {}
 
     /** @param  list<Letter>  $letters  in the piece's own inches, their middle at 0 */
     public static function letters(Placement $placement, array $letters): self
     {
         $box = Letter::together($letters)->bounds();
-        $toSheet = self::lie($placement);
-        $placed = array_map(fn (Letter $letter): Letter => $letter->transformed($toSheet), $letters);
+        $turn = self::turn($placement);
+        $turned = array_map(fn (Letter $letter): Letter => $letter->transformed($turn), $letters);
+        $shift = Affine::shift($placement->x, $placement->y);
+        $placed = array_map(fn (Letter $letter): Letter => $letter->transformed($shift), $turned);
 
-        return new self($box->width(), $box->height(), $toSheet, $placed, Letter::together($placed));
+        return new self($box->width(), $box->height(), $turn->then($shift), $placed, Letter::together($placed), turned: $turned);
     }
 
     public static function picture(Placement $placement, float $aspect): self
@@ -68,10 +75,19 @@ final readonly class Placing
             : $this->path->bounds();
     }
 
+    /** Where the piece's middle lies on the sheet. */
+    public function shift(): Affine
+    {
+        return Affine::shift($this->toSheet->e, $this->toSheet->f);
+    }
+
     private static function lie(Placement $placement): Affine
     {
-        return Affine::scale($placement->flip->x(), $placement->flip->y())
-            ->then(Affine::turn($placement->turn))
-            ->then(Affine::shift($placement->x, $placement->y));
+        return self::turn($placement)->then(Affine::shift($placement->x, $placement->y));
+    }
+
+    private static function turn(Placement $placement): Affine
+    {
+        return Affine::scale($placement->flip->x(), $placement->flip->y())->then(Affine::turn($placement->turn));
     }
 }

@@ -16,7 +16,7 @@ function offset_area(Path $path, array $steps): float
 {
     $region = Region::filledBy($path, FINE)->path();
 
-    return Region::filledBy(Path::join($region, Offset::outwards($region->contours(FINE), $steps, FINE)))->area();
+    return Region::filledBy(Offset::outwards($region->contours(FINE), $steps, FINE))->area();
 }
 
 // Minkowski's sum of a convex figure and a disc, by Steiner's formula: area + edge × r + π r². Mitred corners fill what lies beyond the disc.

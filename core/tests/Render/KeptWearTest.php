@@ -2,46 +2,11 @@
 
 declare(strict_types=1);
 
-use TallCrow\Raster\Image;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
-use TallCrow\Render\Pictures;
-use TallCrow\Render\Piece;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
-
-/** A store that writes down which pictures it was asked for. */
-final class WatchedStore implements Pictures
-{
-    /** @var list<string> first words of their keys */
-    public array $asked = [];
-
-    public function __construct(private readonly Pictures $store) {}
-
-    public function piece(string $key, Frame $frame, callable $make): ?Piece
-    {
-        return $this->store->piece($key, $frame, $make);
-    }
-
-    public function image(string $key, callable $make): Image
-    {
-        $this->asked[] = explode(' ', $key)[0];
-
-        return $this->store->image($key, $make);
-    }
-
-    public function material(string $key, callable $make): Image
-    {
-        $this->asked[] = explode(' ', $key)[0];
-
-        return $this->store->material($key, $make);
-    }
-
-    public function text(string $key, callable $make): string
-    {
-        return $this->store->text($key, $make);
-    }
-}
+use TallCrow\Tests\WatchedStore;
 
 it('keeps the wear of a proof that is set larger, until what is asked of it changes', function (float $scale): void {
     $plate = fn (string $colour, float $amount) => Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2.0, $colour)], ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'scale' => $scale]]]);

@@ -24,6 +24,7 @@ use TallCrow\Raster\Laid;
 use TallCrow\Render\ArtPainter;
 use TallCrow\Render\BrushPainter;
 use TallCrow\Render\Frame;
+use TallCrow\Render\InkOutlines;
 use TallCrow\Render\InkPainter;
 use TallCrow\Render\PatternPainter;
 use TallCrow\Render\Pictures;
@@ -54,8 +55,10 @@ final readonly class InkStage implements Stage
     {
         $inking = $this->placer->inking($layer);
         $placing = $this->placer->place($layer);
-        if ($placing !== null && $placing->letters !== []) {
-            return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window))->paint(), $window);
+        if ($placing !== null && $placing->letters !== [] && $placing->turned !== []) {
+            $outlines = new InkOutlines($placing->turned, $inking, $this->pictures, $window->ppi, $placing->shift());
+
+            return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window, outlines: $outlines))->paint(), $window);
         }
         $piece = $layer->children() === [] ? $this->art($layer, $window, $scene) : $this->group($layer, $window, $scene);
         if ($piece === null || ($inking->fills === [] && $inking->inlines === [] && $inking->isBare())) {

@@ -38,10 +38,10 @@ final readonly class Outlines
         $filled = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), LeavesCloth::class, true))));
         $whole = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === []
             && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks) === [];
-        $letters = $this->placer->place($layer)->letters ?? [];
+        $placing = $this->placer->place($layer);
 
-        return $whole && $letters !== []
-            ? (new InkOutlines($letters, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI))->shape()
+        return $whole && $placing !== null && $placing->turned !== []
+            ? (new InkOutlines($placing->turned, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI, $placing->shift()))->shape()
             : $this->traced($filled->withOpacity(1), $scene);
     }
 
