@@ -125,6 +125,75 @@ it('stands letters on a circle and turns each as it is', function (float $bend):
     }
 })->with([0.3, 0.9, -0.5]);
 
+// Wherever the box lies and whatever its size: the height of a swelling at a part u of the half width, from the middle, is 1 + by (1 − u²) of what it was.
+it('swells and pinches about the middle of the box', function (string $kind, array $values, float $by): void {
+    $map = bend($kind, $values, new Box(3, 1.5, 9, 4.5));
+    foreach ([-1.0, -0.5, 0.0, 0.25, 1.0] as $u) {
+        foreach ([-1.5, 0.6] as $down) {
+            [$x, $y] = ($map->forward)(6 + 3 * $u, 3 + $down);
+            expect($x)->toEqualWithDelta(6 + 3 * $u, 1e-9)->and($y)->toEqualWithDelta(3 + $down * (1 + $by * (1 - $u ** 2)), 1e-9);
+        }
+    }
+})->with([
+    'bulge by a share' => ['bulge', ['bend' => 0.5], 0.5],
+    'bulge by inches' => ['bulge', ['by' => 'inches', 'rise' => 0.3], 0.2],
+    'pinch by a share' => ['pinch', ['bend' => 0.5], -0.5],
+    'pinch by inches' => ['pinch', ['by' => 'inches', 'rise' => 0.3], -0.2],
+    'pinch by more than there is' => ['pinch', ['by' => 'inches', 'rise' => 4], -0.9],
+]);
+
+it('climbs along a smooth step from end to end, 3 t² − 2 t³', function (): void {
+    $map = bend('rise', ['bend' => 0.25], new Box(3, 1.5, 9, 4.5));
+    foreach ([0.0 => 0.0, '0.25' => 0.15625, '0.5' => 0.5, '0.75' => 0.84375, '1' => 1.0] as $t => $share) {
+        expect(($map->forward)(3 + 6 * (float) $t, 2.0)[1])->toEqualWithDelta(2.0 - 1.5 * $share, 1e-9);
+    }
+    expect(($map->forward)(1.0, 2.0)[1])->toEqualWithDelta(2.0, 1e-9)->and(($map->forward)(11.0, 2.0)[1])->toEqualWithDelta(0.5, 1e-9);
+});
+
+it('waves a flag the more the further it is from its pole', function (): void {
+    $map = bend('flag', ['bend' => 0.4, 'waves' => 2], new Box(3, 1.5, 9, 4.5));
+    foreach ([0.0, 0.125, 0.375, 0.5, 0.625, 0.875, 1.0] as $t) {
+        expect(($map->forward)(3 + 6 * $t, 2.0)[1])->toEqualWithDelta(2.0 - 0.4 * 3 * $t * sin(4 * M_PI * $t), 1e-9);
+    }
+});
+
+it('arches about the middle of a box that lies anywhere', function (): void {
+    $map = bend('arch', ['by' => 'inches', 'rise' => 0.75], new Box(3, 1.5, 9, 4.5));
+    // r = (0.75² + 3²) ÷ 1.5 = 6.375; half way to an end the circle has fallen by r − √(r² − 1.5²).
+    expect(($map->forward)(6.0, 2.0)[1])->toEqualWithDelta(1.25, 1e-9)->and(($map->forward)(3.0, 2.0)[1])->toEqualWithDelta(2.0, 1e-9)->and(($map->forward)(9.0, 2.0)[1])->toEqualWithDelta(2.0, 1e-9)
+        ->and(($map->forward)(7.5, 2.0)[1])->toEqualWithDelta(1.25 + 6.375 - sqrt(6.375 ** 2 - 1.5 ** 2), 1e-9);
+});
+
+// The ends of an arc of length l on a circle of radius r are 2 r sin(l ÷ 2r) apart, and r (1 − cos(l ÷ 2r)) below its middle.
+it('brings the ends of a ring together as a circle does', function (array $values, float $up): void {
+    $box = new Box(3, 1.5, 9, 4.5);
+    $map = bend('ring', $values, $box);
+    $radius = isset($values['bend']) ? 6 / (2 * M_PI * abs($values['bend'])) : Arc::radiusOfLength(6, abs($values['rise']));
+    [$left, $middle, $right] = [($map->forward)(3.0, 3.0), ($map->forward)(6.0, 3.0), ($map->forward)(9.0, 3.0)];
+    expect($middle)->toEqualWithDelta([6.0, 3.0], 1e-9)->and($right[0] - $left[0])->toEqualWithDelta(2 * $radius * sin(3 / $radius), 1e-6)
+        ->and($right[1])->toEqualWithDelta($left[1], 1e-9)->and($up * ($right[1] - $middle[1]))->toEqualWithDelta($radius * (1 - cos(3 / $radius)), 1e-6);
+    isset($values['rise']) && expect($up * ($right[1] - $middle[1]))->toEqualWithDelta(abs($values['rise']), 1e-5);
+})->with([
+    [['bend' => 0.4], 1.0],
+    [['bend' => -0.4], -1.0],
+    [['by' => 'inches', 'rise' => 0.8], 1.0],
+    [['by' => 'inches', 'rise' => -0.8], -1.0],
+]);
+
+it('stands letters of a lower line on a circle within the first, or about it where they stand on the inside', function (float $bend): void {
+    $letter = fn (float $x, float $baseline, int $line): Letter => new Letter(Outline::rectangle(0.6, 1)->transformed(TallCrow\Geometry\Affine::shift($x, $baseline - 0.5)), $line, 'I', 0, $x, $baseline);
+    $letters = [$letter(4.0, 2.0, 0), $letter(8.0, 2.0, 0), $letter(4.0, 3.2, 1), $letter(8.0, 3.2, 1)];
+    $placed = Fixtures::effect('circle', ['bend' => $bend])->place($letters);
+    $radius = 4.6 / (2 * M_PI * abs($bend));
+    $up = $bend <=> 0;
+    foreach ($placed as $i => $one) {
+        $out = $radius + $up * ($i < 2 ? 0.0 : -1.2);
+        $angle = ($i % 2 === 0 ? -2 : 2) / $radius;
+        expect($one->x)->toEqualWithDelta(6 + $out * sin($angle), 1e-9)->and($one->baseline)->toEqualWithDelta(2.0 + $up * ($radius - $out * cos($angle)), 1e-9);
+    }
+    expect(Fixtures::effect('circle', ['bend' => $bend])->place([]))->toBe([]);
+})->with([0.3, -0.3]);
+
 it('bends no curve further from its true image than the tolerance', function (string $kind): void {
     $source = Path::join(Outline::ellipse(8, 2), Outline::rectangle(7.9, 1.2), Outline::star(5, 0.4, 2, 2));
     $map = bend($kind, [], $source->bounds());
