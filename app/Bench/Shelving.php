@@ -103,6 +103,10 @@ final readonly class Shelving
         if (preg_match('/^(\x80\x01.{4})?%!(PS-AdobeFont|FontType1)/s', $head) === 1) {
             throw FontRefused::notOpenType();
         }
+        // As it is, or within a WOFF file.
+        if (str_starts_with($head, 'ttcf') || $font !== null && substr($head, 4, 4) === 'ttcf') {
+            throw FontRefused::collection();
+        }
         if ($font !== null) {
             if ((int) filesize($path) > FolderShelf::MOST_FONT_BYTES) {
                 throw AssetUnusable::tooLarge($name, FolderShelf::MOST_FONT_BYTES);

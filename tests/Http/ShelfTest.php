@@ -45,6 +45,8 @@ it('refuses hostile files with the reason, and keeps nothing of them', function 
     'a font too large to be used' => ['kite.otf', fn () => 'OTTO'.str_repeat("\0", 30_000_001), '"kite.otf" is larger than 30 MB'],
     'broken font' => ['kite.otf', "OTTO\0\1\0\0", 'FreeType says'],
     'a font of an older format' => ['kite.pfb', "\x80\x01\x10\0\0\0%!PS-AdobeFont-1.0: Kite\n", 'older format'],
+    'fonts in one file' => ['kites.ttc', "ttcf\0\1\0\0\0\0\0\2".str_repeat("\0", 40), 'several fonts in one'],
+    'fonts in one packed file' => ['kites.woff2', "wOF2ttcf\0\0\1\0".str_repeat("\0", 40), 'as a file of its own'],
     'the same as text' => ['kite.pfa', "%!PS-AdobeFont-1.0: Kite\n", 'OTF, TTF, WOFF or WOFF2'],
     'a drawing without a size' => ['kite.svg', '<svg xmlns="http://www.w3.org/2000/svg" width="100%"><path d="M0 0h9"/></svg>', 'it has no size'],
     'cut short' => ['kite.png', fn () => substr((string) file_get_contents(Fixtures::assets().'/rock-pool.png'), 0, 9000), 'cannot be read to its end'],

@@ -26,6 +26,11 @@ final class FontRefused extends \RuntimeException
         return new self('This font is of an older format (such as PostScript Type 1), whose letters cannot be set here. Choose an OTF, TTF, WOFF or WOFF2 file of it.');
     }
 
+    public static function collection(): self
+    {
+        return new self('This file holds several fonts in one (TTC or OTC). Choose each of them as a file of its own: OTF, TTF, WOFF or WOFF2.');
+    }
+
     public static function glyph(int $glyph, string $reason): self
     {
         return new self(sprintf('The outline of glyph %d in this font is broken: FreeType says "%s".', $glyph, $reason));
