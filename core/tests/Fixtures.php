@@ -195,6 +195,24 @@ final class Fixtures
     }
 
     /**
+     * Runs code that PHP warns of though it expects the fault: what is asked is what it makes of it.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $run
+     * @return T
+     */
+    public static function silently(\Closure $run): mixed
+    {
+        set_error_handler(fn (): bool => true);
+        try {
+            return $run();
+        } finally {
+            restore_error_handler();
+        }
+    }
+
+    /**
      * A picture in solid inks at 300 ppi, screens of 30 lines to the inch.
      *
      * @param  list<Srgb>  $inks

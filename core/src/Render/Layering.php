@@ -11,10 +11,13 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 
-/** Pieces on their way to becoming one picture: laid over one another in order, knockouts taken out of what lies below. */
+/**
+ * Pieces on their way to becoming one picture: laid over one another in order, knockouts taken out of what lies below. They are blended last, so that a
+ * knockout finds each piece that it names, whatever is blended with it.
+ */
 final class Layering
 {
-    /** @var list<array{?string, Laid}> whose it is, and what */
+    /** @var list<array{?string, Laid, BlendMode}> whose it is, what, and how it meets what lies below */
     private array $waiting = [];
 
     public function __construct(private readonly Frame $frame) {}
@@ -26,35 +29,45 @@ final class Layering
 
     public function add(Layer $layer, Piece $piece, BlendMode $blend): void
     {
-        [$left, $top] = [$piece->frame->left - $this->frame->left, $piece->frame->top - $this->frame->top];
-        if ($blend === BlendMode::Normal) {
-            $this->waiting[] = [$layer->id, Laid::over($piece->image, $left, $top)];
-
-            return;
-        }
-        $below = $this->picture();
-        $here = $below->crop($left, $top, $piece->frame->width, $piece->frame->height);
-        $this->waiting = [[null, Laid::over($below->insert(Blending::over($here, $piece->image, $blend), $left, $top), 0, 0)]];
+        $this->waiting[] = [$layer->id, Laid::over($piece->image, $piece->frame->left - $this->frame->left, $piece->frame->top - $this->frame->top), $blend];
     }
 
     /** A knockout takes from all that waits, or from the layers that it names alone. */
     public function takeOut(Layer $layer, Piece $gap): void
     {
         if ($layer->role->from === []) {
-            $this->waiting[] = [null, Laid::takingOut($gap->image, $gap->frame->left - $this->frame->left, $gap->frame->top - $this->frame->top)];
+            $this->waiting[] = [null, Laid::takingOut($gap->image, $gap->frame->left - $this->frame->left, $gap->frame->top - $this->frame->top), BlendMode::Normal];
 
             return;
         }
         foreach ($this->waiting as $i => [$id, $laid]) {
             if (in_array($id, $layer->role->from, true)) {
-                $this->waiting[$i] = [$id, $this->without($laid, $gap)];
+                $this->waiting[$i][1] = $this->without($laid, $gap);
             }
         }
     }
 
     public function picture(): Image
     {
-        return Composition::stacked($this->frame->width, $this->frame->height, array_column($this->waiting, 1));
+        $pieces = [];
+        foreach ($this->waiting as [, $laid, $blend]) {
+            if ($blend === BlendMode::Normal) {
+                $pieces[] = $laid;
+
+                continue;
+            }
+            $below = $this->stacked($pieces);
+            $here = $below->crop($laid->left, $laid->top, $laid->image->width(), $laid->image->height());
+            $pieces = [Laid::over($below->insert(Blending::over($here, $laid->image, $blend), $laid->left, $laid->top), 0, 0)];
+        }
+
+        return $this->stacked($pieces);
+    }
+
+    /** @param  list<Laid>  $pieces */
+    private function stacked(array $pieces): Image
+    {
+        return Composition::stacked($this->frame->width, $this->frame->height, $pieces);
     }
 
     private function without(Laid $laid, Piece $gap): Laid

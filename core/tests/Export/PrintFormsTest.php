@@ -42,6 +42,25 @@ it('writes a PDF at true size whose picture and soft mask a reader finds whole',
     expect(worst_difference("$folder/ours.png", "$folder/joined.png"))->toBeLessThan(1.0);
 });
 
+// PDF 1.7 (ISO 32000-1), 7.5: readers may mend a table of places, so each is looked up here.
+it('writes a PDF whose table tells where each object begins and how long each stream is', function (int $height): void {
+    $path = Fixtures::temporary('forms').'/art.pdf';
+    PrintPdf::write(Image::raw(str_repeat("\x20\x40\x60\x80", 30 * $height), 30, $height, 4), $path, Ppi::of(300), 'Kites');
+    $pdf = (string) file_get_contents($path);
+    preg_match('/startxref\n(\d+)\n%%EOF\n$/', $pdf, $begins);
+    expect(preg_match('/^xref\n0 (\d+)\n0000000000 65535 f \n((?:\d{10} 00000 n \n)+)trailer\n<< \/Size (\d+)/', substr($pdf, (int) ($begins[1] ?? 0)), $table))->toBe(1);
+    $places = array_map(intval(...), array_filter(explode(" 00000 n \n", $table[2]), fn (string $place): bool => $place !== ''));
+    expect([(int) $table[1], (int) $table[3]])->toBe([count($places) + 1, count($places) + 1]);
+    foreach ($places as $i => $place) {
+        expect(substr($pdf, $place, 8))->toStartWith(($i + 1).' 0 obj');
+    }
+    foreach ([[5, 6, 3], [7, 8, 1]] as [$stream, $length, $bands]) {
+        $from = (int) strpos($pdf, "stream\n", $places[$stream - 1]) + 7;
+        sscanf(substr($pdf, $places[$length - 1], 30), "$length 0 obj %d endobj", $bytes);
+        expect(substr($pdf, $from + $bytes, 10))->toBe("\nendstream")->and(strlen((string) gzuncompress(substr($pdf, $from, $bytes))))->toBe(30 * $height * $bands);
+    }
+})->with([40, 256, 700]);
+
 it('writes a TIFF with alpha and its density, that ImageMagick reads as it was', function (): void {
     $folder = Fixtures::temporary('forms');
     $picture = soft_picture($folder);

@@ -46,12 +46,13 @@ it('takes out of what lies below and leaves what comes later', function (): void
     expect(Fixtures::pixel($image, 450, 600))->toBe([23, 64, 74, 255])->and(Fixtures::pixel($image, 450 + 75, 600)[3])->toBe(0)->and(Fixtures::pixel($image, 450 + 150, 600)[3])->toBe(255);
 });
 
-it('knows no piece by name once it is blended with what lies below', function (): void {
-    $hole = ['role' => ['kind' => 'knockout', 'gap' => 0.0, 'from' => ['red']]] + Fixtures::shape('hole', 'rectangle', 0.4);
+it('takes ink from a piece that a knockout names, whatever is blended with it', function (array $from, array $shows): void {
+    $hole = ['role' => ['kind' => 'knockout', 'gap' => 0.0, 'from' => $from]] + Fixtures::shape('hole', 'rectangle', 0.4);
     $blended = Fixtures::render(Fixtures::artwork([square('red', 1.5, 2, '#b04a2c'), ['blend' => 'multiply'] + square('blue', 1.5, 2, '#17404a'), $hole]));
-    // They are one ink from there on: naming one of them takes nothing.
-    expect(Fixtures::pixel($blended, 450, 600)[3])->toBe(255);
-});
+    expect(Fixtures::pixel($blended, 450, 600))->toBe($shows)
+        // Beside the hole they are multiplied: 176 × 23 ÷ 255, 74 × 64 ÷ 255, 44 × 74 ÷ 255.
+        ->and(Fixtures::pixel($blended, 450 + 150, 600))->toBe([16, 19, 13, 255]);
+})->with(['the lower' => [['red'], [23, 64, 74, 255]], 'the upper' => [['blue'], [176, 74, 44, 255]], 'both' => [['red', 'blue'], [0, 0, 0, 0]]]);
 
 it('wears a sheet with blended and knocked out pieces by the share that was asked', function (): void {
     $layers = [square('red', 1.0, 1.5, '#b04a2c'), ['blend' => 'multiply'] + square('blue', 1.8, 2.2, '#17404a'), ['role' => ['kind' => 'knockout', 'gap' => 0.05]] + Fixtures::shape('hole', 'star', 0.9)];
