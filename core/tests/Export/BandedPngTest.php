@@ -35,7 +35,7 @@ function rows_held(string $file): string
     return gzuncompress($packed) ?: throw new RuntimeException('The sum is wrong.');
 }
 
-function rows_of(Image $picture): string
+function rows_unfiltered(Image $picture): string
 {
     return implode('', array_map(fn (string $row): string => "\0$row", str_split($picture->toBytes(), 4 * $picture->width())));
 }
@@ -45,18 +45,18 @@ it('packs bands by themselves, and zlib finds their sum right', function (): voi
     $file = Fixtures::temporary('banded').'/print.png';
     $bands = new BandedPng($first);
     $bands->write([], $file, Ppi::of(300), 'Kites');
-    expect(rows_held($file))->toBe(rows_of($first))->and(Fixtures::run(['pngcheck', $file]))->toContain('OK');
+    expect(rows_held($file))->toBe(rows_unfiltered($first))->and(Fixtures::run(['pngcheck', $file]))->toContain('OK');
     $texts = fn (): array => array_values(array_map(fn (PngChunk $chunk): string => explode("\0", $chunk->data)[0], array_filter(PngFile::chunks($file), fn (PngChunk $chunk): bool => $chunk->type === 'iTXt' || $chunk->type === 'tEXt')));
     expect($texts())->toBe(['Title', 'Software'])->and(Fixtures::run(['identify', '-units', 'PixelsPerInch', '-format', '%w %h %x', $file]))->toBe('250 300 300');
 
     // Two bands in the middle, and the short one at the end.
     $bands->write([96 => $other->crop(0, 96, 250, 192)->settled()], $file, Ppi::of(300), '');
-    expect(rows_held($file))->toBe(rows_of($first->crop(0, 0, 250, 96)).rows_of($other->crop(0, 96, 250, 192)).rows_of($first->crop(0, 288, 250, 12)))->and($texts())->toBe(['Software']);
+    expect(rows_held($file))->toBe(rows_unfiltered($first->crop(0, 0, 250, 96)).rows_unfiltered($other->crop(0, 96, 250, 192)).rows_unfiltered($first->crop(0, 288, 250, 12)))->and($texts())->toBe(['Software']);
     $bands->write([0 => $other->crop(0, 0, 250, 96)->settled(), 288 => $other->crop(0, 288, 250, 12)->settled()], $file, Ppi::of(300), '');
-    expect(rows_held($file))->toBe(rows_of($other->crop(0, 0, 250, 96)).rows_of($first->crop(0, 96, 250, 192)).rows_of($other->crop(0, 288, 250, 12)));
+    expect(rows_held($file))->toBe(rows_unfiltered($other->crop(0, 0, 250, 96)).rows_unfiltered($first->crop(0, 96, 250, 192)).rows_unfiltered($other->crop(0, 288, 250, 12)));
     // What was written before is as it was.
     $bands->write([], $file, Ppi::of(300), 'Kites');
-    expect(rows_held($file))->toBe(rows_of($first));
+    expect(rows_held($file))->toBe(rows_unfiltered($first));
 });
 
 it('leaves no half a file where none can be written', function (): void {
