@@ -111,16 +111,16 @@ final class Canvas
 
     public function colour(Srgb $colour): void
     {
-        $this->outside();
+        $this->demandOutermost();
         $this->empty || $colour == $this->colour || $this->mixed();
         $this->colour = $colour;
-        $this->dip();
+        $this->source();
     }
 
     /** @param  list<Srgb>  $colours  evenly apart on the way from one point to the other */
     public function gradient(float $x1, float $y1, float $x2, float $y2, array $colours): void
     {
-        $this->outside();
+        $this->demandOutermost();
         $this->mixed();
         $pattern = Cairo::made('pattern_create_linear', ...$this->pixel($x1, $y1), ...$this->pixel($x2, $y2));
         $last = max(1, count($colours) - 1);
@@ -131,14 +131,14 @@ final class Canvas
         Cairo::call('pattern_destroy', $pattern);
     }
 
-    private function outside(): void
+    private function demandOutermost(): void
     {
         if ($this->depth > 0) {
             throw new \LogicException('Tell the colour before anything is drawn within something.');
         }
     }
 
-    private function dip(): void
+    private function source(): void
     {
         // The library lays bytes down as blue, green, red, alpha; told red for blue it lays them as they are wanted.
         Cairo::call('set_source_rgb', $this->context, $this->colour->blue / 255, $this->colour->green / 255, $this->colour->red / 255);
@@ -153,7 +153,7 @@ final class Canvas
         $this->isCoverage = false;
         [$surface, $context] = [$this->surface, $this->context];
         [$this->surface, $this->context] = $this->page();
-        $this->dip();
+        $this->source();
         Cairo::call('mask_surface', $this->context, $surface, 0.0, 0.0);
         Cairo::call('destroy', $context);
         Cairo::call('surface_destroy', $surface);
@@ -173,7 +173,7 @@ final class Canvas
         Cairo::call('set_source_rgb', $this->context, 1.0, 1.0, 1.0);
         $draw();
         Cairo::call('set_operator', $this->context, self::OVER);
-        $this->dip();
+        $this->source();
         $this->empty = $was;
     }
 

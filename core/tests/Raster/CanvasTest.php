@@ -182,3 +182,29 @@ it('draws one outline many times as it drew it first', function (): void {
     }
     expect(count($edges))->toBeGreaterThan(0);
 });
+
+it('makes its page anew for a second colour, and leaves what was drawn', function (): void {
+    $canvas = pageOf(1.0);
+    $canvas->colour(Srgb::of(200, 90, 40));
+    $canvas->rectangle(new Box(10.0, 10.0, 60.5, 60.0));
+    $one = $canvas->ink();
+    $canvas->colour(Srgb::of(20, 60, 90));
+    $canvas->rectangle(new Box(40.0, 30.0, 80.0, 90.0));
+    $both = $canvas->ink();
+    foreach ([[20, 20], [60, 20]] as [$x, $y]) {
+        expect(array_map(intval(...), Fixtures::pixel($both, $x, $y)))->toEqualWithDelta(Fixtures::pixel($one, $x, $y), 1);
+    }
+    expect(Fixtures::pixel($both, 50, 40))->toBe([20, 60, 90, 255])->and(Fixtures::pixel($both, 30, 50))->toBe([200, 90, 40, 255])->and(ord($canvas->mask()->toBytes()[85 * 120 + 70]))->toBe(255);
+});
+
+it('is told its colour before it draws within something', function (): void {
+    $canvas = pageOf(1.0);
+    expect(fn () => $canvas->within(fn () => $canvas->colour(Srgb::of(1, 2, 3))))->toThrow(LogicException::class);
+});
+
+it('draws nothing along an outline that has no breadth', function (): void {
+    $canvas = pageOf(1.0);
+    $canvas->stroke(chain(KITE, 1.0), 0.0);
+    $canvas->brushed([[20.0, 20.0], [80.0, 80.0]], 0.0);
+    expect($canvas->mask()->range())->toEqual([0.0, 0.0])->and($canvas->isEmpty())->toBeFalse();
+});
