@@ -8,6 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Raster\BlendMode;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
@@ -32,7 +33,7 @@ final class OpenRaster
     {
         $frame = Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value);
         $put = function (Image $image, string $name) use ($scratch): string {
-            ImageFile::writePng($image, "$scratch/$name.png", PrintPng::COMPRESSION);
+            ImageFile::writePng(Composition::withoutHiddenColour($image), "$scratch/$name.png", PrintPng::COMPRESSION);
 
             return "$scratch/$name.png";
         };

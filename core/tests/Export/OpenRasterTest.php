@@ -78,6 +78,11 @@ it('holds the layers that print, each where it lies and as it is blended, mirror
             expect($read->band($band)->minus($print->band($band))->operation('abs')->linearByte(1)->both($solid)->range()[1])->toBeLessThanOrEqual(4.0);
         }
     }
+    // No colour is left under clear pixels.
+    foreach (glob("$folder/data/*.png") ?: [] as $layer) {
+        $read = ImageFile::read(PictureType::Png, $layer)->asInk()->settled();
+        expect($read->band(0)->both($read->alpha()->isLess(1.0))->range()[1])->toBe(0.0);
+    }
     expect(array_slice(getimagesize("$folder/Thumbnails/thumbnail.png") ?: [], 0, 2))->toBe([171, 256]);
 })->with([false, true]);
 
