@@ -199,7 +199,7 @@ final class Canvas
     /**
      * An area with all that lies within a distance of it.
      *
-     * @param  Path  $area  its contours with what they enclose to the left, none crossing itself or another, as a region's are
+     * @param  Path  $area  its contours with what they enclose to the left, none crossing itself, as a region's are; of several areas all together
      */
     public function grown(Path $area, float $by): void
     {

@@ -201,7 +201,8 @@ final class InkOutlines
 
             return;
         }
-        $area = $path === $this->plain() ? $this->path('united') : $path;
+        // Round rings about letters that overlap are those about both; a point that another letter hides must not stand out of it.
+        $area = $path === $this->plain() ? $this->path($isRound ? 'letters' : 'united') : $path;
         $isRound ? $canvas->grown($area, $width) : $canvas->fill(Offset::outwards($area->contours($this->tolerance), $steps, $this->tolerance));
     }
 
@@ -225,9 +226,13 @@ final class InkOutlines
 
     private function found(string $what): Path
     {
+        $make = fn (): Path => $what === 'letters'
+            ? Path::join(...array_map(fn (Letter $letter): Path => Region::filledBy($letter->path, $this->tolerance)->path(), $this->letters))
+            : $this->region($what)->path();
+
         return count($this->home()->segments) < self::MANY
-            ? $this->region($what)->path()
-            : Path::unpacked($this->pictures->text("outline $what {$this->key()}", fn (): string => $this->region($what)->path()->packed()));
+            ? $make()
+            : Path::unpacked($this->pictures->text("outline $what {$this->key()}", fn (): string => $make()->packed()));
     }
 
     private function region(string $what): Region
