@@ -26,7 +26,7 @@ final class Cairo
     public const CLOSE = 3;
 
     private const DECLARATIONS = <<<'C'
-        typedef struct { int status; void *data; int count; } Chords;
+        typedef struct { int status; void *data; int count; } FlatPath;
         void *cairo_image_surface_create(int format, int width, int height);
         int cairo_surface_status(void *surface);
         void cairo_surface_flush(void *surface);
@@ -45,7 +45,7 @@ final class Cairo
         void cairo_curve_to(void *context, double x1, double y1, double x2, double y2, double x, double y);
         void cairo_close_path(void *context);
         void *cairo_copy_path(void *context);
-        Chords *cairo_copy_path_flat(void *context);
+        FlatPath *cairo_copy_path_flat(void *context);
         void cairo_append_path(void *context, const void *path);
         void cairo_path_destroy(void *path);
         void cairo_clip(void *context);
@@ -132,7 +132,7 @@ final class Cairo
         }
         $bytes = pack('d*', ...$numbers);
         $data = self::library()->new('char['.strlen($bytes).']');
-        $path = self::library()->new('Chords');
+        $path = self::library()->new('FlatPath');
         assert($data !== null && $path !== null);
         FFI::memcpy($data, $bytes, strlen($bytes));
         $path->data = FFI::addr($data[0]);

@@ -220,7 +220,7 @@ final class Canvas
         foreach ($chords->contours as $points) {
             $draw($drawn, $points, $pixels);
         }
-        $drawn->into($this->context);
+        $drawn->finish();
         $this->teeth($chords->box->grown($pixels));
         Cairo::call('fill', $this->context);
     }
@@ -265,7 +265,7 @@ final class Canvas
             }
             $drawn->brushed($line, $half, $isRound);
         }
-        $drawn->into($this->context);
+        $drawn->finish();
         $this->teeth($box->grown($half));
         Cairo::call('fill', $this->context);
     }
@@ -322,8 +322,7 @@ final class Canvas
     }
 
     /**
-     * A point in the library's finest steps. They are told before the window's place is added, so that a point falls on the same step in every window:
-     * one step up or down is a row of samples, and those of a level edge are a fifteenth of its pixels.
+     * A point in the library's finest steps. They are told before the window's place is added, so that a point falls on the same step in every window.
      *
      * @return array{float, float}
      */
@@ -367,7 +366,7 @@ final class Canvas
         foreach ($chords->contours as $points) {
             $chords->isStraight ? $drawn->straight($points) : $drawn->closed($points);
         }
-        $drawn->into($this->context);
+        $drawn->finish();
         $this->traced[$id] = Cairo::made('copy_path', $this->context);
 
         return $chords;
@@ -389,6 +388,6 @@ final class Canvas
 
     private function path(): CanvasPath
     {
-        return new CanvasPath($this->width + 2 * self::RIM, $this->height + 2 * self::RIM);
+        return new CanvasPath($this->context, $this->width + 2 * self::RIM, $this->height + 2 * self::RIM);
     }
 }

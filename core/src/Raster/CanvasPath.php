@@ -25,6 +25,9 @@ final class CanvasPath
     /** Pixels by which a chord may stray from its arc. */
     private const TOLERANCE = 0.008;
 
+    /** Numbers that are written before they are added: a long brush line has millions. */
+    private const AT_ONCE = 200_000;
+
     /** @var list<float> in the library's own order: what each element is, one that says nothing, then x and y */
     private array $numbers = [];
 
@@ -38,17 +41,19 @@ final class CanvasPath
 
     private readonly float $close;
 
+    /** @param  CData  $context  the library's, whose path is added to */
     public function __construct(
+        private readonly CData $context,
         private readonly int $width,
         private readonly int $height,
     ) {
         [$this->move, $this->line, $this->close] = [Cairo::head(Cairo::MOVE, 2), Cairo::head(Cairo::LINE, 2), Cairo::head(Cairo::CLOSE, 1)];
     }
 
-    /** Adds what was written to the library's path. A call for each point would take longer than the drawing. */
-    public function into(CData $context): void
+    /** Adds what is still written here to the library's path. A call for each point would take longer than the drawing. */
+    public function finish(): void
     {
-        Cairo::append($context, $this->numbers);
+        Cairo::append($this->context, $this->numbers);
         $this->numbers = [];
     }
 
@@ -175,6 +180,7 @@ final class CanvasPath
                 }
             }
             [$fromX, $fromY, $before] = [$toX, $toY, $length];
+            count($this->numbers) < self::AT_ONCE || $this->finish();
         }
     }
 
@@ -232,6 +238,7 @@ final class CanvasPath
 
     private function begin(float $x, float $y): void
     {
+        count($this->numbers) < self::AT_ONCE || $this->finish();
         array_push($this->numbers, $this->move, 0.0, $x, $y);
         [$this->x, $this->y] = [$x, $y];
     }

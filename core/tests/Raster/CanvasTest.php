@@ -208,3 +208,21 @@ it('draws nothing along an outline that has no breadth', function (): void {
     $canvas->brushed([[20.0, 20.0], [80.0, 80.0]], 0.0);
     expect($canvas->mask()->range())->toEqual([0.0, 0.0])->and($canvas->isEmpty())->toBeFalse();
 });
+
+// Millions of numbers are added to the library's path in parts; a line that crosses such a seam is as its pieces are.
+it('draws a line of very many points as it draws its pieces', function (): void {
+    $points = array_map(fn (int $i): array => [60 + $i / 700 * cos($i / 9), 60 + $i / 700 * sin($i / 9)], range(0, 34_999));
+    $drawn = function (array $line): array {
+        $canvas = pageOf(1.0);
+        $canvas->brushed($line, 0.8);
+
+        return array_map(ord(...), str_split($canvas->mask()->toBytes()));
+    };
+    $whole = $drawn($points);
+    $pieces = array_map($drawn, array_map(fn (int $from): array => array_slice($points, $from, 5001), range(0, 30_000, 5000)));
+    foreach ($whole as $i => $level) {
+        $each = array_column($pieces, $i);
+        $level >= max($each) - 2 && $level <= array_sum($each) + 2 || expect([$i, $level])->toBe($each);
+    }
+    expect(count(array_filter($whole, fn (int $level): bool => $level > 0 && $level < 255)))->toBeGreaterThan(200);
+});
