@@ -27,9 +27,10 @@ final class Events
                 continue;
             }
             foreach (range((int) $from->format('Y') - 1, (int) $to->format('Y')) as $year) {
-                $on = $one->rule->in($year);
-                if ($on !== null && $on <= $to && $on->modify('+'.($one->days - 1).' days') >= $from) {
-                    $all[] = new Occasion($one->slug, $one->name, $one->kind, $on, $one->days, $one->caution);
+                foreach ($one->rule->in($year) as $on) {
+                    if ($on <= $to && $on->modify('+'.($one->days - 1).' days') >= $from) {
+                        $all[] = new Occasion($one->slug, $one->name, $one->kind, $on, $one->days, $one->caution, $one->ribbon);
+                    }
                 }
             }
         }

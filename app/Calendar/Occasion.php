@@ -15,6 +15,7 @@ final readonly class Occasion
         public \DateTimeImmutable $on,
         public int $days,
         public string $caution = '',
+        public string $ribbon = '',
         public ?int $own = null,
     ) {}
 }

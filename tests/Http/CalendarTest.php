@@ -28,7 +28,8 @@ it('shows days of the seller\'s countries and of the seller\'s own, each with it
     $page = settings($this, ['lead' => ['holiday' => 10, 'own' => 3]]);
     $names = array_column($page['occasions'], 'name');
     expect($names)->toContain('Christmas Day', 'Mothering Sunday')->not->toContain('Thanksgiving', 'Independence Day')->and(collect($page['occasions'])->firstWhere('key', 'christmas'))->toMatchArray(['on' => '2026-12-25', 'listWeeks' => 10])
-        ->and(collect($page['leads'])->firstWhere('kind', 'fun'))->toMatchArray(['weeks' => 6, 'usual' => 6]);
+        ->and(collect($page['leads'])->firstWhere('kind', 'fun'))->toMatchArray(['weeks' => 6, 'usual' => 6])
+        ->and(collect($page['occasions'])->firstWhere('key', 'ramadan'))->toMatchArray(['on' => '2027-02-08', 'days' => 29])->and(collect($page['occasions'])->firstWhere('key', 'down-syndrome-day'))->toMatchArray(['ribbon' => 'blue and yellow'])->and($page['known'])->toContain('GB', 'MX');
     $this->postJson('/api/calendar/events', ['name' => 'Moth night', 'on' => '2026-08-14', 'rrule' => 'RRULE:FREQ=MONTHLY;BYDAY=2FR'])->assertCreated();
     $this->postJson('/api/calendar/events', ['name' => 'Bell ringers\' fair', 'on' => '2027-02-06', 'days' => 2])->assertCreated();
     // The second Friday of each month.

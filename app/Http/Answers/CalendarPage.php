@@ -11,7 +11,8 @@ final readonly class CalendarPage extends Answer
      * @param  list<OccasionCard>  $occasions
      * @param  list<PlannedCard>  $plan
      * @param  list<WeekLoad>  $weeks  from this week on
-     * @param  list<string>  $countries
+     * @param  list<string>  $countries  whose days are shown
+     * @param  list<string>  $known  countries that have days of their own
      * @param  list<LeadWeeks>  $leads
      * @param  list<HouseLead>  $houses
      * @param  list<StageHours>  $hours  none where no design was finished lately
@@ -25,6 +26,7 @@ final readonly class CalendarPage extends Answer
         public float $logged,
         public bool $isSaid,
         public array $countries,
+        public array $known,
         public array $leads,
         public array $houses,
         public array $hours,

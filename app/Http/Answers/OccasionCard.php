@@ -15,6 +15,8 @@ final readonly class OccasionCard extends Answer
         public string $kind,
         public string $on,
         public int $days,
+        /** Colour of a customary ribbon, or empty. */
+        public string $ribbon,
         public string $caution,
         /** Of an event of the seller's own; null of a publicly known one. */
         public ?int $own,
@@ -23,6 +25,6 @@ final readonly class OccasionCard extends Answer
 
     public static function of(Occasion $one, int $listWeeks): self
     {
-        return new self($one->key, $one->name, $one->kind, $one->on->format('Y-m-d'), $one->days, $one->caution, $one->own, $listWeeks);
+        return new self($one->key, $one->name, $one->kind, $one->on->format('Y-m-d'), $one->days, $one->ribbon, $one->caution, $one->own, $listWeeks);
     }
 }

@@ -31,6 +31,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use TallCrow\Calendar\Day;
+use TallCrow\Calendar\Observance;
 
 /** The calendar: events, the plan that goes back from them, what is to do today. */
 final class CalendarController
@@ -60,7 +61,7 @@ final class CalendarController
 
         return new CalendarPage(
             array_map(fn (Occasion $one): OccasionCard => OccasionCard::of($one, $settings->lead[$one->kind] ?? Settings::USUAL['own']), $occasions), $cards, $weeks, round($planner->aWeek(), 2), round($planner->logged(), 2), $settings->aWeek !== null,
-            $settings->countries, array_map(fn (string $kind): LeadWeeks => new LeadWeeks($kind, $settings->lead[$kind], Settings::USUAL[$kind]), Settings::KINDS),
+            $settings->countries, Observance::countries(), array_map(fn (string $kind): LeadWeeks => new LeadWeeks($kind, $settings->lead[$kind], Settings::USUAL[$kind]), Settings::KINDS),
             array_values(HouseRecord::query()->where('shop_id', $shop->id)->orderBy('name')->get()->map(fn (HouseRecord $house): HouseLead => new HouseLead($house->id, $house->name, $settings->ahead[$house->id] ?? 0))->all()), array_map(fn (string $stage, float $hours): StageHours => new StageHours($stage, round($hours, 2)), array_keys($hours), array_values($hours)), $settings->design, $settings->gather,
             $shop->calendar_secret === null ? '' : url("/calendar/$shop->calendar_secret.ics"),
         );

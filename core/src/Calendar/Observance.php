@@ -14,6 +14,7 @@ final readonly class Observance
     /**
      * @param  list<string>  $countries  ISO 3166-1; none where it is kept widely
      * @param  int  $days  that it lasts
+     * @param  string  $ribbon  colour of a customary ribbon (common practice); empty where there is none
      * @param  string  $caution  what to look into before it is used; empty where nothing is usual
      */
     private function __construct(
@@ -23,6 +24,7 @@ final readonly class Observance
         public DayRule $rule,
         public array $countries,
         public int $days,
+        public string $ribbon,
         public string $caution,
     ) {}
 
@@ -45,10 +47,19 @@ final readonly class Observance
         return $all;
     }
 
+    /** @return list<string> every country that has a day of its own, by its code */
+    public static function countries(): array
+    {
+        $all = array_values(array_unique(array_merge(...array_values(array_map(fn (self $one): array => $one->countries, self::all())))));
+        sort($all);
+
+        return $all;
+    }
+
     private static function read(Reading $node): self
     {
-        $node = $node->knows('slug', 'name', 'kind', 'rule', 'countries', 'days', 'caution');
+        $node = $node->knows('slug', 'name', 'kind', 'rule', 'countries', 'days', 'ribbon', 'caution');
 
-        return new self($node->text('slug', 60), $node->text('name', 80), $node->word('kind', ['holiday', 'family', 'season', 'awareness', 'fun']), DayRule::read($node->child('rule')), $node->texts('countries', 30, 2), $node->integer('days', 1, 62, 1), $node->text('caution', 200, ''));
+        return new self($node->text('slug', 60), $node->text('name', 80), $node->word('kind', ['holiday', 'family', 'season', 'awareness', 'fun']), DayRule::read($node->child('rule')), $node->texts('countries', 30, 2), $node->integer('days', 1, 62, 1), $node->text('ribbon', 40, ''), $node->text('caution', 200, ''));
     }
 }

@@ -23,7 +23,6 @@ final class Vips
         const char *vips_error_buffer(void);
         void vips_error_clear(void);
         void vips_cache_set_max(int max);
-        void vips_concurrency_set(int concurrency);
         VipsImage *vips_image_new_from_file(const char *name, ...);
         VipsImage *vips_image_new_from_memory(const void *data, size_t size, int width, int height, int bands, int format);
         VipsImage *vips_image_new_from_memory_copy(const void *data, size_t size, int width, int height, int bands, int format);

@@ -23,9 +23,8 @@ const settings = reactive({ countries: [] as string[], lead: {} as Record<string
 watch(() => props.page, (page) => Object.assign(settings, { countries: [...page.countries], lead: Object.fromEntries(page.leads.map((one) => [one.kind, one.weeks])), ahead: Object.fromEntries(page.houses.map((one) => [one.house, one.weeks])), design: page.design, gather: page.gather, aWeek: page.isSaid ? page.aWeek : null }), { immediate: true });
 const saving = useChange(() => api.put<CalendarPage>('calendar/settings', settings), ...CALENDAR);
 const feed = useChange((on: boolean) => api.put<CalendarPage>('calendar/feed', { on }), 'calendar');
-const COUNTRIES = ['AT', 'AU', 'CA', 'DE', 'ES', 'FR', 'GB', 'IE', 'IT', 'MX', 'NL', 'NZ', 'US'];
 const named = new Intl.DisplayNames(['en'], { type: 'region' });
-const countries = COUNTRIES.map((value) => ({ value, title: named.of(value) ?? value }));
+const countries = computed(() => props.page.known.map((value) => ({ value, title: named.of(value) ?? value })));
 const trouble = computed(() => {
     const error = [adding.error.value, dropping.error.value, reading.error.value, saving.error.value, feed.error.value].find((one) => one);
     return error && !(error === adding.error.value && error instanceof Refused && Object.keys(error.fields).length) ? (error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : said(error)) : '';
@@ -44,7 +43,7 @@ function take(): void {
     <section class="events" aria-labelledby="events-head">
         <h2 id="events-head">Days to come</h2>
         <ul class="events-list">
-            <li v-for="one in page.occasions" :key="`${one.key} ${one.on}`"><span class="measure">{{ day(one.on) }}</span> {{ one.name }}<span v-if="one.days > 1" class="small">, {{ one.days }} days</span><small v-if="one.caution" class="events-caution">{{ one.caution }}</small><v-btn v-if="one.own" size="x-small" variant="text" :aria-label="`Take out ${one.name}`" @click="dropping.mutate(one.own)">take out</v-btn></li>
+            <li v-for="one in page.occasions" :key="`${one.key} ${one.on}`"><span class="measure">{{ day(one.on) }}</span> <div>{{ one.name }}<span v-if="one.days > 1" class="small">, {{ one.days }} days</span><span v-if="one.ribbon" class="small">, {{ one.ribbon }} ribbon</span><small v-if="one.caution" class="events-caution">{{ one.caution }}</small><v-btn v-if="one.own" size="x-small" variant="text" :aria-label="`Take out ${one.name}`" @click="dropping.mutate(one.own)">take out</v-btn></div></li>
         </ul>
         <v-form class="events-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(own, { name: '', on: '', days: 1, rrule: '' }) })">
             <v-text-field v-model="own.name" label="A day of my own" maxlength="120" :error-messages="fault('name')" />
@@ -75,8 +74,8 @@ function take(): void {
 <style>
 .events { display: grid; gap: 10px; }
 .events-list { columns: 3 260px; }
-.events-list li { break-inside: avoid; padding: 2px 0; }
-.events-list .measure { display: inline-block; min-width: 84px; color: var(--faded); }
+.events-list li { display: grid; grid-template-columns: 88px minmax(0, 1fr); column-gap: 8px; align-items: baseline; break-inside: avoid; padding: 2px 0; }
+.events-list .measure { color: var(--faded); }
 .events-caution { display: block; color: var(--warn); }
 .events-form { display: grid; grid-template-columns: 1.2fr 150px 100px 1.6fr max-content; gap: 10px; align-items: start; }
 .events-files { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
