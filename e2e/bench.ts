@@ -45,7 +45,7 @@ export async function addLine(page: Page, typed: string, verb: string | RegExp):
 }
 
 export async function saved(page: Page): Promise<void> {
-    await expect(page.locator('.top-job [role=status]')).toHaveText('saved');
+    await page.waitForFunction(() => document.querySelector('.top-job [role=status]')?.textContent?.trim() === 'saved', undefined, { timeout: 10_000 });
 }
 
 /** Types into a token as a seller does and waits until it is saved. */
