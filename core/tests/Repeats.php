@@ -21,15 +21,21 @@ final class Repeats
     {
         [$width, $height] = [$band->width(), $band->height()];
         $about = self::spectrumBack($band->linear(1, -$band->mean())->settled());
-        $overlap = self::spectrumBack($band->linear(0, 1)->settled());
         $best = [-1.0, 0.0, 0.0];
-        foreach ($about as $i => $sum) {
-            [$x, $y] = [$i % (2 * $width), intdiv($i, 2 * $width)];
-            [$x, $y] = [$x > $width ? $x - 2 * $width : $x, $y > $height ? $y - 2 * $height : $y];
-            if (hypot($x, $y) >= $least && $overlap[$i] >= 0.25 * $overlap[0]) {
-                $best = max($best, [$sum / $overlap[$i] / ($about[0] / $overlap[0]), (float) $x, (float) $y]);
+        // A shift and its opposite are one.
+        for ($y = 0; $y < $height; $y++) {
+            for ($x = 1 - $width; $x < $width; $x++) {
+                $overlap = ($width - abs($x)) * ($height - $y) / ($width * $height);
+                if ($overlap < 0.25 || $x * $x + $y * $y < $least * $least) {
+                    continue;
+                }
+                $alike = $about[$y * 2 * $width + ($x < 0 ? $x + 2 * $width : $x)] / $overlap;
+                if ($alike > $best[0]) {
+                    $best = [$alike, (float) $x, (float) $y];
+                }
             }
         }
+        $best[0] /= $about[0];
 
         return $best;
     }
