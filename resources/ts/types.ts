@@ -1,9 +1,8 @@
-import type { Artwork, EffectLine, Finding, Layer, Source } from './generated/api';
+import type { Artwork, EffectLine, Layer, Source } from './generated/api';
 
 /** What goes over the wire is described by the server (docs/api.schema.json); these types are made from it. */
 export type * from './generated/api';
 
-export type Verdict = Finding['verdict'];
 export type Sheet = Artwork['sheet'];
 export type Knockout = Extract<Layer['role'], { kind: 'knockout' }>;
 export type Words = Extract<Source, { kind: 'text' }>;

@@ -29,11 +29,6 @@ final readonly class TextSource implements Source
         return new Setting($this->align, $this->leading);
     }
 
-    public function hasSeveralLines(): bool
-    {
-        return str_contains($this->text, "\n");
-    }
-
     public function called(): string
     {
         return mb_strimwidth(str_replace("\n", ' / ', $this->text), 0, self::SHOWN, '…');

@@ -56,11 +56,6 @@ final readonly class Length
         };
     }
 
-    public function toMillimetres(): float
-    {
-        return $this->inches * Unit::MILLIMETRES_PER_INCH;
-    }
-
     /** Not rounded: a whole number of pixels is the business of whoever cuts the sheet. */
     public function toPixels(Ppi $ppi): float
     {

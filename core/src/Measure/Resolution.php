@@ -24,12 +24,6 @@ final class Resolution
         return $sourcePixels / $placed->inches;
     }
 
-    /** The factor by which a page laid out at $layout pixels per inch must be saved to reach $target. */
-    public static function saveScale(Ppi $layout, Ppi $target): float
-    {
-        return $target->value / $layout->value;
-    }
-
     /** The widest that a picture may be printed and still hold $least. */
     public static function widest(int $sourcePixels, Ppi $least): Length
     {

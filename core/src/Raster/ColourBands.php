@@ -22,14 +22,6 @@ final class ColourBands
         return $image->band(0, 3)->operation('maplut', [$red->withBand($green)->withBand($blue)])->operation('bandbool', [BooleanOperation::Or]);
     }
 
-    /** Squared distance of each colour from another, in sRGB: one floating point band. */
-    public static function distanceTo(Image $image, Srgb $colour): Image
-    {
-        $off = $image->band(0, 3)->operation('linear', [Boxed::doubles([1.0, 1.0, 1.0]), Boxed::doubles([-(float) $colour->red, -(float) $colour->green, -(float) $colour->blue])]);
-
-        return self::product($off, $off);
-    }
-
     /** Three bands of sRGB in CIE Lab of D65: three floating point bands. */
     public static function labs(Image $image): Image
     {

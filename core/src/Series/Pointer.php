@@ -79,17 +79,6 @@ final readonly class Pointer
         return ['layers' => $layers] + $data;
     }
 
-    public static function isIn(Artwork $artwork, string $text): bool
-    {
-        try {
-            self::parse($text)->value($artwork->toArray());
-
-            return true;
-        } catch (PatternInvalid) {
-            return false;
-        }
-    }
-
     /** @param  list<string|int>  $keys */
     private function within(mixed $value, array $keys, \Closure $change): mixed
     {

@@ -129,10 +129,9 @@ it('turns hues and saturates as the matrices of CSS say', function (string $hex,
     ['#ff0000', 180.0, [0, 109, 109], 0.0, [54, 54, 54]], ['#336699', 120.0, [167, 72, 104], 0.5, [73, 98, 124]],
 ]);
 
-it('numbers colours in five, six and five bits, and measures how far they are from one', function (): void {
+it('numbers colours in five, six and five bits', function (): void {
     $pixels = Image::raw("\x00\x00\x00\xff"."\xff\xff\xff\xff"."\x08\x04\x08\xff"."\xb0\x4a\x2c\xff", 4, 1, 4);
-    expect(array_values((array) unpack('v*', ColourBands::keyed($pixels)->operation('cast', [TallCrow\Raster\BandFormat::Short])->toBytes())))->toBe([0, 65_535, 1 << 11 | 1 << 5 | 1, (0xB0 >> 3) << 11 | (0x4A >> 2) << 5 | 0x2C >> 3])
-        ->and(array_values((array) unpack('g*', ColourBands::distanceTo($pixels, Srgb::hex('#b04a2c'))->toBytes())))->toEqualWithDelta([176 ** 2 + 74 ** 2 + 44 ** 2, 79 ** 2 + 181 ** 2 + 211 ** 2, 168 ** 2 + 70 ** 2 + 36 ** 2, 0], 1e-3);
+    expect(array_values((array) unpack('v*', ColourBands::keyed($pixels)->operation('cast', [TallCrow\Raster\BandFormat::Short])->toBytes())))->toBe([0, 65_535, 1 << 11 | 1 << 5 | 1, (0xB0 >> 3) << 11 | (0x4A >> 2) << 5 | 0x2C >> 3]);
 });
 
 it('shifts colours by as much of a move as a mask says', function (): void {

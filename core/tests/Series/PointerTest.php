@@ -49,7 +49,6 @@ it('knows words from all else', function (string $place, bool $words): void {
     expect(Pointer::parse($place)->isWords())->toBe($words);
 })->with([['name/source/text', true], ['/source/text', false], ['name/source/font', false], ['name/text', false]]);
 
-it('tells whether a sheet has a place', function (): void {
-    $artwork = Fixtures::artwork([Fixtures::words('name', 'Wren', 2)]);
-    expect(Pointer::isIn($artwork, 'name/source/text'))->toBeTrue()->and(Pointer::isIn($artwork, 'name/source/file'))->toBeFalse()->and(Pointer::isIn($artwork, 'nobody/on'))->toBeFalse()->and(Pointer::isIn($artwork, 'no place'))->toBeFalse();
-});
+it('refuses a place that a sheet lacks', function (string $place): void {
+    Pointer::parse($place)->value(Fixtures::artwork([Fixtures::words('name', 'Wren', 2)])->toArray());
+})->with([['name/source/file'], ['nobody/on'], ['no place']])->throws(PatternInvalid::class);
