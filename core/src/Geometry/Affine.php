@@ -72,6 +72,12 @@ final readonly class Affine
         return [$this->a * $x + $this->c * $y + $this->e, $this->b * $x + $this->d * $y + $this->f];
     }
 
+    /** By how much lengths grow, in the mean of all directions: the root of that of areas. */
+    public function factor(): float
+    {
+        return sqrt(abs($this->a * $this->d - $this->b * $this->c));
+    }
+
     public function toSvg(): string
     {
         return sprintf('matrix(%.10g %.10g %.10g %.10g %.10g %.10g)', $this->a, $this->b, $this->c, $this->d, $this->e, $this->f);

@@ -30,6 +30,7 @@ final class Cairo
         void *cairo_image_surface_create(int format, int width, int height);
         int cairo_surface_status(void *surface);
         void cairo_surface_flush(void *surface);
+        void cairo_surface_mark_dirty(void *surface);
         unsigned char *cairo_image_surface_get_data(void *surface);
         int cairo_image_surface_get_stride(void *surface);
         void cairo_surface_destroy(void *surface);
@@ -113,6 +114,14 @@ final class Cairo
         count($points) < 4 || $contours[] = $points;
 
         return $contours;
+    }
+
+    /** The bytes of a surface, row by row with whatever ends a row. */
+    public static function put(CData $surface, string $bytes): void
+    {
+        self::call('surface_flush', $surface);
+        FFI::memcpy(self::made('image_surface_get_data', $surface), $bytes, strlen($bytes));
+        self::call('surface_mark_dirty', $surface);
     }
 
     /** What begins an element of a path: its kind and how many pairs of words it takes, in the bits of one number. */

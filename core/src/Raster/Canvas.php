@@ -190,6 +190,15 @@ final class Canvas
         Cairo::call('fill', $this->context);
     }
 
+    /** Fills as much of each pixel as a mask of the page's size has there. */
+    public function cover(Image $mask): void
+    {
+        $page = new self($this->width, $this->height, new Affine(1, 0, 0, 1, 0, 0));
+        $this->empty = false;
+        Cairo::put($page->surface, $mask->embed(self::RIM, self::RIM, $this->across(), $this->height + 2 * self::RIM)->toBytes());
+        Cairo::call('mask_surface', $this->context, $page->surface, 0.0, 0.0);
+    }
+
     /** A line along the outline, half of it to either side, with round corners. */
     public function stroke(Path $path, float $width): void
     {
@@ -210,7 +219,7 @@ final class Canvas
     private function about(Path $path, float $by, \Closure $draw): void
     {
         $this->empty = false;
-        $pixels = $by * $this->scale();
+        $pixels = $by * $this->map->factor();
         if ($path->isEmpty() || $pixels <= 0) {
             return;
         }
@@ -251,7 +260,7 @@ final class Canvas
     {
         $this->empty = false;
         Cairo::call('new_path', $this->context);
-        $half = $width * $this->scale() / 2;
+        $half = $width * $this->map->factor() / 2;
         if ($half <= 0) {
             return;
         }
@@ -314,11 +323,6 @@ final class Canvas
 
         return Image::memory(Cairo::made('image_surface_get_data', $this->surface), $this->across(), $this->height + 2 * self::RIM, $this->isCoverage ? 1 : 4)
             ->crop(self::RIM, self::RIM, $this->width, $this->height);
-    }
-
-    private function scale(): float
-    {
-        return sqrt(abs($this->map->a * $this->map->d - $this->map->b * $this->map->c));
     }
 
     /**

@@ -106,6 +106,12 @@ final class InkOutlines
         }
     }
 
+    /** Fills all within the outermost edge. */
+    public function outermost(Canvas $canvas): void
+    {
+        $this->inking->rings === [] ? $this->body($canvas) : $this->ring($canvas, count($this->inking->rings) - 1);
+    }
+
     /** What a ring on the silhouette alone leaves free within it, reaching a little under the ink; null of any other ring. */
     public function free(int $number): ?Path
     {

@@ -18,6 +18,7 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Composition;
+use TallCrow\Raster\Coverage;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 use TallCrow\Type\Letter;
@@ -101,7 +102,11 @@ final class InkPainter
         $casting = $this->outlines->casting();
         if ($shadow->solid) {
             $from = $this->outlines->under(hypot($shadow->x, $shadow->y));
-            $canvas->fill($casting->transformed(Affine::shift($from * $shadow->x, $from * $shadow->y))->swept((1 - $from) * $shadow->x, (1 - $from) * $shadow->y));
+            $swept = $casting->transformed(Affine::shift($from * $shadow->x, $from * $shadow->y))->swept((1 - $from) * $shadow->x, (1 - $from) * $shadow->y);
+            [$all, $over] = [$this->canvas(), $this->canvas()];
+            $all->fill($swept);
+            $this->outlines->outermost($over);
+            $canvas->cover(Coverage::behind($all->mask(), $over->mask()));
         } else {
             $canvas->within(fn () => $canvas->fill($casting), $shadow->x, $shadow->y);
         }

@@ -15,6 +15,8 @@ it('multiplies as matrices do', function (): void {
         ->and($m->toSvg())->toBe('matrix(2 3 5 7 11 13)');
     // The determinant is -1: the inverse is [-7 5; 3 -2], and what the shift becomes.
     expect($m->inverse())->toEqual(new Affine(-7, 3, 5, -2, 12, -7));
+    // Areas grow by the determinant: 2 · 7 - 3 · 5 = -1, 3 · 3, 2 · 8.
+    expect($m->factor())->toEqualWithDelta(1.0, 1e-12)->and(Affine::scale(3, 3)->then(Affine::turn(30))->factor())->toEqualWithDelta(3.0, 1e-12)->and(Affine::scale(2, -8)->factor())->toEqualWithDelta(4.0, 1e-12);
     expect(fn () => (new Affine(1, 2, 2, 4, 0, 0))->inverse())->toThrow(NothingToMeasure::class);
     expect((new Affine(1e-8, 0, 0, 1e-8, 0, 0))->inverse()->a)->toEqualWithDelta(1e8, 1);
     expect(Affine::identity()->apply(3, 4))->toBe([3.0, 4.0]);

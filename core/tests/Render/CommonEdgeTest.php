@@ -51,3 +51,31 @@ it('counts an edge once that a piece has in common with its solid shadow', funct
     }
     expect($seen)->toBeGreaterThan(200);
 })->with(['ellipse'])->with([40.0, -100.0])->with(['filled' => [[]], 'ringed' => [[RING]]]);
+
+// A circle swept along a line is all that lies within its radius of that line; each pixel of its edge by 256 samples. The curves that stand for the circle
+// are up to 0.08 pixels off it, the shadow's chords 0.1: an eighth of a pixel is 32 levels. An edge that is counted twice is up to 64 off.
+it('covers each pixel once all about a circle and its solid shadow', function (float $angle, array $lines, float $radius): void {
+    $rows = alphaRows(shapeInInk('ellipse', [RUST, ...$lines, ['kind' => 'shadow', 'distance' => 0.2, 'angle' => $angle, 'as' => 'solid']]));
+    [$dx, $dy] = [cos(deg2rad($angle)), sin(deg2rad($angle))];
+    [$middleX, $middleY] = [count($rows[0]) / 2, count($rows) / 2];
+    $isIn = function (float $x, float $y) use ($dx, $dy, $radius): bool {
+        $along = max(0.0, min(60.0, $x * $dx + $y * $dy));
+
+        return hypot($x - $along * $dx, $y - $along * $dy) < $radius;
+    };
+    [$seen, $off] = [0, 0];
+    foreach ($rows as $y => $row) {
+        foreach ($row as $x => $level) {
+            if ($level <= 5 || $level >= 250) {
+                continue;
+            }
+            $samples = 0;
+            for ($i = 0; $i < 256; $i++) {
+                $samples += (int) $isIn($x + ($i % 16 + 0.5) / 16 - $middleX, $y + (intdiv($i, 16) + 0.5) / 16 - $middleY);
+            }
+            $off = max($off, abs($level - $samples * 255 / 256));
+            $seen++;
+        }
+    }
+    expect($seen)->toBeGreaterThan(1500)->and($off)->toBeLessThan(32.0);
+})->with([40.0, -100.0, 90.0])->with(['filled' => [[], 300.0], 'ringed' => [[RING], 318.0]]);
