@@ -40,10 +40,10 @@ function add(): void {
         <p v-if="late.length" role="status" class="plan-late">{{ late.length }} of {{ page.plan.length }} cannot be listed in time: {{ late.map((one) => one.title).join(', ') }}. <template v-if="drop.length">Without {{ drop.map((one) => one.title).join(' and ') }} all the others can.</template></p>
         <v-form class="plan-form" @submit.prevent="add">
             <v-select v-model="chosen" label="For" :items="events" clearable />
-            <v-text-field v-model="form.on" type="date" label="Its day" :error-messages="fault('on')" />
+            <v-text-field v-model="form.on" class="plan-day" type="date" label="Its day" :error-messages="fault('on')" />
             <v-text-field v-model="form.title" label="What is made" maxlength="200" :error-messages="fault('title')" />
             <v-number-input v-model="form.designs" label="Designs" :min="1" :max="2000" control-variant="hidden" />
-            <v-number-input v-model="form.listWeeks" label="Weeks listed before" :min="0" :max="52" control-variant="hidden" />
+            <v-number-input v-model="form.listWeeks" class="plan-weeks" label="Weeks listed before" :min="0" :max="52" control-variant="hidden" />
             <v-select v-if="page.houses.length" v-model="market" label="Listed at" :items="page.houses.map((one) => ({ value: one.house, title: one.name }))" clearable />
             <v-select v-model="form.job" label="Its job" :items="(jobs ?? []).map((one) => ({ value: one.id, title: one.title }))" clearable />
             <v-btn type="submit" :loading="adding.isPending.value">Plan it</v-btn>
@@ -68,12 +68,15 @@ function add(): void {
 
 <style>
 .plan { display: grid; gap: 10px; }
-.plan-form { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 10px; align-items: start; }
+.plan-form { display: flex; flex-wrap: wrap; gap: 10px; align-items: flex-start; }
+.plan-form > .v-input { flex: 1 1 130px; }
+.plan-form > .v-number-input { flex: 0 1 96px; }
+.plan-form > .plan-weeks { flex-basis: 138px; }
+.plan-form > .plan-day { flex: 0 0 150px; }
 .plan-scroll { overflow-x: auto; }
 .plan table { border-collapse: collapse; width: 100%; }
 .plan th, .plan td { text-align: left; font-weight: normal; padding: 5px 10px 5px 0; border-bottom: 1px solid var(--hair); white-space: nowrap; }
 .plan thead th { color: var(--faded); font-size: 12px; }
 .plan .late, .plan-late { color: var(--bad); }
 .plan .dropped { color: var(--faded); text-decoration: line-through; }
-@media (max-width: 1000px) { .plan-form { grid-template-columns: 1fr 1fr; } }
 </style>
