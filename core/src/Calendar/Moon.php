@@ -7,12 +7,6 @@ namespace TallCrow\Calendar;
 /** Full and new moons: mean phase with the larger periodic terms of Meeus (Astronomical Algorithms, chapter 49); right within some minutes. */
 final class Moon
 {
-    /** @return list<\DateTimeImmutable> days (UTC) of a year on which the moon is full, or new */
-    public static function days(int $year, bool $full): array
-    {
-        return array_map(fn (\DateTimeImmutable $moment): \DateTimeImmutable => Day::parse($moment->format('Y-m-d')), self::moments($year, $full));
-    }
-
     /** @return list<\DateTimeImmutable> moments (UTC) of a year at which the moon is full, or new */
     public static function moments(int $year, bool $full): array
     {

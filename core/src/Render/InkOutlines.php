@@ -151,7 +151,11 @@ final class InkOutlines
     /** All that casts a shadow: a region's outline. */
     public function casting(): Path
     {
-        return $this->path($this->inking->rings === [] ? ($this->inking->grown == 0.0 ? 'united' : 'body') : 'ring '.(count($this->inking->rings) - 1));
+        return $this->path(match (true) {
+            $this->inking->rings !== [] => 'ring '.(count($this->inking->rings) - 1),
+            $this->inking->grown == 0.0 => 'united',
+            default => 'body',
+        });
     }
 
     /** The shape of all its ink, hollow or not: rings and what lies within them, gaps aside. */
