@@ -44,6 +44,7 @@ export async function addLine(page: Page, typed: string, verb: string | RegExp):
     await saved(page);
 }
 
+/** Asked for at each frame: an assertion would ask again after up to a second. */
 export async function saved(page: Page): Promise<void> {
     await page.waitForFunction(() => document.querySelector('.top-job [role=status]')?.textContent?.trim() === 'saved', undefined, { timeout: 10_000 });
 }

@@ -20,7 +20,9 @@ final readonly class DayOfMoon extends DayRule
     {
         $from = Day::on($year, $this->month, $this->day);
         $end = $this->within === null ? $from->modify('first day of next month') : $from->modify("+$this->within days");
-        $days = array_map(fn (\DateTimeImmutable $moment): \DateTimeImmutable => Day::parse($moment->modify(sprintf('%+d hours', $this->hours))->format('Y-m-d')), Moon::moments($year, $this->isFull));
+        // By another clock a moment of one year may be on a day of the next or the last.
+        $moments = [...Moon::moments($year - 1, $this->isFull), ...Moon::moments($year, $this->isFull), ...Moon::moments($year + 1, $this->isFull)];
+        $days = array_map(fn (\DateTimeImmutable $moment): \DateTimeImmutable => Day::parse($moment->modify(sprintf('%+d hours', $this->hours))->format('Y-m-d')), $moments);
         $found = array_values(array_filter($days, fn (\DateTimeImmutable $day): bool => $day >= $from && $day < $end));
 
         return array_slice($found, $this->within === null ? 0 : -1, 1);

@@ -10,6 +10,9 @@ final class Coverage
     /**
      * What is left to be laid behind an outline so that where its edge and another's run through one pixel, it is covered as by the larger of the two:
      * with α under what covers C, C + α (1 - C) is covered; that is S, where α is (S - C) / (1 - C).
+     *
+     * @param  Image  $all  S, of the outline that is to be laid behind
+     * @param  Image  $over  C, of the one before it, as large
      */
     public static function behind(Image $all, Image $over): Image
     {
