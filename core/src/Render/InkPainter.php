@@ -74,8 +74,9 @@ final class InkPainter
 
     private function behind(Canvas $canvas): void
     {
-        foreach (array_reverse($this->inking->shadows) as $shadow) {
-            $this->shadow($canvas, $shadow);
+        foreach (array_reverse($this->inking->shadows, true) as $i => $shadow) {
+            $canvas->colour($shadow->colour);
+            $shadow->solid ? $canvas->cover($this->block($i)) : $canvas->within(fn () => $canvas->fill($this->outlines->casting()), $shadow->x, $shadow->y);
         }
         foreach (array_reverse($this->inking->rings, true) as $i => $ring) {
             if ($ring->colour !== null) {
@@ -96,20 +97,26 @@ final class InkPainter
         }
     }
 
-    private function shadow(Canvas $canvas, CastShadow $shadow): void
+    /** What a solid shadow covers behind the piece and the solid shadows that are nearer to it. */
+    private function block(int $number): Image
     {
-        $canvas->colour($shadow->colour);
-        $casting = $this->outlines->casting();
-        if ($shadow->solid) {
-            $from = $this->outlines->under(hypot($shadow->x, $shadow->y));
-            $swept = $casting->transformed(Affine::shift($from * $shadow->x, $from * $shadow->y))->swept((1 - $from) * $shadow->x, (1 - $from) * $shadow->y);
-            [$all, $over] = [$this->canvas(), $this->canvas()];
-            $all->fill($swept);
-            $this->outlines->outermost($over);
-            $canvas->cover(Coverage::behind($all->mask(), $over->mask()));
-        } else {
-            $canvas->within(fn () => $canvas->fill($casting), $shadow->x, $shadow->y);
+        $page = $this->canvas();
+        $this->outlines->outermost($page);
+        $over = $page->mask();
+        foreach (array_slice($this->inking->shadows, 0, $number) as $nearer) {
+            $over = $nearer->solid ? $over->lighter($this->swept($nearer)) : $over;
         }
+
+        return Coverage::behind($this->swept($this->inking->shadows[$number]), $over);
+    }
+
+    private function swept(CastShadow $shadow): Image
+    {
+        $from = $this->outlines->under(hypot($shadow->x, $shadow->y));
+        $page = $this->canvas();
+        $page->fill($this->outlines->casting()->transformed(Affine::shift($from * $shadow->x, $from * $shadow->y))->swept((1 - $from) * $shadow->x, (1 - $from) * $shadow->y));
+
+        return $page->mask();
     }
 
     /** Whether the body is its outline in one paint that needs no pixels. */

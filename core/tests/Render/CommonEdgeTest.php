@@ -55,8 +55,9 @@ it('counts an edge once that a piece has in common with its solid shadow', funct
 // A circle swept along a line is all that lies within its radius of that line; each pixel of its edge by 256 samples. The chords of a ring's shadow, and of
 // what it lies about, are up to 0.1 pixels off each (26 levels), and where two edges meet in a pixel it is covered as by one. An edge counted twice is up to
 // 64 levels off.
-it('covers each pixel once all about a circle and its solid shadow', function (float $angle, array $lines, float $radius, float $levels): void {
-    $rows = alphaRows(shapeInInk('ellipse', [RUST, ...$lines, ['kind' => 'shadow', 'distance' => 0.2, 'angle' => $angle, 'as' => 'solid']]));
+it('covers each pixel once all about a circle and its solid shadow', function (float $angle, array $lines, array $shadows, float $radius, float $levels): void {
+    $shadow = fn (float $distance): array => ['kind' => 'shadow', 'distance' => $distance, 'angle' => $angle, 'as' => 'solid'];
+    $rows = alphaRows(shapeInInk('ellipse', [RUST, ...$lines, ...array_map($shadow, $shadows)]));
     [$dx, $dy] = [cos(deg2rad($angle)), sin(deg2rad($angle))];
     [$middleX, $middleY] = [count($rows[0]) / 2, count($rows) / 2];
     $isIn = function (float $x, float $y) use ($dx, $dy, $radius): bool {
@@ -79,4 +80,4 @@ it('covers each pixel once all about a circle and its solid shadow', function (f
         }
     }
     expect($seen)->toBeGreaterThan(1500)->and($off)->toBeLessThan($levels);
-})->with([40.0, -100.0, 90.0])->with(['filled' => [[], 300.0, 10.0], 'ringed' => [[RING], 318.0, 40.0]]);
+})->with([40.0, -100.0, 90.0])->with(['filled' => [[], [0.2], 300.0, 10.0], 'ringed' => [[RING], [0.2], 318.0, 40.0], 'two of them' => [[], [0.1, 0.2], 300.0, 10.0]]);
