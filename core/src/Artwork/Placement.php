@@ -24,9 +24,15 @@ final readonly class Placement
         public float $letterSize = 0.0,
     ) {}
 
+    /** Inches added up without what binary fractions leave over, so that a piece moved there and back lies where it did. */
+    public static function sum(float $one, float $other): float
+    {
+        return round($one + $other, 9);
+    }
+
     public function moved(float $dx, float $dy): self
     {
-        return $this->with(x: $this->x + $dx, y: $this->y + $dy);
+        return $this->with(x: self::sum($this->x, $dx), y: self::sum($this->y, $dy));
     }
 
     public function scaled(float $by, float $aboutX, float $aboutY): self

@@ -76,7 +76,7 @@ final readonly class Repeat
 
     public function moved(float $dx, float $dy): self
     {
-        return $this->with(['x' => $this->x + $dx, 'y' => $this->y + $dy]);
+        return $this->with(['x' => Placement::sum($this->x, $dx), 'y' => Placement::sum($this->y, $dy)]);
     }
 
     public function scaled(float $by, float $aboutX, float $aboutY): self

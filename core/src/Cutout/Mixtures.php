@@ -37,6 +37,12 @@ final class Mixtures
      */
     public static function of(Image $ink): Image
     {
+        return self::told($ink)->settled();
+    }
+
+    /** Not computed yet. */
+    private static function told(Image $ink): Image
+    {
         $colours = $ink->band(0, 3);
         [$width, $height] = [$colours->width(), $colours->height()];
         $wide = $colours->spread(1, 1, $width + 2, $height + 2);
@@ -53,7 +59,7 @@ final class Mixtures
         }
 
         // What lies next to clear pixels has no colour on that side.
-        return $mixed->both(Morphology::grown($ink->alpha()->isLess(self::OPAQUE))->inverted())->settled();
+        return $mixed->both(Morphology::grown($ink->alpha()->isLess(self::OPAQUE))->inverted());
     }
 
     /**
@@ -70,7 +76,8 @@ final class Mixtures
         if ($thin->mean() === 0.0 || $thin->area() > self::GRAIN) {
             return $mask;
         }
-        $own = $thin->both(self::of($ink->settled())->inverted())->settled();
+        // Asked for where the mask is thin alone: elsewhere nothing is computed.
+        $own = $thin->chosen(self::told($ink->settled())->inverted(), $thin)->settled();
 
         return $mask->both($body->either(Morphology::grown($own, 2 * self::ABOUT + 1)))->settled();
     }

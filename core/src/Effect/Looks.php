@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Effect;
 
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Image;
 
 /** Changes the ink of a piece as a whole, once it is filled and ringed; worked finely and averaged down for proofs. */
@@ -18,9 +19,8 @@ interface Looks extends Effect
     /**
      * @param  Image  $ink  of the piece
      * @param  PrintGrid  $grid  the pixels of the ink, so that screens and grain stay in place on the sheet
-     * @param  \Closure(): ?Image  $whole  all of the piece's ink, small: what is counted is counted there, however little of it is drawn
      */
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image;
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image;
 
     /** The least ppi at which it comes out as it does in print. */
     public function ppi(): float;

@@ -68,8 +68,13 @@ final class Blur
         $small = self::exact($image->operation('embed', [$left, $top, $across * $by, $down * $by], ['extend' => Extend::Copy])->shrunk($by), $rest)->settled();
         $middle = intdiv($by, 2);
         $lines = $small->interpolated($by, $across * $by - $by, $down * $by - $by)->crop($left - 2 * $middle, $top - 2 * $middle, $image->width() + 2 * $middle, $image->height() + 2 * $middle);
+        $soft = self::averaged($lines, $by)->crop($middle, $middle, $image->width(), $image->height())->linearByte(1.0);
+        // Between samples that all come to the same level there is nothing else: such parts are not computed.
+        [$none, $full] = [$small->isLess(0.49)->settled(), $small->isMore(254.51)->settled()];
+        $even = Morphology::worn($none)->either(Morphology::worn($full))->settled();
+        $over = fn (Image $samples): Image => $samples->zoomed($by)->crop($left, $top, $image->width(), $image->height());
 
-        return self::averaged($lines, $by)->crop($middle, $middle, $image->width(), $image->height())->linearByte(1.0);
+        return $over($even)->chosen($over($full), $soft);
     }
 
     /** Floating point, the bell whole. */

@@ -65,7 +65,7 @@ final class ColourBands
     {
         $move = $share->operation('linear', [Boxed::doubles([$by[0] / 255, $by[1] / 255, $by[2] / 255]), Boxed::doubles([0.0, 0.0, 0.0])]);
 
-        return $image->band(0, 3)->plus($move)->linearByte(1.0)->asColours()->withBand($image->alpha());
+        return $share->chosen($image->band(0, 3)->plus($move)->linearByte(1.0)->asColours()->withBand($image->alpha()), $image);
     }
 
     /** Lightness of three bands of sRGB as one: the weights of Rec. ITU-R BT.709 on the samples as they stand. */

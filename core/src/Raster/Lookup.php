@@ -48,6 +48,18 @@ final class Lookup
         return $image->operation('maplut', [Image::shorts(pack('v*', ...$table), 256)]);
     }
 
+    /**
+     * Maps the 8-bit values of each band by a table of 256 of its own to 16 bits.
+     *
+     * @param  non-empty-list<list<int>>  $tables
+     */
+    public static function bandsToShorts(Image $image, array $tables): Image
+    {
+        $luts = array_map(fn (array $table): Image => Image::shorts(pack('v*', ...$table), 256), $tables);
+
+        return $image->operation('maplut', [Image::of(Vips::image('bandjoin', [Boxed::images($luts)]))]);
+    }
+
     /** Maps each 16-bit value by a table of 65,536 bytes. */
     public static function shortsToBytes(Image $image, string $table): Image
     {

@@ -16,7 +16,7 @@ final class Morphology
     /** Radius of an octagon, a pixel at a time: by a square, which reaches its corners, or by a cross. The sides of the whole of it are equally far from the middle to 1 %. */
     private const STEPS = ['square', 'cross', 'cross', 'square', 'cross'];
 
-    /** Bands that are counted in one pass. */
+    /** Bands that are counted in one pass at most. */
     private const AT_ONCE = 4;
 
     /** Each pixel becomes the least of its square of neighbours. */
@@ -99,20 +99,20 @@ final class Morphology
     {
         $ones = Image::of(Vips::matrix([array_fill(0, max(1, $side), 1.0)]));
         $groups = [];
-        foreach (range(0, intdiv(max(0, $count - 1), self::AT_ONCE)) as $group) {
-            $numbers = range($group * self::AT_ONCE, ($group + 1) * self::AT_ONCE - 1);
+        $passes = max(1, (int) ceil($count / self::AT_ONCE));
+        $atOnce = max(1, (int) ceil($count / $passes));
+        foreach (range(0, $passes - 1) as $group) {
+            $numbers = range($group * $atOnce, ($group + 1) * $atOnce - 1);
             $isOne = Lookup::split($image, array_map(fn (int $number): array => array_map(fn (int $value): int => $value === $number ? 1 : 0, range(0, 255)), $numbers));
             // How many there are, and in the lowest bits whose they are: the greatest of these tells both.
-            $groups[] = $isOne->operation('convsep', [$ones], ['precision' => Precision::Integer])->operation('linear', [
-                Boxed::doubles(array_fill(0, self::AT_ONCE, (float) self::MOST_NUMBERS)),
-                Boxed::doubles(array_map(fn (int $number): float => self::MOST_NUMBERS - 1.0 - $number, $numbers)),
-            ]);
+            $ranks = array_map(fn (int $number): array => array_map(fn (int $many): int => $many * self::MOST_NUMBERS + self::MOST_NUMBERS - 1 - $number, range(0, 255)), $numbers);
+            $groups[] = Lookup::bandsToShorts($isOne->operation('convsep', [$ones], ['precision' => Precision::Integer]), $ranks);
         }
         $most = self::greatest($groups);
-        $most = self::greatest(array_map(fn (int $band): Image => $most->band($band), range(0, self::AT_ONCE - 1)));
+        $most = self::greatest(array_map(fn (int $band): Image => $most->band($band), range(0, $atOnce - 1)));
         $whose = implode('', array_map(fn (int $rank): string => chr(self::MOST_NUMBERS - 1 - $rank % self::MOST_NUMBERS), range(0, 65535)));
 
-        return Lookup::shortsToBytes($most->linearShort(1.0, 0.0), $whose);
+        return Lookup::shortsToBytes($most, $whose);
     }
 
     /** @param  non-empty-list<Image>  $images */

@@ -41,7 +41,7 @@ final readonly class LayerPainter
         $outlines = new Outlines($placer, $pictures, $this->keys);
         $ink = new InkStage($shelf, $placer, $placer->retoucher, new PatternPainter($shelf, $pictures), $outlines, $pictures);
         $this->masks = new MaskStage($ink, $placer, new MaskPainter($shelf));
-        $this->stages = new OpacityStage(new WearStage(new LookStage($this->masks, $placer, $pictures), $placer, $wear, $this->keys));
+        $this->stages = new OpacityStage(new WearStage(new LookStage($this->masks, $placer, $pictures, $this->keys), $placer, $wear, $this->keys));
         $this->knockout = new Knockout($outlines, $pictures);
     }
 

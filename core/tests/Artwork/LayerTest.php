@@ -7,6 +7,7 @@ use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Fault;
 use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Placement;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Texture\Catalogue;
 
@@ -106,3 +107,8 @@ it('draws figures with the measures that stand in its source', function (string 
     $box = $source->figures(4, $height)[0]->path->bounds();
     expect($box->height())->toEqualWithDelta($expected, 1e-9)->and($box->width())->toEqualWithDelta(4.0, 1e-9);
 })->with([['rectangle', null, 4.0], ['rectangle', 2.0, 2.0], ['line', null, 0.4], ['line', 1.0, 1.0], ['ellipse', 3.0, 3.0], ['star', null, 4.0], ['polygon', null, 4.0], ['ring', null, 4.0]]);
+
+it('lies where it did when it is moved there and back', function (float $x, float $by): void {
+    $placement = new Placement($x, 1.0, 2.0, null, 0.0, Flip::None);
+    expect($placement->moved($by, 0)->moved(-$by, 0)->x)->toBe($x)->and($placement->moved($by, 0)->x)->toBe((float) sprintf('%.9f', $x + $by));
+})->with([[6.05, 0.1], [0.1, 0.2], [1.333, 12.7], [3.141592653, 2.718281828]]);

@@ -25,3 +25,21 @@ it('keeps the wear of a proof that is set larger, until what is asked of it chan
         // As it is drawn where nothing is kept.
         ->and(Fixtures::render($plate('#c04030', 0.2), 60)->alpha()->toBytes())->toBe($shown);
 })->with([[1.2], [2.5]]);
+
+it('weighs the wear and counts the colours of a piece once, wherever it is moved to', function (array $piece, string $word): void {
+    $folder = Fixtures::temporary('moved-wear');
+    $made = function (float $x) use ($piece, $word, $folder): array {
+        $store = new WatchedStore(new FolderPictures($folder));
+        $artwork = Fixtures::artwork([['placement' => ['x' => $x, 'y' => 1.7, 'width' => 1.1, 'height' => null]] + $piece]);
+        (new Renderer(Fixtures::shelf(), $store))->picture($artwork, Frame::sheet($artwork->sheet, 60))->settled();
+
+        return array_values(array_intersect($store->made, [$word]));
+    };
+    expect($made(1.0))->toBe([$word]);
+    foreach ([1.05, 1.1, 1.333, 0.7, 2.123456] as $x) {
+        expect($made($x))->toBe([]);
+    }
+})->with([
+    'wear' => [['id' => 'plate', 'source' => ['kind' => 'shape', 'shape' => 'star'], 'distress' => [['texture' => 'chipped-edges', 'amount' => 0.2]]], 'cut'],
+    'colours' => [['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'effects' => [['kind' => 'posterised', 'count' => 4]]], 'buckets'],
+]);

@@ -9,6 +9,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Smoothing;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
@@ -24,6 +25,12 @@ final readonly class Airbrushed implements Looks
 
     /** By character: how much the middle is steepened, and how much lights are lifted. */
     private const TONES = ['smooth' => [0.0, 0.0], 'glossy' => [0.07, 0.9], 'bold' => [0.12, 0.5]];
+
+    /** Pixels of a bell's sigma that carry it as well as more. */
+    private const BELL = 1.5;
+
+    /** Ppi at which a face is smoothed as in print. */
+    private const FACE = 100.0;
 
     private function __construct(private float $softness, private string $character) {}
 
@@ -49,16 +56,23 @@ final readonly class Airbrushed implements Looks
 
     public function ppi(): float
     {
-        return $this->softness >= 0.06 ? self::PROOF : self::PRINT;
+        // A fade has nothing finer than its bell; edges that stay show no steps, since the picture's own do not.
+        return $this->character === 'edges' ? min(self::PRINT, self::BELL / $this->sigma()) : ($this->softness >= 0.06 ? self::FACE : self::PRINT);
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    /** Inches. */
+    private function sigma(): float
+    {
+        return $this->softness / 4;
+    }
+
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
         if ($this->character === 'edges') {
-            return Blur::coloursExtended($ink, $this->softness * $grid->ppi, $grid->at)->withAlpha(Blur::wide($ink->alpha(), $this->softness * $grid->ppi / 4, $grid->at));
+            return Blur::coloursExtended($ink, $this->softness * $grid->ppi, $grid->at)->withAlpha(Blur::wide($ink->alpha(), $this->sigma() * $grid->ppi, $grid->at));
         }
         // Twice: what the first leaves of grain the second takes.
-        $sigma = max(1.0, $this->softness * $grid->ppi / 4);
+        $sigma = max(1.0, $this->sigma() * $grid->ppi);
         $smooth = Smoothing::guided(Smoothing::guided($ink, $sigma, self::EDGE, $grid->at), $sigma, self::EDGE, $grid->at);
         [$steep, $lights] = self::TONES[$this->character];
 

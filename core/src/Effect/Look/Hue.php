@@ -8,6 +8,7 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
@@ -41,7 +42,7 @@ final readonly class Hue implements Looks
         return 1.0;
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
         return ColourBands::saturated(ColourBands::turned($ink, $this->by), $this->vivid);
     }

@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Effect\Looks;
 use TallCrow\Effect\Values;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Image;
 
 /** Every colour becomes its opposite: light dark, and each hue the one across the wheel. */
@@ -37,7 +38,7 @@ final readonly class Invert implements Looks
         return 1.0;
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
         return $ink->band(0, 3)->inverted()->asColours()->withBand($ink->alpha());
     }

@@ -12,6 +12,7 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
@@ -50,14 +51,14 @@ final readonly class Posterised implements Looks
         return self::PROOF;
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
-        $counted = $whole();
-        $buckets = $counted === null ? [] : Background::buckets($counted, $this->count);
-        if ($buckets === []) {
+        $buckets = fn (Image $counted): string => implode(' ', array_map(fn (Swatch $bucket): string => $bucket->colour->toHex(), Background::buckets($counted, $this->count)));
+        $found = $whole->found("buckets {$this->count}", $buckets);
+        if ($found === '') {
             return $ink;
         }
-        $colours = array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets);
+        $colours = array_map(Srgb::hex(...), explode(' ', $found));
         // An edge between two of them passes through others, which are never the most common there.
         $side = min(Morphology::MOST_SIDE, 2 * (int) round(self::SMOOTH * $grid->ppi / 2) + 1);
         $full = Blur::coloursExtended($ink, 0.02 * $grid->ppi, $grid->at);

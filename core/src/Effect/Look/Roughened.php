@@ -9,6 +9,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 
@@ -20,6 +21,9 @@ final readonly class Roughened implements Looks
 {
     /** Ripples by size, from coarse to fine, and how much each pushes. */
     private const RIPPLES = [[1.0, 0.7], [0.4, 0.3]];
+
+    /** How far all ripples together push, as a share of what lies between full ink and the cut. */
+    private const PUSH = 0.68;
 
     private function __construct(private float $by, private float $size, private int $seed) {}
 
@@ -49,17 +53,23 @@ final readonly class Roughened implements Looks
         return $this->by >= 0.012 ? self::PROOF : self::PRINT;
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
         $sigma = max(0.5, $this->by * $grid->ppi);
-        $soft = Blur::wide($ink->alpha(), $sigma, $grid->at)->linear(1);
+        $blurred = Blur::wide($ink->alpha(), $sigma, $grid->at)->settled();
+        $soft = $blurred->linear(1);
         foreach (self::RIPPLES as $i => [$size, $strength]) {
             // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
             $ripple = Grain::over($ink, max($this->size, 1.5 * $this->by) * $size / 3, $this->seed * 2 + $i, $grid);
-            $soft = $soft->plus($ripple->linear(0.68 * $strength, -0.68 * $strength * 127.5));
+            $soft = $soft->plus($ripple->linear(self::PUSH * $strength, -self::PUSH * $strength * 127.5));
         }
         $slope = $sigma * sqrt(2 * M_PI);
-        $cut = $soft->linearByte($slope, -127.5 * $slope + 127.5)->settled();
+        $cut = $soft->linearByte($slope, -127.5 * $slope + 127.5);
+        // Full or clear ink that no ripple can bring to the cut is not computed.
+        if ($slope * (1 - self::PUSH * array_sum(array_column(self::RIPPLES, 1))) > 1) {
+            $cut = $blurred->isMore(254.5)->either($blurred->isLess(0.5))->chosen($blurred, $cut);
+        }
+        $cut = $cut->settled();
         $spread = Blur::coloursExtended($ink, $sigma * 3, $grid->at);
 
         return $spread->withAlpha($cut);

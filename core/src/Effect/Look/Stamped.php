@@ -9,6 +9,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
@@ -44,7 +45,7 @@ final readonly class Stamped implements Looks
         return self::PROOF / 2;
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
         // What a blot takes is laid at the print's pixels and averaged, so the ink itself may be coarser.
         $table = array_map(fn (int $level): int => (int) round(min(255.0, max(0.0, 8.0 * $level - 255 * 8.0 * (1 - $this->amount) + 127.5))), range(0, 255));

@@ -11,6 +11,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\SeesAround;
 use TallCrow\Effect\Values;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
@@ -58,7 +59,7 @@ final readonly class SwapColour implements SeesAround
         return 1.0;
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
         $old = $this->from->toLab();
         [$share] = ColourKeys::of($ink)->numbers(1, function (Srgb $colour) use ($old): array {

@@ -9,6 +9,7 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Image;
 
 /** Drops specks and fills pinholes that masks and looks left in the ink of any piece. */
@@ -45,7 +46,7 @@ final readonly class Tidied implements Looks
         return min($this->specks ?: 1.0, $this->pinholes ?: 1.0) >= 0.02 ? self::PRINT / 2 : self::PRINT;
     }
 
-    public function look(Image $ink, PrintGrid $grid, \Closure $whole): Image
+    public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
         return EdgeCare::tidied($ink, $this->specks * $grid->ppi, $this->pinholes * $grid->ppi);
     }

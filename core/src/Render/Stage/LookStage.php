@@ -11,6 +11,8 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\SeesAround;
 use TallCrow\Look\Dotted;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\WholeInk;
+use TallCrow\Mask\Mask;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Pictures;
@@ -31,6 +33,7 @@ final readonly class LookStage implements Stage
         private Stage $before,
         private Placer $placer,
         private Pictures $pictures,
+        private LayerKeys $keys,
     ) {}
 
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
@@ -42,6 +45,16 @@ final readonly class LookStage implements Stage
         $last = array_pop($looks);
 
         return $last instanceof DrawsDots ? $this->dotted($layer, $window, $looks, $last, $scene) : $this->looked($layer, $window, [...$looks, $last], $scene);
+    }
+
+    private function whole(Layer $layer, Scene $scene): WholeInk
+    {
+        // Counted where no shift on the pixels tells, so that a piece that is moved keeps its colours. A clip stays where the layer is that it clips to.
+        $isClipped = array_filter($layer->everyLayer(), fn (Layer $one): bool => array_filter($one->masks, fn (Mask $mask): bool => $mask->clipsTo() !== null) !== []) !== [];
+        $at = $isClipped ? [0.0, 0.0] : $layer->middle();
+        $layer = $layer->withDistress([])->moved(-$at[0], -$at[1]);
+
+        return new WholeInk(fn (): ?Image => $this->small($layer, $scene), fn (string $name, \Closure $make): string => $this->pictures->text("$name {$this->keys->of($layer, $scene)}", $make));
     }
 
     private function small(Layer $layer, Scene $scene): ?Image
@@ -97,7 +110,7 @@ final readonly class LookStage implements Stage
         if ($layer->opacity < 1 && $layer->endsFades()) {
             $ink = $ink->withAlpha($ink->alpha()->linearByte($layer->opacity))->settled();
         }
-        $whole = fn (): ?Image => $this->small($layer, $scene);
+        $whole = $this->whole($layer, $scene);
         $grid = PrintGrid::ofInk($frame->ppi, [$frame->left, $frame->top], $keeper);
         foreach ($looks as $look) {
             $ink = $look->look($ink, $grid, $whole)->settled();
