@@ -48,6 +48,12 @@ final readonly class PrintGrid
         return new self($ppi, $at, fn (Image $band): Image => $band->settled()->zoomed($finer)->crop(...$cut)->settled(), $keeper);
     }
 
+    /** Each pixel as so many, each way: for what is drawn finely and averaged down. */
+    public function finer(int $by): self
+    {
+        return new self($this->ppi * $by, [$this->at[0] * $by, $this->at[1] * $by], $this->fine, $this->keeper);
+    }
+
     /** A band of the ink, or all of them, on these pixels. */
     public function fine(Image $band): Image
     {

@@ -25,6 +25,9 @@ final readonly class Roughened implements Looks
     /** How far all ripples together push, as a share of what lies between full ink and the cut. */
     private const PUSH = 0.68;
 
+    /** Pixels of a blur's sigma that carry it as well as more. */
+    private const BELL = 1.2;
+
     private function __construct(private float $by, private float $size, private int $seed) {}
 
     public static function kind(): string
@@ -49,29 +52,30 @@ final readonly class Roughened implements Looks
 
     public function ppi(): float
     {
-        // An edge that wanders by some pixels wanders alike at fewer.
-        return $this->by >= 0.012 ? self::PROOF : self::PRINT;
+        // Of the ink; what is finer, the cut, is laid on finer pixels.
+        return min(self::PRINT, self::BELL / $this->by);
     }
 
     public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
+        // An edge that wanders by some pixels wanders alike at fewer.
+        $finer = max(1, (int) ceil(($this->by >= 0.012 ? self::PROOF : self::PRINT) / $grid->ppi - 0.01));
+        $print = $grid->finer($finer);
         $sigma = max(0.5, $this->by * $grid->ppi);
-        $blurred = Blur::wide($ink->alpha(), $sigma, $grid->at)->settled();
+        $blurred = Blur::wide($ink->alpha(), $sigma, $grid->at)->settled()->enlarged($finer)->settled();
         $soft = $blurred->linear(1);
         foreach (self::RIPPLES as $i => [$size, $strength]) {
             // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
-            $ripple = Grain::over($ink, max($this->size, 1.5 * $this->by) * $size / 3, $this->seed * 2 + $i, $grid);
+            $ripple = Grain::over($blurred, max($this->size, 1.5 * $this->by) * $size / 3, $this->seed * 2 + $i, $print);
             $soft = $soft->plus($ripple->linear(self::PUSH * $strength, -self::PUSH * $strength * 127.5));
         }
-        $slope = $sigma * sqrt(2 * M_PI);
+        $slope = $sigma * $finer * sqrt(2 * M_PI);
         $cut = $soft->linearByte($slope, -127.5 * $slope + 127.5);
         // Full or clear ink that no ripple can bring to the cut is not computed.
         if ($slope * (1 - self::PUSH * array_sum(array_column(self::RIPPLES, 1))) > 1) {
             $cut = $blurred->isMore(254.5)->either($blurred->isLess(0.5))->chosen($blurred, $cut);
         }
-        $cut = $cut->settled();
-        $spread = Blur::coloursExtended($ink, $sigma * 3, $grid->at);
 
-        return $spread->withAlpha($cut);
+        return Blur::coloursExtended($ink, $sigma * 3, $grid->at)->withAlpha($cut->settled()->shrunk($finer)->settled());
     }
 }
