@@ -188,9 +188,9 @@ final class Subject
         $within = self::carried($small, Morphology::worn($mask, self::UNSURE)->settled());
         $without = self::carried($small, Morphology::worn($mask->inverted()->settled(), self::UNSURE)->settled());
         // All that is enlarged is so at once.
-        $about = $tiles->packed($within->withBand($without)->withBand($soft)->stretched($width, $height));
-        $edge = $about->band(6);
-        $score = self::score($tiles->packed($ink->band(0, 3)), $about->band(0, 3), $about->band(3, 3), $edge);
+        $about = $tiles->packed($within->withBand($without)->withBand($soft)->stretched($width, $height)->withBand($ink->band(0, 3)));
+        $edge = $about->band(6)->settled();
+        $score = self::score($about->band(7, 3), $about->band(0, 3), $about->band(3, 3), $edge);
 
         return $tiles->laid($edge->isMore(2.0)->both($edge->isLess(253.0))->chosen($score, $edge->isMore(127.0))->settled(), $kept)->settled();
     }

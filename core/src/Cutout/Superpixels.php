@@ -34,39 +34,45 @@ final readonly class Superpixels
     {
         [$width, $height] = [$colours->width(), $colours->height()];
         $labs = self::labs($colours);
+        [$ls, $as, $bs] = $labs;
         $step = max(2.0, sqrt($width * $height / max(1, $count)));
         [$across, $down] = [max(1, (int) round($width / $step)), max(1, (int) round($height / $step))];
         $centres = [];
         for ($j = 0; $j < $down; $j++) {
             for ($i = 0; $i < $across; $i++) {
                 [$x, $y] = [(int) (($i + 0.5) * $width / $across), (int) (($j + 0.5) * $height / $down)];
-                $centres[] = [...$labs[$y * $width + $x], (float) $x, (float) $y];
+                $at = $y * $width + $x;
+                $centres[] = [$ls[$at], $as[$at], $bs[$at], (float) $x, (float) $y];
             }
         }
         $of = array_fill(0, $width * $height, 0);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $of = self::assigned($labs, $centres, $width, $height, $step, $of);
-            $centres = self::means($labs, $of, $centres, $width);
+            $centres = self::means($labs, $of, $centres, $width, $height);
         }
 
         return new self($width, $height, $of, array_map(fn (array $centre): array => [$centre[0], $centre[1], $centre[2]], $centres));
     }
 
-    /** @return list<array{float, float, float}> */
+    /** @return array{list<float>, list<float>, list<float>} L, a and b of each pixel, each in a list of its own: a list of lists costs a third more */
     private static function labs(Image $colours): array
     {
-        /** @var list<array{float, float, float}> */
-        return array_chunk(array_values((array) unpack('g*', ColourBands::labs($colours)->toBytes())), 3);
+        $labs = ColourBands::labs($colours)->settled();
+        /** @var \Closure(int): list<float> $band */
+        $band = fn (int $of): array => array_values((array) unpack('g*', $labs->band($of)->toBytes()));
+
+        return [$band(0), $band(1), $band(2)];
     }
 
     /**
-     * @param  list<array{float, float, float}>  $labs
+     * @param  array{list<float>, list<float>, list<float>}  $labs
      * @param  list<array{float, float, float, float, float}>  $centres
      * @param  array<int, int>  $of
      * @return array<int, int>
      */
     private static function assigned(array $labs, array $centres, int $width, int $height, float $step, array $of): array
     {
+        [$ls, $as, $bs] = $labs;
         $near = array_fill(0, $width * $height, INF);
         $weight = (self::COMPACT / $step) ** 2;
         foreach ($centres as $k => [$l, $a, $b, $cx, $cy]) {
@@ -80,10 +86,9 @@ final readonly class Superpixels
                     if ($far >= $near[$at]) {
                         continue;
                     }
-                    $lab = $labs[$at];
-                    $dl = $lab[0] - $l;
-                    $da = $lab[1] - $a;
-                    $db = $lab[2] - $b;
+                    $dl = $ls[$at] - $l;
+                    $da = $as[$at] - $a;
+                    $db = $bs[$at] - $b;
                     $far += $dl * $dl + $da * $da + $db * $db;
                     if ($far < $near[$at]) {
                         $near[$at] = $far;
@@ -97,22 +102,25 @@ final readonly class Superpixels
     }
 
     /**
-     * @param  list<array{float, float, float}>  $labs
+     * @param  array{list<float>, list<float>, list<float>}  $labs
      * @param  array<int, int>  $of
      * @param  list<array{float, float, float, float, float}>  $centres
      * @return list<array{float, float, float, float, float}>
      */
-    private static function means(array $labs, array $of, array $centres, int $width): array
+    private static function means(array $labs, array $of, array $centres, int $width, int $height): array
     {
+        [$ls, $as, $bs] = $labs;
         $l = $a = $b = $x = $y = $many = array_fill(0, count($centres), 0.0);
-        foreach ($of as $at => $k) {
-            $lab = $labs[$at];
-            $l[$k] += $lab[0];
-            $a[$k] += $lab[1];
-            $b[$k] += $lab[2];
-            $x[$k] += $at % $width;
-            $y[$k] += intdiv($at, $width);
-            $many[$k]++;
+        for ($row = $at = 0; $row < $height; $row++) {
+            for ($column = 0; $column < $width; $column++, $at++) {
+                $k = $of[$at];
+                $l[$k] += $ls[$at];
+                $a[$k] += $as[$at];
+                $b[$k] += $bs[$at];
+                $x[$k] += $column;
+                $y[$k] += $row;
+                $many[$k]++;
+            }
         }
         foreach ($centres as $k => $centre) {
             $centres[$k] = $many[$k] > 0 ? [$l[$k] / $many[$k], $a[$k] / $many[$k], $b[$k] / $many[$k], $x[$k] / $many[$k], $y[$k] / $many[$k]] : $centre;

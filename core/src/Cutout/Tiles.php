@@ -6,7 +6,6 @@ namespace TallCrow\Cutout;
 
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Laid;
 
 /**
  * Those squares of a picture in which there is something to do, each with some pixels about it, laid side by side as one small picture: what is done to that
@@ -15,9 +14,12 @@ use TallCrow\Raster\Laid;
 final readonly class Tiles
 {
     /** Pixels each way: a multiple of every block that is averaged. */
-    private const SIDE = 192;
+    private const SIDE = 96;
 
     private const IN_A_ROW = 16;
+
+    /** Squares that are laid in one pass, in whole rows: a pass takes longer with the square of their number. */
+    private const FEW = 256;
 
     /** Share of the squares from which on all of the picture is worked at once. */
     private const MOST = 0.6;
@@ -96,22 +98,20 @@ final readonly class Tiles
         $side = self::SIDE + 2 * $this->rim;
         $wide = $picture->spread($this->rim, $this->rim, $this->across * self::SIDE + 2 * $this->rim, $this->down * self::SIDE + 2 * $this->rim);
 
-        $rows = (int) ceil(count($this->cells) / self::IN_A_ROW);
-        $parts = array_map(fn (int $at, int $cell): Laid => Laid::over($wide->crop(...[...$this->place($cell), $side, $side]), ...$this->packedAt($at)), array_keys($this->cells), $this->cells);
+        $squares = array_map(fn (int $cell): Image => $wide->crop(...[...$this->place($cell), $side, $side]), $this->cells);
+        $blocks = array_map(fn (array $some): Image => Composition::mosaic($some, min(self::IN_A_ROW, count($some)))->settled(), array_chunk($squares, self::FEW));
 
-        return Composition::replaced($picture->crop(0, 0, 1, 1)->linearByte(0.0)->zoomed(min(self::IN_A_ROW, count($this->cells)) * $side, $rows * $side), $parts);
+        return count($blocks) === 1 ? $blocks[0] : Composition::mosaic($blocks, 1)->settled();
     }
 
     /** A picture, in memory, with its squares in place of those that were packed. */
     public function laid(Image $packed, Image $on): Image
     {
-        $parts = array_map(function (int $at, int $cell) use ($packed): Laid {
-            [$left, $top] = $this->packedAt($at);
+        return $on->withCopied($packed, array_map(function (int $at, int $cell) use ($on): array {
+            [[$left, $top], [$fromLeft, $fromTop]] = [$this->place($cell), $this->packedAt($at)];
 
-            return Laid::over($packed->crop($left + $this->rim, $top + $this->rim, self::SIDE, self::SIDE), ...$this->place($cell));
-        }, array_keys($this->cells), $this->cells);
-
-        return Composition::replaced($on, $parts);
+            return [$left, $top, $fromLeft + $this->rim, $fromTop + $this->rim, min(self::SIDE, $on->width() - $left), min(self::SIDE, $on->height() - $top)];
+        }, array_keys($this->cells), $this->cells));
     }
 
     /** @return array{int, int} left and top of the square of that number where they lie side by side */

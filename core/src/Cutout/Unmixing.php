@@ -68,7 +68,8 @@ final class Unmixing
         if ($tiles->areMost()) {
             return self::unmixed($ink->settled(), $gone, $sure, $mixed);
         }
-        $clean = self::unmixed($tiles->packed($ink), $tiles->packed($gone), $tiles->packed($sure), $tiles->packed($mixed));
+        $packed = $tiles->packed($ink->settled()->withBand($gone)->withBand($sure)->withBand($mixed));
+        $clean = self::unmixed($packed->band(0, 4)->settled(), $packed->band(4), $packed->band(5)->settled(), $packed->band(6)->settled());
 
         return $tiles->laid($clean->settled(), $cleared);
     }
@@ -80,7 +81,7 @@ final class Unmixing
         $off = $colour->minus($ground);
         $difference = ColourBands::product($off, $off)->raised(0.5)->linearByte(self::TO_BYTE)->settled();
         $most = $difference->divided(Morphology::dilated($difference, self::AMONG)->linear(1.0, 1.0))->linearByte(255.0);
-        $unlike = Lookup::bytes($most, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted());
+        $unlike = Lookup::bytes($most, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted())->settled();
         $before = self::carried($colour, $unlike);
         $way = $before->minus($ground);
         $coarse = $ink->has(ImageFile::JPEG_NOTE);

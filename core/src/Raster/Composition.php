@@ -20,22 +20,6 @@ final class Composition
     }
 
     /**
-     * A picture, in memory, with others put in place of what is there: the last of those that overlap.
-     *
-     * @param  list<Laid>  $parts  each of as many bands; what lies beyond the picture is left out
-     */
-    public static function replaced(Image $on, array $parts): Image
-    {
-        // What is in memory already would be settled as it is, and drawn into.
-        $whole = $on->operation('copy')->settled();
-        foreach ($parts as $part) {
-            Vips::operate('draw_image', [$whole, $part->image, $part->left, $part->top]);
-        }
-
-        return $whole;
-    }
-
-    /**
      * Lays pictures over one another on an empty sheet, the first lowest, in one pass.
      *
      * @param  list<Laid>  $pieces  each within the sheet

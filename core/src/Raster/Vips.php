@@ -29,6 +29,7 @@ final class Vips
         VipsImage *vips_image_new_matrix_from_array(int width, int height, const double *array, int size);
         VipsImage *vips_image_copy_memory(VipsImage *image);
         void *vips_image_write_to_memory(VipsImage *image, size_t *size);
+        const void *vips_image_get_data(VipsImage *image);
         int vips_image_get_width(const VipsImage *image);
         int vips_image_get_height(const VipsImage *image);
         int vips_image_get_bands(const VipsImage *image);

@@ -9,9 +9,9 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
-use TallCrow\Raster\Laid;
 use TallCrow\Raster\Morphology;
 use TallCrow\Raster\PictureType;
+use TallCrow\Raster\RasterFailed;
 use TallCrow\Tests\Fixtures;
 
 /** One 8-bit band from rows of numbers. @param  list<list<int>>  $rows */
@@ -205,6 +205,16 @@ it('shrinks a picture of many thousand pixels to a few, and keeps its tones', fu
 
 it('puts pictures in place of what is there, and leaves the one it began with', function (): void {
     $on = band_of([[1, 2, 3], [4, 5, 6]])->settled();
-    $with = Composition::replaced($on, [Laid::over(band_of([[70, 80]]), 1, 1), Laid::over(band_of([[90, 91]]), 2, 1)]);
-    expect(rows_of($with))->toBe([[1, 2, 3], [4, 70, 90]])->and(rows_of($on))->toBe([[1, 2, 3], [4, 5, 6]]);
+    $with = $on->withCopied(band_of([[70, 80, 81], [90, 91, 92]]), [[1, 1, 0, 0, 2, 1], [2, 0, 1, 0, 1, 2], [0, 0, 2, 1, 1, 1]]);
+    expect(rows_of($with))->toBe([[92, 2, 80], [4, 70, 91]])->and(rows_of($on))->toBe([[1, 2, 3], [4, 5, 6]]);
 });
+
+it('copies nothing from beyond a picture, nor between pictures that differ', function (Image $other, array $place): void {
+    expect(fn () => band_of([[1, 2, 3], [4, 5, 6]])->withCopied($other, [$place]))->toThrow(RasterFailed::class, 'copy');
+})->with([
+    'beyond it' => fn () => [band_of([[1, 2]]), [2, 0, 0, 0, 2, 1]],
+    'beyond the other' => fn () => [band_of([[1, 2]]), [0, 0, 0, 0, 2, 2]],
+    'before it' => fn () => [band_of([[1, 2]]), [-1, 0, 0, 0, 1, 1]],
+    'of more bands' => fn () => [band_of([[1, 2]])->withBand(band_of([[1, 2]])), [0, 0, 0, 0, 1, 1]],
+    'of other numbers' => fn () => [band_of([[1, 2]])->linear(1.0), [0, 0, 0, 0, 1, 1]],
+]);
