@@ -207,15 +207,15 @@ final class Image
         }
     }
 
-    /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel, or as many pixels in as given. */
-    public function interpolated(int $step, int $width, int $height, float $first = 0.0): self
+    /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel, or as many pixels in (and down) as given. */
+    public function interpolated(int $step, int $width, int $height, float $first = 0.0, ?float $firstDown = null): self
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bilinear');
         try {
             return $this->operation('affine', [Boxed::doubles([(float) $step, 0.0, 0.0, (float) $step])], [
                 'interpolate' => $interpolate,
                 'odx' => $first,
-                'ody' => $first,
+                'ody' => $firstDown ?? $first,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
             ]);
@@ -224,15 +224,17 @@ final class Image
         }
     }
 
-    /** A picture as large as the map, each of its pixels taken from where the map's two bands point; clear beyond the edge. */
-    public function drawnFrom(self $map): self
+    /** A picture as large as the maps, each of its pixels the mean of those to which the two bands of each map point; clear beyond the edge. */
+    public function drawnFrom(self $map, self ...$more): self
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
         try {
             // An edge of clear pixels, so that what lies beyond is clear and not the last row drawn out.
-            $wide = $this->premultiplied()->embed(2, 2, $this->width() + 4, $this->height() + 4);
+            $wide = $this->premultiplied()->embed(2, 2, $this->width() + 4, $this->height() + 4)->settled();
+            $looks = array_map(fn (self $one): self => $wide->operation('mapim', [$one->linear(1, 2)], ['interpolate' => $interpolate]), [$map, ...array_values($more)]);
+            $mean = count($looks) === 1 ? $looks[0] : self::of(Vips::image('sum', [Boxed::images($looks)]))->linearByte(1 / count($looks));
 
-            return $wide->operation('mapim', [$map->linear(1, 2)], ['interpolate' => $interpolate])->unpremultiplied();
+            return $mean->unpremultiplied();
         } finally {
             Vips::run('g_object_unref', $interpolate);
         }

@@ -18,6 +18,15 @@ final class Resampler
 
     private const PROBES = 14;
 
+    /**
+     * A pixel that spans so many of the source along a side is the mean of so many looks along it: a bend squeezes and slants pixels, and one look would
+     * miss thin lines and leave steps along slanting edges.
+     */
+    private const LOOKS = [[7.2, 8], [3.6, 4], [1.8, 2]];
+
+    /** As many at most where it spans much along both. */
+    private const BOTH = 4;
+
     /** Far outside any picture. */
     private const NOWHERE = -1e6;
 
@@ -30,7 +39,8 @@ final class Resampler
     public static function bent(Image $source, callable $back, Frame $window, Box $whole): Image
     {
         $step = self::step($back, $whole, $window->ppi);
-        [$left, $top] = [(int) floor($window->left / $step) * $step, (int) floor($window->top / $step) * $step];
+        // One point more to the left and above, from which the looks of the first pixel are reckoned.
+        [$left, $top] = [((int) floor($window->left / $step) - 1) * $step, ((int) floor($window->top / $step) - 1) * $step];
         $across = intdiv($window->left + $window->width - $left, $step) + 2;
         $down = intdiv($window->top + $window->height - $top, $step) + 2;
         $points = [];
@@ -41,9 +51,61 @@ final class Resampler
                 array_push($points, is_nan($x) ? self::NOWHERE : $x - 0.5, is_nan($y) ? self::NOWHERE : $y - 0.5);
             }
         }
-        $map = Image::floats(pack('g*', ...self::torn($points, $across, $source)), $across, $down, 2)->interpolated($step, ($across - 1) * $step, ($down - 1) * $step);
+        $looks = self::looks($points, $across, $down, $step);
+        $map = Image::floats(pack('g*', ...self::torn($points, $across, $source)), $across, $down, 2);
+        $looked = function (int $along, int $downwards) use ($source, $map, $across, $down, $step, $window, $left, $top): Image {
+            $maps = [];
+            foreach (range(1, $along) as $i) {
+                foreach (range(1, $downwards) as $j) {
+                    $at = fn (int $look, int $of): float => 0.5 - ($look - 0.5) / $of;
+                    $maps[] = $map->interpolated($step, ($across - 1) * $step, ($down - 1) * $step, $at($i, $along), $at($j, $downwards))
+                        ->crop($window->left - $left, $window->top - $top, $window->width, $window->height);
+                }
+            }
 
-        return $source->drawnFrom($map->crop($window->left - $left, $window->top - $top, $window->width, $window->height))->settled();
+            return $source->drawnFrom(...$maps);
+        };
+        $bent = $looked(1, 1);
+        foreach (array_diff(array_unique($looks), ['1 1']) as $wanted) {
+            [$along, $downwards] = array_map(intval(...), explode(' ', $wanted));
+            $cells = Image::raw(implode('', array_map(fn (string $own): string => $own === $wanted ? "\xff" : "\0", $looks)), $across - 1, $down - 1, 1);
+            // Asked for where it is wanted alone: elsewhere more looks are not computed.
+            $bent = $cells->zoomed($step)->crop($window->left - $left, $window->top - $top, $window->width, $window->height)->chosen($looked($along, $downwards), $bent);
+        }
+
+        return $bent->settled();
+    }
+
+    /**
+     * How many looks across and down each cell between four points asks for.
+     *
+     * @param  list<float>  $points  pairs, row by row
+     * @return list<string>  "across down"
+     */
+    private static function looks(array $points, int $across, int $down, int $step): array
+    {
+        // Of what leads nowhere nothing is seen.
+        $span = fn (int $from, int $to): float => $points[$from] === self::NOWHERE || $points[$to] === self::NOWHERE ? 0.0 : hypot($points[$to] - $points[$from], $points[$to + 1] - $points[$from + 1]) / $step;
+        $many = function (float $span): int {
+            foreach (self::LOOKS as [$least, $looks]) {
+                if ($span > $least) {
+                    return $looks;
+                }
+            }
+
+            return 1;
+        };
+        $looks = [];
+        for ($j = 0; $j < $down - 1; $j++) {
+            for ($i = 0; $i < $across - 1; $i++) {
+                $at = 2 * ($j * $across + $i);
+                [$right, $below, $beyond] = [$at + 2, $at + 2 * $across, $at + 2 * $across + 2];
+                [$along, $downwards] = [$many(max($span($at, $right), $span($below, $beyond))), $many(max($span($at, $below), $span($right, $beyond)))];
+                $looks[] = min($along, $downwards) === 1 ? "$along $downwards" : min(self::BOTH, $along).' '.min(self::BOTH, $downwards);
+            }
+        }
+
+        return $looks;
     }
 
     /**

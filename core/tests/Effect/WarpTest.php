@@ -306,7 +306,20 @@ it('bends a part of a picture as it bends the whole', function (string $kind, ar
     }
 })->with([
     'waves' => ['wave', ['bend' => 0.1]], 'an arch' => ['arch', ['bend' => 0.4]], 'a flag' => ['flag', ['bend' => 0.15, 'waves' => 3]], 'a ring' => ['ring', ['bend' => 0.6]],
+    'a steep flag' => ['flag', ['bend' => 0.7, 'waves' => 5]],
 ]);
+
+it('neither breaks a thin line that it slants nor leaves steps along it', function (float $slant, bool $isAcross): void {
+    // Two rows of ink, slanted until each row (or column) of the picture crosses them within a share of a pixel: their area there is 2 ÷ slant.
+    $rows = array_map(fn (int $y): string => str_repeat($y === 29 || $y === 30 ? "\0\0\0\xff" : "\0\0\0\0", 60), range(0, 59));
+    $source = Image::raw(implode('', $rows), 60, 60, 4)->asColours()->settled();
+    $back = fn (float $x, float $y): array => $isAcross ? [$x, $y + $slant * ($x - 30)] : [$y, $x + $slant * ($y - 30)];
+    $drawn = Resampler::bent($source, $back, new Frame(1, 0, 0, 60, 60), new Box(0, 0, 60, 60))->alpha();
+    for ($at = 6; $at < 54; $at++) {
+        $inked = ($isAcross ? $drawn->crop(0, $at, 60, 1) : $drawn->crop($at, 0, 1, 60))->mean() * 60 / 255;
+        expect($inked)->toEqualWithDelta(2 / $slant, 0.35 * 2 / $slant);
+    }
+})->with([4.0, 9.0, 14.0])->with([true, false]);
 
 it('leaves all clear where no part of a picture comes to lie, behind a ring, too', function (float $bend, int $height): void {
     $source = Image::raw(str_repeat("\xb0\x40\x20\xff", 90 * $height), 90, $height, 4)->asColours()->settled();
