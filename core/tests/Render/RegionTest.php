@@ -42,6 +42,21 @@ it('draws a part of every effect just as the whole has it', function (string $ki
     expect(region_off([['effects' => [...$piece['effects'] ?? [], $line]] + $piece]))->toBeLessThan(2.0);
 })->with(array_keys(Catalogue::classes()));
 
+it('draws a part in which there is nothing of a picture but its ring', function (array $source, array $more): void {
+    $ring = ['kind' => 'outline', 'width' => 0.25, 'colour' => '#9031a3', 'side' => 'outside', 'join' => 'mitre'];
+    $place = $source['kind'] === 'group' ? [] : ['placement' => ['x' => 1.5, 'y' => 2, 'width' => 1.2, 'height' => null]];
+    $artwork = Fixtures::artwork([['id' => 'a', 'source' => $source, 'effects' => [...$more, $ring]] + $place]);
+    $whole = Fixtures::renderer()->picture($artwork, Frame::sheet($artwork->sheet, 300))->settled();
+    // The left edge is at 0.9 in, where the ring's 75 px end: a strip well within it.
+    $part = Fixtures::renderer()->picture($artwork, new Frame(300, 215, 590, 35, 20))->settled();
+    expect($whole->crop(215, 590, 35, 20)->alpha()->mean())->toBeGreaterThan(250.0)
+        ->and($part->minus($whole->crop(215, 590, 35, 20))->operation('abs')->settled()->range()[1])->toBe(0.0);
+})->with([
+    'a picture' => [['kind' => 'art', 'file' => 'rock-pool.png'], []],
+    'a bent one' => [['kind' => 'art', 'file' => 'rock-pool.png'], [['kind' => 'wave', 'bend' => 0.02]]],
+    'a group' => [['kind' => 'group', 'layers' => [['id' => 'b', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 1.2, 'height' => null], 'effects' => []]]], []],
+]);
+
 it('draws a part of every texture just as the whole has it', function (string $kind): void {
     expect(region_off([Fixtures::shape('p', 'ellipse', 2.6), Fixtures::words('w', 'BELL', 2.0, ['effects' => [['kind' => 'fill', 'colour' => '#ff0000']]])], ['distress' => [['texture' => $kind, 'amount' => 0.3]]]))->toBeLessThan(2.0);
 })->with(array_diff(array_keys(Textures::classes()), ['picture']));

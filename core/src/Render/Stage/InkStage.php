@@ -61,11 +61,14 @@ final readonly class InkStage implements Stage
             return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window, outlines: $outlines))->paint(), $window);
         }
         $piece = $layer->children() === [] ? $this->art($layer, $window, $scene) : $this->group($layer, $window, $scene);
-        if ($piece === null || ($inking->fills === [] && $inking->inlines === [] && $inking->isBare())) {
+        if ($inking->fills === [] && $inking->inlines === [] && $inking->isBare()) {
             return $piece;
         }
         $outline = $this->outline($layer, $inking, $scene);
-        $own = $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height);
+        // A ring may lie in the window where the picture itself does not.
+        $own = $piece === null
+            ? Image::empty($window->width, $window->height)
+            : $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height);
 
         return $outline === null
             ? $piece
