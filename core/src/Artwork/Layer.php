@@ -224,6 +224,12 @@ final readonly class Layer
         return $this->picture() !== null;
     }
 
+    /** Whether it, or a layer of it, is clipped to another, which stays where it is when this one is moved. */
+    public function isClipped(): bool
+    {
+        return array_filter($this->everyLayer(), fn (self $one): bool => array_filter($one->liveMasks(), fn (Mask $mask): bool => $mask->clipsTo() !== null) !== []) !== [];
+    }
+
     /** @return array{float, float} where its middle lies, in inches; of a group the mean of its layers' */
     public function middle(): array
     {

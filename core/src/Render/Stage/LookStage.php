@@ -12,7 +12,6 @@ use TallCrow\Effect\SeesAround;
 use TallCrow\Look\Dotted;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Look\WholeInk;
-use TallCrow\Mask\Mask;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Pictures;
@@ -49,9 +48,8 @@ final readonly class LookStage implements Stage
 
     private function whole(Layer $layer, Scene $scene): WholeInk
     {
-        // Counted where no shift on the pixels tells, so that a piece that is moved keeps its colours. A clip stays where the layer is that it clips to.
-        $isClipped = array_filter($layer->everyLayer(), fn (Layer $one): bool => array_filter($one->masks, fn (Mask $mask): bool => $mask->clipsTo() !== null) !== []) !== [];
-        $at = $isClipped ? [0.0, 0.0] : $layer->middle();
+        // Counted where no shift on the pixels tells, so that a piece that is moved keeps its colours.
+        $at = $layer->isClipped() ? [0.0, 0.0] : $layer->middle();
         $layer = $layer->withDistress([])->moved(-$at[0], -$at[1]);
 
         return new WholeInk(fn (): ?Image => $this->small($layer, $scene), fn (string $name, \Closure $make): string => $this->pictures->text("$name {$this->keys->of($layer, $scene)}", $make));

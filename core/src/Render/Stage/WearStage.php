@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace TallCrow\Render\Stage;
 
 use TallCrow\Artwork\Layer;
-use TallCrow\Mask\Mask;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
@@ -49,8 +48,7 @@ final readonly class WearStage implements Stage
         }
         // Weighed as it lies about 0, so that moving the piece leaves its wear as it is.
         $bare = $layer->withOpacity(1.0)->withDistress([]);
-        // What is clipped to another piece stays where that is.
-        $clipped = array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask->clipsTo() !== null) !== [];
+        $clipped = $layer->isClipped();
         $bare = $clipped ? $bare : $bare->moved(-$box->centreX(), -$box->centreY());
         foreach ($layer->liveDistress() as $wear) {
             $coarse = function (float $ppi) use ($bare, $scene): ?Piece {
