@@ -37,11 +37,11 @@ final class Mixtures
      */
     public static function of(Image $ink): Image
     {
-        return self::told($ink)->settled();
+        return self::lazily($ink)->settled();
     }
 
-    /** Not computed yet. */
-    private static function told(Image $ink): Image
+    /** As of(), and computed only where it is asked for. */
+    private static function lazily(Image $ink): Image
     {
         $colours = $ink->band(0, 3);
         [$width, $height] = [$colours->width(), $colours->height()];
@@ -77,7 +77,7 @@ final class Mixtures
             return $mask;
         }
         // Asked for where the mask is thin alone: elsewhere nothing is computed.
-        $own = $thin->chosen(self::told($ink->settled())->inverted(), $thin)->settled();
+        $own = $thin->chosen(self::lazily($ink->settled())->inverted(), $thin)->settled();
 
         return $mask->both($body->either(Morphology::grown($own, 2 * self::ABOUT + 1)))->settled();
     }

@@ -30,16 +30,17 @@ it('weighs the wear and counts the colours of a piece once, wherever it is moved
     $folder = Fixtures::temporary('moved-wear');
     $made = function (float $x) use ($piece, $word, $folder): array {
         $store = new WatchedStore(new FolderPictures($folder));
-        $artwork = Fixtures::artwork([['placement' => ['x' => $x, 'y' => 1.7, 'width' => 1.1, 'height' => null]] + $piece]);
+        $artwork = Fixtures::artwork([['placement' => ['x' => $x, 'y' => 1.7, 'width' => 1.37, 'height' => null]] + $piece]);
         (new Renderer(Fixtures::shelf(), $store))->picture($artwork, Frame::sheet($artwork->sheet, 60))->settled();
 
         return array_values(array_intersect($store->made, [$word]));
     };
+    // At 1.333 its middle and its place differ by 2e-16 in, where at 1 they do not.
     expect($made(1.0))->toBe([$word]);
     foreach ([1.05, 1.1, 1.333, 0.7, 2.123456] as $x) {
         expect($made($x))->toBe([]);
     }
 })->with([
-    'wear' => [['id' => 'plate', 'source' => ['kind' => 'shape', 'shape' => 'star'], 'distress' => [['texture' => 'chipped-edges', 'amount' => 0.2]]], 'cut'],
+    'wear' => [['id' => 'plate', 'source' => ['kind' => 'shape', 'shape' => 'ellipse'], 'distress' => [['texture' => 'chipped-edges', 'amount' => 0.2]]], 'cut'],
     'colours' => [['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'effects' => [['kind' => 'posterised', 'count' => 4]]], 'buckets'],
 ]);

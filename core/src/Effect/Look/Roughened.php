@@ -52,7 +52,7 @@ final readonly class Roughened implements Looks
 
     public function ppi(): float
     {
-        // Of the ink; what is finer, the cut, is laid on finer pixels.
+        // What the ink itself asks for: the cut is laid on finer pixels.
         return min(self::PRINT, self::BELL / $this->by);
     }
 
@@ -60,13 +60,13 @@ final readonly class Roughened implements Looks
     {
         // An edge that wanders by some pixels wanders alike at fewer.
         $finer = max(1, (int) ceil(($this->by >= 0.012 ? self::PROOF : self::PRINT) / $grid->ppi - 0.01));
-        $print = $grid->finer($finer);
+        $fine = $grid->finer($finer);
         $sigma = max(0.5, $this->by * $grid->ppi);
         $blurred = Blur::wide($ink->alpha(), $sigma, $grid->at)->settled()->enlarged($finer)->settled();
         $soft = $blurred->linear(1);
         foreach (self::RIPPLES as $i => [$size, $strength]) {
             // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
-            $ripple = Grain::over($blurred, max($this->size, 1.5 * $this->by) * $size / 3, $this->seed * 2 + $i, $print);
+            $ripple = Grain::over($blurred, max($this->size, 1.5 * $this->by) * $size / 3, $this->seed * 2 + $i, $fine);
             $soft = $soft->plus($ripple->linear(self::PUSH * $strength, -self::PUSH * $strength * 127.5));
         }
         $slope = $sigma * $finer * sqrt(2 * M_PI);
