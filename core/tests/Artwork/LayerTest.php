@@ -112,3 +112,14 @@ it('lies where it did when it is moved there and back', function (float $x, floa
     $placement = new Placement($x, 1.0, 2.0, null, 0.0, Flip::None);
     expect($placement->moved($by, 0)->moved(-$by, 0)->x)->toBe($x)->and($placement->moved($by, 0)->x)->toBe((float) sprintf('%.9f', $x + $by));
 })->with([[6.05, 0.1], [0.1, 0.2], [1.333, 12.7], [3.141592653, 2.718281828]]);
+
+it('is clipped where it, or a layer of it, is clipped to another by a mask that is on', function (array $masks, bool $expected): void {
+    $plate = ['masks' => $masks] + Fixtures::shape('plate', 'rectangle', 1.0);
+    $other = Fixtures::shape('other', 'star', 1.0);
+    expect(Fixtures::artwork([$other, $plate])->layers[1]->isClipped())->toBe($expected)
+        ->and(Fixtures::artwork([$other, ['id' => 'both', 'source' => ['kind' => 'group', 'layers' => [$plate]]]])->layers[1]->isClipped())->toBe($expected);
+})->with([
+    'to another' => [[['kind' => 'clip', 'layer' => 'other']], true],
+    'by a mask that is off' => [[['kind' => 'clip', 'layer' => 'other', 'on' => false]], false],
+    'by no clip' => [[['kind' => 'ellipse', 'x' => 0.5, 'y' => 0.5, 'width' => 0.8, 'height' => 0.8]], false],
+]);
