@@ -10,7 +10,7 @@ use TallCrow\Raster\Morphology;
 
 /**
  * Ink, or the cloth between it, that a disc of a given width does not fit into: an opening of its shape (Serra, 1982). The shape is sized first so that
- * the disc is an octagon of eleven pixels: what is thinner by a tenth is always found, and what is as wide never. Of a large shape it is one of fewer.
+ * the disc is an octagon of eleven pixels: what is thinner by an eighth is always found, and what is as wide never. Of a large shape it is one of fewer.
  */
 final readonly class Strokes
 {

@@ -27,6 +27,9 @@ final class WearPainter
     /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
     private const GRID = 0.05;
 
+    /** Pixels: windows of a texture that are kept begin and end on a multiple of it. */
+    private const CELL = 120;
+
     /** How much more is worn where a brush adds wear. */
     private const MORE = 0.4;
 
@@ -105,26 +108,62 @@ final class WearPainter
         if (abs($wear->turn) < 0.01 && abs($print->ppi - Texture::PPI) < 1e-6 && ($finer === 1 || $wear->scale > 1 || $print->width * $print->height < self::LITTLE)) {
             // The table is looked up in the window alone: in a print nothing of the tile would serve twice, and of a field that is set larger the whole is too much.
             $rim = WearTile::RIM;
-            $where = sprintf('%s %s %.3f %.3f', $this->name($wear), $print->key(), $x + $wear->x, $y + $wear->y);
-            $laid = function () use ($wear, $print, $rim, $x, $y): Image {
+            $laid = function (Frame $print) use ($wear, $rim, $x, $y): Image {
                 $field = $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
 
                 return $this->laid($field, $wear, $print->grown($rim), $x, $y);
             };
-            $window = fn (Image $field): Image => self::crisp($wear, Lookup::bytes($field, $table))->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
+            $window = fn (Image $field, Frame $print): Image => self::crisp($wear, Lookup::bytes($field, $table))->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
+            if ($finer === 1 || $wear->scale <= 1) {
+                return $window($laid($print), $print);
+            }
 
             // A proof is asked for after each change: most leave the table as it was, all the field.
-            return $finer > 1 && $wear->scale > 1
-                ? $this->pictures->image("taken $where $finer ".md5(implode(',', $table)), fn (): Image => $window($this->pictures->image("laid $where", $laid)->settled()))
-                : $window($laid());
+            return $this->inCells($wear, $print, $finer, $x, $y, fn (Frame $print, string $cells): Image => $this->pictures->image(
+                "taken $cells ".md5(implode(',', $table)),
+                fn (): Image => $window($this->pictures->image("laid $cells", fn (): Image => $laid($print))->settled(), $print),
+            ));
         }
         // What is turned is mixed between pixels: a proof turns finer ones, and is averaged down from them.
         $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil(self::TURNED / $frame->ppi - 0.01));
-        $ppi = $frame->ppi * $finer;
-        $key = sprintf('tile %s %.4f', $this->name($wear), $ppi).md5(implode(',', $table));
-        $tile = $this->pictures->image($key, fn (): Image => WearTile::make(self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $ppi));
+        $fine = $frame->finer($finer);
+        $cut = md5(implode(',', $table));
+        $laid = function (Frame $fine) use ($wear, $table, $cut, $x, $y): Image {
+            $tile = fn (): Image => WearTile::make(self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $fine->ppi);
 
-        return $this->laid($tile, $wear, $frame->finer($finer), $x, $y)->shrunk($finer);
+            return $this->laid($this->pictures->image(sprintf('tile %s %.4f', $this->name($wear), $fine->ppi).$cut, $tile), $wear, $fine, $x, $y);
+        };
+
+        return $finer === 1
+            ? $laid($fine)
+            : $this->inCells($wear, $fine, $finer, $x, $y, fn (Frame $fine, string $cells): Image => $this->pictures->image("turned $cells $cut", fn (): Image => $laid($fine)->shrunk($finer)));
+    }
+
+    /**
+     * A window of a texture, cut from one that goes from cell to cell of it: a piece that takes its wear along asks for the same one wherever it lies.
+     *
+     * @param  Frame  $fine  in pixels of which so many by so many are averaged
+     * @param  callable(Frame, string): Image  $draw  a wider window, and a key that tells it by where it lies in the texture
+     */
+    private function inCells(Wear $wear, Frame $fine, int $by, float $x, float $y, callable $draw): Image
+    {
+        [$left, $top] = self::corner($wear, $fine->ppi, $x, $y);
+        [$across, $width] = self::cells($fine->left - $left, $fine->width, $by);
+        [$down, $height] = self::cells($fine->top - $top, $fine->height, $by);
+        $cells = sprintf('%s %.3f %.4f %d %.2f,%.2f,%d,%d', $this->name($wear), $wear->turn, $fine->ppi, $by, $across, $down, $width, $height);
+        $wide = new Frame($fine->ppi, (int) round($left + $across), (int) round($top + $down), $width, $height);
+
+        return $draw($wide, $cells)->crop(intdiv($fine->left - $wide->left, $by), intdiv($fine->top - $wide->top, $by), intdiv($fine->width, $by), intdiv($fine->height, $by));
+    }
+
+    /** @return array{float, int} where the cells about a stretch begin, so that the same pixels are averaged, and how long they are together */
+    private static function cells(float $from, int $length, int $by): array
+    {
+        $cell = $by * (int) ceil(self::CELL / $by);
+        $phase = $from - $by * floor($from / $by);
+        $start = $phase + floor(($from - $phase) / $cell) * $cell;
+
+        return [$start, $cell * (int) ceil(($from + $length - $start) / $cell)];
     }
 
     /** A picture's greys may be as even as a wall: they are taken by the share that is asked. */
@@ -208,10 +247,9 @@ final class WearPainter
 
     private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image
     {
-        $corner = fn (float $at): int => (int) round(round($at / self::GRID) * self::GRID * $frame->ppi);
-        [$left, $top] = [$corner($x + $wear->x), $corner($y + $wear->y)];
+        [$left, $top] = self::corner($wear, $frame->ppi, $x, $y);
         if (abs($wear->turn) < 0.01) {
-            return $tile->tiled($left - $frame->left, $top - $frame->top, $frame->width, $frame->height);
+            return $tile->tiled((int) round($left) - $frame->left, (int) round($top) - $frame->top, $frame->width, $frame->height);
         }
         // Turned about its corner: as much of it as the turned window needs, turned back into the window.
         $reach = (int) ceil(hypot($frame->width, $frame->height)) + 4;
@@ -221,6 +259,12 @@ final class WearPainter
         [$across, $down] = [(int) round($reach / 2 - $u), (int) round($reach / 2 - $v)];
 
         return $tile->tiled($across, $down, $reach, $reach)->settled()->turnedInto($wear->turn, [$u + $across, $v + $down], $frame->width, $frame->height, $mixed);
+    }
+
+    /** @return array{float, float} where on the sheet the texture's corner lies, in pixels */
+    private static function corner(Wear $wear, float $ppi, float $x, float $y): array
+    {
+        return array_map(fn (float $at): float => round(round($at / self::GRID) * self::GRID * $ppi, 6), [$x + $wear->x, $y + $wear->y]);
     }
 
     private function marks(Wear $wear): Image

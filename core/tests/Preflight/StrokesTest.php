@@ -31,12 +31,22 @@ function plates(float $long, float $apart, float $turn): array
 {
     $off = ($apart + 0.4) / 2;
 
-    return array_map(fn (int $side): array => stroke_bar("p$side", $long, 0.4, $turn, 1.51 - sin(deg2rad($turn)) * $off * $side, 2.003 + cos(deg2rad($turn)) * $off * $side), [-1, 1]);
+    return array_map(fn (int $side): array => stroke_bar("p$side", $long, 0.4, $turn, 0.81 - sin(deg2rad($turn)) * $off * $side, 0.803 + cos(deg2rad($turn)) * $off * $side), [-1, 1]);
 }
 
 function stroke_alpha(Artwork $artwork, float $ppi = 300): Image
 {
     return Fixtures::render($artwork, $ppi)->alpha()->settled();
+}
+
+/**
+ * A sheet that is just large enough: most of the work is in its pixels.
+ *
+ * @param  list<array<string, mixed>>  $bars
+ */
+function small_sheet(array $bars): Artwork
+{
+    return Fixtures::artwork($bars, ['sheet' => ['width' => 480, 'height' => 480, 'ppi' => 300]]);
 }
 
 /** Inches that a gauge of the sheet tells of fine lines, or of fine gaps. */
@@ -49,9 +59,10 @@ function told_inches(Artwork $artwork, string $key, float $ppi): float
 
 // A bar is as long and as wide as it was drawn: no other measure is needed.
 it('measures a bar that is thinner, and none that is as wide, at any angle', function (float $turn): void {
-    $long = fn (float $wide): float => Strokes::thinnerThan(0.014, stroke_alpha(Fixtures::artwork([stroke_bar('b', 2.0, $wide, $turn)])), 300)->length(0.08);
-    foreach ([0.01, 0.0115, 0.0125] as $wide) {
-        expect($long($wide))->toBeBetween(2.0 * 0.93, 2.0 * 1.08);
+    $long = fn (float $wide): float => Strokes::thinnerThan(0.014, stroke_alpha(small_sheet([stroke_bar('b', 1.2, $wide, $turn, 0.81, 0.803)])), 300)->length(0.08);
+    foreach ([0.01, 0.0115, 0.0122] as $wide) {
+        // Its ends are as long as it is wide.
+        expect($long($wide))->toBeBetween(1.2 * 0.93, 1.2 * 1.07 + 2 * $wide);
     }
     foreach ([0.0145, 0.016, 0.03] as $wide) {
         expect($long($wide))->toBe(0.0);
@@ -93,11 +104,11 @@ it('measures a large shape by a smaller disc', function (): void {
 });
 
 it('tells the same of fine lines and gaps from a coarse picture as from the print', function (float $wide, float $turn, bool $isFine): void {
-    $line = Fixtures::artwork([stroke_bar('b', 2.0, $wide, $turn)]);
-    $gap = Fixtures::artwork(plates(2.0, $wide, $turn));
+    $line = small_sheet([stroke_bar('b', 1.2, $wide, $turn, 0.81, 0.803)]);
+    $gap = small_sheet(plates(1.2, $wide, $turn));
     foreach ([150.0, 300.0] as $ppi) {
         foreach ([[$line, 'line-fine'], [$gap, 'gap-fine']] as [$artwork, $key]) {
-            expect(told_inches($artwork, $key, $ppi))->toBeBetween($isFine ? 1.8 : 0.0, $isFine ? 2.2 : 0.0, "$key at $ppi ppi");
+            expect(told_inches($artwork, $key, $ppi))->toBeBetween($isFine ? 1.2 * 0.9 : 0.0, $isFine ? 1.2 * 1.1 : 0.0, "$key at $ppi ppi");
         }
         expect(told_inches($line, 'gap-fine', $ppi))->toBe(0.0)->and(told_inches($gap, 'line-fine', $ppi))->toBe(0.0);
     }

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use TallCrow\Artwork\Artwork;
+use TallCrow\Cli\Materials;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
+use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Tests\WatchedStore;
@@ -25,6 +28,36 @@ it('keeps the wear of a proof that is set larger, until what is asked of it chan
         // As it is drawn where nothing is kept.
         ->and(Fixtures::render($plate('#c04030', 0.2), 60)->alpha()->toBytes())->toBe($shown);
 })->with([[1.2], [2.5]]);
+
+dataset('wear that is laid', ['set larger' => [['scale' => 2.5, 'x' => 0.11], 'laid'], 'turned' => [['turn' => -34, 'y' => 0.07], 'tile']]);
+
+/** @param  array<string, mixed>  $wear */
+function worn_ellipse(array $wear, float $x): Artwork
+{
+    return Fixtures::artwork([Fixtures::shape('plate', 'ellipse', 0.9, more: ['placement' => ['x' => $x, 'y' => 1.7 + $x / 7], 'distress' => [$wear + ['texture' => 'speckle', 'amount' => 0.3, 'seed' => 5]]])]);
+}
+
+it('lays the wear of a piece anew at few of the places that it is moved to', function (array $wear, string $word): void {
+    $folder = Fixtures::temporary('laid-wear');
+    $anew = 0;
+    foreach ([1.05, 1.3371, 1.9114, 1.777] as $x) {
+        $store = new WatchedStore(new FolderPictures($folder));
+        $artwork = worn_ellipse($wear, $x);
+        (new Renderer(Fixtures::shelf(), $store))->picture($artwork, Frame::sheet($artwork->sheet, 60))->settled();
+        $anew += in_array($word, $store->asked, true) ? 1 : 0;
+    }
+    // A border of cells may fall between two places.
+    expect($anew)->toBeBetween(1, 2);
+})->with('wear that is laid');
+
+it('lays wear in a proof where the print has it', function (array $wear, string $word, float $ppi): void {
+    $artwork = worn_ellipse($wear, 1.3371);
+    $part = new Frame($ppi, (int) (1.3 * $ppi), (int) (1.7 * $ppi), (int) (0.4 * $ppi), (int) (0.31 * $ppi));
+    $store = new WatchedStore(new NoPictures(Materials::kept()));
+    $proof = (new Renderer(Fixtures::shelf(), $store))->picture($artwork, $part)->alpha();
+    $print = Fixtures::renderer()->picture($artwork, $part->finer((int) (300 / $ppi)))->alpha()->settled()->shrunk((int) (300 / $ppi));
+    expect($store->asked)->toContain($word)->and($proof->minus($print)->operation('abs')->settled()->mean())->toBeLessThan(6.0);
+})->with('wear that is laid')->with([50.0, 60.0, 75.0]);
 
 it('weighs the wear and counts the colours of a piece once, wherever it is moved to', function (array $piece, string $word): void {
     $folder = Fixtures::temporary('moved-wear');
