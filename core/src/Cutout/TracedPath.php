@@ -4,34 +4,69 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
+use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 
-/** Reads the paths that potrace writes: tenths of a pixel from the bottom left, as M/m, l, c and z. */
-final class TracedPath
+/** A path that potrace wrote: tenths of a pixel from the bottom left, as M/m, l, c and z. */
+final readonly class TracedPath
 {
-    /** @return Path in pixels from the top left */
-    public static function read(string $svg, int $height): Path
+    /** Parts of a pixel that it counts in. */
+    public const UNITS = 10;
+
+    /**
+     * @param  int  $height  pixels of the bitmap
+     * @param  int  $rim  pixels of it to the left of and above what was traced
+     */
+    private function __construct(private string $data, private int $height, private int $rim) {}
+
+    public static function read(string $svg, int $height, int $rim = 0): self
     {
         preg_match_all('/ d="([^"]*)"/', $svg, $found);
+
+        return new self(implode(' ', $found[1]), $height, $rim);
+    }
+
+    public function isEmpty(): bool
+    {
+        return trim($this->data) === '';
+    }
+
+    /** In pixels from the top left of what was traced. */
+    public function path(): Path
+    {
+        preg_match_all('/[Mmlcz]|-?\d+(?:\.\d+)?/', $this->data, $tokens);
         $segments = [];
-        foreach ($found[1] as $d) {
-            preg_match_all('/[Mmlcz]|-?\d+(?:\.\d+)?/', $d, $tokens);
-            self::run($tokens[0], $height, $segments);
-        }
+        self::run($tokens[0], $segments);
 
         /** @var list<array{'M', float, float}|array{'L', float, float}|array{'C', float, float, float, float, float, float}|array{'Z'}> $segments */
-        return new Path($segments);
+        return (new Path($segments))->transformed($this->toPixels());
+    }
+
+    /**
+     * The path as it was written, as attributes of SVG's <path>: of one with many nodes it is much shorter than node by node.
+     *
+     * @param  Affine  $then  from pixels of what was traced
+     */
+    public function attributes(Affine $then): string
+    {
+        $all = $this->toPixels()->then($then);
+
+        return sprintf('transform="matrix(%.9F %.9F %.9F %.9F %.6F %.6F)" d="%s"', $all->a, $all->b, $all->c, $all->d, $all->e, $all->f, trim($this->data));
+    }
+
+    private function toPixels(): Affine
+    {
+        return new Affine(1 / self::UNITS, 0, 0, -1 / self::UNITS, -$this->rim, $this->height - $this->rim);
     }
 
     /**
      * @param  list<string>  $tokens
      * @param  list<array<int, float|string>>  $segments
      */
-    private static function run(array $tokens, int $height, array &$segments): void
+    private static function run(array $tokens, array &$segments): void
     {
         $x = $y = $startX = $startY = 0.0;
         $command = 'M';
-        $place = fn (float $px, float $py): array => [$px / 10, $height - $py / 10];
         for ($i = 0, $n = count($tokens); $i < $n;) {
             if (ctype_alpha($tokens[$i])) {
                 $command = $tokens[$i++];
@@ -47,7 +82,7 @@ final class TracedPath
             for ($p = 0; $p < $pairs; $p++) {
                 $px = (float) $tokens[$i++] + ($command === 'M' ? 0 : $x);
                 $py = (float) $tokens[$i++] + ($command === 'M' ? 0 : $y);
-                array_push($points, ...$place($px, $py));
+                array_push($points, $px, $py);
             }
             [$x, $y] = [$px, $py];
             if ($command === 'M' || $command === 'm') {

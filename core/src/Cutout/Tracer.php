@@ -4,48 +4,75 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
-use TallCrow\Geometry\Affine;
-use TallCrow\Geometry\Path;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
 /** Smooth outlines of what is inked, by Debian's potrace. */
 final class Tracer
 {
+    /** Tracings that run side by side at most. */
+    private const BESIDE = 4;
+
+    /** The outline of a mask, where it is half full or more. */
+    public static function outline(Image $mask): TracedPath
+    {
+        return self::outlines([$mask])[0];
+    }
+
     /**
-     * The outline of a mask, where it is half full or more.
+     * Outlines of several masks, traced side by side.
      *
-     * @return Path in pixels of the mask
+     * @param  list<Image>  $masks
+     * @return list<TracedPath>
      */
-    public static function outline(Image $mask): Path
+    public static function outlines(array $masks): array
+    {
+        $folder = sys_get_temp_dir().'/crow-'.bin2hex(random_bytes(8));
+        mkdir($folder, 0o700);
+        $running = $paths = [];
+        try {
+            foreach ($masks as $i => $mask) {
+                if ($i >= self::BESIDE) {
+                    $paths[] = self::ended($running[$i - self::BESIDE], "$folder/".($i - self::BESIDE), $masks[$i - self::BESIDE]);
+                }
+                $running[] = self::begun($mask, "$folder/$i");
+            }
+            for ($i = count($paths); $i < count($masks); $i++) {
+                $paths[] = self::ended($running[$i], "$folder/$i", $masks[$i]);
+            }
+        } finally {
+            foreach ($running as $process) {
+                is_resource($process) && proc_close($process);
+            }
+            array_map(unlink(...), glob("$folder/*") ?: []);
+            rmdir($folder);
+        }
+
+        return $paths;
+    }
+
+    /** @return resource */
+    private static function begun(Image $mask, string $base)
     {
         // One empty pixel all about, so that ink at the window's edge is closed there; and rows of whole bytes, since
         // libvips 8.14 loses a column when it packs the last bits of a row.
-        return self::potrace($mask->embed(1, 1, intdiv($mask->width() + 2 + 7, 8) * 8, $mask->height() + 2))->transformed(Affine::shift(-1, -1));
+        ImageFile::writeBitmap($mask->embed(1, 1, intdiv($mask->width() + 2 + 7, 8) * 8, $mask->height() + 2), "$base.pbm");
+        $process = proc_open(
+            ['potrace', '--backend', 'svg', '--flat', '--turdsize', '2', '--alphamax', '1', '--unit', (string) TracedPath::UNITS, '--output', "$base.svg", "$base.pbm"],
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', "$base.txt", 'w']],
+            $pipes,
+        );
+
+        return is_resource($process) ? $process : throw TracerFailed::because('it could not be started');
     }
 
-    private static function potrace(Image $alpha): Path
+    /** @param  resource  $process */
+    private static function ended($process, string $base, Image $mask): TracedPath
     {
-        $bitmap = (string) tempnam(sys_get_temp_dir(), 'crow');
-        try {
-            ImageFile::writeBitmap($alpha, $bitmap);
-            $process = proc_open(
-                ['potrace', '--backend', 'svg', '--flat', '--turdsize', '2', '--alphamax', '1', '--unit', '10', '--output', '-', $bitmap],
-                [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
-                $pipes,
-            );
-            if (! is_resource($process)) {
-                throw TracerFailed::because('it could not be started');
-            }
-            $svg = (string) stream_get_contents($pipes[1]);
-            $complaint = (string) stream_get_contents($pipes[2]);
-            if (proc_close($process) !== 0) {
-                throw TracerFailed::because(trim($complaint));
-            }
-        } finally {
-            @unlink($bitmap);
+        if (proc_close($process) !== 0) {
+            throw TracerFailed::because(trim((string) file_get_contents("$base.txt")));
         }
 
-        return TracedPath::read($svg, $alpha->height());
+        return TracedPath::read((string) file_get_contents("$base.svg"), $mask->height() + 2, 1);
     }
 }

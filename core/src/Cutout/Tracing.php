@@ -42,10 +42,10 @@ final class Tracing
         if ($colours !== []) {
             $nearest = FlatColours::numbered($small, $colours, $larger > 1 ? $ink : null, $larger);
             $nearest = ($larger > 1 && count($colours) > 2 ? Morphology::commonest($nearest, min(Morphology::MOST_SIDE, $larger | 1), count($colours)) : $nearest)->settled();
-            foreach ($colours as $i => $colour) {
-                // Each colour lies over those before it and under those after, so that no gap opens between two.
-                $path = Tracer::outline($nearest->isMore($i - 0.5)->both($solid));
-                $marks .= $path->isEmpty() ? '' : sprintf('<path fill="%s" d="%s"/>', $colour->toHex(), $path->transformed($back)->toSvg(3));
+            // Each colour lies over those before it and under those after, so that no gap opens between two.
+            $paths = Tracer::outlines(array_map(fn (int $i): Image => $nearest->isMore($i - 0.5)->both($solid), array_keys($colours)));
+            foreach ($paths as $i => $path) {
+                $marks .= $path->isEmpty() ? '' : sprintf('<path fill="%s" %s/>', $colours[$i]->toHex(), $path->attributes($back));
             }
         }
 

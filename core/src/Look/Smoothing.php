@@ -20,8 +20,12 @@ final class Smoothing
      */
     public static function guided(Image $ink, float $sigma, float $edge, array $at): Image
     {
-        $full = Blur::coloursExtended($ink, $sigma, $at)->band(0, 3)->settled();
+        $colours = Blur::coloursExtended($ink, $sigma, $at)->band(0, 3)->settled();
+        // Twice: what the first leaves of grain the second takes.
+        for ($pass = 0; $pass < 2; $pass++) {
+            $colours = GuidedFilter::filtered($colours, $sigma, $edge, $at)->settled();
+        }
 
-        return GuidedFilter::filtered($full, $full, $sigma, $edge, $at)->asColours()->withBand($ink->alpha());
+        return $colours->asColours()->withBand($ink->alpha());
     }
 }

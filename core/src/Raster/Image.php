@@ -93,6 +93,7 @@ final class Image
         return $this->operation('extract_band', [$index], ['n' => $count]);
     }
 
+    /** These bands and behind them the other's. */
     public function withBand(self $band): self
     {
         return self::of(Vips::image('bandjoin', [Boxed::images([$this, $band])]));
@@ -160,6 +161,12 @@ final class Image
         return $this->operation('flip', [0]);
     }
 
+    /** Weighed by alpha, with room for what a curve through the pixels shoots over an edge: cut off in the alpha alone, it would leave the colour too bright. */
+    private function weighed(): self
+    {
+        return $this->premultiplied()->operation('cast', [BandFormat::Short]);
+    }
+
     /**
      * Places the picture on a pixel grid by (a b; c d) and the shift of its origin, and cuts out the given box.
      *
@@ -169,7 +176,7 @@ final class Image
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
         try {
-            return $this->premultiplied()->operation('affine', [Boxed::doubles($matrix)], [
+            return $this->weighed()->operation('affine', [Boxed::doubles($matrix)], [
                 'interpolate' => $interpolate,
                 'odx' => $shiftX,
                 'ody' => $shiftY,
@@ -218,6 +225,8 @@ final class Image
                 'ody' => $firstDown ?? $first,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
+                // Bands are numbers: of four the library would take the last for an alpha, and weigh the others by it.
+                'premultiplied' => true,
             ]);
         } finally {
             Vips::run('g_object_unref', $interpolate);
@@ -230,9 +239,9 @@ final class Image
         $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
         try {
             // An edge of clear pixels, so that what lies beyond is clear and not the last row drawn out.
-            $wide = $this->premultiplied()->embed(2, 2, $this->width() + 4, $this->height() + 4)->settled();
-            $looks = array_map(fn (self $one): self => $wide->operation('mapim', [$one->linear(1, 2)], ['interpolate' => $interpolate]), [$map, ...array_values($more)]);
-            $mean = count($looks) === 1 ? $looks[0] : self::of(Vips::image('sum', [Boxed::images($looks)]))->linearByte(1 / count($looks));
+            $wide = $this->weighed()->embed(2, 2, $this->width() + 4, $this->height() + 4)->settled();
+            $looks = array_map(fn (self $one): self => $wide->operation('mapim', [$one->linear(1, 2)], ['interpolate' => $interpolate, 'premultiplied' => true]), [$map, ...array_values($more)]);
+            $mean = count($looks) === 1 ? $looks[0] : self::of(Vips::image('sum', [Boxed::images($looks)]))->linear(1 / count($looks));
 
             return $mean->unpremultiplied();
         } finally {

@@ -39,7 +39,7 @@ final class Sampling
     {
         $interpolate = Vips::run('vips_interpolate_new', $how);
         try {
-            return $image->operation('mapim', [$places], ['interpolate' => $interpolate, 'extend' => Extend::Copy]);
+            return $image->operation('mapim', [$places], ['interpolate' => $interpolate, 'extend' => Extend::Copy, 'premultiplied' => true]);
         } finally {
             Vips::run('g_object_unref', $interpolate);
         }
@@ -64,6 +64,7 @@ final class Sampling
                 'ody' => $from[1] * $by + $middle,
                 'oarea' => Boxed::integers([$at[0], $at[1], $width, $height]),
                 'extend' => Extend::Copy,
+                'premultiplied' => true,
             ]);
         } finally {
             Vips::run('g_object_unref', $interpolate);

@@ -62,6 +62,7 @@ trait Sizes
                 'ody' => -0.5,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
+                'premultiplied' => true,
             ]);
         } finally {
             Vips::run('g_object_unref', $interpolate);

@@ -22,7 +22,7 @@ final class Silhouettes
      */
     public static function trace(Piece $piece): Path
     {
-        return Tracer::outline($piece->image->alpha())
+        return Tracer::outline($piece->image->alpha())->path()
             ->transformed(Affine::shift($piece->frame->left, $piece->frame->top))
             ->transformed(Affine::scale(1 / self::PPI, 1 / self::PPI));
     }

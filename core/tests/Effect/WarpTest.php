@@ -339,3 +339,23 @@ it('leaves all clear where no part of a picture comes to lie, behind a ring, too
     }
     expect($stray)->toBe(0)->and($missing)->toBe(0);
 })->with([0.6, 0.3, -0.45])->with([20, 40]);
+
+// Where an edge is mixed of ink and of nothing, its colour is the ink's: a brighter one shows as a pale line on dark cloth.
+it('leaves a flat picture in its colour up to the edge, bent or turned', function (array $lines, float $turn): void {
+    $folder = Fixtures::temporary('flat');
+    Fixtures::run(['convert', '-size', '400x400', 'xc:none', '-fill', '#b04a2c', '-draw', 'circle 200,200 200,20', "PNG32:$folder/disc.png"]);
+    $disc = ['id' => 'd', 'source' => ['kind' => 'art', 'file' => 'disc.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2.0, 'height' => null, 'turn' => $turn], 'effects' => $lines];
+    $picture = Fixtures::render(Fixtures::artwork([$disc]), 300, $folder);
+    [$edge, $off] = [0, []];
+    foreach (str_split($picture->toBytes(), 4) as $pixel) {
+        [$red, $green, $blue, $alpha] = array_map(ord(...), str_split($pixel));
+        if ($alpha > 40) {
+            $edge += $alpha < 255 ? 1 : 0;
+            // Colours are weighed by the ink and freed from it again in eight bits: a step each.
+            if (max(abs($red - 0xB0), abs($green - 0x4A), abs($blue - 0x2C)) > 1 + 510 / $alpha) {
+                $off[] = "$red $green $blue $alpha";
+            }
+        }
+    }
+    expect($edge)->toBeGreaterThan(500)->and($off)->toBe([]);
+})->with(['turned' => [[], 17.0], 'under a wave' => [[['kind' => 'wave']], 0.0], 'under a steep flag' => [[['kind' => 'flag', 'bend' => 0.5, 'waves' => 3]], 0.0], 'bent and turned' => [[['kind' => 'bulge']], -40.0]]);

@@ -73,7 +73,7 @@ it('stretches to a height of its own', function (): void {
 
 it('reads what potrace writes', function (): void {
     $svg = '<svg><g transform="x"><path d="M100 200 c0 -10 10 -20 20 -20 10 0 20 10 20 20 l-40 0z m50 0 l10 10 -10 10z"/></g></svg>';
-    $path = TracedPath::read($svg, 40);
+    $path = TracedPath::read($svg, 40)->path();
     expect(array_column($path->segments, 0))->toBe(['M', 'C', 'C', 'L', 'Z', 'M', 'L', 'L', 'Z'])
         ->and($path->segments[0])->toBe(['M', 10.0, 20.0])
         ->and($path->segments[1])->toBe(['C', 10.0, 21.0, 11.0, 22.0, 12.0, 22.0])

@@ -29,8 +29,11 @@ final readonly class Airbrushed implements Looks
     /** Pixels of a bell's sigma that carry it as well as more. */
     private const BELL = 1.5;
 
-    /** Ppi at which a face is smoothed as in print. */
+    /** Ppi from which on a face is smoothed as in print. */
     private const FACE = 100.0;
+
+    /** Inches of sigma: what is finer in a face is grain of the picture. */
+    private const GRAIN = 0.01;
 
     private function __construct(private float $softness, private string $character) {}
 
@@ -57,13 +60,13 @@ final readonly class Airbrushed implements Looks
     public function ppi(): float
     {
         // A fade has nothing finer than its bell; edges that stay show no steps, since the picture's own do not.
-        return $this->character === 'edges' ? min(self::PRINT, self::BELL / $this->sigma()) : ($this->softness >= 0.06 ? self::FACE : self::PRINT);
+        return min(self::PRINT, max($this->character === 'edges' ? 0.0 : self::FACE, self::BELL / $this->sigma()));
     }
 
     /** Inches. */
     private function sigma(): float
     {
-        return $this->softness / 4;
+        return max($this->character === 'edges' ? 0.0 : self::GRAIN, $this->softness / 4);
     }
 
     public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
@@ -71,9 +74,7 @@ final readonly class Airbrushed implements Looks
         if ($this->character === 'edges') {
             return Blur::coloursExtended($ink, $this->softness * $grid->ppi, $grid->at)->withAlpha(Blur::wide($ink->alpha(), $this->sigma() * $grid->ppi, $grid->at));
         }
-        // Twice: what the first leaves of grain the second takes.
-        $sigma = max(1.0, $this->sigma() * $grid->ppi);
-        $smooth = Smoothing::guided(Smoothing::guided($ink, $sigma, self::EDGE, $grid->at), $sigma, self::EDGE, $grid->at);
+        $smooth = Smoothing::guided($ink, max(1.0, $this->sigma() * $grid->ppi), self::EDGE, $grid->at);
         [$steep, $lights] = self::TONES[$this->character];
 
         return $lights == 0.0 ? $smooth : Lookup::toned($smooth, fn (float $v): float => $v - $steep * sin(2 * M_PI * $v) + $lights * max(0.0, $v - 0.72) ** 1.4);
