@@ -208,15 +208,15 @@ trait Arithmetic
         return $this->operation('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus + 0.5])])->operation('cast', [BandFormat::Short]);
     }
 
-    /** In 8 bits: what is lost of the colour of nearly clear ink is not to be seen. */
+    /** In floating point: cut to 8 bits, faint ink loses its colour, and what a filter shoots over an edge is cut off in the alpha alone. */
     private function premultiplied(): self
     {
-        return $this->operation('premultiply')->operation('cast', [BandFormat::Byte]);
+        return $this->operation('premultiply');
     }
 
-    /** Straight alpha from colours that are weighed by it. @internal */
+    /** Straight alpha from colours that are weighed by it, in 8 bits. @internal */
     public function unpremultiplied(): self
     {
-        return $this->operation('unpremultiply')->operation('cast', [BandFormat::Byte]);
+        return $this->operation('unpremultiply')->linearByte(1.0);
     }
 }

@@ -16,6 +16,9 @@ final class Image
     use Samples;
     use Sizes;
 
+    /** Steps to a level of what is weighed by alpha. */
+    private const STEPS = 200.0;
+
     private function __construct(private readonly CData $handle) {}
 
     public function __destruct()
@@ -161,10 +164,16 @@ final class Image
         return $this->operation('flip', [0]);
     }
 
-    /** Weighed by alpha, with room for what a curve through the pixels shoots over an edge: cut off in the alpha alone, it would leave the colour too bright. */
+    /** Weighed by alpha in steps of two bytes: half the room of floating point, of which a picture that is looked at here and there is held whole. */
     private function weighed(): self
     {
-        return $this->premultiplied()->operation('cast', [BandFormat::Short]);
+        return $this->premultiplied()->linear(self::STEPS, 0.5)->operation('cast', [BandFormat::Short]);
+    }
+
+    /** Straight alpha in bytes from what was weighed. */
+    private function freed(): self
+    {
+        return $this->operation('unpremultiply')->band(0, 3)->linearByte(1.0)->withBand($this->band(3)->linearByte(1 / self::STEPS));
     }
 
     /**
@@ -183,7 +192,7 @@ final class Image
                 'oarea' => Boxed::integers([$left, $top, $width, $height]),
                 'extend' => Extend::Background,
                 'premultiplied' => true,
-            ])->unpremultiplied();
+            ])->freed();
         } finally {
             Vips::run('g_object_unref', $interpolate);
         }
@@ -243,7 +252,7 @@ final class Image
             $looks = array_map(fn (self $one): self => $wide->operation('mapim', [$one->linear(1, 2)], ['interpolate' => $interpolate, 'premultiplied' => true]), [$map, ...array_values($more)]);
             $mean = count($looks) === 1 ? $looks[0] : self::of(Vips::image('sum', [Boxed::images($looks)]))->linear(1 / count($looks));
 
-            return $mean->unpremultiplied();
+            return $mean->freed();
         } finally {
             Vips::run('g_object_unref', $interpolate);
         }
