@@ -177,6 +177,7 @@ test('finds pieces by their words, verbs, fonts and colours, and says in short w
     expect(summary(ringed)).toBe('1 line');
     expect(summary(layer('n'))).toBe('as it is');
     expect(summary(group('g', [layer('a'), layer('b')]))).toBe('2 pieces');
+    expect(summary(group('g', [layer('a')]))).toBe('1 piece');
 });
 
 test('lists the lines of a layer\'s own list that print before it', () => {

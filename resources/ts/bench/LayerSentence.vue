@@ -11,6 +11,7 @@ import { useSheet } from '../stores/sheet';
 import { inches } from '../words/lines';
 import type { InkStroke, Knockout, Layer, Placement, Source } from '../types';
 import { drawInk } from './drawing';
+import { piecesIn } from './finding';
 import FontsThatHave from './FontsThatHave.vue';
 import { below } from './layers';
 
@@ -128,7 +129,7 @@ function gap(changes: Partial<Omit<Knockout, 'kind'>>): void {
                 </div>
             </v-menu>{{ ' ' }}<button type="button" class="token" @click="drawInk(layer.id)">draw more</button>,{{ ' ' }}
         </template>
-        <template v-else>{{ sheet.called(layer.id) }}: {{ layer.source.layers.length }} pieces</template>
+        <template v-else>{{ sheet.called(layer.id) }}: {{ piecesIn(layer.source.layers) }}</template>
 
         <template v-if="layer.placement">
             <template v-if="way">

@@ -3,10 +3,15 @@ import { effectWords, textureWords } from '../words/lines';
 import { phrase } from '../words/choices';
 import { everyLayer } from './layers';
 
+/** How many pieces a group holds. */
+export function piecesIn(layers: readonly Layer[]): string {
+    return layers.length === 1 ? '1 piece' : `${layers.length} pieces`;
+}
+
 /** What a folded piece says of itself in a few words. */
 export function summary(layer: Layer): string {
     const lines = layer.effects.length + layer.masks.length + layer.distress.length + (layer.repeat ? 1 : 0);
-    const inside = layer.source.kind === 'group' ? `${layer.source.layers.length} pieces` : '';
+    const inside = layer.source.kind === 'group' ? piecesIn(layer.source.layers) : '';
     const done = lines === 0 ? '' : lines === 1 ? '1 line' : `${lines} lines`;
     return [layer.role.kind === 'knockout' ? 'knocks out' : '', inside, done].filter((part) => part !== '').join(', ') || 'as it is';
 }
