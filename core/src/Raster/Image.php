@@ -164,13 +164,13 @@ final class Image
         return $this->operation('flip', [0]);
     }
 
-    /** Weighed by alpha in steps of two bytes: half the room of floating point, of which a picture that is looked at here and there is held whole. */
+    /** Weighed by alpha in 16 bits, STEPS to a level. What is looked up out of order lies whole in memory, where floating point would take twice the room. */
     private function weighed(): self
     {
         return $this->premultiplied()->linear(self::STEPS, 0.5)->operation('cast', [BandFormat::Short]);
     }
 
-    /** Straight alpha in bytes from what was weighed. */
+    /** Straight alpha in 8 bits from what weighed() gave. */
     private function freed(): self
     {
         return $this->operation('unpremultiply')->band(0, 3)->linearByte(1.0)->withBand($this->band(3)->linearByte(1 / self::STEPS));

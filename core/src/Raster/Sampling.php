@@ -64,6 +64,7 @@ final class Sampling
                 'ody' => $from[1] * $by + $middle,
                 'oarea' => Boxed::integers([$at[0], $at[1], $width, $height]),
                 'extend' => Extend::Copy,
+                // As in Image::interpolated: bands are numbers.
                 'premultiplied' => true,
             ]);
         } finally {

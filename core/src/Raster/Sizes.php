@@ -62,6 +62,7 @@ trait Sizes
                 'ody' => -0.5,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
+                // As in Image::interpolated: bands are numbers.
                 'premultiplied' => true,
             ]);
         } finally {

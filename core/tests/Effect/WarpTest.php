@@ -351,8 +351,7 @@ it('leaves a flat picture in its colour up to the edge, bent or turned', functio
         [$red, $green, $blue, $alpha] = array_map(ord(...), str_split($pixel));
         if ($alpha > 40) {
             $edge += $alpha < 255 ? 1 : 0;
-            // Colours are weighed by the ink and freed from it again in eight bits: a step each.
-            if (max(abs($red - 0xB0), abs($green - 0x4A), abs($blue - 0x2C)) > 1 + 510 / $alpha) {
+            if (max(abs($red - 0xB0), abs($green - 0x4A), abs($blue - 0x2C)) > 1) {
                 $off[] = "$red $green $blue $alpha";
             }
         }

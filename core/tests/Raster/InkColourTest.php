@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Raster\Image;
 
-/** A row of ink of one colour whose alpha runs from none to full and back by a bell, eight rows high. */
+/** Ink of one colour whose alpha runs from none to full and back by a bell from left to right. */
 function flat_ink(int $width): Image
 {
     $row = '';
