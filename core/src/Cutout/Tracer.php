@@ -10,6 +10,9 @@ use TallCrow\Raster\ImageFile;
 /** Smooth outlines of what is inked, by Debian's potrace. */
 final class Tracer
 {
+    /** What a process that could not be started ends with, as a shell's does (POSIX). */
+    private const NOT_FOUND = 127;
+
     /** Tracings that run side by side at most. */
     private const BESIDE = 4;
 
@@ -69,8 +72,9 @@ final class Tracer
     /** @param  resource  $process */
     private static function ended($process, string $base, Image $mask): TracedPath
     {
-        if (proc_close($process) !== 0) {
-            throw TracerFailed::because(trim((string) file_get_contents("$base.txt")));
+        $code = proc_close($process);
+        if ($code !== 0) {
+            throw TracerFailed::because($code === self::NOT_FOUND ? 'it could not be started' : trim((string) file_get_contents("$base.txt")));
         }
 
         return TracedPath::read((string) file_get_contents("$base.svg"), $mask->height() + 2, 1);
