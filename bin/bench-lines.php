@@ -10,6 +10,7 @@ declare(strict_types=1);
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\MaskReader;
 use TallCrow\Asset\FolderShelf;
+use TallCrow\Effect\BendsOutline;
 use TallCrow\Effect\Catalogue as Effects;
 use TallCrow\Effect\Stage;
 use TallCrow\Paper\Catalogue as Papers;
@@ -47,6 +48,9 @@ function lines(): array
         $sheets["effect $kind"] = $stage->isForRasters() || ($stage === Stage::Look && $kind !== 'tidied')
             ? sheet_with($photo, ['effects' => [$line]])
             : sheet_with($words, ['effects' => [$fill, $line]]);
+        if (is_a($class, BendsOutline::class, true)) {
+            $sheets["effect $kind of art"] = sheet_with(['kind' => 'art', 'file' => 'kite.svg'], ['effects' => [$line]]);
+        }
     }
     foreach (array_keys(Textures::classes()) as $texture) {
         $sheets["texture $texture"] = sheet_with($plate, ['effects' => [$fill], 'distress' => [['texture' => $texture, 'amount' => 0.15, 'seed' => 3]]]);

@@ -13,7 +13,7 @@ use TallCrow\Raster\Image;
 final class ArtPainter
 {
     /** A bent drawing is painted this much finer than it is shown, so that resampling leaves its edges crisp. */
-    private const FINER = 2.0;
+    private const FINER = 2;
 
     /** @param  ?Image  $pixels  of a raster that was retouched */
     /** @param  string  $key  of the raster's pixels, by which what is made of them on the way is known again */
@@ -28,8 +28,7 @@ final class ArtPainter
         $ppi = $window->ppi * self::FINER;
         $page = new Frame($ppi, 0, 0, max(1, (int) ceil($placing->pictureWidth * $ppi)), max(1, (int) ceil($placing->pictureHeight * $ppi)));
         $flat = Placing::picture(new Placement($page->width / $ppi / 2, $page->height / $ppi / 2, $page->width / $ppi, $page->height / $ppi, 0, Flip::None), $picture->aspect());
-        $fine = new Frame($ppi, (int) ($window->left * self::FINER), (int) ($window->top * self::FINER), (int) ($window->width * self::FINER), (int) ($window->height * self::FINER));
 
-        return RasterPlacer::place(SvgPainter::drawing($picture->markup(), $flat, $page)->settled(), $placing, $fine)->shrunkInk((int) self::FINER);
+        return RasterPlacer::place(SvgPainter::drawing($picture->markup(), $flat, $page), $placing, $window, finer: self::FINER);
     }
 }

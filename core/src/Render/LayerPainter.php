@@ -40,7 +40,7 @@ final readonly class LayerPainter
         $this->keys = new LayerKeys($shelf);
         $outlines = new Outlines($placer, $pictures, $this->keys);
         $ink = new InkStage($shelf, $placer, $placer->retoucher, new PatternPainter($shelf, $pictures), $outlines, $pictures);
-        $this->masks = new MaskStage($ink, $placer, new MaskPainter($shelf));
+        $this->masks = new MaskStage($ink, $placer, new MaskPainter($shelf, $pictures));
         $this->stages = new OpacityStage(new WearStage(new LookStage($this->masks, $placer, $pictures, $this->keys), $placer, $wear, $this->keys));
         $this->knockout = new Knockout($outlines, $pictures);
     }

@@ -29,7 +29,10 @@ final class MaskPainter
     /** A feather is the breadth in which a Gaussian edge goes from 2 % to 98 %: four standard deviations, nearly. */
     private const FEATHER_IN_SIGMAS = 4.0;
 
-    public function __construct(private readonly Shelf $shelf) {}
+    public function __construct(
+        private readonly Shelf $shelf,
+        private readonly Pictures $pictures = new NoPictures,
+    ) {}
 
     /**
      * All masks of a layer together, in order.
@@ -100,7 +103,9 @@ final class MaskPainter
         $flat = Placing::picture(new Placement(0, 0, $box->width() * $mask->scale, $box->height() * $mask->scale, 0, Flip::None), $picture->aspect());
         $placing = $flat->lyingBy(Affine::turn($mask->turn)->then(Affine::shift($box->centreX() + $mask->x, $box->centreY() + $mask->y))->then($toSheet));
 
-        return ColourBands::luminance(Composition::onCloth(ArtPainter::paint($picture, $placing, $frame), Srgb::of(0, 0, 0)));
+        $painted = ArtPainter::paint($picture, $placing, $frame, null, $this->shelf->fingerprint($mask->file), $this->pictures);
+
+        return ColourBands::luminance(Composition::onCloth($painted, Srgb::of(0, 0, 0)));
     }
 
     private static function open(Frame $frame): Image

@@ -68,16 +68,18 @@ final readonly class PatternPainter
     private function picture(PatternPaint $paint, Box $box, Frame $window): Image
     {
         $picture = $this->shelf->picture($paint->of);
+        $key = $this->shelf->fingerprint($paint->of);
         $width = max($box->width(), $box->height() / $picture->aspect()) * $paint->scale;
         $placement = fn (float $x, float $y): Placement => new Placement($x, $y, $width, null, 0, Flip::None);
         $height = $width * $picture->aspect();
         [$x, $y] = [$box->centreX() + $paint->x, $box->centreY() + $paint->y];
         $spare = [$x - $width / 2 <= $box->left + 1e-6, $x + $width / 2 >= $box->right - 1e-6, $y - $height / 2 <= $box->top + 1e-6, $y + $height / 2 >= $box->bottom - 1e-6];
         if (! in_array(false, $spare, true)) {
-            return ArtPainter::paint($picture, Placing::picture($placement($x, $y), $picture->aspect()), $window);
+            return ArtPainter::paint($picture, Placing::picture($placement($x, $y), $picture->aspect()), $window, null, $key, $this->pictures);
         }
         $tile = new Frame($window->ppi, 0, 0, max(1, (int) round($width * $window->ppi)), max(1, (int) round($height * $window->ppi)));
-        $one = ArtPainter::paint($picture, Placing::picture(new Placement($tile->width / $tile->ppi / 2, $tile->height / $tile->ppi / 2, $tile->width / $tile->ppi, $tile->height / $tile->ppi, 0, Flip::None), $picture->aspect()), $tile)->settled();
+        $whole = new Placement($tile->width / $tile->ppi / 2, $tile->height / $tile->ppi / 2, $tile->width / $tile->ppi, $tile->height / $tile->ppi, 0, Flip::None);
+        $one = ArtPainter::paint($picture, Placing::picture($whole, $picture->aspect()), $tile, null, $key, $this->pictures)->settled();
 
         return $one->tiled((int) round(($x - $width / 2) * $window->ppi) - $window->left, (int) round(($y - $height / 2) * $window->ppi) - $window->top, $window->width, $window->height);
     }

@@ -29,9 +29,15 @@ final class RasterPlacer
      */
     private static ?array $shrunk = null;
 
-    /** @param  string  $key  of the source's pixels; nothing where they are not asked for again */
-    public static function place(Image $source, Placing $placing, Frame $frame, string $key = '', Pictures $pictures = new NoPictures): Image
+    /**
+     * @param  string  $key  of the source's pixels; nothing where they are not asked for again
+     * @param  int  $finer  pixels of a source that is to be bent to one of the frame's
+     */
+    public static function place(Image $source, Placing $placing, Frame $frame, string $key = '', Pictures $pictures = new NoPictures, int $finer = 1): Image
     {
+        if ($placing->bend !== null && $finer > 1) {
+            return self::bent($source, $placing, $placing->bend, $frame, $finer);
+        }
         $across = $placing->pictureWidth * $frame->ppi / $source->width();
         $down = $placing->pictureHeight * $frame->ppi / $source->height();
         // Shrinking is done first by a filter that looks at every source pixel; what is left is near 1 : 1.
@@ -46,7 +52,7 @@ final class RasterPlacer
             };
         }
         if ($placing->bend !== null) {
-            return self::bent($source, $placing, $placing->bend, $frame);
+            return self::bent($source, $placing, $placing->bend, $frame, 1);
         }
         $map = Affine::shift(-$source->width() / 2, -$source->height() / 2)
             ->then(Affine::scale($placing->width / $source->width(), $placing->height / $source->height()))
@@ -80,12 +86,12 @@ final class RasterPlacer
         return self::$shrunk[1];
     }
 
-    private static function bent(Image $source, Placing $placing, Bend $bend, Frame $frame): Image
+    private static function bent(Image $source, Placing $placing, Bend $bend, Frame $frame, int $finer): Image
     {
         $toOwn = $placing->toSheet->inverse();
         $toPixels = Affine::shift($placing->pictureWidth / 2, $placing->pictureHeight / 2)
             ->then(Affine::scale($source->width() / $placing->pictureWidth, $source->height() / $placing->pictureHeight));
 
-        return Resampler::bent($source, fn (float $x, float $y): array => $toPixels->apply(...($bend->back)(...$toOwn->apply($x, $y))), $frame, $placing->box());
+        return Resampler::bent($source, fn (float $x, float $y): array => $toPixels->apply(...($bend->back)(...$toOwn->apply($x, $y))), $frame, $placing->box(), $finer);
     }
 }

@@ -288,7 +288,7 @@ it('draws pictures by the warp to a fraction of a pixel', function (string $kind
     'waves' => ['wave', ['bend' => 0.1]], 'an arch' => ['arch', ['bend' => 0.4]], 'a flag' => ['flag', ['bend' => 0.15, 'waves' => 3]],
 ]);
 
-it('bends a part of a picture as it bends the whole', function (string $kind, array $values): void {
+it('bends a part of a picture as it bends the whole', function (string $kind, array $values, int $finer = 1): void {
     $bytes = '';
     for ($i = 0; $i < 90 * 60; $i++) {
         $bytes .= chr(($i * 37) & 255).chr(($i % 90) * 2).chr(intdiv($i, 90) * 4).chr(255 - ($i & 63));
@@ -299,14 +299,53 @@ it('bends a part of a picture as it bends the whole', function (string $kind, ar
     $back = fn (float $x, float $y): array => ($bend->back)($x, $y);
     $all = Frame::about($whole, 8);
     assert($all !== null);
-    $drawn = Resampler::bent($source, $back, $all, $whole);
+    $drawn = Resampler::bent($source, $back, $all, $whole, $finer);
     foreach ([[0, 0, 700, 40], [101, 57, 23, 31], [333, 211, 150, 160], [64, 128, 64, 64], [5, 3, 6, 300]] as [$x, $y, $width, $height]) {
-        $part = Resampler::bent($source, $back, new Frame(8, $all->left + $x, $all->top + $y, $width, $height), $whole);
+        $part = Resampler::bent($source, $back, new Frame(8, $all->left + $x, $all->top + $y, $width, $height), $whole, $finer);
         expect($part->toBytes())->toBe($drawn->crop($x, $y, $width, $height)->toBytes());
     }
 })->with([
     'waves' => ['wave', ['bend' => 0.1]], 'an arch' => ['arch', ['bend' => 0.4]], 'a flag' => ['flag', ['bend' => 0.15, 'waves' => 3]], 'a ring' => ['ring', ['bend' => 0.6]],
-    'a steep flag' => ['flag', ['bend' => 0.7, 'waves' => 5]],
+    'a steep flag' => ['flag', ['bend' => 0.7, 'waves' => 5]], 'a closed ring' => ['ring', ['bend' => 1.0]], 'a pinch of finer pixels' => ['pinch', ['bend' => 0.6], 2], 'a flag of finer pixels' => ['flag', ['bend' => 0.3, 'waves' => 2], 2],
+]);
+
+// The share of each pixel that lies within the disc where it came from, counted at 16 by 16 places of it.
+it('covers of each pixel what the bent shape does', function (Closure $back): void {
+    $finer = 2;
+    $side = 80 * $finer;
+    $inside = fn (float $x, float $y): bool => hypot($x - $side / 2, $y - $side / 2) < 0.35 * $side;
+    $share = function (float $left, float $top, float $pixel, Closure $inside): int {
+        $in = 0;
+        for ($i = 0; $i < 256; $i++) {
+            $in += $inside($left + (($i & 15) + 0.5) / 16 * $pixel, $top + (($i >> 4) + 0.5) / 16 * $pixel) ? 1 : 0;
+        }
+
+        return (int) round($in * 255 / 256);
+    };
+    $bytes = '';
+    for ($y = 0; $y < $side; $y++) {
+        for ($x = 0; $x < $side; $x++) {
+            $bytes .= "\x20\x40\x60".chr($share($x, $y, 1, $inside));
+        }
+    }
+    $source = Image::raw($bytes, $side, $side, 4)->asColours()->settled();
+    $drawn = Resampler::bent($source, $back, new Frame(1, 0, 0, 80, 80), new Box(0, 0, 80, 80), $finer)->alpha()->toBytes();
+    [$edges, $off, $worst] = [0, 0, 0];
+    for ($i = 0; $i < 80 * 80; $i++) {
+        $true = $share($i % 80, intdiv($i, 80), 1, fn (float $x, float $y): bool => $inside(...$back($x, $y)));
+        $error = abs(ord($drawn[$i]) - $true);
+        if ($true > 0 && $true < 255) {
+            [$edges, $off, $worst] = [$edges + 1, $off + $error, max($worst, $error)];
+        } else {
+            expect($error)->toBeLessThan(24);
+        }
+    }
+    expect($edges)->toBeGreaterThan(100)->and($off / $edges)->toBeLessThan(6.0)->and($worst)->toBeLessThan(24);
+})->with([
+    'shifted' => [fn (float $x, float $y): array => [2 * $x + 0.77, 2 * $y - 0.31]],
+    'waved' => [fn (float $x, float $y): array => [2 * $x, 2 * $y + 6 * sin($x / 9)]],
+    'squeezed' => [fn (float $x, float $y): array => [80 + 5.2 * ($x - 40), 80 + 2.3 * ($y - 40)]],
+    'slanted' => [fn (float $x, float $y): array => [2 * $x, 80 + 2 * ($y - 40) + 4.4 * ($x - 40)]],
 ]);
 
 it('neither breaks a thin line that it slants nor leaves steps along it', function (float $slant, bool $isAcross): void {
@@ -338,7 +377,7 @@ it('leaves all clear where no part of a picture comes to lie, behind a ring, too
         }
     }
     expect($stray)->toBe(0)->and($missing)->toBe(0);
-})->with([0.6, 0.3, -0.45])->with([20, 40]);
+})->with([0.6, 0.3, -0.45, 0.95, 1.0, -1.0])->with([20, 40]);
 
 // Where an edge is mixed of ink and of nothing, its colour is the ink's: a brighter one shows as a pale line on dark cloth.
 it('leaves a flat picture in its colour up to the edge, bent or turned', function (array $lines, float $turn): void {

@@ -110,14 +110,13 @@ final readonly class InkStage implements Stage
         if ($flat === null) {
             return null;
         }
-        $wide = new Frame($window->ppi * $finer, $window->left * $finer, $window->top * $finer, $window->width * $finer, $window->height * $finer);
         $back = function (float $x, float $y) use ($bend, $flat): array {
             [$fromX, $fromY] = ($bend->back)($x, $y);
 
             return [$fromX * $flat->ppi - $flat->left, $fromY * $flat->ppi - $flat->top];
         };
 
-        return new Piece(Resampler::bent($compose($flat)->settled(), $back, $wide, $bend->bounds($box))->shrunkInk($finer), $window);
+        return new Piece(Resampler::bent($compose($flat)->settled(), $back, $window, $bend->bounds($box), $finer), $window);
     }
 
     private function art(Layer $layer, Frame $window, Scene $scene): ?Piece
