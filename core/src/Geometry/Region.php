@@ -253,36 +253,16 @@ final class Region
         $noded = new self(Geos::made('Node', $lines->geometry));
         $faces = new self(Geos::made('Polygonize', Geos::pointers([$noded->geometry]), 1));
         $filled = [];
+        $winding = new WindingNumber($contours);
         foreach ($faces->polygons() as $face) {
             $point = new self(Geos::made('PointOnSurface', $face));
-            if (self::winding($contours, Geos::number('GeomGetX', $point->geometry), Geos::number('GeomGetY', $point->geometry)) !== 0) {
+            if ($winding->about(Geos::number('GeomGetX', $point->geometry), Geos::number('GeomGetY', $point->geometry)) !== 0) {
                 $filled[] = $face;
             }
         }
         $all = new self(self::copies($filled));
 
         return new self(Geos::made('UnaryUnion', $all->geometry));
-    }
-
-    /**
-     * How often closed contours go round a point: crossings of a ray to the right, up less down.
-     *
-     * @param  list<list<array{float, float}>>  $contours
-     */
-    private static function winding(array $contours, float $x, float $y): int
-    {
-        $winding = 0;
-        foreach ($contours as $contour) {
-            [$ax, $ay] = $contour[0];
-            foreach ($contour as [$bx, $by]) {
-                if (($ay <= $y) !== ($by <= $y) && ($ax + ($y - $ay) / ($by - $ay) * ($bx - $ax)) > $x) {
-                    $winding += $by > $ay ? 1 : -1;
-                }
-                [$ax, $ay] = [$bx, $by];
-            }
-        }
-
-        return $winding;
     }
 
     /**
