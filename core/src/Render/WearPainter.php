@@ -36,8 +36,14 @@ final class WearPainter
     /** Ppi at which chips, that are a tenth of an inch, come out as they do in print. */
     private const FINE = 120.0;
 
-    /** Ppi at which wear of a proof is turned: mixing pixels blurs it, and at fewer its marks would be seen to be softer than in print. */
-    private const TURNED = 150.0;
+    /**
+     * Ppi at which wear of a proof is turned: mixing pixels blurs it, and its marks would be softer than in print, to gauges, too, which look at a
+     * hundred ppi.
+     */
+    private const TURNED = 300.0;
+
+    /** The same of proofs of fewer than so many ppi, which are looked at alone: a half of that will do. */
+    private const LOOKED_AT = 75.0;
 
     /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
     private const CHIP = 0.06;
@@ -125,7 +131,8 @@ final class WearPainter
             ));
         }
         // What is turned is mixed between pixels: a proof turns finer ones, and is averaged down from them.
-        $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil(self::TURNED / $frame->ppi - 0.01));
+        $turned = $frame->ppi < self::LOOKED_AT - 0.01 ? self::TURNED / 2 : self::TURNED;
+        $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil($turned / $frame->ppi - 0.01));
         $fine = $frame->finer($finer);
         $cut = md5(implode(',', $table));
         $laid = function (Frame $fine) use ($wear, $table, $cut, $x, $y): Image {
