@@ -152,6 +152,7 @@ final readonly class BentGrid
             [$known, $map] = $this->oneByOne($torn, $block);
             $middles = $known->zoomed($this->step)->chosen($map, $middles);
         }
+        $middles = $middles->settled();
         $from = $source->crop(...$part)->lookedUp(self::BEFORE + $whole[0] + $part[0], self::BEFORE + $whole[1] + $part[1]);
         $looked = function (string $looks) use ($from, $middles, $slope): Image {
             [$along, $downwards] = array_map(intval(...), explode(' ', $looks));
@@ -159,22 +160,23 @@ final readonly class BentGrid
             foreach (range(1, $along) as $i) {
                 foreach (range(1, $downwards) as $j) {
                     [$x, $y] = [($i - 0.5) / $along - 0.5, ($j - 0.5) / $downwards - 0.5];
-                    $off = fn (): Image => $slope->band(0, 2)->linear($x)->plus($slope->band(2, 2)->linear($y))->settled();
-                    $maps[] = $x === 0.0 && $y === 0.0 ? $middles : $middles->plus($off()->zoomed($this->step));
+                    $off = $slope->band(0, 2)->linear($x)->plus($slope->band(2, 2)->linear($y));
+                    $maps[] = $x === 0.0 && $y === 0.0 ? $middles : $middles->plus($off->zoomed($this->step));
                 }
             }
 
             return $from($maps);
         };
         $wanted = $this->looks($column, $row, $columns, $rows);
-        $drawn = $looked($wanted[0]);
-        foreach (array_diff(array_unique($wanted), [$wanted[0]]) as $kind) {
+        $drawn = Image::empty($block->width, $block->height);
+        foreach (array_unique($wanted) as $kind) {
             $squares = implode('', array_map(fn (string $looks): string => $looks === $kind ? "\xff" : "\0", $wanted));
-            $drawn = Image::raw($squares, intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1)->zoomed(self::SQUARE)->chosen($looked($kind), $drawn);
+            // Square by square, where it is wanted alone; one kind after another, since each look has buffers of its own.
+            $drawn = Image::raw($squares, intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1)
+                ->zoomed(self::SQUARE)->chosen($looked($kind), $drawn)->inSquares(self::SQUARE)->settled();
         }
 
-        // Square by square no more looks are computed than are chosen.
-        return $drawn->inSquares(self::SQUARE);
+        return $drawn;
     }
 
     /**
