@@ -113,7 +113,7 @@ final readonly class BentGrid
     }
 
     /**
-     * Some whole squares, computed as they are asked for.
+     * Some whole squares.
      *
      * @param  array{int, int, int, int}  $whole  what of the source is at hand
      * @param  array{int, int}  $size  width and height of all of it
@@ -126,33 +126,9 @@ final readonly class BentGrid
         if ($part === null) {
             return null;
         }
-        $numbers = $slopes = [];
-        // With one more on either side, which a curve looks at.
-        for ($j = $row - 1; $j <= $row + $rows + 1; $j++) {
-            for ($i = $column - 1; $i <= $column + $columns + 1; $i++) {
-                $at = 2 * ($j * $this->across + $i);
-                array_push($numbers, $this->points[$at] + self::BEFORE, $this->points[$at + 1] + self::BEFORE);
-            }
-        }
-        $torn = [];
-        for ($j = $row; $j < $row + $rows; $j++) {
-            for ($i = $column; $i < $column + $columns; $i++) {
-                $isTorn = $this->isTorn($i, $j, $size);
-                array_push($slopes, ...$this->slopes($i, $j, $isTorn));
-                $isTorn && $torn[$j - $row][] = $i - $column;
-            }
-        }
-        $slope = Image::floats(pack('g*', ...$slopes), $columns, $rows, 4);
-        // Where the middle of each pixel comes from. Within a cell its looks lie about that as everywhere in it.
-        $samples = Image::floats(pack('g*', ...$numbers), $columns + 3, $rows + 3, 2);
-        $middles = $this->isSmooth
-            ? $samples->interpolatedSmoothly($this->step, $block->width, $block->height, -$this->step)
-            : $samples->interpolated($this->step, $block->width, $block->height, -$this->step);
-        if ($torn !== []) {
-            [$known, $map] = $this->oneByOne($torn, $block);
-            $middles = $known->zoomed($this->step)->chosen($map, $middles);
-        }
-        $middles = $middles->settled();
+        $torn = $this->torn($column, $row, $columns, $rows, $size);
+        $middles = $this->middles($column, $row, $columns, $rows, $torn, $block)->settled();
+        $slope = $this->slope($column, $row, $columns, $rows, $torn);
         $from = $source->crop(...$part)->lookedUp(self::BEFORE + $whole[0] + $part[0], self::BEFORE + $whole[1] + $part[1]);
         $looked = function (string $looks) use ($from, $middles, $slope): Image {
             [$along, $downwards] = array_map(intval(...), explode(' ', $looks));
@@ -177,6 +153,69 @@ final readonly class BentGrid
         }
 
         return $drawn;
+    }
+
+    /**
+     * Which cells are torn: columns by row.
+     *
+     * @param  array{int, int}  $size
+     * @return array<int, list<int>>
+     */
+    private function torn(int $column, int $row, int $columns, int $rows, array $size): array
+    {
+        $torn = [];
+        for ($j = 0; $j < $rows; $j++) {
+            for ($i = 0; $i < $columns; $i++) {
+                $this->isTorn($column + $i, $row + $j, $size) && $torn[$j][] = $i;
+            }
+        }
+
+        return $torn;
+    }
+
+    /**
+     * A map of some cells: where the middle of each pixel comes from.
+     *
+     * @param  array<int, list<int>>  $torn
+     */
+    private function middles(int $column, int $row, int $columns, int $rows, array $torn, Frame $block): Image
+    {
+        $numbers = [];
+        // With one more on either side, which a curve looks at.
+        for ($j = $row - 1; $j <= $row + $rows + 1; $j++) {
+            for ($i = $column - 1; $i <= $column + $columns + 1; $i++) {
+                $at = 2 * ($j * $this->across + $i);
+                array_push($numbers, $this->points[$at] + self::BEFORE, $this->points[$at + 1] + self::BEFORE);
+            }
+        }
+        $samples = Image::floats(pack('g*', ...$numbers), $columns + 3, $rows + 3, 2);
+        $middles = $this->isSmooth
+            ? $samples->interpolatedSmoothly($this->step, $block->width, $block->height, -$this->step)
+            : $samples->interpolated($this->step, $block->width, $block->height, -$this->step);
+        if ($torn === []) {
+            return $middles;
+        }
+        [$known, $map] = $this->oneByOne($torn, $block);
+
+        return $known->zoomed($this->step)->chosen($map, $middles);
+    }
+
+    /**
+     * By how much the place in the source changes from pixel to pixel, a pixel for each of some cells: its looks lie about the middle of a pixel as
+     * everywhere in it.
+     *
+     * @param  array<int, list<int>>  $torn
+     */
+    private function slope(int $column, int $row, int $columns, int $rows, array $torn): Image
+    {
+        $slopes = [];
+        for ($j = 0; $j < $rows; $j++) {
+            for ($i = 0; $i < $columns; $i++) {
+                array_push($slopes, ...$this->slopes($column + $i, $row + $j, in_array($i, $torn[$j] ?? [], true)));
+            }
+        }
+
+        return Image::floats(pack('g*', ...$slopes), $columns, $rows, 4);
     }
 
     /**
