@@ -75,6 +75,15 @@ final class Root
         return glob("$this->path/storage/app/shops/*/scratch/$export") !== [];
     }
 
+    /** How many of its processes run, and what it last noted: for a test that waited for it in vain. */
+    public function state(): string
+    {
+        $running = count(array_filter($this->running, fn (Process $process): bool => $process->isRunning()));
+        $log = "$this->path/storage/logs/laravel.log";
+
+        return sprintf("%d of %d processes run.\n%s", $running, count($this->running), is_file($log) ? substr((string) file_get_contents($log), -2000) : 'Nothing was noted.');
+    }
+
     public function browser(CookieJar $cookies): Client
     {
         return new Client(['base_uri' => "http://127.0.0.1:$this->port/", 'cookies' => $cookies, 'headers' => ['Accept' => 'application/json'], 'timeout' => 60]);
