@@ -97,6 +97,20 @@ trait Arithmetic
         return $this->isMore($other)->chosen($other, $this);
     }
 
+    /**
+     * Each band held between bounds of its own.
+     *
+     * @param  list<float>  $least
+     * @param  list<float>  $most
+     */
+    public function held(array $least, array $most): self
+    {
+        $none = Boxed::doubles(array_fill(0, count($least), 0.0));
+        [$low, $high] = [$this->operation('linear', [$none, Boxed::doubles($least)]), $this->operation('linear', [$none, Boxed::doubles($most)])];
+
+        return $this->lesser($high)->lighter($low);
+    }
+
     /** 255 where true. */
     public function isMore(self|float $than): self
     {

@@ -111,21 +111,31 @@ trait Transforms
     }
 
     /**
-     * Draws from maps, as drawnFrom does, again and again.
+     * Draws from maps, as drawnFrom does, again and again, and from the picture shrunk by a power of two if told so.
      *
      * @param  int  $left  where the maps count from, in pixels left of the first and above it
-     * @return \Closure(non-empty-list<self>): self
+     * @param  int  $edge  clear pixels about the picture. Where maps lead no further beyond than these, no pixels are copied to look them up
+     * @return \Closure(non-empty-list<self>, int=, int=): self
      */
-    public function lookedUp(int $left = 0, int $top = 0): \Closure
+    public function lookedUp(int $left = 0, int $top = 0, int $edge = 2): \Closure
     {
-        // An edge of clear pixels, so that what lies beyond is clear and not the last row drawn out.
-        $wide = $this->weighed()->embed(2, 2, $this->width() + 4, $this->height() + 4)->settled();
-        $at = Boxed::doubles([2.0 - $left, 2.0 - $top]);
+        // What lies beyond is clear and not the last row drawn out. Of a picture that is shrunk, the edge and all of it are whole pixels.
+        $far = fn (int $length): int => $edge === 2 ? $length + 4 : intdiv($length + 3 * $edge - 1, $edge) * $edge;
+        $wide = $this->weighed()->embed($edge, $edge, $far($this->width()), $far($this->height()))->settled();
+        $shrunk = [];
 
-        return /** @param  non-empty-list<self>  $maps */ function (array $maps) use ($wide, $at): self {
+        return /** @param  non-empty-list<self>  $maps */ function (array $maps, int $across = 1, int $down = 1) use ($wide, $left, $top, $edge, &$shrunk): self {
+            $from = $across === 1 && $down === 1 ? $wide : $shrunk["$across $down"] ??= $wide->operation('shrink', [(float) $across, (float) $down])->settled();
+            $on = fn (self $map, float $x, float $y, float $plusX, float $plusY): self => $map->operation('linear', [Boxed::doubles([$x, $y]), Boxed::doubles([$plusX, $plusY])]);
             $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
             try {
-                $look = fn (self $map): self => $wide->operation('mapim', [$map->operation('linear', [Boxed::doubles([1.0]), $at])], ['interpolate' => $interpolate, 'premultiplied' => true]);
+                $look = function (self $map) use ($from, $wide, $on, $across, $down, $left, $top, $edge, $interpolate): self {
+                    // The whole pixels last, see BentGrid::BEFORE.
+                    $map = $from === $wide ? $map : $on($map, 1 / $across, 1 / $down, 0.5 / $across - 0.5, 0.5 / $down - 0.5);
+                    $map = $on($map, 1.0, 1.0, ($edge - $left) / $across, ($edge - $top) / $down);
+
+                    return $from->operation('mapim', [$map], ['interpolate' => $interpolate, 'premultiplied' => true]);
+                };
                 $looks = array_values(array_map($look, $maps));
 
                 return (count($looks) === 1 ? $looks[0] : self::of(Vips::image('sum', [Boxed::images($looks)]))->linear(1 / count($looks)))->freed();

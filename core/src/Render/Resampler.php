@@ -33,9 +33,8 @@ final class Resampler
         [$left, $top] = [(int) floor($window->left / $square) * $square - $step, (int) floor($window->top / $square) * $square - $step];
         $across = intdiv((int) ceil(($window->left + $window->width) / $square) * $square - $left, $step) + 2;
         $down = intdiv((int) ceil(($window->top + $window->height) / $square) * $square - $top, $step) + 2;
-        $grid = new BentGrid($back, $window->ppi, $across, $down, $step, $left, $top, $finer, $isSmooth);
 
-        return $grid->draw($source, $window);
+        return (new BentGrid(new BentPoints($back, $window->ppi, $across, $down, $step, $left, $top, $isSmooth), $finer))->draw($source, $window);
     }
 
     /**

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Render;
+
+/**
+ * Points on a grid of the sheet's that tell where in a source each comes from; between four of them lies a cell.
+ *
+ * @internal
+ */
+final readonly class BentPoints
+{
+    /** Pixels of the source about a point that the filter sees, and one for what is rounded. */
+    private const RIM = 4;
+
+    /** Far outside any picture. */
+    private const NOWHERE = -1e6;
+
+    /** @var list<float> x and y in pixels of the source, row by row */
+    private array $points;
+
+    /**
+     * @param  callable(float, float): array{float, float}  $back  from inches on the sheet to pixels of the source, its first corner 0, 0
+     * @param  int  $across  points in a row
+     * @param  int  $down  rows of points
+     * @param  int  $step  pixels of the window between two points, a power of two
+     * @param  int  $left  where on the sheet's grid of pixels the first point lies
+     * @param  bool  $isSmooth  whether the way between points is a curve, and not straight
+     */
+    public function __construct(
+        private mixed $back,
+        private float $ppi,
+        public int $across,
+        public int $down,
+        public int $step,
+        public int $left,
+        public int $top,
+        public bool $isSmooth,
+    ) {
+        $points = [];
+        for ($j = 0; $j < $down; $j++) {
+            for ($i = 0; $i < $across; $i++) {
+                [$points[], $points[]] = $this->back($left + $i * $step, $top + $j * $step);
+            }
+        }
+        $this->points = $points;
+    }
+
+    /** @return array{float, float} where the middle of a pixel comes from, as the library counts: from the middle of the first */
+    public function back(int $column, int $row): array
+    {
+        [$x, $y] = ($this->back)(($column + 0.5) / $this->ppi, ($row + 0.5) / $this->ppi);
+
+        return is_nan($x) || is_nan($y) ? [self::NOWHERE, self::NOWHERE] : [$x - 0.5, $y - 0.5];
+    }
+
+    /** @return array{float, float} */
+    public function at(int $column, int $row): array
+    {
+        $at = 2 * ($row * $this->across + $column);
+
+        return [$this->points[$at], $this->points[$at + 1]];
+    }
+
+    /**
+     * Which cells are torn, columns by row, as for each of them some of the points that tell the way through lie on the one side of a tear and some on the
+     * other: a ring's ends meet behind it, and some pictures end in nothing.
+     *
+     * @param  array{int, int}  $size  of the source
+     * @return array<int, array<int, true>>
+     */
+    public function torn(array $size): array
+    {
+        // A curve looks at points further off.
+        $about = $this->isSmooth ? 1 : 0;
+        $torn = [];
+        $tear = function (int $column, int $row, int $right, int $below) use (&$torn, $about): void {
+            for ($j = $row - $about - $right; $j <= $row + $about; $j++) {
+                for ($i = $column - $about - $below; $i <= $column + $about; $i++) {
+                    $torn[$j][$i] = true;
+                }
+            }
+        };
+        $most = [$size[0] / 2, $size[1] / 2];
+        $at = 0;
+        for ($j = 0; $j < $this->down; $j++) {
+            for ($i = 0; $i < $this->across; $i++) {
+                $i + 1 < $this->across && $this->liesBetween($at, $at + 2, $most) && $tear($i, $j, 1, 0);
+                $j + 1 < $this->down && $this->liesBetween($at, $at + 2 * $this->across, $most) && $tear($i, $j, 0, 1);
+                $at += 2;
+            }
+        }
+
+        return $torn;
+    }
+
+    /**
+     * Whether a tear lies between two points.
+     *
+     * @param  array{float, float}  $most  as far as they may lie apart
+     */
+    private function liesBetween(int $one, int $other, array $most): bool
+    {
+        [$x, $toX] = [$this->points[$one], $this->points[$other]];
+        if ($x === self::NOWHERE || $toX === self::NOWHERE) {
+            return $x !== $toX;
+        }
+
+        return abs($toX - $x) > $most[0] || abs($this->points[$other + 1] - $this->points[$one + 1]) > $most[1];
+    }
+
+    /**
+     * By how much the place in the source, x and y, changes from pixel to pixel along the upper side of a cell, the lower, the left and the right. Nothing where
+     * they lead nowhere, since nothing is seen there.
+     *
+     * @return array{float, float, float, float, float, float, float, float}
+     */
+    public function sides(int $column, int $row): array
+    {
+        $at = 2 * ($row * $this->across + $column);
+        $below = $at + 2 * $this->across;
+        [$x, $y, $rightX, $rightY] = [$this->points[$at], $this->points[$at + 1], $this->points[$at + 2], $this->points[$at + 3]];
+        [$belowX, $belowY, $beyondX, $beyondY] = [$this->points[$below], $this->points[$below + 1], $this->points[$below + 2], $this->points[$below + 3]];
+        if ($x === self::NOWHERE || $rightX === self::NOWHERE || $belowX === self::NOWHERE || $beyondX === self::NOWHERE) {
+            return [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
+        }
+        $step = $this->step;
+
+        return [
+            ($rightX - $x) / $step, ($rightY - $y) / $step, ($beyondX - $belowX) / $step, ($beyondY - $belowY) / $step,
+            ($belowX - $x) / $step, ($belowY - $y) / $step, ($beyondX - $rightX) / $step, ($beyondY - $rightY) / $step,
+        ];
+    }
+
+    /**
+     * The same at a corner of a torn cell, from the pixels beside it, each on the side on which no tear lies between.
+     *
+     * @return array{float, float, float, float, float, float, float, float}
+     */
+    public function sidesBesideTear(int $column, int $row): array
+    {
+        [$left, $top] = [$this->left + $column * $this->step, $this->top + $row * $this->step];
+        $here = $this->back($left, $top);
+        $least = function (array $one, array $other) use ($here): array {
+            $ways = array_map(fn (array $there): array => [$there[0] - $here[0], $there[1] - $here[1]], [$one, $other]);
+
+            return hypot(...$ways[0]) <= hypot(...$ways[1]) ? $ways[0] : [-$ways[1][0], -$ways[1][1]];
+        };
+        $across = $least($this->back($left + 1, $top), $this->back($left - 1, $top));
+        $down = $least($this->back($left, $top + 1), $this->back($left, $top - 1));
+
+        return [...$across, ...$across, ...$down, ...$down];
+    }
+
+    /**
+     * What of the source the points of some cells see: left, top, width and height, on a grid of so many pixels.
+     *
+     * @param  array{int, int, int, int}  $of  what of it is at hand
+     * @return ?array{int, int, int, int}
+     */
+    public function seen(Cells $cells, array $of, int $grid): ?array
+    {
+        [$left, $top, $width, $height] = $of;
+        [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
+        // With the points about them: looks lie about the middle of a pixel, beyond its cell, too.
+        for ($j = max(0, $cells->row - 1); $j <= min($this->down - 1, $cells->row + $cells->rows + 1); $j++) {
+            for ($i = max(0, $cells->column - 1); $i <= min($this->across - 1, $cells->column + $cells->columns + 1); $i++) {
+                [$x, $y] = $this->at($i, $j);
+                if ($x > self::NOWHERE && $y > self::NOWHERE) {
+                    [$x0, $y0, $x1, $y1] = [min($x0, $x), min($y0, $y), max($x1, $x), max($y1, $y)];
+                }
+            }
+        }
+        // Far beyond is as good as just beyond.
+        $within = fn (float $at, int $from, int $length): int => (int) round(max(0.0, min((float) $length, $at - $from)));
+        $first = fn (float $at, int $from, int $length): int => intdiv($within(floor($at) - self::RIM, $from, $length), $grid) * $grid;
+        $last = fn (float $at, int $from, int $length): int => min($length, intdiv($within(ceil($at) + self::RIM, $from, $length) + $grid - 1, $grid) * $grid);
+        [$l, $t, $r, $b] = [$first($x0, $left, $width), $first($y0, $top, $height), $last($x1, $left, $width), $last($y1, $top, $height)];
+
+        return $r > $l && $b > $t ? [$l, $t, $r - $l, $b - $t] : null;
+    }
+}
