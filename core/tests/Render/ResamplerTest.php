@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Geometry\Box;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Resampler;
+
+// The share of each pixel that lies within the disc where it came from, counted at 16 by 16 places of it.
+it('covers of each pixel what the bent shape does', function (Closure $back): void {
+    $finer = 2;
+    $side = 80 * $finer;
+    $inside = fn (float $x, float $y): bool => hypot($x - $side / 2, $y - $side / 2) < 0.35 * $side;
+    $share = function (float $left, float $top, float $pixel, Closure $inside): int {
+        $in = 0;
+        for ($i = 0; $i < 256; $i++) {
+            $in += $inside($left + (($i & 15) + 0.5) / 16 * $pixel, $top + (($i >> 4) + 0.5) / 16 * $pixel) ? 1 : 0;
+        }
+
+        return (int) round($in * 255 / 256);
+    };
+    $bytes = '';
+    for ($y = 0; $y < $side; $y++) {
+        for ($x = 0; $x < $side; $x++) {
+            $bytes .= "\x20\x40\x60".chr($share($x, $y, 1, $inside));
+        }
+    }
+    $source = Image::raw($bytes, $side, $side, 4)->asColours()->settled();
+    $drawn = Resampler::bent($source, $back, new Frame(1, 0, 0, 80, 80), new Box(0, 0, 80, 80), $finer)->alpha()->toBytes();
+    [$edges, $off, $worst] = [0, 0, 0];
+    for ($i = 0; $i < 80 * 80; $i++) {
+        $true = $share($i % 80, intdiv($i, 80), 1, fn (float $x, float $y): bool => $inside(...$back($x, $y)));
+        $error = abs(ord($drawn[$i]) - $true);
+        if ($true > 0 && $true < 255) {
+            [$edges, $off, $worst] = [$edges + 1, $off + $error, max($worst, $error)];
+        } else {
+            expect($error)->toBeLessThan(24);
+        }
+    }
+    expect($edges)->toBeGreaterThan(100)->and($off / $edges)->toBeLessThan(6.0)->and($worst)->toBeLessThan(24);
+})->with([
+    'shifted' => [fn (float $x, float $y): array => [2 * $x + 0.77, 2 * $y - 0.31]],
+    'waved' => [fn (float $x, float $y): array => [2 * $x, 2 * $y + 6 * sin($x / 9)]],
+    'squeezed' => [fn (float $x, float $y): array => [80 + 5.2 * ($x - 40), 80 + 2.3 * ($y - 40)]],
+    'slanted' => [fn (float $x, float $y): array => [2 * $x, 80 + 2 * ($y - 40) + 4.4 * ($x - 40)]],
+]);
+
+// Noise tells every pixel that was not looked at: of 108 or more, sixteen picked looks would be off by 14 levels in the mean.
+it('takes the mean of all that a squeezed pixel spans', function (int $wide, int $high): void {
+    $side = 480;
+    mt_srand(11);
+    $levels = array_map(fn (): int => mt_rand(0, 255), range(1, $side * $side));
+    $source = Image::raw(implode('', array_map(fn (int $level): string => "\0\0\0".chr($level), $levels)), $side, $side, 4)->asColours()->settled();
+    [$across, $down] = [intdiv($side, $wide), intdiv($side, $high)];
+    $drawn = Resampler::bent($source, fn (float $x, float $y): array => [$x * $wide, $y * $high], new Frame(1, 0, 0, $across, $down), new Box(0, 0, $across, $down))->alpha()->toBytes();
+    $off = 0;
+    for ($j = 0; $j < $down; $j++) {
+        for ($i = 0; $i < $across; $i++) {
+            $sum = 0;
+            for ($y = 0; $y < $high; $y++) {
+                $sum += array_sum(array_slice($levels, ($j * $high + $y) * $side + $i * $wide, $wide));
+            }
+            $off += abs(ord($drawn[$j * $across + $i]) - $sum / ($wide * $high));
+        }
+    }
+    expect($off / ($across * $down))->toBeLessThan(5.0);
+})->with(['both ways alike' => [12, 12], 'one way more' => [16, 8], 'the other' => [10, 20]]);
+
+it('neither breaks a thin line that it slants nor leaves steps along it', function (float $slant, bool $isAcross): void {
+    // Two rows of ink, slanted until each row (or column) of the picture crosses them within a share of a pixel: their area there is 2 ÷ slant.
+    $rows = array_map(fn (int $y): string => str_repeat($y === 29 || $y === 30 ? "\0\0\0\xff" : "\0\0\0\0", 60), range(0, 59));
+    $source = Image::raw(implode('', $rows), 60, 60, 4)->asColours()->settled();
+    $back = fn (float $x, float $y): array => $isAcross ? [$x, $y + $slant * ($x - 30)] : [$y, $x + $slant * ($y - 30)];
+    $drawn = Resampler::bent($source, $back, new Frame(1, 0, 0, 60, 60), new Box(0, 0, 60, 60))->alpha();
+    for ($at = 6; $at < 54; $at++) {
+        $inked = ($isAcross ? $drawn->crop(0, $at, 60, 1) : $drawn->crop($at, 0, 1, 60))->mean() * 60 / 255;
+        expect($inked)->toEqualWithDelta(2 / $slant, 0.2 * 2 / $slant);
+    }
+})->with([4.0, 9.0, 14.0])->with([true, false]);
