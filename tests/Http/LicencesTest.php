@@ -89,7 +89,7 @@ it('serves hostile receipts as files to save, and shows HTML as text alone', fun
 it('refuses what is no proof', function (string $name, string $content, string $why): void {
     $id = $this->postJson('/api/licences', bought())->json('id');
     expect($this->post("/api/licences/$id/proofs", ['file' => receipt($name, $content)], ['Accept' => 'application/json'])->assertUnprocessable()->json('message'))->toContain($why);
-})->with([['setup.exe', 'MZ', 'cannot be kept as a proof'], ['receipt.pdf', 'no pdf at all', 'is no PDF inside'], ['scan.png', "\xff\xd8\xffjpeg", 'is no PNG inside'], ['mail.txt', "a\0b", 'is no TXT inside']]);
+})->with(['a program' => ['setup.exe', 'MZ', 'cannot be kept as a proof'], 'no document' => ['receipt.pdf', 'no pdf at all', 'is no PDF inside'], 'another picture' => ['scan.png', "\xff\xd8\xffjpeg", 'is no PNG inside'], 'bytes' => ['mail.txt', "a\0b", 'is no TXT inside']]);
 
 it('finds the licence that lies in a pack, and keeps its text', function (): void {
     $ofl = (string) file_get_contents(base_path('core/tests/fixtures/licences/OFL-1.1.txt'));

@@ -73,7 +73,7 @@ it('answers odd bytes in a JSON body in words', function (string $body): void {
 it('refuses broken and cut uploads of every kind in words', function (string $head, string $name): void {
     $answer = $this->post('/api/assets', ['file' => UploadedFile::fake()->createWithContent($name, $head.random_bytes(300)), 'licence' => 'own', 'held' => '1'], ['Accept' => 'application/json']);
     expect($answer->status())->toBe(422)->and($answer->json('message'))->not->toContain('/tmp');
-})->with([["\x89PNG\r\n\x1a\n", 'a.png'], ["\xff\xd8\xff\xe0", 'a.jpg'], ['RIFFxxxxWEBPVP8 ', 'a.webp'], ['OTTO', 'a.otf'], ["\0\1\0\0", 'a.ttf'], ['wOF2', 'a.woff2'], ["PK\3\4", 'a.zip'], ['<svg xmlns="http://www.w3.org/2000/svg">', 'a.svg'], ['', 'a.png']]);
+})->with(['a PNG' => ["\x89PNG\r\n\x1a\n", 'a.png'], 'a JPEG' => ["\xff\xd8\xff\xe0", 'a.jpg'], ['RIFFxxxxWEBPVP8 ', 'a.webp'], ['OTTO', 'a.otf'], ["\0\1\0\0", 'a.ttf'], ['wOF2', 'a.woff2'], ["PK\3\4", 'a.zip'], ['<svg xmlns="http://www.w3.org/2000/svg">', 'a.svg'], ['', 'a.png']]);
 
 it('refuses a font that was cut short', function (float $share): void {
     $whole = (string) file_get_contents(Fixtures::assets().'/alfa-slab-one.woff2');

@@ -44,7 +44,7 @@ it('says of each kind of value what it must be', function (array $change, string
     [['opacity' => '1'], 'layers[0].opacity: must be a number'],
     [['source' => ['count' => 4.5]], 'layers[0].source.count: must be a whole number'],
     [['name' => str_repeat('x', 81)], 'layers[0].name: is 81 characters long; 80 is the most'],
-    [['name' => "\xff"], 'layers[0].name: is not UTF-8 text'],
+    'bytes' => [['name' => "\xff"], 'layers[0].name: is not UTF-8 text'],
     [['effects' => [['colour' => 7]]], 'layers[0].effects[0].colour: must be a colour such as "#1d2b1f"'],
     [['effects' => 'fill'], 'layers[0].effects: must be a list'],
     [['masks' => [['kind' => 'cloud']]], 'layers[0].masks[0].kind: must be one of rectangle, ellipse, polygon, star, freehand, brush, clip, picture'],

@@ -43,7 +43,7 @@ it('has another fingerprint for another content', function (): void {
 it('tells types by their first bytes', function (string $head, ?PictureType $type): void {
     expect(PictureType::of($head))->toBe($type);
 })->with([
-    ["\x89PNG\r\n\x1a\n....", PictureType::Png], ["\xff\xd8\xff\xe0", PictureType::Jpeg], ['RIFF....WEBPVP8 ', PictureType::Webp],
+    'a PNG' => ["\x89PNG\r\n\x1a\n....", PictureType::Png], 'a JPEG' => ["\xff\xd8\xff\xe0", PictureType::Jpeg], ['RIFF....WEBPVP8 ', PictureType::Webp],
     ['<svg viewBox="0 0 1 1">', PictureType::Svg], ["\xef\xbb\xbf<?xml version=\"1.0\"?>\n<svg>", PictureType::Svg], ['<!-- a kite --><svg>', PictureType::Svg],
     ['RIFF....WAVE', null], ['<html><svg>', null], ['<?xml version="1.0"?><feed>', null], ['', null],
 ]);
