@@ -225,3 +225,23 @@ it('finds the most common one of a square of neighbours, and the lowest of sever
         }
     }
 })->with([3, 5, 7, 13]);
+
+it('carries the colour of ink outwards to every side, whatever the size of the picture', function (int $width, int $height): void {
+    // A bar of ink along the far edges, clear before.
+    $bytes = '';
+    for ($y = 0; $y < $height; $y++) {
+        for ($x = 0; $x < $width; $x++) {
+            $bytes .= $x >= $width - 6 || $y >= $height - 6 ? "\xb4\x46\x2c\xff" : "\0\0\0\0";
+        }
+    }
+    foreach ([[0, 0], [3, -5]] as $at) {
+        $carried = Blur::coloursExtended(Image::raw($bytes, $width, $height, 4)->asColours()->settled(), 12.0, $at);
+        foreach ([[$width - 7, $height - 7], [$width - 12, $height - 9], [4, $height - 9], [$width - 9, 4], [$width - 1, $height - 1]] as [$x, $y]) {
+            $seen = array_values((array) unpack('C*', $carried->crop($x, $y, 1, 1)->band(0, 3)->toBytes()));
+            foreach ([0xB4, 0x46, 0x2C] as $band => $level) {
+                expect(abs((int) $seen[$band] - $level))->toBeLessThan(4);
+            }
+        }
+        expect($carried->alpha()->toBytes())->toBe(Image::raw($bytes, $width, $height, 4)->alpha()->toBytes());
+    }
+})->with([[40, 40], [43, 41], [46, 47]]);

@@ -218,3 +218,13 @@ it('copies nothing from beyond a picture, nor between pictures that differ', fun
     'of more bands' => fn () => [band_of([[1, 2]])->withBand(band_of([[1, 2]])), [0, 0, 0, 0, 1, 1]],
     'of other numbers' => fn () => [band_of([[1, 2]])->linear(1.0), [0, 0, 0, 0, 1, 1]],
 ]);
+
+it('takes of more than colours and alpha no more than those', function (): void {
+    expect(Image::raw(str_repeat("\x10\x20\x30\x40\x50", 6), 3, 2, 5)->asColours()->asInk()->toBytes())->toBe(str_repeat("\x10\x20\x30\x40", 6))
+        ->and(Image::raw(str_repeat("\x10\x20\x30", 6), 3, 2, 3)->asColours()->asInk()->toBytes())->toBe(str_repeat("\x10\x20\x30\xff", 6));
+});
+
+it('says what failed, and why where that is known', function (): void {
+    expect(RasterFailed::during('crop', 'bad area')->getMessage())->toContain('crop')->toContain('bad area')
+        ->and(RasterFailed::during('crop', '')->getMessage())->toContain('no reason given');
+});
