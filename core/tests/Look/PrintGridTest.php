@@ -58,8 +58,3 @@ it('lies at the same inches when its pixels are finer', function (): void {
     $grid = PrintGrid::ofInk(60.0, [7, -3])->finer(5);
     expect($grid->ppi)->toBe(300.0)->and($grid->at)->toBe([35, -15])->and($grid->at[0] / $grid->ppi)->toEqualWithDelta(7 / 60, 1e-12);
 });
-
-it('draws the ink of a proof on the pixels of the print, and cuts out what is asked for', function (): void {
-    $band = Image::raw("\x00\x40\x80\xc0", 2, 2, 1);
-    expect(PrintGrid::under(300.0, [0, 0], 3, [2, 1, 2, 4], null)->fine($band)->toBytes())->toBe("\x00\x40\x00\x40\x80\xc0\x80\xc0");
-});
