@@ -91,8 +91,8 @@ test('puts an effect\'s parameters into its sentence', () => {
     expect(says({ join: 'mitre', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, points up to <mitreLimit> ×, about <about>, crumbs under <crumbs> dropped');
     expect(says({ join: 'round', side: 'outside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, about <about>, crumbs under <crumbs> dropped');
     expect(says({ join: 'mitre', side: 'inside' }, names)).toBe('Outline <width> in <colour>, <side>, <join> corners, points up to <mitreLimit> ×');
-    expect(says({ kind: 'wave', by: 'inches' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <rise>, <waves> waves');
-    expect(says({ kind: 'wave', by: 'percent' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <bend>, <waves> waves');
+    expect(says({ kind: 'wave', by: 'inches' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <rise>, waves <waves>');
+    expect(says({ kind: 'wave', by: 'percent' }, ['by', 'bend', 'rise', 'waves'])).toBe('Wave <by> <bend>, waves <waves>');
 });
 
 test('reads an effect that has no words yet by its own name', () => {
