@@ -6,13 +6,14 @@ namespace TallCrow\Render;
 
 use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Placement;
+use TallCrow\Asset\FlatDrawing;
 use TallCrow\Asset\Picture;
 use TallCrow\Raster\Image;
 
 /** Draws a picture of the shelf where it lies: a raster resampled, a drawing painted at the size that is asked. */
 final class ArtPainter
 {
-    /** A bent drawing is painted this much finer than it is shown, so that resampling leaves its edges crisp. */
+    /** A bent drawing that is more than flat figures is painted this much finer than it is shown, so that resampling leaves its edges crisp. */
     private const FINER = 2;
 
     /** @param  ?Image  $pixels  of a raster that was retouched */
@@ -24,6 +25,10 @@ final class ArtPainter
         }
         if ($placing->bend === null) {
             return SvgPainter::drawing($picture->markup(), $placing, $window);
+        }
+        $drawing = FlatDrawing::of($picture->markup());
+        if ($drawing !== null) {
+            return SvgPainter::bent($drawing, $placing, $placing->bend, $window);
         }
         $ppi = $window->ppi * self::FINER;
         $page = new Frame($ppi, 0, 0, max(1, (int) ceil($placing->pictureWidth * $ppi)), max(1, (int) ceil($placing->pictureHeight * $ppi)));

@@ -28,7 +28,7 @@ final readonly class Fitting
     private const NEAR = 1e-6;
 
     /** Longest segment, as a share of the width, that is bent without being cut first. */
-    private const LONGEST = 1 / 16;
+    public const LONGEST = 1 / 16;
 
     /** @var list<BendsOutline|PlacesLetters> */
     private array $bends;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
+use TallCrow\Asset\FlatDrawing;
+use TallCrow\Geometry\Bend;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
@@ -15,6 +17,9 @@ final class SvgPainter
 
     /** Pixels: a piece that is wider is drawn by its window alone. */
     private const WIDEST = 12_000;
+
+    /** Pixels by which a bent curve may be off. */
+    private const ASTRAY = 0.02;
 
     /** A drawing's own markup, laid as a piece of the given size in inches, its middle at 0, by a transform to the sheet. */
     public static function drawing(string $markup, Placing $placing, Frame $frame): Image
@@ -29,7 +34,22 @@ final class SvgPainter
 
         // A self-closing root is an empty drawing, and stays one.
         $body = sprintf('<g transform="%s">%s</g>', $placing->toSheet->toSvg(), (string) $nested);
-        // What the library makes of an edge hangs on what else lies in its row of pixels: a part is that of the whole where rows are drawn from end to end.
+
+        return self::inRows($body, $placing, $frame);
+    }
+
+    /** A bent piece's outlines themselves, crisp at any size. */
+    public static function bent(FlatDrawing $drawing, Placing $placing, Bend $bend, Frame $frame): Image
+    {
+        [$width, $height, $toSheet] = [$placing->pictureWidth, $placing->pictureHeight, $placing->toSheet];
+        $map = fn (float $x, float $y): array => $toSheet->apply(...($bend->forward)($x * $width, $y * $height));
+
+        return self::inRows($drawing->mapped($map, self::ASTRAY / $frame->ppi, Fitting::LONGEST), $placing, $frame);
+    }
+
+    /** What the library makes of an edge hangs on what else lies in its row of pixels: a part is that of the whole where rows are drawn from end to end. */
+    private static function inRows(string $body, Placing $placing, Frame $frame): Image
+    {
         $rows = Frame::about($placing->box()->grown(self::RIM / $frame->ppi), $frame->ppi);
         if ($rows === null || $rows->width > self::WIDEST || $rows->left > $frame->left || $rows->left + $rows->width < $frame->left + $frame->width) {
             return self::page($frame, $body);

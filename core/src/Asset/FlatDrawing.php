@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Asset;
+
+use DOMElement;
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\NothingToMeasure;
+use TallCrow\Geometry\Outline;
+use TallCrow\Geometry\Path;
+
+/**
+ * A drawing of figures in plain colours alone, as most clip art is: its outlines can be bent as those of letters are.
+ *
+ * @phpstan-type Node array{name: string, attributes: string, path: Path, children: list<mixed>}
+ */
+final readonly class FlatDrawing
+{
+    /** How a figure looks, wherever it lies. */
+    private const LOOKS = ['fill', 'fill-rule', 'fill-opacity', 'opacity', 'color', 'display', 'visibility'];
+
+    /** What says nothing about filled figures, or is told by their outlines. */
+    private const BESIDE = [
+        'id', 'd', 'points', 'x', 'y', 'width', 'height', 'cx', 'cy', 'r', 'rx', 'ry', 'transform', 'viewBox', 'preserveAspectRatio', 'overflow', 'clip-rule', 'paint-order',
+        'stroke-width', 'stroke-linecap', 'stroke-linejoin', 'stroke-miterlimit', 'stroke-dasharray', 'stroke-dashoffset', 'stroke-opacity', 'stop-color', 'stop-opacity',
+        'flood-color', 'flood-opacity', 'lighting-color', 'color-interpolation-filters', 'type',
+    ];
+
+    /** Segments, cut apart as they are bent. */
+    private const MOST = 20_000;
+
+    /** As a share of the page: what lies beyond it is cut off, which outlines are not. */
+    private const BEYOND = 0.001;
+
+    /** @param  Node  $root  outlines in shares of the page, its middle at 0 */
+    private function __construct(private array $root) {}
+
+    /** Null for a drawing that holds anything else: strokes, gradients, clips, masks, filters, pictures, clones. */
+    public static function of(string $markup): ?self
+    {
+        $document = new \DOMDocument;
+        if (str_contains($markup, 'url(') || ! @$document->loadXML($markup, LIBXML_NONET) || $document->documentElement === null) {
+            return null;
+        }
+        $root = $document->documentElement;
+        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($root->getAttribute('viewBox'))) ?: []);
+        if (count($box) !== 4 || $box[2] <= 0 || $box[3] <= 0 || $root->hasAttribute('transform')) {
+            return null;
+        }
+        $left = self::MOST;
+        $node = self::node($root, Affine::shift(-$box[0] - $box[2] / 2, -$box[1] - $box[3] / 2)->then(Affine::scale(1 / $box[2], 1 / $box[3])), $left, true);
+
+        return $node === null ? null : new self($node);
+    }
+
+    /**
+     * Its figures as the map bends them: what may stand in a drawing whose unit is that of the map.
+     *
+     * @param  callable(float, float): array{float, float}  $map  from shares of the page, its middle at 0
+     * @param  float  $tolerance  by which a curve may be off, in that unit
+     * @param  float  $longest  a share of the page: see Path::mapped
+     */
+    public function mapped(callable $map, float $tolerance, float $longest): string
+    {
+        return self::written($this->root, $map, $tolerance, $longest);
+    }
+
+    /**
+     * @param  Node  $node
+     * @param  callable(float, float): array{float, float}  $map
+     */
+    private static function written(array $node, callable $map, float $tolerance, float $longest): string
+    {
+        if (! $node['path']->isEmpty()) {
+            return sprintf('<path%s d="%s"/>', $node['attributes'], $node['path']->mapped($map, $tolerance, $longest)->toSvg(6));
+        }
+        $inside = '';
+        foreach ($node['children'] as $child) {
+            /** @var Node $child */
+            $inside .= self::written($child, $map, $tolerance, $longest);
+        }
+
+        return "<g{$node['attributes']}>$inside</g>";
+    }
+
+    /**
+     * @param  int  $left  segments that may come still
+     * @return ?Node
+     */
+    private static function node(DOMElement $element, Affine $to, int &$left, bool $isRoot = false): ?array
+    {
+        $attributes = '';
+        foreach ($element->attributes as $attribute) {
+            [$name, $value] = [(string) $attribute->localName, trim((string) $attribute->nodeValue)];
+            if (in_array($name, self::LOOKS, true)) {
+                $attributes .= sprintf(' %s="%s"', $name, htmlspecialchars($value, ENT_QUOTES | ENT_XML1));
+            } elseif ($name === 'stroke' ? $value !== 'none' : ! in_array($name, self::BESIDE, true)) {
+                return null;
+            }
+        }
+        $by = SvgTransform::read($element->getAttribute('transform'));
+        if ($by === null) {
+            return null;
+        }
+        $to = $by->then($to);
+        $path = Path::empty();
+        $children = [];
+        if ($isRoot || $element->localName === 'g') {
+            foreach ($element->childNodes as $child) {
+                // Of what is named nowhere nothing is drawn.
+                if (! $child instanceof DOMElement || in_array($child->localName, ['title', 'desc', 'defs'], true)) {
+                    continue;
+                }
+                $node = self::node($child, $to, $left);
+                if ($node === null) {
+                    return null;
+                }
+                $children[] = $node;
+            }
+        } else {
+            $path = self::figure($element)?->transformed($to);
+            if ($path === null || ($left -= count($path->segments)) < 0 || self::isBeyond($path)) {
+                return null;
+            }
+        }
+
+        return ['name' => (string) $element->localName, 'attributes' => $attributes, 'path' => $path, 'children' => $children];
+    }
+
+    private static function figure(DOMElement $element): ?Path
+    {
+        $number = function (string $name) use ($element): float {
+            $told = $element->getAttribute($name);
+
+            // Shares of the page and the like are left to the painter.
+            return $told === '' ? 0.0 : (is_numeric($told) ? (float) $told : NAN);
+        };
+        [$x, $y, $width, $height, $cx, $cy, $r, $rx, $ry] = array_map($number, ['x', 'y', 'width', 'height', 'cx', 'cy', 'r', 'rx', 'ry']);
+        if (is_nan($x + $y + $width + $height + $cx + $cy + $r + $rx + $ry) || min($width, $height, $r, $rx, $ry) < 0) {
+            return null;
+        }
+
+        return match ($element->localName) {
+            'path' => SvgPath::read($element->getAttribute('d')),
+            'polygon', 'polyline' => SvgPath::read('M'.$element->getAttribute('points')),
+            'circle' => $r > 0 ? Outline::ellipse(2 * $r, 2 * $r)->transformed(Affine::shift($cx, $cy)) : Path::empty(),
+            'ellipse' => $rx > 0 && $ry > 0 ? Outline::ellipse(2 * $rx, 2 * $ry)->transformed(Affine::shift($cx, $cy)) : null,
+            'rect' => $width > 0 && $height > 0 ? self::rectangle($x, $y, $width, $height, $element->hasAttribute('rx') ? $rx : $ry, $element->hasAttribute('ry') ? $ry : $rx) : Path::empty(),
+            default => null,
+        };
+    }
+
+    private static function rectangle(float $x, float $y, float $width, float $height, float $rx, float $ry): Path
+    {
+        [$rx, $ry] = [min($rx, $width / 2), min($ry, $height / 2)];
+        [$right, $bottom] = [$x + $width, $y + $height];
+        $corner = fn (float $toX, float $toY): string => "A$rx $ry 0 0 1 $toX $toY";
+
+        return SvgPath::read($rx <= 0 || $ry <= 0 ? "M$x {$y}H{$right}V{$bottom}H{$x}Z" : sprintf(
+            'M%s %sH%s%sV%s%sH%s%sV%s%sZ',
+            $x + $rx, $y, $right - $rx, $corner($right, $y + $ry), $bottom - $ry, $corner($right - $rx, $bottom), $x + $rx, $corner($x, $bottom - $ry), $y + $ry, $corner($x + $rx, $y),
+        ));
+    }
+
+    private static function isBeyond(Path $path): bool
+    {
+        try {
+            $box = $path->bounds();
+        } catch (NothingToMeasure) {
+            return false;
+        }
+
+        return max(-$box->left, $box->right, -$box->top, $box->bottom) > 0.5 + self::BEYOND;
+    }
+}

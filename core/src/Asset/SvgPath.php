@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Asset;
+
+use TallCrow\Geometry\Path;
+
+/**
+ * Reads the data of an SVG path (SVG 2, 9.3) into closed contours of lines and curves, as a fill sees it. What follows an error is left out, as painters
+ * leave it out.
+ *
+ * @phpstan-import-type Segment from Path
+ */
+final class SvgPath
+{
+    private const NUMBER = '/\G[\s,]*([-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)/';
+
+    private const FLAG = '/\G[\s,]*([01])/';
+
+    /** Numbers to each letter. */
+    private const SIZES = ['M' => 2, 'L' => 2, 'H' => 1, 'V' => 1, 'C' => 6, 'S' => 4, 'Q' => 4, 'T' => 2, 'A' => 7];
+
+    /** An arc is cut into pieces of no more than these, each a cubic curve: off by 0.0004 % of its radius at most. */
+    private const ARC = M_PI / 4;
+
+    private float $x = 0.0;
+
+    private float $y = 0.0;
+
+    private float $startX = 0.0;
+
+    private float $startY = 0.0;
+
+    /** @var array{string, float, float} the letter before, and the handle that a smooth curve mirrors */
+    private array $last = ['', 0.0, 0.0];
+
+    /** @var list<Segment> */
+    private array $segments = [];
+
+    public static function read(string $d): Path
+    {
+        $path = new self;
+        $at = 0;
+        while (preg_match('/\G[\s,]*([MLHVCSQTAZ])/i', $d, $found, 0, $at) === 1) {
+            $at += strlen($found[0]);
+            $letter = strtoupper($found[1]);
+            if ($path->segments === [] && $letter !== 'M') {
+                break;
+            }
+            if ($letter === 'Z') {
+                $path->close();
+
+                continue;
+            }
+            $isRelative = ctype_lower($found[1]);
+            $isFirst = true;
+            while (($numbers = self::numbers($d, $at, $letter)) !== null) {
+                // Further pairs after a move are lines.
+                $path->segment($letter === 'M' && ! $isFirst ? 'L' : $letter, $numbers, $isRelative);
+                $isFirst = false;
+            }
+            if ($isFirst) {
+                break;
+            }
+        }
+        $path->close();
+
+        return new Path($path->segments);
+    }
+
+    /** @return ?list<float> as many as the letter takes, or null where there are none any more */
+    private static function numbers(string $d, int &$at, string $letter): ?array
+    {
+        $numbers = [];
+        $from = $at;
+        for ($i = 0; $i < self::SIZES[$letter]; $i++) {
+            // The two flags of an arc need nothing between them.
+            if (preg_match($letter === 'A' && ($i === 3 || $i === 4) ? self::FLAG : self::NUMBER, $d, $found, 0, $from) !== 1) {
+                return null;
+            }
+            $from += strlen($found[0]);
+            $numbers[] = (float) $found[1];
+        }
+        $at = $from;
+
+        return $numbers;
+    }
+
+    /** @param  list<float>  $n */
+    private function segment(string $letter, array $n, bool $isRelative): void
+    {
+        [$fromX, $fromY] = [$this->x, $this->y];
+        [$x, $y] = $isRelative ? [$fromX, $fromY] : [0.0, 0.0];
+        // Where no curve of its kind went before, a smooth one begins at its own beginning.
+        [$smoothX, $smoothY] = in_array($this->last[0], match ($letter) {
+            'S' => ['C', 'S'],
+            'T' => ['Q', 'T'],
+            default => [],
+        }, true) ? [2 * $fromX - $this->last[1], 2 * $fromY - $this->last[2]] : [$fromX, $fromY];
+        if ($letter !== 'M' && $this->segments[count($this->segments) - 1][0] === 'Z') {
+            $this->segments[] = ['M', $fromX, $fromY];
+        }
+        [$handleX, $handleY] = [$fromX, $fromY];
+        switch ($letter) {
+            case 'M':
+                $this->close();
+                [$this->startX, $this->startY] = [$this->x, $this->y] = [$x + $n[0], $y + $n[1]];
+                $this->segments[] = ['M', $this->x, $this->y];
+                break;
+            case 'L':
+                $this->line($x + $n[0], $y + $n[1]);
+                break;
+            case 'H':
+                $this->line($x + $n[0], $fromY);
+                break;
+            case 'V':
+                $this->line($fromX, $y + $n[0]);
+                break;
+            case 'C':
+                [$handleX, $handleY] = [$x + $n[2], $y + $n[3]];
+                $this->cubic($x + $n[0], $y + $n[1], $handleX, $handleY, $x + $n[4], $y + $n[5]);
+                break;
+            case 'S':
+                [$handleX, $handleY] = [$x + $n[0], $y + $n[1]];
+                $this->cubic($smoothX, $smoothY, $handleX, $handleY, $x + $n[2], $y + $n[3]);
+                break;
+            case 'Q':
+                [$handleX, $handleY] = [$x + $n[0], $y + $n[1]];
+                $this->quadratic($handleX, $handleY, $x + $n[2], $y + $n[3]);
+                break;
+            case 'T':
+                [$handleX, $handleY] = [$smoothX, $smoothY];
+                $this->quadratic($handleX, $handleY, $x + $n[0], $y + $n[1]);
+                break;
+            case 'A':
+                $this->arc(abs($n[0]), abs($n[1]), deg2rad($n[2]), $n[3] === 1.0, $n[4] === 1.0, $x + $n[5], $y + $n[6]);
+                break;
+        }
+        $this->last = [$letter, $handleX, $handleY];
+    }
+
+    private function line(float $x, float $y): void
+    {
+        $this->segments[] = ['L', $this->x = $x, $this->y = $y];
+    }
+
+    private function quadratic(float $hx, float $hy, float $x, float $y): void
+    {
+        $this->segments[] = ['Q', $hx, $hy, $this->x = $x, $this->y = $y];
+    }
+
+    private function cubic(float $hx, float $hy, float $kx, float $ky, float $x, float $y): void
+    {
+        $this->segments[] = ['C', $hx, $hy, $kx, $ky, $this->x = $x, $this->y = $y];
+    }
+
+    /** By the middle of its ellipse (SVG 2, B.2.4). */
+    private function arc(float $rx, float $ry, float $turn, bool $isLarge, bool $isSweeping, float $x, float $y): void
+    {
+        if ($rx < 1e-12 || $ry < 1e-12 || ($x === $this->x && $y === $this->y)) {
+            $this->line($x, $y);
+
+            return;
+        }
+        [$cos, $sin] = [cos($turn), sin($turn)];
+        [$halfX, $halfY] = [($this->x - $x) / 2, ($this->y - $y) / 2];
+        [$x1, $y1] = [$cos * $halfX + $sin * $halfY, $cos * $halfY - $sin * $halfX];
+        $beyond = sqrt(($x1 / $rx) ** 2 + ($y1 / $ry) ** 2);
+        if ($beyond > 1) {
+            [$rx, $ry] = [$rx * $beyond, $ry * $beyond];
+        }
+        $root = sqrt(max(0.0, (($rx * $ry) ** 2 - ($rx * $y1) ** 2 - ($ry * $x1) ** 2) / (($rx * $y1) ** 2 + ($ry * $x1) ** 2))) * ($isLarge === $isSweeping ? -1 : 1);
+        [$middleX, $middleY] = [$root * $rx * $y1 / $ry, -$root * $ry * $x1 / $rx];
+        $from = atan2(($y1 - $middleY) / $ry, ($x1 - $middleX) / $rx);
+        $way = fmod(atan2((-$y1 - $middleY) / $ry, (-$x1 - $middleX) / $rx) - $from, 2 * M_PI);
+        $way += $isSweeping === ($way < 0) ? ($isSweeping ? 2 * M_PI : -2 * M_PI) : 0.0;
+        $count = max(1, (int) ceil(abs($way) / self::ARC - 1e-9));
+        $handle = 4 / 3 * tan($way / $count / 4);
+        [$originX, $originY] = [($this->x + $x) / 2, ($this->y + $y) / 2];
+        $on = function (float $a, float $b) use ($rx, $ry, $cos, $sin, $middleX, $middleY, $originX, $originY): array {
+            [$u, $v] = [$middleX + $rx * $a, $middleY + $ry * $b];
+
+            return [$originX + $cos * $u - $sin * $v, $originY + $sin * $u + $cos * $v];
+        };
+        for ($i = 0; $i < $count; $i++) {
+            [$a, $b] = [$from + $way * $i / $count, $from + $way * ($i + 1) / $count];
+            [$hx, $hy] = $on(cos($a) - $handle * sin($a), sin($a) + $handle * cos($a));
+            [$kx, $ky] = $on(cos($b) + $handle * sin($b), sin($b) - $handle * cos($b));
+            // It ends where it was told to, to the last bit.
+            $this->cubic($hx, $hy, $kx, $ky, ...($i === $count - 1 ? [$x, $y] : $on(cos($b), sin($b))));
+        }
+    }
+
+    private function close(): void
+    {
+        $last = $this->segments[count($this->segments) - 1][0] ?? 'Z';
+        if ($last !== 'Z') {
+            $this->segments[] = ['Z'];
+        }
+        [$this->x, $this->y, $this->last] = [$this->startX, $this->startY, ['', 0.0, 0.0]];
+    }
+}
