@@ -70,11 +70,8 @@ final readonly class Roughened implements Looks
             $soft = $soft->plus($ripple->linear(self::PUSH * $strength, -self::PUSH * $strength * 127.5));
         }
         $slope = $sigma * $finer * sqrt(2 * M_PI);
-        $cut = $soft->linearByte($slope, -127.5 * $slope + 127.5);
-        // Full or clear ink that no ripple can bring to the cut is not computed.
-        if ($slope * (1 - self::PUSH * array_sum(array_column(self::RIPPLES, 1))) > 1) {
-            $cut = $blurred->isMore(254.5)->either($blurred->isLess(0.5))->chosen($blurred, $cut);
-        }
+        // Only edges are cut: across so narrow a blur that the cut rises slowly, ripples would thin full ink, too.
+        $cut = $blurred->isMore(254.5)->either($blurred->isLess(0.5))->chosen($blurred, $soft->linearByte($slope, -127.5 * $slope + 127.5));
 
         return Blur::coloursExtended($ink, $sigma * 3, $grid->at)->withAlpha($cut->settled()->shrunk($finer)->settled());
     }
