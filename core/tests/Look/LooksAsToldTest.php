@@ -133,3 +133,15 @@ it('stamps thinly in as much of the inside as it is told, and hardly along the e
     expect(1 - $stamped->crop(160, 60, 780, 780)->mean() / 255)->toEqualWithDelta($amount, 0.05)->and(1 - $stamped->crop(100, 60, 3, 780)->mean() / 255)->toBeLessThan(0.35 * $amount)
         ->and(Histogram::of($stamped->crop(0, 0, 95, 900))[0])->toBe(95 * 900);
 })->with([0.15, 0.3, 0.6]);
+
+// A proof is the print seen from further away.
+it('looks in a proof as the print does', function (string $kind, array $values, float $off): void {
+    $disc = fn (int $side): Image => Image::raw(implode('', array_map(
+        fn (int $at): string => hypot($at % $side - $side / 2 + 0.5, intdiv($at, $side) - $side / 2 + 0.5) < 0.4 * $side ? "\xb0\x4a\x2c\xff" : "\0\0\0\0", range(0, $side * $side - 1),
+    )), $side, $side, 4)->asColours()->settled();
+    $print = look_of($kind, $values, $disc(900))->alpha()->shrunk(5)->settled();
+    $proof = look_of($kind, $values, $disc(900)->shrunkInk(5)->settled(), 60.0)->alpha();
+    expect($proof->minus($print)->operation('abs')->mean())->toBeLessThan($off)->and($print->minus($disc(180)->alpha())->operation('abs')->mean())->toBeGreaterThan(3 * $off);
+})->with([
+    'stamped' => ['stamped', ['amount' => 0.4, 'size' => 0.08], 1.5], 'roughened' => ['roughened', ['by' => 0.05, 'size' => 0.2], 0.8], 'an airbrushed edge' => ['airbrushed', ['softness' => 0.4, 'character' => 'edges'], 0.8],
+]);
