@@ -13,7 +13,7 @@ use TallCrow\Geometry\Path;
 /**
  * A drawing of figures in plain colours alone, as most clip art is: its outlines can be bent as those of letters are.
  *
- * @phpstan-type Node array{name: string, attributes: string, path: Path, children: list<mixed>}
+ * @phpstan-type Node array{attributes: string, path: Path, children: list<mixed>}
  */
 final readonly class FlatDrawing
 {
@@ -125,7 +125,7 @@ final readonly class FlatDrawing
             }
         }
 
-        return ['name' => (string) $element->localName, 'attributes' => $attributes, 'path' => $path, 'children' => $children];
+        return ['attributes' => $attributes, 'path' => $path, 'children' => $children];
     }
 
     private static function figure(DOMElement $element): ?Path
@@ -165,12 +165,16 @@ final readonly class FlatDrawing
 
     private static function isBeyond(Path $path): bool
     {
+        if ($path->isEmpty()) {
+            return false;
+        }
         try {
             $box = $path->bounds();
         } catch (NothingToMeasure) {
-            return false;
+            // Numbers beyond all bounds.
+            return true;
         }
 
-        return max(-$box->left, $box->right, -$box->top, $box->bottom) > 0.5 + self::BEYOND;
+        return ! (max(-$box->left, $box->right, -$box->top, $box->bottom) <= 0.5 + self::BEYOND);
     }
 }

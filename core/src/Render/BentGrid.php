@@ -45,7 +45,7 @@ final readonly class BentGrid
         $points = $this->points;
         $cells = intdiv(self::SQUARE, $points->step);
         [$across, $down] = [intdiv($points->across - 3, $cells), intdiv($points->down - 3, $cells)];
-        $whole = $points->seen(new Cells(1, 1, $across * $cells, $down * $cells), [0, 0, $source->width(), $source->height()], Looks::MOST);
+        $whole = $points->seen(new GridCells(1, 1, $across * $cells, $down * $cells), [0, 0, $source->width(), $source->height()], Supersampling::MOST);
         if ($whole === null) {
             return Image::empty($window->width, $window->height);
         }
@@ -53,7 +53,7 @@ final readonly class BentGrid
         // Of a source that is worked out as it is asked for, no more than shows.
         $source = $source->crop(...$whole)->settled();
         $drawn = [];
-        $blocks = [new Cells(0, 0, $across, $down)];
+        $blocks = [new GridCells(0, 0, $across, $down)];
         while ($blocks !== []) {
             $squares = array_shift($blocks);
             $block = new Frame(
@@ -61,8 +61,8 @@ final readonly class BentGrid
                 $squares->columns * self::SQUARE, $squares->rows * self::SQUARE,
             );
             $own = $block->overlap($window);
-            $seen = new Cells(1 + $squares->column * $cells, 1 + $squares->row * $cells, $squares->columns * $cells, $squares->rows * $cells);
-            $part = $own === null ? null : $points->seen($seen, $whole, Looks::MOST);
+            $seen = new GridCells(1 + $squares->column * $cells, 1 + $squares->row * $cells, $squares->columns * $cells, $squares->rows * $cells);
+            $part = $own === null ? null : $points->seen($seen, $whole, Supersampling::MOST);
             if ($own === null || $part === null) {
                 continue;
             }
@@ -90,7 +90,7 @@ final readonly class BentGrid
      * @param  array{int, int, int, int}  $part  what of that is seen
      * @param  array<int, array<int, true>>  $torn
      */
-    private function block(Image $source, array $whole, array $part, array $torn, Cells $cells, Frame $block): Image
+    private function block(Image $source, array $whole, array $part, array $torn, GridCells $cells, Frame $block): Image
     {
         [$left, $top] = [self::BEFORE + $whole[0] + $part[0], self::BEFORE + $whole[1] + $part[1]];
         $middles = $this->middles($cells, $torn, $block)
@@ -98,7 +98,7 @@ final readonly class BentGrid
             ->settled();
         [$slope, $wanted] = $this->slopes($cells, $torn);
         $from = $source->crop(...$part)->lookedUp($left, $top, self::BEFORE);
-        $looked = function (Looks $looks) use ($from, $middles, $slope): Image {
+        $looked = function (Supersampling $looks) use ($from, $middles, $slope): Image {
             $maps = [];
             foreach (range(1, $looks->across) as $i) {
                 foreach (range(1, $looks->down) as $j) {
@@ -112,7 +112,7 @@ final readonly class BentGrid
         };
         $drawn = Image::empty($block->width, $block->height);
         foreach (array_unique($wanted, SORT_REGULAR) as $kind) {
-            $squares = implode('', array_map(fn (Looks $looks): string => $looks == $kind ? "\xff" : "\0", $wanted));
+            $squares = implode('', array_map(fn (Supersampling $looks): string => $looks == $kind ? "\xff" : "\0", $wanted));
             // Square by square, where it is wanted alone; one kind after another, since each look has buffers of its own.
             $drawn = Image::raw($squares, intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1)
                 ->zoomed(self::SQUARE)->chosen($looked($kind), $drawn)->inSquares($kind->count() < 16 ? self::SQUARE : intdiv(self::SQUARE, 2))->settled();
@@ -126,7 +126,7 @@ final readonly class BentGrid
      *
      * @param  array<int, array<int, true>>  $torn
      */
-    private function middles(Cells $cells, array $torn, Frame $block): Image
+    private function middles(GridCells $cells, array $torn, Frame $block): Image
     {
         $numbers = [];
         // With one more on either side, which a curve looks at.
@@ -155,9 +155,9 @@ final readonly class BentGrid
      * everywhere in it. And how each square of them is looked up, row by row.
      *
      * @param  array<int, array<int, true>>  $torn
-     * @return array{Image, list<Looks>}
+     * @return array{Image, list<Supersampling>}
      */
-    private function slopes(Cells $cells, array $torn): array
+    private function slopes(GridCells $cells, array $torn): array
     {
         $side = intdiv(self::SQUARE, $this->points->step);
         $slopes = $squares = [];
@@ -180,7 +180,7 @@ final readonly class BentGrid
 
         return [
             Image::floats(pack('g*', ...$slopes), $cells->columns, $cells->rows, 4),
-            array_values(array_map(fn (array $sides): Looks => Looks::along($sides, $this->finer), $squares)),
+            array_values(array_map(fn (array $sides): Supersampling => Supersampling::along($sides, $this->finer), $squares)),
         ];
     }
 
@@ -190,7 +190,7 @@ final readonly class BentGrid
      * @param  array<int, array<int, true>>  $torn
      * @return array<int, list<int>>
      */
-    private function own(Cells $cells, array $torn): array
+    private function own(GridCells $cells, array $torn): array
     {
         $own = [];
         for ($j = 0; $j < $cells->rows; $j++) {
@@ -210,7 +210,7 @@ final readonly class BentGrid
      * @param  array<int, list<int>>  $torn  columns by row, counted from the first cell
      * @return array{Image, Image} which cells they are, and a map of the block
      */
-    private function oneByOne(Cells $cells, array $torn, Frame $block): array
+    private function oneByOne(GridCells $cells, array $torn, Frame $block): array
     {
         $step = $this->points->step;
         $empty = str_repeat("\0", 8 * $step);

@@ -159,7 +159,7 @@ final readonly class BentPoints
      * @param  array{int, int, int, int}  $of  what of it is at hand
      * @return ?array{int, int, int, int}
      */
-    public function seen(Cells $cells, array $of, int $grid): ?array
+    public function seen(GridCells $cells, array $of, int $grid): ?array
     {
         [$left, $top, $width, $height] = $of;
         [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 /** Some cells of a grid: the first of them, and how many. @internal */
-final readonly class Cells
+final readonly class GridCells
 {
     public function __construct(public int $column, public int $row, public int $columns, public int $rows) {}
 

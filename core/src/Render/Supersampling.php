@@ -10,7 +10,7 @@ namespace TallCrow\Render;
  *
  * @internal
  */
-final readonly class Looks
+final readonly class Supersampling
 {
     /**
      * A pixel that spans so many of the source along a side is the mean of so many looks along it: a bend squeezes and slants pixels, and one look would
