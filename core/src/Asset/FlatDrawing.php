@@ -27,8 +27,10 @@ final readonly class FlatDrawing
         'flood-color', 'flood-opacity', 'lighting-color', 'color-interpolation-filters', 'type',
     ];
 
-    /** Segments, cut apart as they are bent. */
+    /** Segments: each is cut apart as it is bent, into so many pieces at least where it goes across the whole page. */
     private const MOST = 20_000;
+
+    private const PIECES = 16;
 
     /** As a share of the page: what lies beyond it is cut off, which outlines are not. */
     private const BEYOND = 0.001;
@@ -85,7 +87,7 @@ final readonly class FlatDrawing
     }
 
     /**
-     * @param  int  $left  segments that may come still
+     * @param  int  $left  segments and pieces of them that may come still
      * @return ?Node
      */
     private static function node(DOMElement $element, Affine $to, int &$left, bool $isRoot = false): ?array
@@ -120,7 +122,7 @@ final readonly class FlatDrawing
             }
         } else {
             $path = self::figure($element)?->transformed($to);
-            if ($path === null || ($left -= count($path->segments)) < 0 || self::isBeyond($path)) {
+            if ($path === null || ($left -= self::pieces($path)) < 0 || self::isBeyond($path)) {
                 return null;
             }
         }
@@ -161,6 +163,18 @@ final readonly class FlatDrawing
             'M%s %sH%s%sV%s%sH%s%sV%s%sZ',
             $x + $rx, $y, $right - $rx, $corner($right, $y + $ry), $bottom - $ry, $corner($right - $rx, $bottom), $x + $rx, $corner($x, $bottom - $ry), $y + $ry, $corner($x + $rx, $y),
         ));
+    }
+
+    private static function pieces(Path $path): int
+    {
+        [$pieces, $fromX, $fromY] = [0.0, 0.0, 0.0];
+        foreach ($path->segments as $segment) {
+            [$x, $y] = $segment[0] === 'Z' ? [$fromX, $fromY] : Path::end($segment);
+            $pieces += 1 + ($segment[0] === 'M' ? 0.0 : self::PIECES * min(1.0, max(abs($x - $fromX), abs($y - $fromY))));
+            [$fromX, $fromY] = [$x, $y];
+        }
+
+        return (int) $pieces;
     }
 
     private static function isBeyond(Path $path): bool

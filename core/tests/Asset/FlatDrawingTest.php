@@ -78,7 +78,7 @@ it('leaves to the painter what is more than flat figures', function (string $ins
     'a stroke' => ['<rect width="50" height="30" stroke="#000"/>'], 'a stroke of a group' => ['<g stroke="red"><rect width="50" height="30"/></g>'], 'a gradient' => ['<rect width="50" height="30" fill="url(#a)"/>'],
     'a clone' => ['<use href="#a"/>'], 'a picture' => ['<image width="5" height="5"/>'], 'a page within the page' => ['<svg viewBox="0 0 10 10"><rect width="5" height="5"/></svg>'], 'a blend' => ['<rect width="5" height="5" style="mix-blend-mode:multiply;"/>'],
     'hard edges' => ['<rect width="5" height="5" shape-rendering="crispEdges"/>'], 'a share of the page' => ['<rect width="50%" height="5"/>'], 'what is cut off by the page' => ['<rect x="60" width="50" height="5"/>'],
-    'numbers beyond all bounds' => ['<path d="M1e999 0L-1e999 5L0 9z" transform="rotate(30)"/>'], 'what cannot be read' => ['<rect width="5" height="5" transform="turn(5)"/>'], 'a page that is turned' => ['<rect width="5" height="5"/>', ' transform="rotate(4)"'], 'more figures than are soon bent' => [str_repeat('<rect width="5" height="5"/>', 4001)],
+    'more lines across the page than are soon bent' => ['<path d="M0 0'.str_repeat('L100 50L0 50', 600).'"/>'], 'numbers beyond all bounds' => ['<path d="M1e999 0L-1e999 5L0 9z" transform="rotate(30)"/>'], 'what cannot be read' => ['<rect width="5" height="5" transform="turn(5)"/>'], 'a page that is turned' => ['<rect width="5" height="5"/>', ' transform="rotate(4)"'], 'more figures than are soon bent' => [str_repeat('<rect width="5" height="5"/>', 4001)],
 ]);
 
 it('takes the clip art of the shop as flat drawings', function (string $file): void {
