@@ -16,7 +16,7 @@ engines() {
     ) || { echo "PostgreSQL did not start: $folder/log" >&2; return 1; }
     redis-server --port "$cache" --bind 127.0.0.1 --save '' --dir "$folder" >"$folder.redis" 2>&1 &
     node_modules/.bin/s3rver --directory "$folder.s3" --address 127.0.0.1 --port "$store" --silent --configure-bucket crow --configure-bucket crow-1 --configure-bucket crow-2 >"$folder.store" 2>&1 &
-    for _ in $(seq 100); do (: </dev/tcp/127.0.0.1/"$store") 2>/dev/null && break || sleep 0.1; done
+    for _ in $(seq 1200); do (: </dev/tcp/127.0.0.1/"$store") 2>/dev/null && break || sleep 0.1; done
     (
         export DB_CONNECTION=pgsql DB_PORT=$port DB_DATABASE=tallcrow DB_USERNAME=tallcrow CACHE_STORE=redis SESSION_DRIVER=redis SESSION_CONNECTION=default REDIS_PORT=$cache
         export CROW_DISK=s3 AWS_ACCESS_KEY_ID=S3RVER AWS_SECRET_ACCESS_KEY=S3RVER AWS_BUCKET=crow AWS_ENDPOINT=http://127.0.0.1:$store

@@ -46,7 +46,7 @@ export async function addLine(page: Page, typed: string, verb: string | RegExp):
 
 /** Asked for at each frame: an assertion would ask again after up to a second. */
 export async function saved(page: Page): Promise<void> {
-    await page.waitForFunction(() => document.querySelector('.top-job [role=status]')?.textContent?.trim() === 'saved', undefined, { timeout: 10_000 });
+    await page.waitForFunction(() => document.querySelector('.top-job [role=status]')?.textContent?.trim() === 'saved');
 }
 
 /** Types into a token as a seller does and waits until it is saved. */
@@ -60,7 +60,7 @@ export async function setToken(token: Locator, text: string): Promise<void> {
 
 /** Unfolds the gauges that hold. */
 export async function showAllGauges(page: Page): Promise<void> {
-    await page.getByRole('button', { name: /^show the \d+ that hold$/ }).click({ timeout: 30_000 });
+    await page.getByRole('button', { name: /^show the \d+ that hold$/ }).click();
 }
 
 /** The lines of one layer, by what it is called. */

@@ -19,12 +19,12 @@ test('a design is examined: a fault is shown, tried, mended by one press and tak
     await setToken(page.getByRole('textbox', { name: 'centre from the top' }), '1 in');
     await page.goto(path.replace('/build', '/check'));
     const edges = page.getByRole('button', { name: /Edges/ });
-    await expect(edges).toBeVisible({ timeout: 20_000 });
+    await expect(edges).toBeVisible();
     await press(page, edges);
     await press(page, page.getByRole('button', { name: 'Show what it would do' }).first());
     await expect(page.getByAltText('The design as the mend would leave it')).toBeVisible();
     await press(page, page.getByRole('button', { name: /^Bring .* inside$/ }));
-    await expect(edges).toBeHidden({ timeout: 20_000 });
+    await expect(edges).toBeHidden();
     await page.goto(path);
     await page.getByRole('button', { name: 'Step back' }).click();
     await saved(page);
@@ -33,7 +33,7 @@ test('a design is examined: a fault is shown, tried, mended by one press and tak
     await press(page, page.getByRole('button', { name: 'it is meant so …' }));
     await page.getByRole('textbox', { name: 'Why is it meant so?' }).fill('it bleeds');
     await page.getByRole('button', { name: 'Keep' }).click();
-    await expect(page.getByText('Meant so: it bleeds')).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Meant so: it bleeds')).toBeVisible();
 });
 
 test('choosing a line by pressing a token of it moves nothing under the hand', async ({ page }) => {
@@ -60,16 +60,16 @@ test('a word of the shop is learned, an older state is seen beside the present o
     await saved(page);
     await page.goto(path.replace('/build', '/check'));
     const row = page.getByRole('button', { name: /Limpetry/ });
-    await expect(row.first()).toBeVisible({ timeout: 30_000 });
+    await expect(row.first()).toBeVisible();
     await press(page, row.first());
     await press(page, page.getByRole('button', { name: 'Keep "limpetry" as a word of this shop' }));
-    await expect(row).toHaveCount(0, { timeout: 30_000 });
+    await expect(row).toHaveCount(0);
     await press(page, page.locator('.check-older .v-field'));
     await press(page, page.getByRole('option').last());
     await expect(page.getByAltText('The design as it was')).toBeVisible();
     await press(page, page.getByRole('button', { name: 'Go back to this state' }));
     await expect(page.getByAltText('The design as it was')).toHaveCount(0);
-    await expect(page.getByText(/Ink/).first()).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/Ink/).first()).toBeVisible();
     const download = page.waitForEvent('download');
     await press(page, page.getByRole('link', { name: 'as PDF' }));
     expect((await download).suggestedFilename()).toMatch(/^report-\d+\.pdf$/);

@@ -132,14 +132,14 @@ test('a recipe is kept of chosen lines, followed on new words, and done to anoth
     await page.getByRole('button', { name: 'Recipes' }).click();
     await page.getByLabel('Keep the chosen line as').fill('Ringed so');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await expect(page.getByText('Ringed so')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('Ringed so')).toBeVisible();
     await expect(page.getByAltText('LANTERN by the recipe Ringed so')).toHaveJSProperty('complete', true);
     await page.getByLabel('Words to see them on').fill('Bell tower');
     // The ring in another colour, seen before it is set.
     const ring = page.getByRole('textbox', { name: /^Ringed so: colour/ }).last();
     await ring.fill('#2f6f73');
     await ring.press('Enter');
-    await expect(page.getByAltText('Bell tower by the recipe Ringed so')).toHaveAttribute('src', /instead.*%232f6f73/, { timeout: 30_000 });
+    await expect(page.getByAltText('Bell tower by the recipe Ringed so')).toHaveAttribute('src', /instead.*%232f6f73/);
     await page.getByRole('button', { name: 'Set new words by Ringed so' }).click();
     await saved(page);
     await expect(page.locator('.drag-row').last().getByRole('textbox', { name: 'outline colour' })).toHaveValue('#2f6f73');
@@ -211,7 +211,6 @@ test('words are written anew where they lie on the peg, and a linked copy says t
 });
 
 test('a first design goes from New job to its file in less than sixty keystrokes beside its words', async ({ page }) => {
-    test.setTimeout(90_000);
     let pressed = 0;
     const press = async (...keys: string[]): Promise<void> => {
         for (const key of keys) {
@@ -251,6 +250,6 @@ test('a first design goes from New job to its file in less than sixty keystrokes
     await press('Enter');
     await go('Tab', 'Export the print file');
     await press('Enter');
-    await expect(page.getByRole('link', { name: 'Download' })).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByRole('link', { name: 'Download' })).toBeVisible();
     expect(pressed).toBeLessThan(60);
 });

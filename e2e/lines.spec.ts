@@ -65,7 +65,7 @@ test('a paper and a warp are chosen by what they look like on the piece', async 
     await addLine(page, 'paper', /paper/);
     await page.getByRole('button', { name: 'paper: gingham, choose' }).click({ delay: 70 });
     const plaid = page.getByRole('listbox', { name: 'paper' }).getByRole('option', { name: 'plaid' });
-    await expect(plaid.locator('img')).toBeVisible({ timeout: 30_000 });
+    await expect(plaid.locator('img')).toBeVisible();
     await plaid.click({ delay: 70 });
     await saved(page);
     const kinds = ((await artworkOf(page, path)).layers[0] as unknown as { effects: unknown }).effects as { kind: string; paper?: string }[];
@@ -76,7 +76,7 @@ test('the garment rail shows the art on each cloth and hangs it on the peg', asy
     await page.goto('/');
     await page.getByRole('link', { name: 'Quarry Road kite day' }).click();
     const oat = page.getByRole('region', { name: 'Garment colours on offer' }).getByRole('button', { name: /^Oat/ });
-    await expect(oat).toContainText(/13\.\d % lost/, { timeout: 20_000 });
+    await expect(oat).toContainText(/13\.\d % lost/);
     await oat.click();
     await expect(page.locator('.peg-view .garment .cloth').first()).toHaveAttribute('fill', '#e4d9c3');
     await page.getByRole('button', { name: /On Forest/ }).click();

@@ -151,5 +151,5 @@ test('a feather becomes a halftone, and wear is brushed, limited and measured', 
     expect(sheet.limits['letterLost']).toBe(0.3);
     expect((sheet.distress[0]?.['strokes'] as unknown[])?.length).toBe(1);
     await showAllGauges(page);
-    await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/% worn/, { timeout: 30_000 });
+    await expect(page.getByRole('region', { name: 'Gauges' })).toContainText(/% worn/);
 });

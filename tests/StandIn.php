@@ -43,7 +43,7 @@ final class StandIn
     {
         $this->process = new Process([PHP_BINARY, '-S', substr($this->address, 7), dirname(__DIR__).'/print-house/serve.php'], env: ['PRINT_HOUSE_FOLDER' => $this->folder, 'PRINT_HOUSE_HOUSES' => "$this->folder/houses", 'PRINT_HOUSE_CONTROL' => 'yes', 'PRINT_HOUSE_SECONDS' => '0'], timeout: null);
         $this->process->start();
-        for ($ends = microtime(true) + 10; @file_get_contents("$this->address/openapi.json") === false;) {
+        for ($ends = microtime(true) + 120; @file_get_contents("$this->address/openapi.json") === false;) {
             microtime(true) < $ends || throw new \RuntimeException('The print house did not open: '.$this->process->getErrorOutput());
             usleep(30_000);
         }

@@ -45,7 +45,7 @@ final class Root
         $this->run([PHP_BINARY, '-d', 'ffi.enable=true', '-S', "127.0.0.1:$this->port", dirname(__DIR__, 2).'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], "$this->path/public");
         $this->run([PHP_BINARY, '-d', 'ffi.enable=true', 'artisan', 'crow:work']);
         $this->run([PHP_BINARY, '-d', 'ffi.enable=true', 'artisan', 'crow:work']);
-        $ends = time() + 30;
+        $ends = time() + 300;
         while (! $this->answers() && time() < $ends) {
             usleep(100_000);
         }
