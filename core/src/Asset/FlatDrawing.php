@@ -9,9 +9,10 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\NothingToMeasure;
 use TallCrow\Geometry\Outline;
 use TallCrow\Geometry\Path;
+use TallCrow\Geometry\Stroking;
 
 /**
- * A drawing of figures in plain colours alone, as most clip art is: its outlines can be bent as those of letters are.
+ * A drawing of figures and lines in plain colours alone, as most clip art is: its outlines can be bent as those of letters are.
  *
  * @phpstan-type Node array{attributes: string, path: Path, children: list<mixed>}
  */
@@ -22,13 +23,15 @@ final readonly class FlatDrawing
 
     /** What says nothing about filled figures, or is told by their outlines. */
     private const BESIDE = [
-        'id', 'd', 'points', 'x', 'y', 'width', 'height', 'cx', 'cy', 'r', 'rx', 'ry', 'transform', 'viewBox', 'preserveAspectRatio', 'overflow', 'clip-rule', 'paint-order',
-        'stroke-width', 'stroke-linecap', 'stroke-linejoin', 'stroke-miterlimit', 'stroke-dasharray', 'stroke-dashoffset', 'stroke-opacity', 'stop-color', 'stop-opacity',
+        'id', 'd', 'points', 'x', 'y', 'x1', 'y1', 'x2', 'y2', 'width', 'height', 'cx', 'cy', 'r', 'rx', 'ry', 'transform', 'viewBox', 'preserveAspectRatio', 'overflow', 'clip-rule', 'stop-color', 'stop-opacity',
         'flood-color', 'flood-opacity', 'lighting-color', 'color-interpolation-filters', 'type',
     ];
 
+    /** Of the chords of strokes so many are bent as fast as one segment: they are cut no further. */
+    private const CHORDS = 3;
+
     /** Segments: each is cut apart as it is bent, into so many pieces at least where it goes across the whole page. */
-    private const MOST = 20_000;
+    private const MOST = 30_000;
 
     private const PIECES = 16;
 
@@ -38,8 +41,12 @@ final readonly class FlatDrawing
     /** @param  Node  $root  outlines in shares of the page, its middle at 0 */
     private function __construct(private array $root) {}
 
-    /** Null for a drawing that holds anything else: strokes, gradients, clips, masks, filters, pictures, clones. */
-    public static function of(string $markup): ?self
+    /**
+     * Null for a drawing that holds anything else: gradients, clips, masks, filters, pictures, clones.
+     *
+     * @param  float  $tolerance  a share of the page by which the edge of a stroke may be off
+     */
+    public static function of(string $markup, float $tolerance): ?self
     {
         $document = new \DOMDocument;
         if (str_contains($markup, 'url(') || ! @$document->loadXML($markup, LIBXML_NONET) || $document->documentElement === null) {
@@ -51,7 +58,7 @@ final readonly class FlatDrawing
             return null;
         }
         $left = self::MOST;
-        $node = self::node($root, Affine::shift(-$box[0] - $box[2] / 2, -$box[1] - $box[3] / 2)->then(Affine::scale(1 / $box[2], 1 / $box[3])), $left, true);
+        $node = self::node($root, SvgStroke::plain(), $tolerance, Affine::shift(-$box[0] - $box[2] / 2, -$box[1] - $box[3] / 2)->then(Affine::scale(1 / $box[2], 1 / $box[3])), $left, true);
 
         return $node === null ? null : new self($node);
     }
@@ -90,19 +97,20 @@ final readonly class FlatDrawing
      * @param  int  $left  segments and pieces of them that may come still
      * @return ?Node
      */
-    private static function node(DOMElement $element, Affine $to, int &$left, bool $isRoot = false): ?array
+    private static function node(DOMElement $element, SvgStroke $stroke, float $tolerance, Affine $to, int &$left, bool $isRoot = false): ?array
     {
+        $stroke = $stroke->of($element);
         $attributes = '';
         foreach ($element->attributes as $attribute) {
             [$name, $value] = [(string) $attribute->localName, trim((string) $attribute->nodeValue)];
             if (in_array($name, self::LOOKS, true)) {
                 $attributes .= sprintf(' %s="%s"', $name, htmlspecialchars($value, ENT_QUOTES | ENT_XML1));
-            } elseif ($name === 'stroke' ? $value !== 'none' : ! in_array($name, self::BESIDE, true)) {
+            } elseif (! in_array($name, SvgStroke::ATTRIBUTES, true) && ! in_array($name, self::BESIDE, true)) {
                 return null;
             }
         }
         $by = SvgTransform::read($element->getAttribute('transform'));
-        if ($by === null) {
+        if ($by === null || $stroke === null) {
             return null;
         }
         $to = $by->then($to);
@@ -114,7 +122,7 @@ final readonly class FlatDrawing
                 if (! $child instanceof DOMElement || in_array($child->localName, ['title', 'desc', 'defs'], true)) {
                     continue;
                 }
-                $node = self::node($child, $to, $left);
+                $node = self::node($child, $stroke, $tolerance, $to, $left);
                 if ($node === null) {
                     return null;
                 }
@@ -125,12 +133,39 @@ final readonly class FlatDrawing
             if ($path === null || ($left -= self::pieces($path)) < 0 || self::isBeyond($path)) {
                 return null;
             }
+            if ($stroke->isSeen()) {
+                $line = self::line($element, $stroke, $tolerance, $to, $left);
+                if ($line === null || self::isBeyond($line)) {
+                    return null;
+                }
+                $figure = ['attributes' => '', 'path' => $path, 'children' => []];
+                $line = ['attributes' => $stroke->attributes(), 'path' => $line, 'children' => []];
+                [$path, $children] = [Path::empty(), $stroke->isBelow ? [$line, $figure] : [$figure, $line]];
+            }
         }
 
         return ['attributes' => $attributes, 'path' => $path, 'children' => $children];
     }
 
-    private static function figure(DOMElement $element): ?Path
+    /**
+     * What the stroke of a figure inks.
+     *
+     * @param  int  $left  segments that may come still
+     */
+    private static function line(DOMElement $element, SvgStroke $stroke, float $tolerance, Affine $to, int &$left): ?Path
+    {
+        $scale = $to->factor();
+        if ($scale <= 0 || ! is_finite($scale)) {
+            return null;
+        }
+        $path = self::figure($element, true);
+        $line = $path === null ? null : Stroking::outline($path, $stroke->stroke, $tolerance / $scale, self::CHORDS * $left)?->transformed($to);
+        $left -= $line === null ? 0 : intdiv(self::pieces($line), self::CHORDS);
+
+        return $left < 0 ? null : $line;
+    }
+
+    private static function figure(DOMElement $element, bool $isStroked = false): ?Path
     {
         $number = function (string $name) use ($element): float {
             $told = $element->getAttribute($name);
@@ -139,13 +174,16 @@ final readonly class FlatDrawing
             return $told === '' ? 0.0 : (is_numeric($told) ? (float) $told : NAN);
         };
         [$x, $y, $width, $height, $cx, $cy, $r, $rx, $ry] = array_map($number, ['x', 'y', 'width', 'height', 'cx', 'cy', 'r', 'rx', 'ry']);
-        if (is_nan($x + $y + $width + $height + $cx + $cy + $r + $rx + $ry) || min($width, $height, $r, $rx, $ry) < 0) {
+        [$x1, $y1, $x2, $y2] = array_map($number, ['x1', 'y1', 'x2', 'y2']);
+        if (is_nan($x + $y + $width + $height + $cx + $cy + $r + $rx + $ry + $x1 + $y1 + $x2 + $y2) || min($width, $height, $r, $rx, $ry) < 0) {
             return null;
         }
 
         return match ($element->localName) {
-            'path' => SvgPath::read($element->getAttribute('d')),
-            'polygon', 'polyline' => SvgPath::read('M'.$element->getAttribute('points')),
+            'path' => SvgPath::read($element->getAttribute('d'), $isStroked),
+            'polygon' => SvgPath::read('M'.$element->getAttribute('points')),
+            'polyline' => SvgPath::read('M'.$element->getAttribute('points'), $isStroked),
+            'line' => new Path([['M', $x1, $y1], ['L', $x2, $y2]]),
             'circle' => $r > 0 ? Outline::ellipse(2 * $r, 2 * $r)->transformed(Affine::shift($cx, $cy)) : Path::empty(),
             'ellipse' => $rx > 0 && $ry > 0 ? Outline::ellipse(2 * $rx, 2 * $ry)->transformed(Affine::shift($cx, $cy)) : null,
             'rect' => $width > 0 && $height > 0 ? self::rectangle($x, $y, $width, $height, $element->hasAttribute('rx') ? $rx : $ry, $element->hasAttribute('ry') ? $ry : $rx) : Path::empty(),

@@ -7,8 +7,7 @@ namespace TallCrow\Asset;
 use TallCrow\Geometry\Path;
 
 /**
- * Reads the data of an SVG path (SVG 2, 9.3) into closed contours of lines and curves, as a fill sees it. What follows an error is left out, as painters
- * leave it out.
+ * Reads the data of an SVG path (SVG 2, 9.3) into contours of lines and curves. What follows an error is left out, as painters leave it out.
  *
  * @phpstan-import-type Segment from Path
  */
@@ -38,9 +37,12 @@ final class SvgPath
     /** @var list<Segment> */
     private array $segments = [];
 
-    public static function read(string $d): Path
+    private function __construct(private readonly bool $isStroked) {}
+
+    /** @param  bool  $isStroked  whether contours that are left open stay so; a fill sees them closed */
+    public static function read(string $d, bool $isStroked = false): Path
     {
-        $path = new self;
+        $path = new self($isStroked);
         $at = 0;
         while (preg_match('/\G[\s,]*([MLHVCSQTAZ])/i', $d, $found, 0, $at) === 1) {
             $at += strlen($found[0]);
@@ -49,7 +51,7 @@ final class SvgPath
                 break;
             }
             if ($letter === 'Z') {
-                $path->close();
+                $path->close(true);
 
                 continue;
             }
@@ -192,10 +194,10 @@ final class SvgPath
         }
     }
 
-    private function close(): void
+    private function close(bool $isTold = false): void
     {
         $last = $this->segments[count($this->segments) - 1][0] ?? 'Z';
-        if ($last !== 'Z') {
+        if ($last !== 'Z' && ($isTold || ! $this->isStroked)) {
             $this->segments[] = ['Z'];
         }
         [$this->x, $this->y, $this->last] = [$this->startX, $this->startY, ['', 0.0, 0.0]];

@@ -6,7 +6,6 @@ namespace TallCrow\Render;
 
 use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Placement;
-use TallCrow\Asset\FlatDrawing;
 use TallCrow\Asset\Picture;
 use TallCrow\Raster\Image;
 
@@ -26,9 +25,9 @@ final class ArtPainter
         if ($placing->bend === null) {
             return SvgPainter::drawing($picture->markup(), $placing, $window);
         }
-        $drawing = FlatDrawing::of($picture->markup());
-        if ($drawing !== null) {
-            return SvgPainter::bent($drawing, $placing, $placing->bend, $window);
+        $bent = SvgPainter::bent($picture->markup(), $placing, $placing->bend, $window);
+        if ($bent !== null) {
+            return $bent;
         }
         $ppi = $window->ppi * self::FINER;
         $page = new Frame($ppi, 0, 0, max(1, (int) ceil($placing->pictureWidth * $ppi)), max(1, (int) ceil($placing->pictureHeight * $ppi)));

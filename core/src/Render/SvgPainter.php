@@ -38,10 +38,14 @@ final class SvgPainter
         return self::inRows($body, $placing, $frame);
     }
 
-    /** A bent piece's outlines themselves, crisp at any size. */
-    public static function bent(FlatDrawing $drawing, Placing $placing, Bend $bend, Frame $frame): Image
+    /** A bent piece's outlines themselves, crisp at any size; null where they cannot be had. */
+    public static function bent(string $markup, Placing $placing, Bend $bend, Frame $frame): ?Image
     {
         [$width, $height, $toSheet] = [$placing->pictureWidth, $placing->pictureHeight, $placing->toSheet];
+        $drawing = FlatDrawing::of($markup, self::ASTRAY / $frame->ppi / max($width, $height));
+        if ($drawing === null) {
+            return null;
+        }
         $map = fn (float $x, float $y): array => $toSheet->apply(...($bend->forward)($x * $width, $y * $height));
 
         return self::inRows($drawing->mapped($map, self::ASTRAY / $frame->ppi, Fitting::LONGEST), $placing, $frame);
