@@ -9,7 +9,6 @@ namespace TallCrow\Geometry;
  * of which run the same way round. Within corners the outline goes through the corner itself, so that it is the sum of these to the last bit.
  *
  * @phpstan-import-type Segment from Path
- * @phpstan-import-type Point from StrokeLine
  */
 final class Stroking
 {
@@ -45,15 +44,15 @@ final class Stroking
     private function line(StrokeLine $line): void
     {
         $points = $line->points;
-        foreach ($line->turns as [$x, $y]) {
-            $this->contour([['L', $x, $y + $this->half], ...$this->arc($x, $y, 0.0, 1.0, 0.0, -1.0), ...$this->arc($x, $y, 0.0, -1.0, 0.0, 1.0)]);
+        foreach ($line->turns as $turn) {
+            $this->disc($turn);
         }
         if (count($points) === 1) {
             $this->dot($points[0]);
 
             return;
         }
-        $back = array_map(fn (array $p): array => [$p[0], $p[1], -$p[4], -$p[5], -$p[2], -$p[3], $p[8], -$p[9], $p[6], -$p[7]], array_reverse($points));
+        $back = array_map(fn (StrokePoint $point): StrokePoint => $point->turned(), array_reverse($points));
         if ($line->isClosed) {
             $this->contour($this->side([...$points, $points[0]], true));
             $this->contour($this->side([...$back, $back[0]], true));
@@ -66,27 +65,27 @@ final class Stroking
     /**
      * The edge to the right of the way, where y runs down.
      *
-     * @param  non-empty-list<Point>  $points
+     * @param  non-empty-list<StrokePoint>  $points
      * @return non-empty-list<Segment> lines and curves; the first of them leads to its beginning
      */
     private function side(array $points, bool $isClosed = false): array
     {
-        $h = $this->half;
-        [$x, $y, , , $outX, $outY] = $points[0];
-        $edge = [['L', $x - $h * $outY, $y + $h * $outX]];
+        $edge = [$this->beside($points[0], $points[0]->out)];
         for ($i = 1, $n = count($points); $i < $n; $i++) {
-            [$fromX, $fromY, , , $goX, $goY, , , $goHandle, $goBend] = $points[$i - 1];
-            [$x, $y, $inX, $inY, , , $inHandle, $inBend] = $points[$i];
-            [$one, $other] = [[$fromX - $h * $goY, $fromY + $h * $goX], [$x - $h * $inY, $y + $h * $inX]];
-            [$grows, $ends] = [1 - $h * $goBend, 1 - $h * $inBend];
-            if (($other[0] - $one[0]) * ($x - $fromX) + ($other[1] - $one[1]) * ($y - $fromY) < 0 || $grows < 0 || $ends < 0) {
+            [$from, $to] = [$points[$i - 1], $points[$i]];
+            [$out, $in] = [$from->out, $to->in];
+            [[, $oneX, $oneY], [, $otherX, $otherY]] = [$one, $other] = [$this->beside($from, $out), $this->beside($to, $in)];
+            [$grows, $ends] = [1 - $this->half * $out->bend, 1 - $this->half * $in->bend];
+            if (($otherX - $oneX) * ($to->x - $from->x) + ($otherY - $oneY) * ($to->y - $from->y) < 0 || $grows < 0 || $ends < 0) {
                 // Within a bend that is tighter than the stroke is wide the edge runs backwards: what it passes over is inked all the same.
-                array_push($edge, ['L', $fromX, $fromY], ['L', $x, $y], ['L', ...$other]);
-                $this->triangle([$fromX, $fromY], [$x, $y], $one);
-                $this->triangle([$x, $y], $other, $one);
+                array_push($edge, ['L', $from->x, $from->y], ['L', $to->x, $to->y], $other);
+                $this->triangle(['L', $from->x, $from->y], ['L', $to->x, $to->y], $one);
+                $this->triangle(['L', $to->x, $to->y], $other, $one);
+            } elseif ($out->handle + $in->handle > 0) {
+                [$first, $second] = [$out->handle * $grows, $in->handle * $ends];
+                $edge[] = ['C', $oneX + $first * $out->dx, $oneY + $first * $out->dy, $otherX - $second * $in->dx, $otherY - $second * $in->dy, $otherX, $otherY];
             } else {
-                [$out, $in] = [$goHandle * $grows, $inHandle * $ends];
-                $edge[] = $goHandle + $inHandle > 0 ? ['C', $one[0] + $out * $goX, $one[1] + $out * $goY, $other[0] - $in * $inX, $other[1] - $in * $inY, ...$other] : ['L', ...$other];
+                $edge[] = $other;
             }
             if ($i < $n - 1) {
                 array_push($edge, ...$this->corner($points[$i]));
@@ -99,68 +98,76 @@ final class Stroking
         return $edge;
     }
 
+    /** @return array{'L', float, float} to the edge beside a point, on the right */
+    private function beside(StrokePoint $point, StrokeHeading $heading): array
+    {
+        return ['L', $point->x - $this->half * $heading->dy, $point->y + $this->half * $heading->dx];
+    }
+
     /**
      * From the end of the strip before a corner to the beginning of the one after it.
      *
-     * @param  Point  $point
      * @return list<Segment>
      */
-    private function corner(array $point): array
+    private function corner(StrokePoint $point): array
     {
-        [$x, $y, $inX, $inY, $outX, $outY] = $point;
-        $h = $this->half;
-        [$sine, $cosine] = [$inX * $outY - $inY * $outX, $inX * $outX + $inY * $outY];
+        [$in, $out] = [$point->in, $point->out];
+        [$sine, $cosine] = [$in->sine($out), $in->cosine($out)];
         if (abs($sine) < self::STRAIGHT && $cosine > 0) {
             return [];
         }
-        $next = ['L', $x - $h * $outY, $y + $h * $outX];
+        $next = $this->beside($point, $out);
         if ($sine > 0) {
             // It turns to this side.
-            return [['L', $x, $y], $next];
+            return [['L', $point->x, $point->y], $next];
         }
         if ($this->stroke->join === Join::Round) {
-            return $this->arc($x, $y, -$inY, $inX, -$outY, $outX);
+            return $this->arc($point, [-$in->dy, $in->dx], [-$out->dy, $out->dx]);
         }
         // The mitre's length is 1 / sin of half the angle between the lines, in widths.
         if ($this->stroke->join === Join::Mitre && $cosine > -1 + 1e-9 && 2 / (1 + $cosine) <= $this->stroke->limit ** 2) {
-            return [['L', $x - $h * ($inY + $outY) / (1 + $cosine), $y + $h * ($inX + $outX) / (1 + $cosine)], $next];
+            $far = $this->half / (1 + $cosine);
+
+            return [['L', $point->x - $far * ($in->dy + $out->dy), $point->y + $far * ($in->dx + $out->dx)], $next];
         }
 
         return [$next];
     }
 
-    /**
-     * @param  Point  $point  where the line ends, and how it comes there
-     * @return list<Segment>
-     */
-    private function cap(array $point): array
+    /** @return list<Segment> from the edge on the right of where the line ends to that on its left */
+    private function cap(StrokePoint $point): array
     {
-        [$x, $y, $dx, $dy] = $point;
-        $h = $this->half;
+        [$dx, $dy] = [$point->in->dx, $point->in->dy];
+        $left = $this->beside($point, $point->in->turned());
+        if ($this->stroke->cap === Cap::Butt) {
+            return [];
+        }
+        if ($this->stroke->cap === Cap::Round) {
+            return [...$this->arc($point, [-$dy, $dx], [$dx, $dy]), ...$this->arc($point, [$dx, $dy], [$dy, -$dx])];
+        }
+        [, $rightX, $rightY] = $this->beside($point, $point->in);
 
-        return match ($this->stroke->cap) {
-            Cap::Butt => [],
-            Cap::Square => [['L', $x - $h * $dy + $h * $dx, $y + $h * $dx + $h * $dy], ['L', $x + $h * $dy + $h * $dx, $y - $h * $dx + $h * $dy], ['L', $x + $h * $dy, $y - $h * $dx]],
-            Cap::Round => [...$this->arc($x, $y, -$dy, $dx, $dx, $dy), ...$this->arc($x, $y, $dx, $dy, $dy, -$dx)],
-        };
+        return [['L', $rightX + $this->half * $dx, $rightY + $this->half * $dy], ['L', $left[1] + $this->half * $dx, $left[2] + $this->half * $dy], $left];
     }
 
     /**
      * A part of a circle of half the width, by curves of an eighth of a turn at most: off by 0.0004 % of the width.
      *
+     * @param  array{float, float}  $from  which way off the middle it begins
+     * @param  array{float, float}  $to
      * @return list<Segment>
      */
-    private function arc(float $x, float $y, float $fromX, float $fromY, float $toX, float $toY): array
+    private function arc(StrokePoint $middle, array $from, array $to): array
     {
-        $from = atan2($fromY, $fromX);
+        $begin = atan2($from[1], $from[0]);
         // Always to the left, where y runs down, by half a turn at most.
-        $way = -fmod(4 * M_PI + $from - atan2($toY, $toX), 2 * M_PI);
+        $way = -fmod(4 * M_PI + $begin - atan2($to[1], $to[0]), 2 * M_PI);
         $count = max(1, (int) ceil(-$way / (M_PI / 4) - 1e-9));
         $handle = 4 / 3 * tan($way / $count / 4);
-        $h = $this->half;
+        [$x, $y, $h] = [$middle->x, $middle->y, $this->half];
         $arc = [];
         for ($i = 1; $i <= $count; $i++) {
-            [$cos, $sin, $toCos, $toSin] = [cos($from + $way * ($i - 1) / $count), sin($from + $way * ($i - 1) / $count), cos($from + $way * $i / $count), sin($from + $way * $i / $count)];
+            [$cos, $sin, $toCos, $toSin] = [cos($begin + $way * ($i - 1) / $count), sin($begin + $way * ($i - 1) / $count), cos($begin + $way * $i / $count), sin($begin + $way * $i / $count)];
             $arc[] = [
                 'C', $x + $h * ($cos - $handle * $sin), $y + $h * ($sin + $handle * $cos), $x + $h * ($toCos + $handle * $toSin), $y + $h * ($toSin - $handle * $toCos),
                 $x + $h * $toCos, $y + $h * $toSin,
@@ -170,30 +177,27 @@ final class Stroking
         return $arc;
     }
 
-    /**
-     * A line that goes nowhere: a dot where it has caps.
-     *
-     * @param  Point  $point
-     */
-    private function dot(array $point): void
+    /** A line that goes nowhere: a dot where it has caps. */
+    private function dot(StrokePoint $point): void
     {
-        if ($this->stroke->cap === Cap::Butt) {
-            return;
+        if ($this->stroke->cap !== Cap::Butt) {
+            $this->contour([$this->beside($point, $point->in), ...$this->cap($point), ...$this->cap($point->turned())]);
         }
-        [$x, $y] = $point;
-        $right = [$x, $y, 1.0, 0.0, 1.0, 0.0, 0.0, 0.0, 0.0, 0.0];
-        $left = [$x, $y, -1.0, 0.0, -1.0, 0.0, 0.0, 0.0, 0.0, 0.0];
-        $this->contour([['L', $x, $y + $this->half], ...$this->cap($right), ...$this->cap($left)]);
+    }
+
+    private function disc(StrokePoint $point): void
+    {
+        $this->contour([['L', $point->x, $point->y + $this->half], ...$this->arc($point, [0.0, 1.0], [0.0, -1.0]), ...$this->arc($point, [0.0, -1.0], [0.0, 1.0])]);
     }
 
     /**
-     * @param  array{float, float}  $a
-     * @param  array{float, float}  $b
-     * @param  array{float, float}  $c
+     * @param  array{'L', float, float}  $a
+     * @param  array{'L', float, float}  $b
+     * @param  array{'L', float, float}  $c
      */
     private function triangle(array $a, array $b, array $c): void
     {
-        $this->contour(($b[0] - $a[0]) * ($c[1] - $a[1]) - ($b[1] - $a[1]) * ($c[0] - $a[0]) > 0 ? [['L', ...$a], ['L', ...$c], ['L', ...$b]] : [['L', ...$a], ['L', ...$b], ['L', ...$c]]);
+        $this->contour(($b[1] - $a[1]) * ($c[2] - $a[2]) - ($b[2] - $a[2]) * ($c[1] - $a[1]) > 0 ? [$a, $c, $b] : [$a, $b, $c]);
     }
 
     /** @param  non-empty-list<Segment>  $edge  which begins where its first segment ends */

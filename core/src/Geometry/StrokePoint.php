@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Geometry;
+
+/**
+ * A point of a line that is stroked.
+ *
+ * @internal
+ */
+final readonly class StrokePoint
+{
+    public function __construct(public float $x, public float $y, public StrokeHeading $in, public StrokeHeading $out) {}
+
+    /** Where the line neither comes from nor goes to anywhere. */
+    public static function alone(float $x, float $y): self
+    {
+        $right = new StrokeHeading(1.0, 0.0);
+
+        return new self($x, $y, $right, $right);
+    }
+
+    public static function within(float $x, float $y, StrokeHeading $heading): self
+    {
+        return new self($x, $y, $heading, $heading);
+    }
+
+    public function comingFrom(self $other): self
+    {
+        return new self($this->x, $this->y, $other->in, $this->out);
+    }
+
+    public function goingOn(StrokeHeading $out): self
+    {
+        return new self($this->x, $this->y, $this->in, $out);
+    }
+
+    /** Of the line from its other end. */
+    public function turned(): self
+    {
+        return new self($this->x, $this->y, $this->out->turned(), $this->in->turned());
+    }
+
+    /** Whether a curve turns on the spot between it and the next one, so close to it that it can be seen to turn only there. */
+    public function turnsBefore(self $next): bool
+    {
+        return $this->out->cosine($next->in) < 0.5;
+    }
+}
