@@ -6,6 +6,8 @@ namespace TallCrow\Asset;
 
 use DOMElement;
 use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Clipping;
 use TallCrow\Geometry\NothingToMeasure;
 use TallCrow\Geometry\Outline;
 use TallCrow\Geometry\Path;
@@ -35,8 +37,8 @@ final readonly class FlatDrawing
 
     private const PIECES = 16;
 
-    /** As a share of the page: what lies beyond it is cut off, which outlines are not. */
-    private const BEYOND = 0.001;
+    /** In pages: what reaches further beyond is left to the painter. */
+    private const FAR = 10.0;
 
     /** @param  Node  $root  outlines in shares of the page, its middle at 0 */
     private function __construct(private array $root) {}
@@ -54,7 +56,7 @@ final readonly class FlatDrawing
         }
         $root = $document->documentElement;
         $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($root->getAttribute('viewBox'))) ?: []);
-        if (count($box) !== 4 || $box[2] <= 0 || $box[3] <= 0 || $root->hasAttribute('transform')) {
+        if (count($box) !== 4 || $box[2] <= 0 || $box[3] <= 0 || $root->hasAttribute('transform') || ! in_array($root->getAttribute('overflow'), ['', 'hidden', 'scroll'], true)) {
             return null;
         }
         $left = self::MOST;
@@ -129,13 +131,13 @@ final readonly class FlatDrawing
                 $children[] = $node;
             }
         } else {
-            $path = self::figure($element)?->transformed($to);
-            if ($path === null || ($left -= self::pieces($path)) < 0 || self::isBeyond($path)) {
+            $path = self::onPage(self::figure($element)?->transformed($to), $tolerance);
+            if ($path === null || ($left -= self::pieces($path)) < 0) {
                 return null;
             }
             if ($stroke->isSeen()) {
                 $line = self::line($element, $stroke, $tolerance, $to, $left);
-                if ($line === null || self::isBeyond($line)) {
+                if ($line === null) {
                     return null;
                 }
                 $figure = ['attributes' => '', 'path' => $path, 'children' => []];
@@ -159,7 +161,7 @@ final readonly class FlatDrawing
             return null;
         }
         $path = self::figure($element, true);
-        $line = $path === null ? null : Stroking::outline($path, $stroke->stroke, $tolerance / $scale, self::CHORDS * $left)?->transformed($to);
+        $line = $path === null ? null : self::onPage(Stroking::outline($path, $stroke->stroke, $tolerance / $scale, self::CHORDS * $left)?->transformed($to), $tolerance);
         $left -= $line === null ? 0 : intdiv(self::pieces($line), self::CHORDS);
 
         return $left < 0 ? null : $line;
@@ -215,18 +217,23 @@ final readonly class FlatDrawing
         return (int) $pieces;
     }
 
-    private static function isBeyond(Path $path): bool
+    /** What lies beyond the page is not drawn. Null for what has no bounds. */
+    private static function onPage(?Path $path, float $tolerance): ?Path
     {
-        if ($path->isEmpty()) {
-            return false;
+        if ($path === null || $path->isEmpty()) {
+            return $path;
         }
         try {
             $box = $path->bounds();
         } catch (NothingToMeasure) {
-            // Numbers beyond all bounds.
-            return true;
+            return null;
         }
+        $beyond = max(-$box->left, $box->right, -$box->top, $box->bottom) - 0.5;
 
-        return ! (max(-$box->left, $box->right, -$box->top, $box->bottom) <= 0.5 + self::BEYOND);
+        return match (true) {
+            ! ($beyond <= self::FAR) => null,
+            $beyond <= 0 => $path,
+            default => Clipping::toBox($path, new Box(-0.5, -0.5, 0.5, 0.5), $tolerance),
+        };
     }
 }

@@ -95,6 +95,19 @@ it('holds every stroke of a flat drawing where it was', function (string $inside
     'widths inherited, none and in pixels' => '<g stroke-width="3px"><path d="M10 10H90"/><path stroke-width="0" d="M10 30H90"/><path stroke="none" d="M10 50H90"/><path stroke-width="inherit" d="M10 70H90"/></g>',
 ]);
 
+it('cuts off what lies beyond the page', function (string $inside): void {
+    $page = fn (string $inside): Image => ImageFile::drawing('<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="1200" viewBox="-50 -50 200 200"><rect x="-50" y="-50" width="200" height="200" fill="#e4e0d4"/>'.$inside.'</svg>')->asInk()->settled()->shrunk(4)->settled();
+    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" fill="#24506e">'.$inside.'</svg>', FINE);
+    assert($drawing !== null);
+    $drawn = $page($drawing->mapped(fn (float $x, float $y): array => [100 * $x + 50, 100 * $y + 50], 0.001, INF));
+    expect($drawn->range()[0])->toBeLessThan(200.0)->and(page_apart($page('<svg x="0" y="0" width="100" height="100" viewBox="0 0 100 100" fill="#24506e">'.$inside.'</svg>'), $drawn))->toBeLessThanOrEqual(9.0);
+})->with([
+    'a circle over a corner' => '<circle cx="90" cy="95" r="30"/>', 'all of the page, and more' => '<rect x="-40" y="-30" width="200" height="300"/><circle cx="50" cy="50" r="60" fill="#c05030"/>',
+    'a star with a hole, by either rule' => '<path fill-rule="evenodd" d="M50 -30L80 120L-20 20L120 20L20 120Z"/><path fill="#c05030" d="M50 -20L75 110L-15 20L115 20L25 110ZM40 40L60 40L60 60L40 60Z"/>',
+    'one that comes back twice' => '<path d="M20 20L130 30L130 40L30 45L-30 60L140 70L50 140Z"/>', 'curves in and out' => '<path d="M-20 50C20 -60 60 160 120 40S50 160 40 90Q10 150 -20 50z"/>', 'a stroke over the side' => '<path fill="none" stroke="red" stroke-width="9" d="M2 20C-9 50 3 60 2 90L98 99V50"/>',
+    'one wholly beyond it' => '<circle cx="140" cy="50" r="20"/><circle cx="50" cy="50" r="20"/>',
+]);
+
 // librsvg measures curves by chords, and its own dashes of this circle are off by 37 levels.
 it('measures dashes along the curve', function (): void {
     $arcs = '';
@@ -111,10 +124,10 @@ it('leaves to the painter what is more than flat figures', function (string $ins
     expect(FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"'.$root.'>'.$inside.'</svg>', FINE))->toBeNull();
 })->with([
     'a gradient' => ['<rect width="50" height="30" fill="url(#a)"/>'],
-    'dashes finer than are soon bent' => ['<path stroke="red" stroke-width="0.01" stroke-dasharray="0.0001" d="M1 1H99"/>'], 'a stroke beyond the page' => ['<rect x="2" width="50" y="2" height="30" stroke="red" stroke-width="9"/>'], 'a stroke of a width that is a share' => ['<rect x="9" y="9" width="50" height="30" stroke="red" stroke-width="5%"/>'],
+    'dashes finer than are soon bent' => ['<path stroke="red" stroke-width="0.01" stroke-dasharray="0.0001" d="M1 1H99"/>'], 'a stroke of a width that is a share' => ['<rect x="9" y="9" width="50" height="30" stroke="red" stroke-width="5%"/>'],
     'a stroke that does not grow with the drawing' => ['<rect x="9" y="9" width="50" height="30" stroke="red" vector-effect="non-scaling-stroke"/>'], 'corners of a kind that few painters know' => ['<path d="M9 9L50 50" stroke="red" stroke-linejoin="arcs"/>'],
     'a clone' => ['<use href="#a"/>'], 'a picture' => ['<image width="5" height="5"/>'], 'a page within the page' => ['<svg viewBox="0 0 10 10"><rect width="5" height="5"/></svg>'], 'a blend' => ['<rect width="5" height="5" style="mix-blend-mode:multiply;"/>'],
-    'hard edges' => ['<rect width="5" height="5" shape-rendering="crispEdges"/>'], 'a share of the page' => ['<rect width="50%" height="5"/>'], 'what is cut off by the page' => ['<rect x="60" width="50" height="5"/>'],
+    'hard edges' => ['<rect width="5" height="5" shape-rendering="crispEdges"/>'], 'a share of the page' => ['<rect width="50%" height="5"/>'], 'what is drawn beyond the page' => ['<rect x="60" width="50" height="5"/>', ' overflow="visible"'], 'a figure far beyond the page' => ['<rect x="-6000" width="50000" height="5"/>'],
     'more lines across the page than are soon bent' => ['<path d="M0 0'.str_repeat('L100 50L0 50', 900).'"/>'], 'numbers beyond all bounds' => ['<path d="M1e999 0L-1e999 5L0 9z" transform="rotate(30)"/>'], 'what cannot be read' => ['<rect width="5" height="5" transform="turn(5)"/>'], 'a page that is turned' => ['<rect width="5" height="5"/>', ' transform="rotate(4)"'], 'more figures than are soon bent' => [str_repeat('<rect width="5" height="5"/>', 6001)],
 ]);
 
