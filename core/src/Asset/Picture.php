@@ -52,23 +52,42 @@ final readonly class Picture
     public function cut(Box $part): self
     {
         if ($this->isVector()) {
-            [$width, $height] = [$part->width() * $this->width, $part->height() * $this->height];
+            [$x, $y, $width, $height] = $this->page();
             // What the part's own box cuts through is still drawn.
-            $markup = (string) preg_replace_callback('/^<svg\b([^>]*)>/', function (array $root) use ($part): string {
-                $page = preg_match('/\sviewBox="([^"]+)"/', $root[1], $found) === 1 ? array_map(floatval(...), (array) preg_split('/[\s,]+/', trim($found[1]))) : [0.0, 0.0, $this->width, $this->height];
-                [$x, $y, $w, $h] = [...$page, 0.0, 0.0, 0.0, 0.0];
-                $box = sprintf(' viewBox="%.6f %.6f %.6f %.6f" overflow="visible"', $x + $part->left * $w, $y + $part->top * $h, $part->width() * $w, $part->height() * $h);
+            $box = sprintf(' viewBox="%.6f %.6f %.6f %.6f" overflow="visible"', $x + $part->left * $width, $y + $part->top * $height, $part->width() * $width, $part->height() * $height);
 
-                return '<svg'.preg_replace('/\s(viewBox|overflow|width|height)="[^"]*"/', '', $root[1])."$box>";
-            }, $this->content, 1);
-
-            return new self($this->type, $width, $height, $markup, $this->leftOut);
+            return new self($this->type, $part->width() * $this->width, $part->height() * $this->height, $this->withRoot($box), $this->leftOut);
         }
         $left = (int) round($part->left * $this->width);
         $top = (int) round($part->top * $this->height);
         $window = [$left, $top, max(1, (int) round($part->right * $this->width) - $left), max(1, (int) round($part->bottom * $this->height) - $top)];
 
         return new self($this->type, $window[2], $window[3], $this->content, $this->leftOut, $window, $this->keep);
+    }
+
+    /** A drawing of which nothing is drawn that lies beyond its page, whatever part of it is shown. */
+    public function keptToPage(): self
+    {
+        [$x, $y, $width, $height] = $this->page();
+        $box = sprintf(' viewBox="%.6f %.6f %.6f %.6f"', $x, $y, $width, $height);
+        $within = sprintf('<svg x="%.6f" y="%.6f" width="%.6f" height="%.6f"%s preserveAspectRatio="none">', $x, $y, $width, $height, $box);
+        $markup = preg_replace(['#^<svg\b[^>]*>#', '#</svg>\s*$#'], ["$0$within", '</svg></svg>'], $this->withRoot($box), 1);
+
+        return new self($this->type, $this->width, $this->height, (string) $markup, $this->leftOut);
+    }
+
+    /** @return array{float, float, float, float} left, top, width and height of a drawing's page in its own unit */
+    private function page(): array
+    {
+        $box = preg_match('/^<svg\b[^>]*\sviewBox="([^"]+)"/', $this->content, $found) === 1 ? array_map(floatval(...), preg_split('/[\s,]+/', trim($found[1])) ?: []) : [];
+
+        return count($box) === 4 ? $box : [0.0, 0.0, $this->width, $this->height];
+    }
+
+    /** A drawing's markup with another page; an empty drawing stays one. */
+    private function withRoot(string $box): string
+    {
+        return (string) preg_replace_callback('/^<svg\b([^>]*[^\/>]|)>/', fn (array $root): string => '<svg'.preg_replace('/\s(viewBox|overflow|width|height)="[^"]*"/', '', $root[1])."$box>", $this->content, 1);
     }
 
     public function isVector(): bool

@@ -28,6 +28,8 @@ final class Retoucher
     /** Pixels of the longer side of a drawing in which its ink is looked for. */
     private const DRAWN = 2400.0;
 
+    private const WHOLE = [0.0, 0.0, 1.0, 1.0];
+
     /** Alpha from which on ink is seen. */
     private const SEEN = 7.0;
 
@@ -40,22 +42,50 @@ final class Retoucher
     public function picture(ArtSource $source): Picture
     {
         $picture = $this->shelf->picture($source->file);
-        if ($source->frame === Framing::File || $picture->type === PictureType::Jpeg) {
+        $isWhole = $source->frame === Framing::File || $picture->type === PictureType::Jpeg;
+        if ($isWhole && ! $picture->isVector()) {
             return $picture;
         }
-        $json = $this->pictures->text('ink box '.$this->shelf->fingerprint($source->file), fn (): string => json_encode(self::inkBox($picture), JSON_THROW_ON_ERROR));
-        /** @var array{float, float, float, float} $box */
-        $box = json_decode($json, true);
+        $json = $this->pictures->text('ink box '.$this->shelf->fingerprint($source->file), fn (): string => json_encode(['box' => self::inkBox($picture), 'beyond' => self::reachesBeyond($picture)], JSON_THROW_ON_ERROR));
+        /** @var array{box: array{float, float, float, float}, beyond: bool} $found */
+        $found = json_decode($json, true);
+        $box = $isWhole ? self::WHOLE : array_map(floatval(...), $found['box']);
+        if ($picture->isVector()) {
+            // What a page cuts through is softened by both edges where they are one: it cuts only where there is something to cut off.
+            return ($found['beyond'] ? $picture->keptToPage() : $picture)->cut(new Box(...$box));
+        }
 
-        return $box === [0.0, 0.0, 1.0, 1.0] ? $picture : $picture->cut(new Box(...$box));
+        return $box === self::WHOLE ? $picture : $picture->cut(new Box(...$box));
+    }
+
+    /** Whether some of a drawing lies beyond its page, where it is not drawn. */
+    private static function reachesBeyond(Picture $picture): bool
+    {
+        if (! $picture->isVector()) {
+            return false;
+        }
+        [$width, $height] = self::pixels($picture, self::DRAWN / 2);
+        // With half a page about it.
+        $placing = Placing::picture(new Placement($width, $height, $width, $height, 0, Flip::None), $picture->aspect());
+        $ink = SvgPainter::drawing($picture->cut(new Box(...self::WHOLE))->markup(), $placing, new Frame(1, 0, 0, 2 * $width, 2 * $height));
+        [$left, $top, $across, $down] = $ink->alpha()->isMore(self::SEEN)->settled()->inkBox() ?? [$width, $height, 0, 0];
+
+        return $left < intdiv($width, 2) - 1 || $top < intdiv($height, 2) - 1 || $left + $across > $width + intdiv($width + 1, 2) + 1 || $top + $down > $height + intdiv($height + 1, 2) + 1;
+    }
+
+    /** @return array{int, int} of a drawing whose longer side has so many */
+    private static function pixels(Picture $picture, float $longer): array
+    {
+        $scale = $longer / max($picture->width, $picture->height);
+
+        return [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
     }
 
     /** @return array{float, float, float, float} left, top, right and bottom of all ink, as shares of the picture; all of it where there is none */
     private static function inkBox(Picture $picture): array
     {
         if ($picture->isVector()) {
-            $scale = self::DRAWN / max($picture->width, $picture->height);
-            [$width, $height] = [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
+            [$width, $height] = self::pixels($picture, self::DRAWN);
             $placing = Placing::picture(new Placement($width / 2, $height / 2, $width, $height, 0, Flip::None), $picture->aspect());
             $ink = SvgPainter::drawing($picture->markup(), $placing, new Frame(1, 0, 0, $width, $height));
         } else {
@@ -63,7 +93,7 @@ final class Retoucher
         }
         $box = $ink->alpha()->isMore(self::SEEN)->settled()->inkBox();
 
-        return $box === null ? [0.0, 0.0, 1.0, 1.0] : [
+        return $box === null ? self::WHOLE : [
             $box[0] / $ink->width(), $box[1] / $ink->height(), ($box[0] + $box[2]) / $ink->width(), ($box[1] + $box[3]) / $ink->height(),
         ];
     }

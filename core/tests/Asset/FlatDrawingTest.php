@@ -105,6 +105,7 @@ it('cuts off what lies beyond the page', function (string $inside): void {
     'a circle over a corner' => '<circle cx="90" cy="95" r="30"/>', 'all of the page, and more' => '<rect x="-40" y="-30" width="200" height="300"/><circle cx="50" cy="50" r="60" fill="#c05030"/>',
     'a star with a hole, by either rule' => '<path fill-rule="evenodd" d="M50 -30L80 120L-20 20L120 20L20 120Z"/><path fill="#c05030" d="M50 -20L75 110L-15 20L115 20L25 110ZM40 40L60 40L60 60L40 60Z"/>',
     'one that comes back twice' => '<path d="M20 20L130 30L130 40L30 45L-30 60L140 70L50 140Z"/>', 'curves in and out' => '<path d="M-20 50C20 -60 60 160 120 40S50 160 40 90Q10 150 -20 50z"/>', 'a stroke over the side' => '<path fill="none" stroke="red" stroke-width="9" d="M2 20C-9 50 3 60 2 90L98 99V50"/>',
+    'a page within' => '<svg x="20" y="60" width="120" height="20" viewBox="-5 -5 20 10" preserveAspectRatio="none"><circle r="7"/><svg width="8" height="8" viewBox="0 0 8 8" preserveAspectRatio="none" overflow="visible"><circle cx="8" r="3" fill="#c05030"/></svg></svg><rect x="-5" y="5" width="40" height="20"/>',
     'one wholly beyond it' => '<circle cx="140" cy="50" r="20"/><circle cx="50" cy="50" r="20"/>',
 ]);
 
@@ -127,7 +128,7 @@ it('leaves to the painter what is more than flat figures', function (string $ins
     'dashes finer than are soon bent' => ['<path stroke="red" stroke-width="0.01" stroke-dasharray="0.0001" d="M1 1H99"/>'], 'a stroke of a width that is a share' => ['<rect x="9" y="9" width="50" height="30" stroke="red" stroke-width="5%"/>'],
     'a stroke that does not grow with the drawing' => ['<rect x="9" y="9" width="50" height="30" stroke="red" vector-effect="non-scaling-stroke"/>'], 'corners of a kind that few painters know' => ['<path d="M9 9L50 50" stroke="red" stroke-linejoin="arcs"/>'],
     'a clone' => ['<use href="#a"/>'], 'a picture' => ['<image width="5" height="5"/>'], 'a page within the page' => ['<svg viewBox="0 0 10 10"><rect width="5" height="5"/></svg>'], 'a blend' => ['<rect width="5" height="5" style="mix-blend-mode:multiply;"/>'],
-    'hard edges' => ['<rect width="5" height="5" shape-rendering="crispEdges"/>'], 'a share of the page' => ['<rect width="50%" height="5"/>'], 'what is drawn beyond the page' => ['<rect x="60" width="50" height="5"/>', ' overflow="visible"'], 'a figure far beyond the page' => ['<rect x="-6000" width="50000" height="5"/>'],
+    'hard edges' => ['<rect width="5" height="5" shape-rendering="crispEdges"/>'], 'a share of the page' => ['<rect width="50%" height="5"/>'], 'a page within that is turned' => ['<g transform="rotate(5)"><svg width="50" height="50" viewBox="0 0 10 10" preserveAspectRatio="none"><rect width="5" height="5"/></svg></g>'], 'a figure far beyond the page' => ['<rect x="-6000" width="50000" height="5"/>'],
     'more lines across the page than are soon bent' => ['<path d="M0 0'.str_repeat('L100 50L0 50', 900).'"/>'], 'numbers beyond all bounds' => ['<path d="M1e999 0L-1e999 5L0 9z" transform="rotate(30)"/>'], 'what cannot be read' => ['<rect width="5" height="5" transform="turn(5)"/>'], 'a page that is turned' => ['<rect width="5" height="5"/>', ' transform="rotate(4)"'], 'more figures than are soon bent' => [str_repeat('<rect width="5" height="5"/>', 6001)],
 ]);
 
