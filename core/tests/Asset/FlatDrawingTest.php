@@ -10,7 +10,7 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
 /** Of the page: no edge of a stroke is off by more than a hundredth of a pixel. */
-const FINE = 3e-5;
+const STROKES_WITHIN = 3e-5;
 
 /**
  * What librsvg, which is held to be right, makes of what lies on a pale page of 100 × 100 units, at three pixels to one: the mean of four times as many, since it
@@ -64,7 +64,7 @@ it('reads no transform that is none', function (string $told): void {
 })->with(['turn(5)', 'rotate(1 2)', 'translate(a)', 'scale(2', 'translate(10px 2)']);
 
 it('holds every figure of a flat drawing where it was', function (string $inside): void {
-    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300" viewBox="0 0 100 100" fill="#24506e">'.$inside.'</svg>', FINE);
+    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300" viewBox="0 0 100 100" fill="#24506e">'.$inside.'</svg>', STROKES_WITHIN);
     assert($drawing !== null);
     expect(page_apart(on_page("<g fill=\"#24506e\">$inside</g>"), unbent($drawing)))->toBeLessThanOrEqual(7.0);
 })->with([
@@ -76,7 +76,7 @@ it('holds every figure of a flat drawing where it was', function (string $inside
 ]);
 
 it('holds every stroke of a flat drawing where it was', function (string $inside): void {
-    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300" viewBox="0 0 100 100" stroke="#24506e" stroke-width="6" fill="none">'.$inside.'</svg>', FINE);
+    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300" viewBox="0 0 100 100" stroke="#24506e" stroke-width="6" fill="none">'.$inside.'</svg>', STROKES_WITHIN);
     assert($drawing !== null);
     expect(page_apart(on_page("<g stroke=\"#24506e\" stroke-width=\"6\" fill=\"none\">$inside</g>"), unbent($drawing)))->toBeLessThanOrEqual(7.0);
 })->with([
@@ -97,7 +97,7 @@ it('holds every stroke of a flat drawing where it was', function (string $inside
 
 it('cuts off what lies beyond the page', function (string $inside): void {
     $page = fn (string $inside): Image => ImageFile::drawing('<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="1200" viewBox="-50 -50 200 200"><rect x="-50" y="-50" width="200" height="200" fill="#e4e0d4"/>'.$inside.'</svg>')->asInk()->settled()->shrunk(4)->settled();
-    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" fill="#24506e">'.$inside.'</svg>', FINE);
+    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" fill="#24506e">'.$inside.'</svg>', STROKES_WITHIN);
     assert($drawing !== null);
     $drawn = $page($drawing->mapped(fn (float $x, float $y): array => [100 * $x + 50, 100 * $y + 50], 0.001, INF));
     expect($drawn->range()[0])->toBeLessThan(200.0)->and(page_apart($page('<svg x="0" y="0" width="100" height="100" viewBox="0 0 100 100" fill="#24506e">'.$inside.'</svg>'), $drawn))->toBeLessThanOrEqual(9.0);
@@ -116,13 +116,13 @@ it('measures dashes along the curve', function (): void {
         [$from, $to] = [max(0.0, $at) / 35, min($whole, $at + [11, 4, 7][$i % 3]) / 35];
         $arcs .= $i % 2 === 1 || $to <= $from ? '' : sprintf('<path d="M%.9f %.9fA35 35 0 0 1 %.9f %.9f"/>', 50 + 35 * cos($from), 50 + 35 * sin($from), 50 + 35 * cos($to), 50 + 35 * sin($to));
     }
-    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" stroke="#24506e" stroke-width="6" fill="none"><circle cx="50" cy="50" r="35" stroke-dasharray="11,4,7" stroke-dashoffset="14"/></svg>', FINE);
+    $drawing = FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" stroke="#24506e" stroke-width="6" fill="none"><circle cx="50" cy="50" r="35" stroke-dasharray="11,4,7" stroke-dashoffset="14"/></svg>', STROKES_WITHIN);
     assert($drawing !== null);
     expect(page_apart(on_page("<g stroke=\"#24506e\" stroke-width=\"6\" fill=\"none\">$arcs</g>"), unbent($drawing)))->toBeLessThanOrEqual(7.0);
 });
 
 it('leaves to the painter what is more than flat figures', function (string $inside, string $root = ''): void {
-    expect(FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"'.$root.'>'.$inside.'</svg>', FINE))->toBeNull();
+    expect(FlatDrawing::of('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"'.$root.'>'.$inside.'</svg>', STROKES_WITHIN))->toBeNull();
 })->with([
     'a gradient' => ['<rect width="50" height="30" fill="url(#a)"/>'],
     'dashes finer than are soon bent' => ['<path stroke="red" stroke-width="0.01" stroke-dasharray="0.0001" d="M1 1H99"/>'], 'a stroke of a width that is a share' => ['<rect x="9" y="9" width="50" height="30" stroke="red" stroke-width="5%"/>'],
@@ -134,7 +134,7 @@ it('leaves to the painter what is more than flat figures', function (string $ins
 
 it('takes the clip art of the shop as flat drawings', function (string $file): void {
     $clean = SvgCleaner::clean((string) file_get_contents(dirname(__DIR__)."/fixtures/assets/$file"));
-    $drawing = FlatDrawing::of($clean->markup, FINE);
+    $drawing = FlatDrawing::of($clean->markup, STROKES_WITHIN);
     assert($drawing !== null);
     $as = fn (string $attributes): string => (string) preg_replace('/^(?:<\?xml[^>]*>\s*)?<svg\b/', "<svg $attributes", (string) preg_replace('/(<svg\b[^>]*?)\swidth="[^"]*"\sheight="[^"]*"/', '$1', $clean->markup));
     expect(page_apart(on_page($as('x="0" y="0" width="100" height="100" preserveAspectRatio="none"')), unbent($drawing)))->toBeLessThanOrEqual(7.0);
