@@ -46,6 +46,11 @@ it('cuts a corner that is too sharp for its limit square at one width', function
     expect($needle->moved(0.1, Join::Mitre, 12)->path()->bounds()->right)->toEqualWithDelta(0.1 / sin(deg2rad(5)), 1e-4)
         ->and($needle->moved(0.1, Join::Mitre, 3)->path()->bounds()->right)->toEqualWithDelta(0.1, 0.001)
         ->and($needle->moved(0.1, Join::Bevel)->path()->bounds()->right)->toEqualWithDelta(0.1, 0.001);
+    // Wherever it lies and points: its tip on the way out of the origin, so that a width beyond it is one along that way.
+    foreach ([[30.0, 4.0], [145.0, 2.0], [-100.0, 3.0]] as [$turn, $far]) {
+        $there = Region::filledBy(Path::polygon([[0, 0], [-2, 2 * tan(deg2rad(5))], [-2, -2 * tan(deg2rad(5))]])->transformed(Affine::shift($far, 0)->then(Affine::turn($turn))));
+        expect($there->moved(0.1, Join::Mitre, 3)->path()->transformed(Affine::turn(-$turn))->bounds()->right)->toEqualWithDelta($far + 0.1, 0.001);
+    }
 });
 
 it('leaves out holes and islands that are too small for a disc, and no others', function (): void {
