@@ -48,7 +48,7 @@ test('pieces are picked by their ink, dragged with snapping, sized, turned and n
     await page.mouse.down();
     await page.mouse.move(from.x + 12, from.y + 20, { steps: 3 });
     await page.mouse.move(to.x, to.y, { steps: 4 });
-    await expect(page.locator('.peg-head [aria-live]')).toContainText('in line with the middle of the sheet');
+    await expect(page.locator('.peg-says')).toContainText('in line with the middle of the sheet');
     await page.mouse.up();
     await saved(page);
     await expect.poll(async () => (await artworkOf(page, path)).layers[0]?.placement.x).toBeCloseTo(6, 3);

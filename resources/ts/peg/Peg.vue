@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { refDebounced, useElementSize } from '@vueuse/core';
+import { refAutoReset, refDebounced, useElementSize } from '@vueuse/core';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { api, proofUrl } from '../api';
@@ -38,7 +38,8 @@ const { free, holdsSpace, pan, wheel, zoom, key: zoomKey } = useZoom(svg, () => 
 const seen = useElementSize(svg, { width: 600, height: 560 });
 const size = computed(() => ({ width: Math.max(50, seen.width.value), height: Math.max(50, seen.height.value) }));
 const centre = ref<[number, number]>([7.5, 9]);
-const said = ref('');
+/** What the hand did last, as long as it takes to read. */
+const said = refAutoReset('', 6000);
 
 const sheet = computed(() => {
     const s = sheetStore.artwork?.sheet ?? { width: 4500, height: 5400, ppi: 300 };
@@ -290,7 +291,7 @@ function loupeHere(): void {
                 <button type="button" :aria-pressed="distance === 'loupe'" @click="loupeHere">Loupe 1 : 1</button>
                 <button type="button" aria-label="Further away" title="Further away (−)" @click="zoom(0.8)">−</button><button type="button" aria-label="Closer" title="Closer (+)" @click="zoom(1.25)">+</button>
             </div>
-            <span class="measure small peg-says" aria-live="polite" :title="says || said">{{ says || said }}</span>
+            <span class="peg-room"></span>
             <span v-if="peg.colourWanted" class="small" role="status">Press a place on the art to take its colour <button type="button" class="token" @click="peg.colourWanted?.(null)">not now</button></span>
             <select class="token" aria-label="What the peg shows" :value="peg.overlay" @change="peg.overlay = ($event.target as HTMLSelectElement).value as Overlay">
                 <option value="none">the art</option><option value="taken">what is taken</option><option value="mask">the mask alone</option><option value="press">as it would print</option>
@@ -299,6 +300,7 @@ function loupeHere(): void {
             <span v-if="proof.lost.value" class="small" role="alert">The proof could not be drawn. <button type="button" class="token" @click="proof.again()">Try again</button></span>
         </header>
         <PenBar />
+        <p class="measure small peg-says" aria-live="polite">{{ says || said }}</p>
         <p v-if="proof.late.value || close.late.value" class="small drawing" role="status">{{ steps.says.value }} <progress v-if="steps.done.value !== null" :value="steps.done.value" aria-label="How much is drawn"></progress></p>
         <p v-else-if="peg.overlay === 'press' && overlay.late.value" class="small drawing" role="status">printing it dot by dot …</p>
         <svg
@@ -345,9 +347,11 @@ function loupeHere(): void {
 <style>
 .peg { position: relative; display: flex; flex-direction: column; min-height: 0; min-width: 0; }
 .peg-head { display: flex; align-items: center; gap: 12px; padding: 5px 10px; border-bottom: 1px solid var(--hair); height: 40px; flex: none; overflow-x: auto; overflow-y: hidden; scrollbar-width: thin; }
-/* A read-out that wrapped would size the peg anew under a piece that is being dragged. */
-.peg-says { flex: 1 1 0; min-width: 0; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.peg-head > .small:not(.peg-says) { white-space: nowrap; }
+.peg-room { flex: 1 1 0; }
+.peg-head > .small { white-space: nowrap; }
+/* Over the peg, whose size a read-out beside it would change under a piece that is being dragged. */
+.peg-says { position: absolute; right: 10px; bottom: 10px; z-index: 1; max-width: calc(60% - 20px); margin: 0; padding: 3px 8px; background: var(--card); border: 1px solid var(--hair); pointer-events: none; }
+.peg-says:empty { padding: 0; border: 0; }
 .distances { display: flex; white-space: nowrap; }
 .distances button { padding: 2px 10px; font-size: 12.5px; border: 1px solid var(--faded); margin-left: -1px; }
 .distances button[aria-pressed='true'] { background: var(--ink); color: var(--paper); }
