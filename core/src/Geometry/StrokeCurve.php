@@ -12,7 +12,7 @@ namespace TallCrow\Geometry;
 final readonly class StrokeCurve
 {
     /** It is cut into so many pieces at first, so that no bend is stepped over. */
-    private const PIECES = 4;
+    public const PIECES = 4;
 
     private const MOST_CUTS = 10;
 

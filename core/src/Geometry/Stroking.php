@@ -28,6 +28,10 @@ final class Stroking
      */
     public static function outline(Path $path, Stroke $stroke, float $tolerance, int $most): ?Path
     {
+        // Before any is made: each curve has two edges.
+        if (2 * StrokeCurve::PIECES * count(array_filter($path->segments, fn (array $segment): bool => $segment[0] === 'Q' || $segment[0] === 'C')) > $most) {
+            return null;
+        }
         $self = new self($stroke, $stroke->width / 2);
         foreach ($stroke->width > 0 ? StrokeLine::of($path, $self->half, $tolerance, $stroke->dashes !== []) : [] as $line) {
             foreach ($stroke->dashes === [] || count($line->points) === 1 ? [$line] : $line->dashed($stroke->dashes, $stroke->offset) as $part) {
