@@ -42,7 +42,7 @@ final class FlatDrawingReader
     /** In pages: what reaches further beyond is left to the painter. */
     private const FAR = 10.0;
 
-    /** @var int segments and pieces of them that may come still */
+    /** Segments and pieces of them that may come still. */
     private int $left = self::MOST;
 
     /** What lies beyond it is not drawn; in shares of the page. */
@@ -91,14 +91,14 @@ final class FlatDrawingReader
     {
         [$x, $y, $width, $height] = array_map(fn (string $name): float => self::number($svg, $name), ['x', 'y', 'width', 'height']);
         $box = self::box($svg);
-        // One that lies aslant, or that keeps its own proportions, is left to the painter.
-        if ($box === null || $svg->getAttribute('preserveAspectRatio') !== 'none' || ! ($width > 0 && $height > 0) || is_nan($x + $y) || $svg->hasAttribute('transform') || $to->b !== 0.0 || $to->c !== 0.0) {
+        // One that lies aslant or mirrored, or that keeps its own proportions, is left to the painter.
+        if ($box === null || $svg->getAttribute('preserveAspectRatio') !== 'none' || ! ($width > 0 && $height > 0) || is_nan($x + $y) || $svg->hasAttribute('transform') || $to->b !== 0.0 || $to->c !== 0.0 || $to->a <= 0 || $to->d <= 0) {
             return null;
         }
         [$corner, $opposite] = [$to->apply($x, $y), $to->apply($x + $width, $y + $height)];
         $outer = $this->shown;
         if (! self::isOpen($svg)) {
-            $shown = (new Box($corner[0], $corner[1], $opposite[0], $opposite[1]));
+            $shown = new Box(...$corner, ...$opposite);
             $this->shown = $outer?->intersection($shown) ?? $shown;
         }
         $node = $this->node($svg, $stroke, Affine::shift(-$box->left, -$box->top)->then(Affine::scale($width / $box->width(), $height / $box->height()))->then(Affine::shift($x, $y))->then($to), true);

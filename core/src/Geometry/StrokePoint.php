@@ -42,9 +42,9 @@ final readonly class StrokePoint
         return new self($this->x, $this->y, $this->out->turned(), $this->in->turned());
     }
 
-    /** Whether a curve turns on the spot between it and the next one, so close to it that it can be seen to turn only there. */
+    /** Whether the curve turns by more than 60° before the next point: points lie so close together that it then turns on the spot, as at a cusp. */
     public function turnsBefore(self $next): bool
     {
-        return $this->out->cosine($next->in) < 0.5;
+        return $this->out->cosine($next->in) < cos(deg2rad(60));
     }
 }

@@ -46,13 +46,18 @@ final class Retoucher
         if ($isWhole && ! $picture->isVector()) {
             return $picture;
         }
-        $json = $this->pictures->text('ink box '.$this->shelf->fingerprint($source->file), fn (): string => json_encode(['box' => self::inkBox($picture), 'beyond' => self::reachesBeyond($picture)], JSON_THROW_ON_ERROR));
-        /** @var array{box: array{float, float, float, float}, beyond: bool} $found */
-        $found = json_decode($json, true);
-        $box = $isWhole ? self::WHOLE : array_map(floatval(...), $found['box']);
+        $file = $this->shelf->fingerprint($source->file);
+        $box = self::WHOLE;
+        if (! $isWhole) {
+            /** @var array{float, float, float, float} $found whole numbers come without a fraction */
+            $found = json_decode($this->pictures->text("ink box $file", fn (): string => json_encode(self::inkBox($picture), JSON_THROW_ON_ERROR)), true);
+            $box = array_map(floatval(...), $found);
+        }
         if ($picture->isVector()) {
+            $isBeyond = $this->pictures->text("beyond page $file", fn (): string => self::reachesBeyond($picture) ? 'yes' : 'no') === 'yes';
+
             // What a page cuts through is softened by both edges where they are one: it cuts only where there is something to cut off.
-            return ($found['beyond'] ? $picture->keptToPage() : $picture)->cut(new Box(...$box));
+            return ($isBeyond ? $picture->keptToPage() : $picture)->cut(new Box(...$box));
         }
 
         return $box === self::WHOLE ? $picture : $picture->cut(new Box(...$box));
@@ -61,9 +66,6 @@ final class Retoucher
     /** Whether some of a drawing lies beyond its page, where it is not drawn. */
     private static function reachesBeyond(Picture $picture): bool
     {
-        if (! $picture->isVector()) {
-            return false;
-        }
         [$width, $height] = self::pixels($picture, self::DRAWN / 2);
         // With half a page about it.
         $placing = Placing::picture(new Placement($width, $height, $width, $height, 0, Flip::None), $picture->aspect());
