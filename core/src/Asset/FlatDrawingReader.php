@@ -185,15 +185,29 @@ final class FlatDrawingReader
         }
 
         return match ($element->localName) {
-            'path' => SvgPath::read($element->getAttribute('d'), $isStroked),
-            'polygon' => SvgPath::read('M'.$element->getAttribute('points')),
-            'polyline' => SvgPath::read('M'.$element->getAttribute('points'), $isStroked),
+            'path' => self::outline($element->getAttribute('d'), $isStroked),
+            'polygon' => self::outline('M'.$element->getAttribute('points'), false),
+            'polyline' => self::outline('M'.$element->getAttribute('points'), $isStroked),
             'line' => new Path([['M', $x1, $y1], ['L', $x2, $y2]]),
             'circle' => $r > 0 ? Outline::ellipse(2 * $r, 2 * $r)->transformed(Affine::shift($cx, $cy)) : Path::empty(),
             'ellipse' => $rx > 0 && $ry > 0 ? Outline::ellipse(2 * $rx, 2 * $ry)->transformed(Affine::shift($cx, $cy)) : null,
             'rect' => $width > 0 && $height > 0 ? self::rectangle($x, $y, $width, $height, $element->hasAttribute('rx') ? $rx : $ry, $element->hasAttribute('ry') ? $ry : $rx) : Path::empty(),
             default => null,
         };
+    }
+
+    /** Null for more segments than are bent: they are not even read. */
+    private static function outline(string $d, bool $isStroked): ?Path
+    {
+        $segments = [];
+        foreach (SvgPath::segments($d, $isStroked) as $segment) {
+            $segments[] = $segment;
+            if (count($segments) > self::MOST) {
+                return null;
+            }
+        }
+
+        return new Path($segments);
     }
 
     /** Not a number for shares of the page and the like, which are left to the painter. */

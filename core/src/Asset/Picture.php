@@ -13,6 +13,11 @@ use TallCrow\Raster\PictureType;
 /** A piece of art: raster pixels, or a cleaned SVG drawing. */
 final readonly class Picture
 {
+    /** Pixels of a drawing's longer side: its page may be told in any unit, but no fewer than these show what it is, and no more are painted. */
+    private const LEAST_DRAWN = 300;
+
+    private const MOST_DRAWN = 4000;
+
     private function __construct(
         public PictureType $type,
         /** Pixels of a raster; units of a drawing's page. */
@@ -87,7 +92,7 @@ final readonly class Picture
     /** A drawing's markup with another page; an empty drawing stays one. */
     private function withRoot(string $box): string
     {
-        return (string) preg_replace_callback('/^<svg\b([^>]*[^\/>]|)>/', fn (array $root): string => '<svg'.preg_replace('/\s(viewBox|overflow|width|height)="[^"]*"/', '', $root[1])."$box>", $this->content, 1);
+        return (string) preg_replace_callback('/^<svg\b([^>]*[^\/>]|)>/', fn (array $root): string => '<svg'.preg_replace('/\s(viewBox|overflow|width|height|preserveAspectRatio)="[^"]*"/', '', $root[1])."$box>", $this->content, 1);
     }
 
     public function isVector(): bool
@@ -100,16 +105,28 @@ final readonly class Picture
         return $this->height / $this->width;
     }
 
-    /** Pixels upright as the camera meant them, in sRGB with alpha. */
+    /** Pixels upright as the camera meant them, in sRGB with alpha; of a drawing, one to a unit of its page within bounds. */
     public function pixels(): Image
     {
         if ($this->isVector()) {
-            return ImageFile::drawing($this->content)->asInk();
+            return ImageFile::drawing($this->withinBounds())->asInk();
         }
         $read = fn (): Image => IntoSrgb::of(ImageFile::read($this->type, $this->content), $this->type, $this->content)->autorotated()->asInk();
         $whole = $this->keep === null ? $read() : ($this->keep)($read);
 
         return $this->part === null ? $whole : $whole->crop(...$this->part);
+    }
+
+    private function withinBounds(): string
+    {
+        $longer = max($this->width, $this->height);
+        $by = max(self::LEAST_DRAWN, min(self::MOST_DRAWN, $longer)) / $longer;
+        if ($by === 1.0) {
+            return $this->content;
+        }
+        $size = array_map(fn (float $side): int => max(1, (int) round($side * $by)), [$this->width, $this->height]);
+
+        return $this->withRoot(sprintf(' viewBox="%s" width="%d" height="%d" preserveAspectRatio="none"', implode(' ', $this->page()), ...$size));
     }
 
     /** The drawing's own markup, an svg element with a viewBox. */

@@ -13,9 +13,10 @@ use TallCrow\Geometry\Path;
  */
 final class SvgPath
 {
-    private const NUMBER = '/\G[\s,]*([-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)/';
+    private const NUMBER = '[-+]?+(?:\d++\.?+\d*+|\.\d++)(?:[eE][-+]?+\d++)?+';
 
-    private const FLAG = '/\G[\s,]*([01])/';
+    /** Segments that are handed on together. */
+    private const AT_ONCE = 100;
 
     /** Numbers to each letter. */
     private const SIZES = ['M' => 2, 'L' => 2, 'H' => 1, 'V' => 1, 'C' => 6, 'S' => 4, 'Q' => 4, 'T' => 2, 'A' => 7];
@@ -34,20 +35,33 @@ final class SvgPath
     /** @var array{string, float, float} the letter before, and the handle that a smooth curve mirrors */
     private array $last = ['', 0.0, 0.0];
 
-    /** @var list<Segment> */
+    /** @var list<Segment> those not yet handed on */
     private array $segments = [];
+
+    /** The kind of the last segment, handed on or not. */
+    private string $kind = '';
 
     private function __construct(private readonly bool $isStroked) {}
 
     /** @param  bool  $isStroked  whether contours that are left open stay so; a fill sees them closed */
     public static function read(string $d, bool $isStroked = false): Path
     {
+        return new Path(iterator_to_array(self::segments($d, $isStroked), false));
+    }
+
+    /**
+     * One after another, so that a path of millions takes no more memory than its text.
+     *
+     * @return \Generator<int, Segment>
+     */
+    public static function segments(string $d, bool $isStroked = false): \Generator
+    {
         $path = new self($isStroked);
         $at = 0;
         while (preg_match('/\G[\s,]*([MLHVCSQTAZ])/i', $d, $found, 0, $at) === 1) {
             $at += strlen($found[0]);
             $letter = strtoupper($found[1]);
-            if ($path->segments === [] && $letter !== 'M') {
+            if ($path->kind === '' && $letter !== 'M') {
                 break;
             }
             if ($letter === 'Z') {
@@ -61,32 +75,50 @@ final class SvgPath
                 // Further pairs after a move are lines.
                 $path->segment($letter === 'M' && ! $isFirst ? 'L' : $letter, $numbers, $isRelative);
                 $isFirst = false;
+                if (count($path->segments) >= self::AT_ONCE) {
+                    yield from $path->taken();
+                }
             }
             if ($isFirst) {
                 break;
             }
         }
         $path->close();
-
-        return new Path($path->segments);
+        yield from $path->taken();
     }
 
     /** @return ?list<float> as many as the letter takes, or null where there are none any more */
     private static function numbers(string $d, int &$at, string $letter): ?array
     {
-        $numbers = [];
-        $from = $at;
-        for ($i = 0; $i < self::SIZES[$letter]; $i++) {
-            // The two flags of an arc need nothing between them.
-            if (preg_match($letter === 'A' && ($i === 3 || $i === 4) ? self::FLAG : self::NUMBER, $d, $found, 0, $from) !== 1) {
-                return null;
+        /** @var array<string, string> $patterns */
+        static $patterns = [];
+        $pattern = $patterns[$letter] ??= (function () use ($letter): string {
+            $each = array_fill(0, self::SIZES[$letter], self::NUMBER);
+            if ($letter === 'A') {
+                // The two flags of an arc need nothing between them.
+                $each[3] = $each[4] = '[01]';
             }
-            $from += strlen($found[0]);
-            $numbers[] = (float) $found[1];
+
+            return '/\G[\s,]*+('.implode(')[\s,]*+(', $each).')/';
+        })();
+        if (preg_match($pattern, $d, $found, 0, $at) !== 1) {
+            return null;
         }
-        $at = $from;
+        $at += strlen($found[0]);
+        $numbers = [];
+        for ($i = 1, $n = count($found); $i < $n; $i++) {
+            $numbers[] = (float) $found[$i];
+        }
 
         return $numbers;
+    }
+
+    /** @return list<Segment> */
+    private function taken(): array
+    {
+        [$segments, $this->segments] = [$this->segments, []];
+
+        return $segments;
     }
 
     /** @param  list<float>  $n */
@@ -95,20 +127,20 @@ final class SvgPath
         [$fromX, $fromY] = [$this->x, $this->y];
         [$x, $y] = $isRelative ? [$fromX, $fromY] : [0.0, 0.0];
         // Where no curve of its kind went before, a smooth one begins at its own beginning.
-        [$smoothX, $smoothY] = in_array($this->last[0], match ($letter) {
-            'S' => ['C', 'S'],
-            'T' => ['Q', 'T'],
-            default => [],
-        }, true) ? [2 * $fromX - $this->last[1], 2 * $fromY - $this->last[2]] : [$fromX, $fromY];
-        if ($letter !== 'M' && $this->segments[count($this->segments) - 1][0] === 'Z') {
-            $this->segments[] = ['M', $fromX, $fromY];
+        [$smoothX, $smoothY] = match (true) {
+            $letter !== 'S' && $letter !== 'T' => [$fromX, $fromY],
+            $this->last[0] === $letter || $this->last[0] === ($letter === 'S' ? 'C' : 'Q') => [2 * $fromX - $this->last[1], 2 * $fromY - $this->last[2]],
+            default => [$fromX, $fromY],
+        };
+        if ($letter !== 'M' && $this->kind === 'Z') {
+            $this->add(['M', $fromX, $fromY]);
         }
         [$handleX, $handleY] = [$fromX, $fromY];
         switch ($letter) {
             case 'M':
                 $this->close();
                 [$this->startX, $this->startY] = [$this->x, $this->y] = [$x + $n[0], $y + $n[1]];
-                $this->segments[] = ['M', $this->x, $this->y];
+                $this->add(['M', $this->x, $this->y]);
                 break;
             case 'L':
                 $this->line($x + $n[0], $y + $n[1]);
@@ -142,19 +174,26 @@ final class SvgPath
         $this->last = [$letter, $handleX, $handleY];
     }
 
+    /** @param  Segment  $segment */
+    private function add(array $segment): void
+    {
+        $this->segments[] = $segment;
+        $this->kind = $segment[0];
+    }
+
     private function line(float $x, float $y): void
     {
-        $this->segments[] = ['L', $this->x = $x, $this->y = $y];
+        $this->add(['L', $this->x = $x, $this->y = $y]);
     }
 
     private function quadratic(float $hx, float $hy, float $x, float $y): void
     {
-        $this->segments[] = ['Q', $hx, $hy, $this->x = $x, $this->y = $y];
+        $this->add(['Q', $hx, $hy, $this->x = $x, $this->y = $y]);
     }
 
     private function cubic(float $hx, float $hy, float $kx, float $ky, float $x, float $y): void
     {
-        $this->segments[] = ['C', $hx, $hy, $kx, $ky, $this->x = $x, $this->y = $y];
+        $this->add(['C', $hx, $hy, $kx, $ky, $this->x = $x, $this->y = $y]);
     }
 
     /** By the middle of its ellipse (SVG 2, B.2.4). */
@@ -196,9 +235,8 @@ final class SvgPath
 
     private function close(bool $isTold = false): void
     {
-        $last = $this->segments[count($this->segments) - 1][0] ?? 'Z';
-        if ($last !== 'Z' && ($isTold || ! $this->isStroked)) {
-            $this->segments[] = ['Z'];
+        if ($this->kind !== '' && $this->kind !== 'Z' && ($isTold || ! $this->isStroked)) {
+            $this->add(['Z']);
         }
         [$this->x, $this->y, $this->last] = [$this->startX, $this->startY, ['', 0.0, 0.0]];
     }

@@ -18,7 +18,7 @@ function fromReference(string $svg): array
     $folder = Fixtures::temporary('drawing');
     file_put_contents("$folder/in.svg", $svg);
     Fixtures::run(['rsvg-convert', '--unlimited', "$folder/in.svg", '-o', "$folder/out.png"]);
-    $ours = array_values((array) unpack('C*', PictureReader::check("$folder/in.svg")->pixels()->toBytes()));
+    $ours = array_values((array) unpack('C*', ImageFile::drawing(PictureReader::check("$folder/in.svg")->markup())->asInk()->toBytes()));
     $theirs = array_values((array) unpack('C*', ImageFile::read(PictureType::Png, "$folder/out.png")->asInk()->toBytes()));
     expect(count($ours))->toBe(count($theirs));
     $off = array_map(fn (int $a, int $b): int => abs($a - $b), $ours, $theirs);
@@ -109,11 +109,24 @@ it('lets no address out of a style sheet either', function (): void {
     expect($markup)->not->toContain('x.test')->not->toContain('<style')->toContain('url(#m)');
 });
 
+it('paints a drawing in as many pixels as show it, whatever the unit of its page', function (float $unit, array $size): void {
+    $told = fn (float ...$numbers): string => implode(' ', array_map(fn (float $number): string => (string) ($number * $unit), $numbers));
+    file_put_contents($file = Fixtures::temporary('unit').'/moth.svg', sprintf(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="%s" height="%s" viewBox="%s"><path d="M%sL%sL%sZ" fill="#b04a2c"/></svg>',
+        60 * $unit, 30 * $unit, $told(0, 0, 60, 30), $told(0, 0), $told(60, 0), $told(0, 30),
+    ));
+    $pixels = PictureReader::check($file)->pixels()->settled();
+    // Half of its page, to the right colour.
+    expect([$pixels->width(), $pixels->height()])->toBe($size)->and($pixels->alpha()->mean())->toEqualWithDelta(127.5, 1.0)
+        ->and(Fixtures::pixel($pixels, 10, 10))->toBe([0xB0, 0x4A, 0x2C, 255]);
+})->with(['inches' => [0.05, [300, 150]], 'pixels' => [10.0, [600, 300]], 'hundredths of a millimetre' => [5000.0, [4000, 2000]]]);
+
 it('measures how entangled a path is', function (string $d, float $travel): void {
     expect(PathTravel::of($d))->toEqualWithDelta($travel, 0.05);
 })->with([
     'a square' => ['M0 0h10v10h-10z', 2.0], 'a zigzag of ten' => ['M0 0'.str_repeat('l1 10 1-10', 5), 10.0],
-    'relative curves' => ['m0 0c0 10 10 10 10 0', 2.0], 'a circle of arcs' => ['M0 5a5 5 0 0 1 10 0a5 5 0 0 1-10 0', 4.0], 'nothing' => ['', 0.0],
+    'relative curves' => ['m0 0c0 10 10 10 10 0', 2.0], 'a circle of arcs' => ['M0 5a5 5 0 0 1 10 0a5 5 0 0 1-10 0', 2.0],
+    'arcs without a space' => ['M0 5a5 5 0 0110 0a5 5 0 01-10 0', 2.0], 'quadratic curves' => ['M0 0Q5 20 10 0T20 0z', 2.0], 'nothing' => ['', 0.0],
 ]);
 
 it('knows before drawing what is cheap and what is not', function (): void {
