@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace TallCrow\Asset;
 
 use DOMElement;
+use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Cap;
 
 /**
  * What a drawing would cost to draw, in milliseconds of one core for a sheet of 12 × 12 in at 300 ppi, known before a pixel is drawn.
- * The figures were measured with librsvg 2.54 and cairo 1.16 on the build machine (bin/bench lines draws such sheets): a mask or a
- * group that is faded or blended is a whole sheet of pixels of its own; a figure costs the square of how often a line across it
- * meets its edge, since the rasteriser keeps and sorts all edges of a row.
+ * The figures were measured with librsvg 2.54 and cairo 1.16 on the build machine: a mask or a group that is faded or blended is a whole
+ * sheet of pixels of its own; a figure costs what it covers of the page, by how it is painted, and the square of how often a line across it meets
+ * its edge, since the rasteriser keeps and sorts all edges of a row.
  */
 final class DrawingCost
 {
@@ -21,7 +23,7 @@ final class DrawingCost
 
     private const MASK = 1000.0;
 
-    private const GROUP = 170.0;
+    private const GROUP = 250.0;
 
     private const CLIP = 7.0;
 
@@ -36,21 +38,32 @@ final class DrawingCost
 
     private const EMBEDDED = 50.0;
 
+    /** A whole page in one colour, and by what else it may be painted. */
+    private const PAINT = 8.0;
+
+    private const PAINTED_BY = ['radialGradient' => 345.0, 'pattern' => 133.0];
+
+    /** A dash that ends square, and one of which the ends are round. */
+    private const DASH = 0.005;
+
+    private const ROUND_DASH = 0.1;
+
     /** @var array<string, DOMElement> */
     private array $named = [];
 
-    /** @var array<string, float> */
-    private array $known = [];
+    /** @var array<string, PathTravel> by their data */
+    private array $travels = [];
 
     /** @var array<string, true> being added up, to find what names itself */
     private array $open = [];
 
+    /** @param  DOMElement  $root  with a view box that is its page */
     public static function of(DOMElement $root): float
     {
         $cost = new self;
         $cost->name($root);
 
-        return $cost->element($root);
+        return $cost->inside($root, DrawnAs::page($root));
     }
 
     private function name(DOMElement $element): void
@@ -65,46 +78,101 @@ final class DrawingCost
         }
     }
 
-    private function element(DOMElement $element): float
+    private function element(DOMElement $element, DrawnAs $as): float
     {
         // Drawn only where they are named.
         if (in_array($element->localName, ['defs', 'symbol', 'mask', 'clipPath', 'pattern', 'marker', 'filter', 'linearGradient', 'radialGradient'], true)) {
             return 0.0;
         }
 
-        return $this->inside($element) + $this->around($element);
+        return $this->whole($element, $as->within($element));
+    }
+
+    private function whole(DOMElement $element, DrawnAs $as): float
+    {
+        return $this->inside($element, $as) + $this->around($element, $as);
     }
 
     /** What an element's own figure and its children cost. */
-    private function inside(DOMElement $element): float
+    private function inside(DOMElement $element, DrawnAs $as): float
     {
         $cost = match ($element->localName) {
-            'path' => self::FIGURE + self::EDGES * PathTravel::of($element->getAttribute('d')) ** 2,
-            'polygon', 'polyline' => self::FIGURE + self::EDGES * PathTravel::of('M'.$element->getAttribute('points')) ** 2,
-            'use' => $this->target($element->getAttribute('href') ?: $element->getAttributeNS('http://www.w3.org/1999/xlink', 'href')),
+            'path' => $this->figure($element->getAttribute('d'), $as),
+            'polygon', 'polyline' => $this->figure('M'.$element->getAttribute('points'), $as),
+            'line', 'rect', 'circle', 'ellipse' => self::FIGURE + $this->painted(self::box($element), null, $as),
+            'use' => $this->target($element->getAttribute('href') ?: $element->getAttributeNS('http://www.w3.org/1999/xlink', 'href'), $as, $element),
             'image' => self::EMBEDDED,
             default => self::FIGURE,
         };
         foreach ($element->childNodes as $child) {
             if ($child instanceof DOMElement && $cost <= self::MOST) {
-                $cost += $this->element($child);
+                $cost += $this->element($child, $as);
             }
         }
 
         return $cost;
     }
 
+    private function figure(string $d, DrawnAs $as): float
+    {
+        $travel = $this->travels[$d] ??= PathTravel::of($d);
+
+        return self::FIGURE + self::EDGES * $travel->times() ** 2 + $this->painted($travel->box, $travel->across + $travel->down, $as);
+    }
+
+    /** The box of a figure that is no path. */
+    private static function box(DOMElement $element): Box
+    {
+        [$x, $y, $width, $height, $cx, $cy, $r, $x1, $y1, $x2, $y2] = array_map(
+            fn (string $name): float => (float) $element->getAttribute($name),
+            ['x', 'y', 'width', 'height', 'cx', 'cy', 'r', 'x1', 'y1', 'x2', 'y2'],
+        );
+        [$rx, $ry] = $element->localName === 'circle' ? [$r, $r] : [(float) $element->getAttribute('rx'), (float) $element->getAttribute('ry')];
+
+        return match ($element->localName) {
+            'line' => new Box(min($x1, $x2), min($y1, $y2), max($x1, $x2), max($y1, $y2)),
+            'rect' => new Box($x, $y, $x + $width, $y + $height),
+            default => new Box($cx - $rx, $cy - $ry, $cx + $rx, $cy + $ry),
+        };
+    }
+
+    /** What the pixels of a figure's fill and of its stroke cost. */
+    private function painted(?Box $box, ?float $length, DrawnAs $as): float
+    {
+        if ($box === null) {
+            return 0.0;
+        }
+        $length ??= 2 * ($box->width() + $box->height());
+        $cost = $as->fill === 'none' ? 0.0 : $as->share($box) * $this->rate($as->fill);
+        $stroke = $as->stroke;
+        if ($stroke->isSeen()) {
+            $around = $as->share($box->grown($stroke->stroke->width / 2));
+            $cost += min($around, $as->shareOf($length * $stroke->stroke->width)) * $this->rate($stroke->colour);
+            $period = array_sum($stroke->stroke->dashes);
+            $cost += $period > 0 ? $length / $period * count($stroke->stroke->dashes) / 2 * ($stroke->stroke->cap === Cap::Round ? self::ROUND_DASH : self::DASH) : 0.0;
+        }
+
+        return $cost;
+    }
+
+    private function rate(string $paint): float
+    {
+        $element = $this->named[ltrim(self::reference($paint) ?? '', '#')] ?? null;
+
+        return self::PAINTED_BY[$element->localName ?? ''] ?? self::PAINT;
+    }
+
     /** What is done to the whole of an element: masks, clips, filters, fading, patterns and markers on it. */
-    private function around(DOMElement $element): float
+    private function around(DOMElement $element, DrawnAs $as): float
     {
         $cost = 0.0;
         foreach (['mask' => self::MASK, 'clip-path' => self::CLIP, 'fill' => 0.0, 'stroke' => 0.0] as $attribute => $each) {
             $named = self::reference($element->getAttribute($attribute));
-            $cost += $named === null ? 0.0 : $each + $this->target($named);
+            $cost += $named === null ? 0.0 : $each + $this->target($named, $as);
         }
         foreach (['marker-start' => 1, 'marker-end' => 1, 'marker-mid' => PathTravel::corners($element->getAttribute('d').$element->getAttribute('points'))] as $attribute => $times) {
             $named = self::reference($element->getAttribute($attribute));
-            $cost += $named === null ? 0.0 : $times * $this->target($named);
+            $cost += $named === null ? 0.0 : $times * $this->target($named, $as);
         }
         $filter = self::reference($element->getAttribute('filter'));
         if ($filter !== null) {
@@ -127,7 +195,7 @@ final class DrawingCost
     }
 
     /** @throws PictureRefused when it names itself */
-    private function target(string $named): float
+    private function target(string $named, DrawnAs $as, ?DOMElement $use = null): float
     {
         $id = ltrim($named, '#');
         $element = $this->named[$id] ?? null;
@@ -137,13 +205,11 @@ final class DrawingCost
         if (isset($this->open[$id])) {
             throw PictureRefused::drawing(sprintf('its part "%s" is made of itself.', mb_substr($id, 0, 40)));
         }
-        if (! isset($this->known[$id])) {
-            $this->open[$id] = true;
-            $this->known[$id] = $this->inside($element) + $this->around($element);
-            unset($this->open[$id]);
-        }
+        $this->open[$id] = true;
+        $cost = $this->whole($element, $as->within($element, $use));
+        unset($this->open[$id]);
 
-        return $this->known[$id];
+        return $cost;
     }
 
     private static function reference(string $value): ?string

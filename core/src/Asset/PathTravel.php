@@ -5,19 +5,23 @@ declare(strict_types=1);
 namespace TallCrow\Asset;
 
 use TallCrow\Geometry\Bezier;
+use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 
 /**
- * How entangled a path is: the length of its way up and down, or across, in heights or widths of its own box. A circle's is 2, since
- * a line across meets its edge twice; a hundred strokes over the whole box make 100. Curves are taken by four chords.
+ * The way that a path goes, curves by four chords, and how entangled it is: the length of its way up and down, or across, in heights or widths
+ * of its own box. A circle's is 2, since a line across meets its edge twice; a hundred strokes over the whole box make 100.
  *
  * @phpstan-import-type Segment from Path
  */
-final class PathTravel
+final readonly class PathTravel
 {
     private const STEPS = 4;
 
-    public static function of(string $d): float
+    /** @param  ?Box  $box  null of a path of nothing */
+    private function __construct(public float $across, public float $down, public ?Box $box) {}
+
+    public static function of(string $d): self
     {
         [$left, $top, $right, $bottom] = [INF, INF, -INF, -INF];
         [$across, $down] = [0.0, 0.0];
@@ -34,7 +38,18 @@ final class PathTravel
             }
         }
 
-        return max($across / max(1e-9, $right - $left), $down / max(1e-9, $bottom - $top));
+        return new self($across, $down, $left > $right ? null : new Box($left, $top, $right, $bottom));
+    }
+
+    public function times(): float
+    {
+        return $this->box === null ? 0.0 : max($this->across / max(1e-9, $this->box->width()), $this->down / max(1e-9, $this->box->height()));
+    }
+
+    /** About how many corners a path has, each of which may bear a marker. */
+    public static function corners(string $d): int
+    {
+        return (int) ceil(preg_match_all('/[-+]?(?:\d+\.?\d*|\.\d+)/', $d) / 2);
     }
 
     /**
@@ -53,11 +68,5 @@ final class PathTravel
         $points[] = Path::end($s);
 
         return $points;
-    }
-
-    /** About how many corners a path has, each of which may bear a marker. */
-    public static function corners(string $d): int
-    {
-        return (int) ceil(preg_match_all('/[-+]?(?:\d+\.?\d*|\.\d+)/', $d) / 2);
     }
 }

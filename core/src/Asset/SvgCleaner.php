@@ -88,11 +88,12 @@ final class SvgCleaner
             $cleaner->leftOut['rules of its style sheet that choose by more than element, class and id'] = true;
         }
         $cleaner->walk($root, 0);
+        self::framed($root, $width, $height);
+        $root = $root->ownerDocument->documentElement ?? $root;
         $cost = DrawingCost::of($root);
         if ($cost > DrawingCost::MOST) {
-            throw PictureRefused::drawing('it would take too long to draw: masks or clones within one another, blurs, or lines that cross thousands of times. Simplify it, or save it as a PNG picture.');
+            throw PictureRefused::drawing('it would take too long to draw: masks or clones within one another, blurs, large gradients and patterns by the dozen, dashes by the hundred thousand, or lines that cross thousands of times. Simplify it, or save it as a PNG picture.');
         }
-        self::framed($root, $width, $height);
 
         return new CleanSvg(self::markup($root), $width, $height, array_keys($cleaner->leftOut));
     }
@@ -102,7 +103,7 @@ final class SvgCleaner
     {
         $into = new \DOMDocument;
 
-        return (string) $into->saveXML($into->appendChild(self::unprefixed($root->ownerDocument->documentElement ?? $root, $into)));
+        return (string) $into->saveXML($into->appendChild(self::unprefixed($root, $into)));
     }
 
     private static function unprefixed(DOMElement $element, \DOMDocument $into): DOMElement

@@ -24,7 +24,7 @@ final readonly class SvgStroke
      * @param  string  $colour  as a fill tells it
      * @param  bool  $isBelow  whether the fill lies over it
      */
-    private function __construct(private string $colour, private string $opacity, public Stroke $stroke, public bool $isBelow) {}
+    private function __construct(public string $colour, private string $opacity, public Stroke $stroke, public bool $isBelow) {}
 
     /** What holds where nothing is told. */
     public static function plain(): self

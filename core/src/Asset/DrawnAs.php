@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Asset;
+
+use DOMElement;
+use TallCrow\Geometry\Affine;
+use TallCrow\Geometry\Box;
+
+/**
+ * How what lies within an element of a drawing is painted, and where.
+ *
+ * @internal
+ */
+final readonly class DrawnAs
+{
+    /** Drawn small, or not at all: where they are named, that is told by what names them. */
+    private const TEMPLATES = ['pattern', 'marker', 'clipPath'];
+
+    /**
+     * @param  ?Affine  $to  to shares of the page; null where that is not known
+     * @param  bool  $isTemplate  whether it is part of what others are drawn with
+     */
+    private function __construct(public string $fill, public SvgStroke $stroke, private ?Affine $to, private bool $isTemplate = false) {}
+
+    /** @param  DOMElement  $root  with a view box that is its page */
+    public static function page(DOMElement $root): self
+    {
+        return (new self('black', SvgStroke::plain(), self::toWhole($root)))->paintedAs($root);
+    }
+
+    /** @param  ?DOMElement  $use  that names the element */
+    public function within(DOMElement $element, ?DOMElement $use = null): self
+    {
+        $as = $this->paintedAs($element);
+        if ($as->isTemplate || in_array($element->localName, self::TEMPLATES, true)) {
+            return new self($as->fill, $as->stroke, null, true);
+        }
+        $to = $as->to === null ? null : SvgTransform::read($element->getAttribute('transform'))?->then($as->to);
+
+        return new self($as->fill, $as->stroke, $to === null ? null : self::placed($element, $use, $to));
+    }
+
+    /** What lies within a page in the page is laid as large as is told, or as the whole. */
+    private static function placed(DOMElement $element, ?DOMElement $use, Affine $to): Affine
+    {
+        $at = in_array($element->localName, ['use', 'svg'], true) ? Affine::shift((float) $element->getAttribute('x'), (float) $element->getAttribute('y')) : Affine::identity();
+        $whole = self::toWhole($element);
+        if ($whole === null) {
+            return $at->then($to);
+        }
+        [$width, $height] = array_map(fn (string $side): string => ($use?->getAttribute($side) ?: null) ?? $element->getAttribute($side), ['width', 'height']);
+
+        return is_numeric($width) && is_numeric($height) ? $whole->then(Affine::scale((float) $width, (float) $height))->then($at)->then($to) : $whole;
+    }
+
+    private function paintedAs(DOMElement $element): self
+    {
+        $fill = trim($element->getAttribute('fill'));
+
+        return new self($fill === '' || $fill === 'inherit' ? $this->fill : $fill, $this->stroke->of($element) ?? $this->stroke, $this->to, $this->isTemplate);
+    }
+
+    /** From an element's view box to shares of it. */
+    private static function toWhole(DOMElement $element): ?Affine
+    {
+        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($element->getAttribute('viewBox'))) ?: []);
+
+        return count($box) === 4 && $box[2] > 0 && $box[3] > 0 ? Affine::shift(-$box[0], -$box[1])->then(Affine::scale(1 / $box[2], 1 / $box[3])) : null;
+    }
+
+    /** How much of the page a box covers: all that it may, where that is not known. */
+    public function share(Box $box): float
+    {
+        if ($this->to === null) {
+            return $this->isTemplate ? 0.0 : 1.0;
+        }
+        $shown = $box->transformed($this->to)->intersection(new Box(0, 0, 1, 1));
+
+        return $shown->isEmpty() ? 0.0 : min($shown->width() * $shown->height(), $this->shareOf($box->width() * $box->height()));
+    }
+
+    /** @param  float  $area  in the drawing's own unit, squared */
+    public function shareOf(float $area): float
+    {
+        return $this->to === null ? ($this->isTemplate ? 0.0 : 1.0) : min(1.0, $area * $this->to->factor() ** 2);
+    }
+}
