@@ -11,6 +11,8 @@ return [
 
     // Fields of wear and papers, which belong to no shop: once made they serve all.
     'materials' => env('CROW_MATERIALS') ?: storage_path('framework/materials'),
+    // Bytes that it may hold: some thirty papers, or eighty textures.
+    'materials_bytes' => (int) env('CROW_MATERIALS_BYTES', 3_000_000_000),
 
     // What one print file may take before it is stopped from outside, and what stays free.
     'limits' => [

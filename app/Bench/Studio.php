@@ -26,8 +26,6 @@ final readonly class Studio
 {
     private const PALETTE_SIDE = 160;
 
-    private const MOST_MATERIALS = 1_000_000_000;
-
     private function __construct(
         public FolderShelf $shelf,
         public Renderer $renderer,
@@ -46,7 +44,7 @@ final readonly class Studio
     /** Fields of wear and papers, kept for all shops. */
     public static function materials(): FolderPictures
     {
-        return new FolderPictures(config()->string('crow.materials'), self::MOST_MATERIALS);
+        return new FolderPictures(config()->string('crow.materials'), config()->integer('crow.materials_bytes'));
     }
 
     /**

@@ -10,6 +10,7 @@ use TallCrow\Render\Pictures;
 /** Where fields of wear and papers are kept from one call to the next. */
 final class Materials
 {
+    /** Bytes that the folder may hold, unless CROW_MATERIALS_BYTES says otherwise: about ten papers, or thirty textures. */
     private const MOST_BYTES = 1_000_000_000;
 
     /** @param  ?string  $folder  as the call names it; else the user's folder of caches (XDG Base Directory Specification), null where there is none to write in */
@@ -20,7 +21,7 @@ final class Materials
             return null;
         }
 
-        return new FolderPictures($folder, self::MOST_BYTES);
+        return new FolderPictures($folder, (int) getenv('CROW_MATERIALS_BYTES') ?: self::MOST_BYTES);
     }
 
     private static function usual(): ?string
