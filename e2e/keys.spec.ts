@@ -25,6 +25,9 @@ test('a new line is typed at once; Alt and arrows carry a line as far as they we
     await saved(page);
     await expect.poll(() => ids(page)).toEqual([before[1], before[2], before[0]]);
     await expect(words(page)).toBeFocused();
+    // Who asks for less motion, as these tests do, gets none.
+    const moves = await page.locator('.v-btn').first().evaluate((button) => getComputedStyle(button).transitionDuration.split(',').map(Number.parseFloat));
+    expect(Math.max(...moves)).toBeLessThan(0.001);
 });
 
 test('lines are chosen, copied, pasted into another job, taken out, and stepped back, by keys alone', async ({ page, context }) => {

@@ -38,6 +38,9 @@ final class DrawingCost
 
     private const EMBEDDED = 50.0;
 
+    /** Drawn only where they are named. */
+    private const NAMED_ALONE = ['defs', 'symbol', 'mask', 'clipPath', 'pattern', 'marker', 'filter', 'linearGradient', 'radialGradient'];
+
     /** A whole page in one colour, and by what else it may be painted. */
     private const PAINT = 8.0;
 
@@ -57,13 +60,16 @@ final class DrawingCost
     /** @var array<string, true> being added up, to find what names itself */
     private array $open = [];
 
+    private float $cost = 0.0;
+
     /** @param  DOMElement  $root  with a view box that is its page */
     public static function of(DOMElement $root): float
     {
         $cost = new self;
         $cost->name($root);
+        $cost->add($root, DrawnAs::page($root));
 
-        return $cost->inside($root, DrawnAs::page($root));
+        return $cost->cost;
     }
 
     private function name(DOMElement $element): void
@@ -78,39 +84,29 @@ final class DrawingCost
         }
     }
 
-    private function element(DOMElement $element, DrawnAs $as): float
+    /** What an element's own figure costs, its children, and what is done to the whole of it. */
+    private function add(DOMElement $element, DrawnAs $as): void
     {
-        // Drawn only where they are named.
-        if (in_array($element->localName, ['defs', 'symbol', 'mask', 'clipPath', 'pattern', 'marker', 'filter', 'linearGradient', 'radialGradient'], true)) {
-            return 0.0;
+        // What is too much already need not be known: clones of clones may be without number.
+        if ($this->cost > self::MOST) {
+            return;
         }
-
-        return $this->whole($element, $as->within($element));
-    }
-
-    private function whole(DOMElement $element, DrawnAs $as): float
-    {
-        return $this->inside($element, $as) + $this->around($element, $as);
-    }
-
-    /** What an element's own figure and its children cost. */
-    private function inside(DOMElement $element, DrawnAs $as): float
-    {
-        $cost = match ($element->localName) {
+        $this->cost += match ($element->localName) {
             'path' => $this->figure($element->getAttribute('d'), $as),
             'polygon', 'polyline' => $this->figure('M'.$element->getAttribute('points'), $as),
             'line', 'rect', 'circle', 'ellipse' => self::FIGURE + $this->painted(self::box($element), null, $as),
-            'use' => $this->target($element->getAttribute('href') ?: $element->getAttributeNS('http://www.w3.org/1999/xlink', 'href'), $as, $element),
             'image' => self::EMBEDDED,
             default => self::FIGURE,
         };
+        if ($element->localName === 'use') {
+            $this->target($element->getAttribute('href') ?: $element->getAttributeNS('http://www.w3.org/1999/xlink', 'href'), $as, use: $element);
+        }
         foreach ($element->childNodes as $child) {
-            if ($child instanceof DOMElement && $cost <= self::MOST) {
-                $cost += $this->element($child, $as);
+            if ($child instanceof DOMElement && ! in_array($child->localName, self::NAMED_ALONE, true)) {
+                $this->add($child, $as->within($child));
             }
         }
-
-        return $cost;
+        $this->around($element, $as);
     }
 
     private function figure(string $d, DrawnAs $as): float
@@ -162,25 +158,25 @@ final class DrawingCost
         return self::PAINTED_BY[$element->localName ?? ''] ?? self::PAINT;
     }
 
-    /** What is done to the whole of an element: masks, clips, filters, fading, patterns and markers on it. */
-    private function around(DOMElement $element, DrawnAs $as): float
+    /** Masks, clips, filters, fading, patterns and markers on an element. */
+    private function around(DOMElement $element, DrawnAs $as): void
     {
-        $cost = 0.0;
         foreach (['mask' => self::MASK, 'clip-path' => self::CLIP, 'fill' => 0.0, 'stroke' => 0.0] as $attribute => $each) {
             $named = self::reference($element->getAttribute($attribute));
-            $cost += $named === null ? 0.0 : $each + $this->target($named, $as);
+            if ($named !== null) {
+                $this->cost += $each;
+                $this->target($named, $as);
+            }
         }
         foreach (['marker-start' => 1, 'marker-end' => 1, 'marker-mid' => PathTravel::corners($element->getAttribute('d').$element->getAttribute('points'))] as $attribute => $times) {
             $named = self::reference($element->getAttribute($attribute));
-            $cost += $named === null ? 0.0 : $times * $this->target($named, $as);
+            if ($named !== null) {
+                $this->target($named, $as, $times);
+            }
         }
         $filter = self::reference($element->getAttribute('filter'));
-        if ($filter !== null) {
-            $cost += $this->filter($filter);
-        }
         $faded = ($element->hasAttribute('opacity') && (float) $element->getAttribute('opacity') < 1) || str_contains($element->getAttribute('style'), 'mix-blend-mode');
-
-        return $cost + ($faded ? self::GROUP : 0.0);
+        $this->cost += ($filter === null ? 0.0 : $this->filter($filter)) + ($faded ? self::GROUP : 0.0);
     }
 
     private function filter(string $named): float
@@ -194,22 +190,26 @@ final class DrawingCost
         return $cost;
     }
 
-    /** @throws PictureRefused when it names itself */
-    private function target(string $named, DrawnAs $as, ?DOMElement $use = null): float
+    /**
+     * @param  int  $times  as often as it is drawn
+     *
+     * @throws PictureRefused when it names itself
+     */
+    private function target(string $named, DrawnAs $as, int $times = 1, ?DOMElement $use = null): void
     {
         $id = ltrim($named, '#');
         $element = $this->named[$id] ?? null;
         if ($element === null) {
-            return 0.0;
+            return;
         }
         if (isset($this->open[$id])) {
             throw PictureRefused::drawing(sprintf('its part "%s" is made of itself.', mb_substr($id, 0, 40)));
         }
+        $before = $this->cost;
         $this->open[$id] = true;
-        $cost = $this->whole($element, $as->within($element, $use));
+        $this->add($element, $as->within($element, $use));
         unset($this->open[$id]);
-
-        return $cost;
+        $this->cost += ($times - 1) * ($this->cost - $before);
     }
 
     private static function reference(string $value): ?string
