@@ -5,11 +5,14 @@ declare(strict_types=1);
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\ManyShelves;
+use TallCrow\Cli\Materials;
 use TallCrow\Edit\Operations;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
+use TallCrow\Render\FolderPictures;
+use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
 /** @return array<string, string> what does not hold, by key */
@@ -24,7 +27,8 @@ it('mends what it says, and brings no other fault', function (string $file): voi
     $case = json_decode((string) file_get_contents(__DIR__."/trial/$file"), true, flags: JSON_THROW_ON_ERROR);
     $shelf = new ManyShelves([new FolderShelf(__DIR__.'/trial'), new FolderShelf(Fixtures::assets())]);
     $artwork = ArtworkReader::data($case['sheet']);
-    $renderer = Fixtures::renderer($shelf);
+    // What a mend leaves as it was is drawn once, as on the bench.
+    $renderer = new Renderer($shelf, new FolderPictures(Fixtures::temporary('mends'), materials: Materials::kept()));
     $before = Preflight::artwork($artwork, $renderer, $shelf);
     foreach ($before->findings as $finding) {
         foreach ($finding->verdict === Verdict::Pass ? [] : $finding->mends as $mend) {
