@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use TallCrow\Cli\Materials;
+
 return [
     // Uploads, exports and kept pictures lie here, one folder to a shop.
     'storage' => env('CROW_STORAGE', storage_path('app/shops')),
@@ -11,8 +13,7 @@ return [
 
     // Fields of wear and papers, which belong to no shop: once made they serve all.
     'materials' => env('CROW_MATERIALS') ?: storage_path('framework/materials'),
-    // Bytes that it may hold: some thirty papers, or eighty textures.
-    'materials_bytes' => (int) env('CROW_MATERIALS_BYTES', 3_000_000_000),
+    'materials_bytes' => (int) env('CROW_MATERIALS_BYTES') ?: Materials::MOST_BYTES,
 
     // What one print file may take before it is stopped from outside, and what stays free.
     'limits' => [

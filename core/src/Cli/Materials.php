@@ -10,8 +10,8 @@ use TallCrow\Render\Pictures;
 /** Where fields of wear and papers are kept from one call to the next. */
 final class Materials
 {
-    /** Bytes that the folder may hold, unless CROW_MATERIALS_BYTES says otherwise: about ten papers, or thirty textures. */
-    private const MOST_BYTES = 1_000_000_000;
+    /** Bytes that the folder may hold, unless CROW_MATERIALS_BYTES says otherwise: some thirty papers, or eighty textures. */
+    public const MOST_BYTES = 3_000_000_000;
 
     /** @param  ?string  $folder  as the call names it; else the user's folder of caches (XDG Base Directory Specification), null where there is none to write in */
     public static function kept(?string $folder = null): ?Pictures
