@@ -88,7 +88,7 @@ final class DrawingCost
     private function add(DOMElement $element, DrawnAs $as): void
     {
         // What is too much already need not be known: clones of clones may be without number.
-        if ($this->cost > self::MOST) {
+        if (! ($this->cost <= self::MOST)) {
             return;
         }
         $this->cost += match ($element->localName) {
@@ -135,7 +135,8 @@ final class DrawingCost
     /** What the pixels of a figure's fill and of its stroke cost. */
     private function painted(?Box $box, ?float $length, DrawnAs $as): float
     {
-        if ($box === null) {
+        // A figure of less than nothing is not drawn.
+        if ($box === null || $box->width() < 0 || $box->height() < 0) {
             return 0.0;
         }
         $length ??= 2 * ($box->width() + $box->height());

@@ -65,9 +65,9 @@ final readonly class DrawnAs
     /** From an element's view box to shares of it. */
     private static function toWhole(DOMElement $element): ?Affine
     {
-        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($element->getAttribute('viewBox'))) ?: []);
+        $box = SvgViewBox::read($element->getAttribute('viewBox'));
 
-        return count($box) === 4 && $box[2] > 0 && $box[3] > 0 ? Affine::shift(-$box[0], -$box[1])->then(Affine::scale(1 / $box[2], 1 / $box[3])) : null;
+        return $box !== null ? Affine::shift(-$box[0], -$box[1])->then(Affine::scale(1 / $box[2], 1 / $box[3])) : null;
     }
 
     /** How much of the page a box covers: all that it may, where that is not known. */

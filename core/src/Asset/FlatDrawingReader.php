@@ -72,9 +72,9 @@ final class FlatDrawingReader
 
     private static function box(DOMElement $svg): ?Box
     {
-        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($svg->getAttribute('viewBox'))) ?: []);
+        $box = SvgViewBox::read($svg->getAttribute('viewBox'));
 
-        return count($box) === 4 && $box[2] > 0 && $box[3] > 0 ? new Box($box[0], $box[1], $box[0] + $box[2], $box[1] + $box[3]) : null;
+        return $box !== null ? new Box($box[0], $box[1], $box[0] + $box[2], $box[1] + $box[3]) : null;
     }
 
     private static function isOpen(DOMElement $svg): bool

@@ -84,9 +84,9 @@ final readonly class Picture
     /** @return array{float, float, float, float} left, top, width and height of a drawing's page in its own unit */
     private function page(): array
     {
-        $box = preg_match('/^<svg\b[^>]*\sviewBox="([^"]+)"/', $this->content, $found) === 1 ? array_map(floatval(...), preg_split('/[\s,]+/', trim($found[1])) ?: []) : [];
+        $told = preg_match('/^<svg\b[^>]*\sviewBox="([^"]+)"/', $this->content, $found) === 1 ? $found[1] : '';
 
-        return count($box) === 4 ? $box : [0.0, 0.0, $this->width, $this->height];
+        return SvgViewBox::read($told) ?? [0.0, 0.0, $this->width, $this->height];
     }
 
     /** A drawing's markup with another page; an empty drawing stays one. */
@@ -109,7 +109,7 @@ final readonly class Picture
     public function pixels(): Image
     {
         if ($this->isVector()) {
-            return ImageFile::drawing($this->withinBounds())->asInk();
+            return ImageFile::drawing($this->sized())->asInk();
         }
         $read = fn (): Image => IntoSrgb::of(ImageFile::read($this->type, $this->content), $this->type, $this->content)->autorotated()->asInk();
         $whole = $this->keep === null ? $read() : ($this->keep)($read);
@@ -117,7 +117,8 @@ final readonly class Picture
         return $this->part === null ? $whole : $whole->crop(...$this->part);
     }
 
-    private function withinBounds(): string
+    /** A drawing's markup as it is painted in a number of pixels within bounds. */
+    private function sized(): string
     {
         $longer = max($this->width, $this->height);
         $by = max(self::LEAST_DRAWN, min(self::MOST_DRAWN, $longer)) / $longer;

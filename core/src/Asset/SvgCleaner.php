@@ -91,7 +91,8 @@ final class SvgCleaner
         self::framed($root, $width, $height);
         $root = $root->ownerDocument->documentElement ?? $root;
         $cost = DrawingCost::of($root);
-        if ($cost > DrawingCost::MOST) {
+        // Numbers beyond all bounds make a cost that is none.
+        if (! ($cost <= DrawingCost::MOST)) {
             throw PictureRefused::drawing('it would take too long to draw: masks or clones within one another, blurs, large gradients and patterns by the dozen, dashes by the hundred thousand, or lines that cross thousands of times. Simplify it, or save it as a PNG picture.');
         }
 
@@ -287,7 +288,7 @@ final class SvgCleaner
      */
     private static function size(DOMElement $root): array
     {
-        $box = self::viewBox($root);
+        $box = SvgViewBox::read($root->getAttribute('viewBox'));
         [$width, $height] = [SvgLengths::size($root->getAttribute('width')), SvgLengths::size($root->getAttribute('height'))];
         [$width, $height] = match (true) {
             $width !== null && $height !== null => [$width, $height],
@@ -303,18 +304,10 @@ final class SvgCleaner
         return [$width, $height];
     }
 
-    /** @return array{float, float, float, float}|null left, top, width, height */
-    private static function viewBox(DOMElement $root): ?array
-    {
-        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($root->getAttribute('viewBox'))) ?: []);
-
-        return count($box) === 4 && $box[2] > 0 && $box[3] > 0 ? $box : null;
-    }
-
     /** Gives the drawing a view box that is its page. What is fitted into the page otherwise becomes a drawing within it. */
     private static function framed(DOMElement $root, float $width, float $height): void
     {
-        $box = self::viewBox($root);
+        $box = SvgViewBox::read($root->getAttribute('viewBox'));
         if ($box !== null && abs($box[2] * $height / ($box[3] * $width) - 1) > self::SAME_SHAPE) {
             $page = $root->ownerDocument?->createElementNS((string) $root->namespaceURI, 'svg');
             if (! $page instanceof DOMElement) {

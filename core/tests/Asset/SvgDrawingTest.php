@@ -150,6 +150,7 @@ it('knows what the pixels of a drawing cost', function (string $inside, float $c
     'one beyond the page' => ['<rect x="-500" y="-500" width="1200" height="1200"/>', 8.0],
     'a hundred quarters' => [str_repeat('<circle cx="60" cy="60" r="30"/>', 100), 220.0],
     'a hundred made small' => ['<g transform="scale(.1)">'.str_repeat('<rect width="120" height="120"/>', 100).'</g>', 28.0],
+    'less than nothing' => ['<rect width="-9000" height="-9000" stroke="#000" stroke-width="50" stroke-dasharray="1"/>', 0.2],
     'none' => ['<g fill="none">'.str_repeat('<rect width="120" height="120"/>', 100).'</g>', 20.0],
     'radial gradients' => [str_repeat('<rect width="120" height="120" fill="url(#r)"/>', 10), 3450.0],
     'inherited by a path' => ['<g fill="url(#r)">'.str_repeat('<path d="M0 0h120v60h-120z"/>', 10).'</g>', 1727.0],
@@ -168,5 +169,6 @@ it('refuses before drawing what fills its page too often', function (string $ins
 })->with([
     'pages' => [str_repeat('<rect width="120" height="120" fill-opacity=".1"/>', 5000)],
     'gradients' => ['<radialGradient id="r"/>'.str_repeat('<rect width="120" height="120" fill="url(#r)"/>', 100)],
+    'numbers beyond all bounds' => ['<rect x="1e999" y="-1e999" width="1e999" height="1e999"/><path d="M1e999 0L-1e999 1e999z"/>'.str_repeat('<rect width="120" height="120"/>', 4000)],
     'dashes' => ['<path fill="none" stroke="#000" stroke-linecap="round" stroke-dasharray=".01" d="M0 0'.str_repeat('L120 120L0 0', 20).'"/>'],
 ])->throws(PictureRefused::class, 'too long to draw');
