@@ -67,3 +67,22 @@ it('declares strict types and stays under 400 lines everywhere', function (): vo
         }
     }
 });
+
+// The optimiser of opcache (PHP 8.2) makes "b < a" of "! (a <= b)": true and false are exchanged where a number is NAN.
+it('denies no comparison of sizes', function (): void {
+    $root = dirname(__DIR__, 2);
+    foreach (['core/src', 'app'] as $folder) {
+        foreach (array_keys(names_used("$root/$folder")) as $file) {
+            $tokens = array_values(array_filter(PhpToken::tokenize((string) file_get_contents($file)), fn (PhpToken $token): bool => ! $token->isIgnorable()));
+            foreach ($tokens as $at => $token) {
+                if ($token->text !== '!' || $tokens[$at + 1]->text !== '(') {
+                    continue;
+                }
+                for ($depth = 1, $to = $at + 2; $depth > 0; $to++) {
+                    $depth += ['(' => 1, ')' => -1][$tokens[$to]->text] ?? 0;
+                    expect($depth === 1 && in_array($tokens[$to]->text, ['<', '<=', '>', '>='], true))->toBeFalse("$file, line {$tokens[$to]->line}: say what is true instead");
+                }
+            }
+        }
+    }
+});

@@ -62,14 +62,17 @@ final class DrawingCost
 
     private float $cost = 0.0;
 
-    /** @param  DOMElement  $root  with a view box that is its page */
+    /**
+     * @param  DOMElement  $root  with a view box that is its page
+     * @return float milliseconds; infinite where its figures are beyond all bounds
+     */
     public static function of(DOMElement $root): float
     {
         $cost = new self;
         $cost->name($root);
         $cost->add($root, DrawnAs::page($root));
 
-        return $cost->cost;
+        return is_nan($cost->cost) ? INF : $cost->cost;
     }
 
     private function name(DOMElement $element): void
@@ -88,7 +91,7 @@ final class DrawingCost
     private function add(DOMElement $element, DrawnAs $as): void
     {
         // What is too much already need not be known: clones of clones may be without number.
-        if (! ($this->cost <= self::MOST)) {
+        if (is_nan($this->cost) || $this->cost > self::MOST) {
             return;
         }
         $this->cost += match ($element->localName) {

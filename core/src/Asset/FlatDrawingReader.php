@@ -92,7 +92,7 @@ final class FlatDrawingReader
         [$x, $y, $width, $height] = array_map(fn (string $name): float => self::number($svg, $name), ['x', 'y', 'width', 'height']);
         $box = self::box($svg);
         // One that lies aslant or mirrored, or that keeps its own proportions, is left to the painter.
-        if ($box === null || $svg->getAttribute('preserveAspectRatio') !== 'none' || ! ($width > 0 && $height > 0) || is_nan($x + $y) || $svg->hasAttribute('transform') || $to->b !== 0.0 || $to->c !== 0.0 || $to->a <= 0 || $to->d <= 0) {
+        if ($box === null || $svg->getAttribute('preserveAspectRatio') !== 'none' || is_nan($x + $y + $width + $height) || $width <= 0 || $height <= 0 || $svg->hasAttribute('transform') || $to->b !== 0.0 || $to->c !== 0.0 || $to->a <= 0 || $to->d <= 0) {
             return null;
         }
         [$corner, $opposite] = [$to->apply($x, $y), $to->apply($x + $width, $y + $height)];
@@ -255,7 +255,7 @@ final class FlatDrawingReader
         }
 
         return match (true) {
-            ! (max(-$box->left, $box->right, -$box->top, $box->bottom) <= self::FAR) => null,
+            ! is_finite($box->left + $box->right + $box->top + $box->bottom) || max(-$box->left, $box->right, -$box->top, $box->bottom) > self::FAR => null,
             $this->shown === null || $this->shown->union($box) == $this->shown => $path,
             default => Clipping::toBox($path, $this->shown, $this->tolerance),
         };

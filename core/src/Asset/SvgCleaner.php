@@ -90,9 +90,7 @@ final class SvgCleaner
         $cleaner->walk($root, 0);
         self::framed($root, $width, $height);
         $root = $root->ownerDocument->documentElement ?? $root;
-        $cost = DrawingCost::of($root);
-        // Numbers beyond all bounds make a cost that is none.
-        if (! ($cost <= DrawingCost::MOST)) {
+        if (DrawingCost::of($root) > DrawingCost::MOST) {
             throw PictureRefused::drawing('it would take too long to draw: masks or clones within one another, blurs, large gradients and patterns by the dozen, dashes by the hundred thousand, or lines that cross thousands of times. Simplify it, or save it as a PNG picture.');
         }
 
