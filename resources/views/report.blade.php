@@ -15,7 +15,10 @@
         figcaption { font-size: 13px; padding-top: 4px; }
         table { border-collapse: collapse; width: 100%; }
         th, td { text-align: left; padding: 5px 8px; border-bottom: 1px solid #d8cfbd; vertical-align: top; }
-        td.figure { white-space: nowrap; font-family: ui-monospace, monospace; font-size: 13px; }
+        td.figure { font-family: ui-monospace, monospace; font-size: 13px; }
+        /* The columns of all tables lie below one another. */
+        .findings { table-layout: fixed; }
+        .findings th:nth-child(1) { width: 17%; } .findings th:nth-child(2) { width: 15%; } .findings th:nth-child(3) { width: 18%; }
         .fail { color: #9b1c1c; font-weight: 600; }
         .warn { color: #8a5a00; font-weight: 600; }
         .pass { color: #2f6b3c; }
@@ -26,7 +29,7 @@
         body { font: 10px/1.45 'DejaVu Sans', sans-serif; margin: 0; padding: 0; }
         h1 { font-size: 17px; } h2 { font-size: 12px; margin: 16px 0 6px; }
         .on-paper td { border: 0; padding: 0 8px 0 0; font-size: 9px; }
-        td.figure { white-space: normal; width: 17%; font-family: 'DejaVu Sans', sans-serif; font-size: 9px; }
+        td.figure { font-family: 'DejaVu Sans', sans-serif; font-size: 9px; }
         @endif
         @media print { body { margin: 0; } tr { break-inside: avoid; } }
     </style>
@@ -55,8 +58,8 @@
         @php($told = array_filter($report->findings, fn ($finding) => $kind === 'meant' ? $finding->meant !== '' : $finding->meant === '' && $finding->verdict->value === $kind))
         @if ($told !== [])
             <h2>{{ $heading }} ({{ count($told) }})</h2>
-            <table>
-                <thead><tr><th>What</th><th>Measured</th><th>Limit</th><th></th></tr></thead>
+            <table class="findings">
+                <thead><tr><th>What</th><th>Measured</th><th>Limit</th><th>In words</th></tr></thead>
                 <tbody>
                     @foreach ($told as $finding)
                         <tr><td class="{{ $kind }}">{{ $finding->word }}</td><td class="figure">{{ $finding->figure }}</td><td class="figure">{{ $finding->limit }}</td><td>{{ $finding->says }}@if ($finding->meant !== '') <strong>Meant so: {{ $finding->meant }}</strong>@endif</td></tr>

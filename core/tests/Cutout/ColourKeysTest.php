@@ -30,9 +30,9 @@ it('gives a mixture of two colours to the one that it holds more of', function (
 it('tells how far each pixel is from each colour, in parts of the most that two of them are apart', function (): void {
     $bands = ColourKeys::of(row_of('000000', 'ffffff', '808080'))->apart(array_map(Srgb::hex(...), ['#000000', '#ffffff']));
     expect($bands)->toHaveCount(2);
-    // The middle of a step of colour is four levels off at most, two of green.
-    foreach ([[0, 127, 64], [127, 0, 63]] as $i => $far) {
-        expect(levels_of($bands[$i]))->toEqualWithDelta($far, 3);
+    // A step of colour is taken by its middle: black by (4, 2, 4), white by (252, 254, 252), grey by (132, 130, 132). Black and white are 441.67 apart.
+    foreach ([[2, 126, 65], [125, 1, 62]] as $i => $far) {
+        expect(levels_of($bands[$i]))->toBe($far);
     }
     // What is further off than any two are from one another stays within a byte's half.
     expect(max(levels_of(ColourKeys::of(row_of('0000ff', 'ffff00'))->apart(array_map(Srgb::hex(...), ['#808080', '#909090']))[0])))->toBe(127)

@@ -52,7 +52,7 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
                 <figure><PlaceOnGarment :product="fit.product" :place="fit.placeName" :width="fit.area.width / fit.area.ppi" :height="fit.area.height / fit.area.ppi" :art="picture(fit)" cloth="#6f6a61" :label="`The design for ${fit.houseName}, ${fit.placeName}, in scale`" /><span v-if="fit.mirrored" class="destination-word" aria-hidden="true">MIRRORED</span></figure>
                 <div>
                     <strong>{{ fit.houseName }}</strong>: {{ fit.product }}, {{ fit.placeName }}
-                    <p class="measure small">{{ fit.area.width }} × {{ fit.area.height }} px · {{ fit.area.ppi }} ppi · {{ inches(fit) }} · {{ Math.round(fit.scale * 100) }} % of its size · {{ fit.file }}</p>
+                    <p class="measure small"><span class="in-one">{{ fit.area.width }} × {{ fit.area.height }} px</span> · <span class="in-one">{{ fit.area.ppi }} ppi</span> · <span class="in-one">{{ inches(fit) }}</span> · <span class="in-one">{{ Math.round(fit.scale * 100) }} % of its size</span> · <span class="destination-file">{{ fit.file }}</span></p>
                     <p v-if="fit.mirrored" class="destination-mirrored">Mirrored: read it in a mirror, or from behind the film.</p>
                     <v-select :model-value="fit.mode" label="Fitted" :items="modes" @update:model-value="set(going.map((one, at) => (at === i ? { ...one, mode: $event as FitCard['mode'] } : one)))" />
                     <fieldset v-if="sizes(fit.mode)" class="destination-keep">
@@ -80,6 +80,8 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
 .destination-keep { border: 0; padding: 0; margin: 4px 0; display: flex; flex-wrap: wrap; gap: 0 14px; }
 .destinations-judge { max-width: 420px; }
 .destination p { margin: 4px 0; }
+.destination-file { overflow-wrap: anywhere; }
+.destination .v-select { margin-top: 10px; }
 .destination-word { position: absolute; inset: auto 0 0 0; text-align: center; font-weight: 700; background: var(--rust); color: #fff; transform: scaleX(-1); }
 .destination-mirrored { font-weight: 600; color: var(--rust); }
 .destination .grave { color: var(--bad); } .destination .mild { color: var(--warn); }

@@ -8,6 +8,7 @@ import { useRights } from '../server/rights';
 import { NOTHING, useShelf } from '../server/shelf';
 import AssetDialog from '../shelf/AssetDialog.vue';
 import ShelfUpload from '../shelf/ShelfUpload.vue';
+import '../shelf/cards.css';
 import { useSheet } from '../stores/sheet';
 
 /** The job's own shelf: what its sheet prints, what it names and lacks, and what may be used for it. */
@@ -40,7 +41,7 @@ const lacking = computed(() => pieces.value.filter((piece) => piece.asset === nu
                     <small v-if="piece.reasons[0]" class="gather-why">{{ piece.reasons[0].says }}</small>
                 </li>
             </ul>
-            <p class="small">{{ NO_ADVICE }}</p>
+            <p class="small gather-advice">{{ NO_ADVICE }}</p>
         </section>
         <v-expansion-panels class="shelf-panels"><v-expansion-panel title="Put more on the shelf"><template #text><ShelfUpload :genres="more?.genres ?? []" /></template></v-expansion-panel></v-expansion-panels>
         <section v-if="more" aria-labelledby="more-head">
@@ -59,5 +60,6 @@ const lacking = computed(() => pieces.value.filter((piece) => piece.asset === nu
 
 <style>
 .gather-lacks { display: grid; gap: 6px; border: 1px solid var(--bad); padding: 10px 14px; }
+.gather-advice { margin: 8px 0 14px; }
 .shelf-card .gather-why { white-space: normal; }
 </style>

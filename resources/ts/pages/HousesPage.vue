@@ -68,8 +68,8 @@ async function submit(): Promise<void> {
                     <li v-for="place in house.places" :key="place.key">
                         <PlaceOnGarment :product="place.product" :place="place.place" :width="place.area.width / place.area.ppi" :height="place.area.height / place.area.ppi" :margin="place.margin" :cloth="place.cloths[0]?.colour ?? '#8f8a80'" :label="`${place.product}, ${place.place}`" />
                         <strong>{{ place.product }}</strong>, {{ place.place }}
-                        <small class="measure">{{ place.area.width }} × {{ place.area.height }} px · {{ (place.area.width / place.area.ppi).toFixed(2) }} × {{ (place.area.height / place.area.ppi).toFixed(2) }} in</small>
-                        <small>{{ place.area.ppi }} ppi, {{ place.least }} accepted · {{ place.kind.toUpperCase() }}{{ place.mostMegabytes ? ` up to ${place.mostMegabytes} MB` : '' }}{{ place.mirrored ? ' · mirrored' : '' }}</small>
+                        <small class="measure"><span class="in-one">{{ place.area.width }} × {{ place.area.height }} px</span> · <span class="in-one">{{ (place.area.width / place.area.ppi).toFixed(2) }} × {{ (place.area.height / place.area.ppi).toFixed(2) }} in</span></small>
+                        <small><span class="in-one">{{ place.area.ppi }} ppi, {{ place.least }} accepted</span> · <span class="in-one">{{ place.kind.toUpperCase() }}{{ place.mostMegabytes ? ` up to ${place.mostMegabytes} MB` : '' }}</span>{{ place.mirrored ? ' · mirrored' : '' }}</small>
                     </li>
                 </ul>
                 <details><summary class="small">Files reach it {{ house.service ? `by a service, as ${house.account}` : 'by hand' }}</summary><HouseServiceForm :house="house" /></details>

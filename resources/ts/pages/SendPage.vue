@@ -18,6 +18,7 @@ import { useBatches } from '../server/series';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useRights } from '../server/rights';
 import JobRemarks from './JobRemarks.vue';
+import '../styles/exports.css';
 
 const sheet = useSheet();
 const { makes } = useMe();
@@ -142,10 +143,6 @@ function counts(one: ExportCard): string {
 .send-papers { display: flex; flex-wrap: wrap; gap: 8px; }
 .send-credits pre { white-space: pre-wrap; border: 1px solid var(--hair); background: var(--card); padding: 8px 10px; font-family: var(--measures); font-size: 12px; }
 .send-kind { display: grid; grid-template-columns: 320px 320px; gap: 10px; margin-top: 10px; }
-.exports { display: grid; gap: 10px; }
-.export { border: 1px solid var(--hair); background: var(--card); padding: 10px 14px; display: grid; gap: 8px; }
-.export-head { display: flex; gap: 14px; align-items: baseline; }
-.export-head .v-btn { margin-left: auto; }
 .figures { display: flex; flex-wrap: wrap; gap: 6px 28px; margin: 0; }
 .figures dt { color: var(--faded); font-size: 11px; }
 .figures dd { margin: 0; }

@@ -11,6 +11,7 @@ import { NOTHING, SHELVED, useShelf, type Wanted } from '../server/shelf';
 import AssetDialog from '../shelf/AssetDialog.vue';
 import CollectionBar from '../shelf/CollectionBar.vue';
 import ShelfUpload from '../shelf/ShelfUpload.vue';
+import '../shelf/cards.css';
 import type { AssetCard, ShelfOpened } from '../types';
 
 const route = useRoute();
@@ -115,7 +116,6 @@ function take(): void {
 
 <style>
 .left-out { color: var(--warn); }
-.shelf-panels { margin-bottom: 14px; }
 .shelf-file { display: grid; grid-template-columns: auto minmax(200px, 1fr); gap: 14px; align-items: center; }
 .shelf-filters { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)); gap: 10px; }
 .shelf-filters > :first-child, .shelf-filters > :last-child { grid-column: span 2; }
@@ -125,17 +125,11 @@ function take(): void {
 .shelf-bar .v-input { flex: 0 1 220px; }
 /* Lies over the cards, so that none moves while they are chosen. */
 .shelf-chosen { position: sticky; bottom: 0; z-index: 2; padding: 10px; border: 1px solid var(--ink); background: var(--card); }
-.shelf-cards { margin-top: 8px; display: grid; grid-template-columns: repeat(auto-fill, minmax(196px, 1fr)); gap: 12px; }
-.shelf-card { display: grid; gap: 3px; align-content: start; border: 1px solid var(--hair); background: var(--card); padding: 8px; }
 .shelf-card.chosen { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
-.shelf-look { height: 118px; display: grid; place-items: center; background: #e9e2d2; padding: 8px; color: #1f1d1a; }
-.shelf-look img { max-width: 100%; max-height: 102px; object-fit: contain; }
 .shelf-says { display: grid; grid-template-columns: 24px minmax(0, 1fr) 24px; align-items: center; gap: 4px; }
-.shelf-choose { flex: none; }
+.shelf-says .shelf-choose { grid-area: auto; }
 .shelf-choose .v-selection-control__wrapper, .shelf-choose .v-selection-control__input { width: 24px; height: 24px; }
-.shelf-title { text-align: left; font-weight: 600; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .shelf-star { width: 24px; height: 24px; }
-.shelf-card small { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; color: var(--faded); }
 .shelf-card small.is-bad { color: var(--bad); }
 @media (max-width: 900px) { .shelf-filters { grid-template-columns: 1fr 1fr; } }
 @media (max-width: 500px) { .shelf-filters, .shelf-file { grid-template-columns: 1fr; } .shelf-filters > :first-child, .shelf-filters > :last-child { grid-column: auto; } }

@@ -5,6 +5,7 @@ import { computed, reactive, ref } from 'vue';
 import { VBtn, VCheckbox, VNumberInput, VSelect } from 'vuetify/components';
 import { api, proofUrl, Refused, said } from '../api';
 import TurnPicture from '../pictures/TurnPicture.vue';
+import '../styles/exports.css';
 import { useChange, useJobs } from '../server/queries';
 import type { GangCard, GangLayout, JobCard } from '../types';
 import { ago } from '../words/lines';
