@@ -102,6 +102,16 @@ it('traces flat art to its own colours, its edges where they were, with no seam 
     expect(array_sum(array_map(fn (string $hex): float => pixels_alike($seam, $hex), array_slice($colours, 2))))->toBeLessThan(0.02 * 8 * $length);
 })->with([2, 3, 4]);
 
+it('traces what a JPEG has blurred without specks between its colours', function (): void {
+    [$soft] = soft_and_hard(THREE_DISCS, 400, 300, 8);
+    $file = Fixtures::temporary('flat').'/blurred.jpg';
+    file_put_contents($file, ImageFile::jpegOn($soft, Srgb::of(255, 255, 255), 55));
+    $svg = Tracing::svg(ImageFile::read(PictureType::Jpeg, $file)->asInk()->settled(), 4);
+    // Outlines and holes of a page and three discs that lie apart, which are eight, and a few more.
+    preg_match_all('/ d="([^"]*)"/', $svg, $paths);
+    expect(preg_match_all('/[Mm]/', implode('', $paths[1])))->toBeGreaterThanOrEqual(4)->toBeLessThanOrEqual(12);
+});
+
 it('keeps a serif of a pixel and a half in a lettering that it traces', function (): void {
     [$soft, $hard] = soft_and_hard(['xc:#ffffff', '+antialias', '-fill', '#203040', '-draw', 'rectangle 400,400 1200,411', '-draw', 'rectangle 400,400 480,1600'], 200, 250, 8);
     $traced = ImageFile::drawing(str_replace('<svg ', '<svg width="1600" height="2000" ', Tracing::svg($soft, 2)))->asInk()->settled();
