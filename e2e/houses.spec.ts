@@ -71,7 +71,7 @@ test('designs are laid on film, the film is made and noted in the log, and a lis
     await page.getByRole('option', { name: 'Film of the weir' }).click({ delay: 70 });
     await page.getByRole('button', { name: 'Lay it' }).click({ delay: 70 });
     await page.getByLabel('How many of Film of the weir').fill('3');
-    await page.getByLabel('Width of Film of the weir, in').first().fill('2');
+    await page.getByLabel('Width in inches of Film of the weir').first().fill('2');
     await page.keyboard.press('Tab');
     await expect(page.getByRole('region', { name: 'Layout' })).toContainText('2.50 in of film');
     await page.getByRole('button', { name: 'Make the film' }).click({ delay: 70 });

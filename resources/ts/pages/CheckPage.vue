@@ -32,7 +32,12 @@ const counts = (finding: Finding): boolean => finding.verdict !== 'pass' && find
 const rank = (finding: Finding): number => (finding.meant !== '' ? 2 : finding.verdict === 'fail' ? 0 : 1);
 const told = computed(() => findings.value.filter((finding) => finding.verdict !== 'pass').sort((a, b) => rank(a) - rank(b)));
 const held = computed(() => findings.value.filter((finding) => finding.verdict === 'pass'));
-const needs = computed(() => findings.value.filter(counts).length);
+/** As the bench says it. */
+const summary = computed(() => {
+    const count = (verdict: Finding['verdict']): number => findings.value.filter((finding) => counts(finding) && finding.verdict === verdict).length;
+
+    return `${count('fail')} fail · ${count('warn')} to look at · ${held.value.length} hold`;
+});
 const chosen = computed(() => findings.value.find((finding) => finding.key === open.value));
 const garments = computed(() => sheet.artwork?.garments ?? []);
 const page = computed(() => sheet.artwork?.sheet);
@@ -112,7 +117,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
         <section class="check-list" aria-label="Findings">
             <header>
                 <h1>Check</h1>
-                <p class="small" role="status">{{ isFetching ? 'examining the print …' : `${needs} to look at · ${held.length} hold` }}</p>
+                <p class="small" role="status">{{ isFetching ? 'examining the print …' : summary }}</p>
                 <v-progress-linear v-if="isFetching" indeterminate color="primary" height="2" />
             </header>
             <p v-if="error" role="alert" class="gauge-trouble">{{ said(error) }} <button type="button" class="token" @click="refetch()">Examine again</button></p>

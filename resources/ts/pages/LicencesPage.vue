@@ -22,7 +22,7 @@ const chosen = ref<number | null>(null);
 const licence = computed(() => licences.value?.find((one) => one.id === chosen.value) ?? null);
 const headers = [
     { title: 'Licence', key: 'name', minWidth: '240px' }, { title: 'Who gives it', key: 'licensor' }, { title: 'Pieces', key: 'assets', align: 'end' as const },
-    { title: 'Proofs', key: 'proofs', align: 'end' as const, sortRaw: (a: LicenceCard, b: LicenceCard) => a.proofs.length - b.proofs.length }, { title: 'Ends', key: 'endsOn' }, { title: 'Not known', key: 'open', align: 'end' as const, nowrap: true },
+    { title: 'Proofs', key: 'proofs', align: 'end' as const, sortRaw: (a: LicenceCard, b: LicenceCard) => a.proofs.length - b.proofs.length }, { title: 'Ends', key: 'endsOn' }, { title: 'Not known', key: 'open', align: 'end' as const, minWidth: '130px' },
 ];
 const today = new Date().toISOString().slice(0, 10);
 const soon = new Date(Date.now() + 30 * 864e5).toISOString().slice(0, 10);

@@ -90,7 +90,7 @@ const trouble = computed(() => {
 .series-part summary h2 { display: inline; }
 .series-part > :last-child { margin-top: 10px; }
 .contact-bar { display: grid; grid-template-columns: max-content max-content repeat(5, minmax(0, 1fr)) max-content; gap: 10px; align-items: center; margin: 14px 0 8px; }
-.series-shared { color: var(--bad); }
-.contact { display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 12px; }
+.series-shared { color: var(--bad); margin: 4px 0 10px; }
+.contact { margin-top: 6px; display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 12px; }
 @media (max-width: 1000px) { .contact-bar { grid-template-columns: 1fr 1fr; } }
 </style>

@@ -66,7 +66,7 @@ function add(): void {
                 <TurnPicture class="gang-picture" :src="proofUrl(job(line.job)?.revision ?? 0, 20)" alt="" />
                 <strong>{{ job(line.job)?.title }}</strong>
                 <v-number-input v-model="line.count" :label="`How many of ${job(line.job)?.title ?? 'it'}`" :min="1" :max="2000" control-variant="hidden" />
-                <v-number-input v-model="line.width" :label="`Width of ${job(line.job)?.title ?? 'it'}, in`" placeholder="as designed" :min="0.1" :max="100" :precision="2" control-variant="hidden" clearable />
+                <v-number-input v-model="line.width" :label="`Width in inches of ${job(line.job)?.title ?? 'it'}`" placeholder="as designed" :min="0.1" :max="100" :precision="2" control-variant="hidden" clearable />
                 <v-checkbox v-model="line.turns" label="may lie turned" />
                 <v-btn size="small" variant="text" :aria-label="`Take out ${job(line.job)?.title ?? 'it'}`" @click="lines.splice(i, 1)">take out</v-btn>
             </li>
@@ -122,7 +122,7 @@ function add(): void {
 .gang-sheets svg { width: 260px; max-height: 420px; }
 .gang-bare { fill: #fdfbf5; }
 
-.press-card { display: grid; grid-template-columns: 110px 90px 110px 1fr 1fr 2fr; gap: 10px; border: 1px solid var(--hair); padding: 10px; width: 100%; }
+.press-card { margin: 0; display: grid; grid-template-columns: 130px 90px 110px 1fr 1.3fr 1.7fr; gap: 10px; border: 1px solid var(--hair); padding: 10px; width: 100%; }
 .press-card legend { padding: 0 6px; }
 .gang-word { fill: #fff; stroke: #1f1d1a; stroke-width: 0.12; paint-order: stroke; font-weight: 700; }
 .gang-turned { fill: #fff; }

@@ -68,5 +68,6 @@ function add(): void {
 .slot { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 2fr) max-content; gap: 10px; align-items: start; border: 1px solid var(--hair); background: var(--card); padding: 10px; }
 .slot-fit { grid-column: 1 / -1; display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)); gap: 10px; }
 .slot-add { display: grid; grid-template-columns: minmax(0, 520px) max-content; gap: 10px; align-items: center; justify-content: start; }
+.slot-add > .v-btn { justify-self: start; }
 @media (max-width: 760px) { .slot, .slot-fit, .slot-add { grid-template-columns: 1fr; } }
 </style>
