@@ -16,6 +16,8 @@ export default ts.config(
             'vue/first-attribute-linebreak': 'off',
             'vue/html-closing-bracket-newline': 'off',
             'vue/attributes-order': 'off',
+            // What main.ts registers for all; anything else that is not imported would show as nothing.
+            'vue/no-undef-components': ['error', { ignorePatterns: ['router-(link|view)', 'v-(app|btn|color-picker|virtual-scroll|dialog|menu|progress-linear|text-field)'] }],
             'max-lines': ['error', { max: 400 }],
         },
     },

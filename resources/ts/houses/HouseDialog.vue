@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { VBtn, VCheckbox, VFileInput, VForm, VNumberInput, VSelect } from 'vuetify/components';
+import { VBtn, VCheckbox, VFileInput, VForm, VNumberInput, VSelect, VTextarea } from 'vuetify/components';
 import { api, Refused, said } from '../api';
 import { useChange } from '../server/queries';
 import { allRead } from '../stores/reading';
@@ -76,7 +76,7 @@ function readTable(): void {
             <div class="house-head">
                 <v-text-field v-model="name" label="Name of the house" maxlength="120" />
                 <v-text-field v-model="names" label="How it wants files called" maxlength="120" hint="{title} {house} {product} {place} {colour} {width} {height} {ppi} {date}" persistent-hint />
-                <v-text-field v-model="notes" label="Notes" maxlength="1000" />
+                <v-textarea v-model="notes" label="Notes" maxlength="1000" :rows="1" max-rows="6" />
             </div>
             <div v-for="(place, i) in places" :key="i" class="house-place">
                 <PlaceOnGarment :product="place.product" :place="place.place" :width="place.area.width / place.area.ppi" :height="place.area.height / place.area.ppi" :margin="place.margin" :label="`${place.product}, ${place.place}: ${(place.area.width / place.area.ppi).toFixed(2)} by ${(place.area.height / place.area.ppi).toFixed(2)} inches`" />
