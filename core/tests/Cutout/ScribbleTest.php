@@ -44,6 +44,17 @@ it('finds the least cut of a network from a text book', function (): void {
     expect($cut->cut())->toBe([true, true, false, true])->and($cut->flow)->toEqualWithDelta(23.0, 1e-9);
 });
 
+it('draws a scribble as broad as its share of the longer side, and a closed shape as all within', function (): void {
+    // From the left third to the right one, a tenth of 300 broad with round ends; on a page that stands upright the same turned.
+    foreach ([[300, 120, [[1 / 3, 0.5], [2 / 3, 0.5]]], [120, 300, [[0.5, 1 / 3], [0.5, 2 / 3]]]] as [$width, $height, $points]) {
+        $scribbles = [new Scribble($points, 0.1, true), new Scribble([[0.0, 0.0], [0.5, 0.0], [0.0, 0.5]], 0.0, false)];
+        expect(Scribble::mask($scribbles, true, $width, $height)->area())->toEqualWithDelta(100 * 30 + M_PI * 15 ** 2, 30)
+            ->and(Scribble::mask($scribbles, false, $width, $height)->area())->toEqualWithDelta($width * $height / 8, 1);
+    }
+    // Never less than a pixel and a half.
+    expect(Scribble::mask([new Scribble([[0.2, 0.5], [0.8, 0.5]], 0.001, true)], true, 100, 100)->area())->toEqualWithDelta(60 * 1.5 + M_PI * 0.75 ** 2, 2);
+});
+
 it('keeps a subject before a busy ground by two rough scribbles', function (int $seed, int $points): void {
     $star = '';
     for ($i = 0; $i < 60; $i++) {
