@@ -59,9 +59,22 @@ export async function faultsSeen(page: Page): Promise<string[]> {
     return told(await seen(page));
 }
 
+/** What an eye sees at once and axe does not judge: boxes that count otherwise than all others, fields that are higher than others, names cut to next to nothing. */
+async function unsightly(page: Page): Promise<string[]> {
+    return page.evaluate(() => {
+        const shown = (all: string): HTMLElement[] => [...document.querySelectorAll<HTMLElement>(all)].filter((one) => one.getClientRects().length > 0);
+        const called = (one: HTMLElement): string => `${one.tagName.toLowerCase()}.${[...one.classList].join('.')} "${one.innerText.slice(0, 30)}"`;
+        const boxes = shown('#app *').filter((one) => !(one instanceof SVGElement) && getComputedStyle(one).boxSizing !== 'border-box').slice(0, 3).map((one) => `${called(one)} is boxed by its content`);
+        const fields = shown('.v-text-field .v-field--variant-outlined').filter((one) => one.querySelector('.v-chip, textarea') === null && one.offsetHeight > 41).map((one) => `${called(one)} is ${one.offsetHeight} px high`);
+        const cut = shown('#app button, #app span, #app small, #app strong').filter((one) => getComputedStyle(one).textOverflow === 'ellipsis' && one.scrollWidth > one.clientWidth + 1 && one.clientWidth < 48).map((one) => `${called(one)} is cut to ${one.clientWidth} px`);
+
+        return [...boxes, ...fields, ...cut];
+    });
+}
+
 /** Faults of a page as it opens, and buttons whose contrast could not be judged. */
 export async function faultsOfWhole(page: Page): Promise<string[]> {
     const said = await seen(page);
     const unjudged = said.incomplete.filter((one) => one.id === 'color-contrast').flatMap((one) => one.nodes.map((node) => node.target.join(' '))).filter((target) => target.includes('.v-btn'));
-    return [...told(said), ...unjudged.map((target) => `contrast not judged: ${target}`)];
+    return [...told(said), ...unjudged.map((target) => `contrast not judged: ${target}`), ...(await unsightly(page))];
 }
