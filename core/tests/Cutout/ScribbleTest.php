@@ -140,6 +140,13 @@ it('finds hidden buckets again when their number changes, and keeps edges smooth
     expect(Background::bucketOf(Background::buckets($picture, 4), Srgb::hex('#2060ff')))->toBeNull();
 });
 
+it('paints what it traced for 300 pixels to an inch, and no larger than 6000 a side', function (int $width, int $height, float $perInch, int $factor): void {
+    expect(Tracing::factor($width, $height, $perInch, 300.0))->toBe($factor);
+})->with([
+    'a sixth as fine' => [100, 80, 50.0, 6], 'nearly fine enough' => [100, 80, 290.0, 2], 'fine enough' => [100, 80, 400.0, 1],
+    'as large as may be' => [80, 3000, 10.0, 2], 'larger than that' => [7000, 80, 10.0, 1], 'less than a pixel to an inch' => [100, 80, 0.2, 60],
+]);
+
 it('traces a small picture to the shape that it was made from', function (): void {
     // Made at 1200 px and brought down to 100, as a small logo is; traced and painted at 12 times its size.
     $shape = 'circle 600,600 600,150 polygon 150,1100 600,700 1050,1100';
