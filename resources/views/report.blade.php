@@ -17,7 +17,7 @@
         th, td { text-align: left; padding: 5px 8px; border-bottom: 1px solid #d8cfbd; vertical-align: top; }
         td.figure { font-family: ui-monospace, monospace; font-size: 13px; }
         /* The columns of all tables lie below one another. */
-        .findings { table-layout: fixed; }
+        .findings { table-layout: fixed; overflow-wrap: break-word; }
         .findings th:nth-child(1) { width: 17%; } .findings th:nth-child(2) { width: 15%; } .findings th:nth-child(3) { width: 18%; }
         .fail { color: #9b1c1c; font-weight: 600; }
         .warn { color: #8a5a00; font-weight: 600; }

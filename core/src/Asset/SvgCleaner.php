@@ -90,7 +90,11 @@ final class SvgCleaner
         $cleaner->walk($root, 0);
         self::framed($root, $width, $height);
         $root = $root->ownerDocument->documentElement ?? $root;
-        if (DrawingCost::of($root) > DrawingCost::MOST) {
+        $cost = DrawingCost::of($root);
+        if (is_infinite($cost)) {
+            throw PictureRefused::drawing('a figure in it has numbers beyond all bounds, such as 1e999. Take that figure out, or save it as a PNG picture.');
+        }
+        if ($cost > DrawingCost::MOST) {
             throw PictureRefused::drawing('it would take too long to draw: masks or clones within one another, blurs, large gradients and patterns by the dozen, dashes by the hundred thousand, or lines that cross thousands of times. Simplify it, or save it as a PNG picture.');
         }
 

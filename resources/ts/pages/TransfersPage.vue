@@ -78,7 +78,7 @@ function add(): void {
                 <svg v-for="(length, at) in layout.lengths.slice(0, 6)" :key="at" :viewBox="`0 0 ${chosen?.width ?? 22} ${length}`" role="img" :aria-label="`Sheet ${at + 1}: ${layout.laid.filter((one) => one.sheet === at).length} pieces`">
                     <rect class="gang-bare" x="0" y="0" :width="chosen?.width ?? 22" :height="length" />
                     <g v-for="(one, n) in layout.laid.filter((laid) => laid.sheet === at)" :key="n"><rect :x="one.left" :y="one.top" :width="one.width" :height="one.height" :fill="shades[one.piece % shades.length]" /><path v-if="one.turned" class="gang-turned" :d="`M${one.left} ${one.top}l${Math.min(0.6, one.width)} 0l${-Math.min(0.6, one.width)} ${Math.min(0.6, one.height)}z`"><title>turned</title></path></g>
-                    <text v-if="form.mirrored" class="gang-word" :transform="`translate(${(chosen?.width ?? 22) / 2} ${length / 2}) scale(-1 1)`" text-anchor="middle" :font-size="(chosen?.width ?? 22) / 7" aria-hidden="true">MIRRORED</text>
+                    <text v-if="form.mirrored" class="gang-word" :transform="`translate(${(chosen?.width ?? 22) / 2} ${length / 2}) scale(-1 1)`" text-anchor="middle" dominant-baseline="central" :font-size="Math.min((chosen?.width ?? 22) / 7, length / 2)" aria-hidden="true">MIRRORED</text>
                 </svg>
             </div>
             <p class="small">Packed by maximal rectangles; a corner marks a piece that lies turned.{{ form.mirrored ? ' The files are mirrored: words read right from behind the film.' : '' }}</p>
