@@ -31,6 +31,8 @@ test('a licence is recorded by the interview, proven, and what it forbids is see
     const dialog = page.getByRole('dialog');
     await dialog.getByRole('button', { name: 'Record it' }).click({ delay: 70 });
     await expect(dialog.getByText('Give the licence a name')).toBeVisible();
+    await expect(dialog.getByLabel('Name: the pack')).toBeFocused();
+    await expect(dialog.getByLabel('Name: the pack')).toBeInViewport();
     await dialog.getByLabel('Name: the pack').fill('Gate pack');
     await answer(page, 'May it be used to earn money?', 'no');
     expect(await axe(page)).toEqual([]);

@@ -72,6 +72,39 @@ async function unsightly(page: Page): Promise<string[]> {
     });
 }
 
+/** Fields whose focus moves what lies around them: what is pressed next would move away under the pointer. */
+export async function restless(page: Page): Promise<string[]> {
+    return page.evaluate(async () => {
+        const frame = (): Promise<unknown> => new Promise((done) => requestAnimationFrame(done));
+        const shown = (all: string): HTMLElement[] => [...document.querySelectorAll<HTMLElement>(all)].filter((one) => one.getClientRects().length > 0);
+        // Told from the page's top: a field that scrolls into sight moves nothing.
+        const lying = (): string => {
+            const top = document.querySelector('main')?.getBoundingClientRect().top ?? 0;
+            return shown('main button, main input, main h2').map((one) => Math.round(one.getBoundingClientRect().top - top)).join();
+        };
+        const moves = async (one: HTMLElement): Promise<boolean> => {
+            (document.activeElement as HTMLElement | null)?.blur();
+            await frame();
+            const before = lying();
+            one.focus({ preventScroll: true });
+            await frame();
+            await frame();
+
+            return lying() !== before;
+        };
+        const moved: string[] = [];
+        for (const one of shown('main input, main textarea')) {
+            // Once may be an answer that came just then.
+            if ((await moves(one)) && (await moves(one))) {
+                moved.push(`the focus of "${(one as HTMLInputElement).labels?.[0]?.innerText || one.ariaLabel || one.outerHTML.slice(0, 120)}" moves what lies around it`);
+            }
+        }
+        (document.activeElement as HTMLElement | null)?.blur();
+
+        return moved;
+    });
+}
+
 /** Faults of a page as it opens, and buttons whose contrast could not be judged. */
 export async function faultsOfWhole(page: Page): Promise<string[]> {
     const said = await seen(page);

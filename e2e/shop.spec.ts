@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { choose, expect, offer, saved, showAllGauges, test } from './bench';
-import { faultsOfWhole } from './seen';
+import { faultsOfWhole, restless } from './seen';
 
 test('the shelf takes a drawing with its licence, and refuses a hostile file', async ({ page, quiet }) => {
     quiet.allow.push(/422/);
@@ -70,6 +70,7 @@ test('every page holds WCAG 2.2 AA by axe, in a light room and a dark one, and i
         await expect(page.locator('html')).toHaveAttribute('data-light', 'dark');
         await page.evaluate(() => document.querySelectorAll('details').forEach((one) => (one.open = true)));
         expect(await faultsOfWhole(page), `${path} in the dark`).toEqual([]);
+        expect(await restless(page), path).toEqual([]);
         await page.setViewportSize({ width: 360, height: 780 });
         expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} is wider than a phone`).toBeLessThanOrEqual(0);
         await page.setViewportSize({ width: 1280, height: 800 });

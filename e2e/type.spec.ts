@@ -102,7 +102,7 @@ test('several pieces are chosen, aligned to what is said, spaced, sized and kept
     const path = await newJob(page, 'Several');
     for (const [i, x] of ['3 in', '5 in', '9.5 in'].entries()) {
         await addLine(page, 'shape', 'Draw a shape');
-        await setToken(page.getByRole('textbox', { name: 'width', exact: true }).last(), '1.5 in');
+        await setToken(page.getByRole('textbox', { name: 'width', exact: true }).last(), '1 1/2 in');
         await setToken(page.getByRole('textbox', { name: 'centre from the left' }).last(), x);
         await setToken(page.getByRole('textbox', { name: 'centre from the top' }).last(), `${2.5 + i * 2} in`);
     }
@@ -128,6 +128,10 @@ test('several pieces are chosen, aligned to what is said, spaced, sized and kept
     await expect.poll(async () => (await sheetOf(page, path)).layers.map((one) => Number(one.placement.y.toFixed(4)))).toEqual([2.5, 4.25, 6]);
     await panel.getByRole('button', { name: 'Keep together' }).click();
     await expect(page.getByText('Group: 3 pieces')).toBeVisible();
+    // What is taken out leaves nothing to arrange, and nothing that could still be pressed.
+    await page.getByRole('button', { name: 'Take out', exact: true }).click({ delay: 70 });
+    await expect(page.getByRole('button', { name: 'Flip down' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Arrange chosen lines' })).toBeDisabled();
 });
 
 test('a piece is repeated about a centre, and a grid has frames of its own fills', async ({ page }) => {

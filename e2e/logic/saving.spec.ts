@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { createPinia, setActivePinia } from 'pinia';
 import { api, Refused } from '../../resources/ts/api';
-import { faults } from '../../resources/ts/people/me';
+import { useFaults } from '../../resources/ts/server/faults';
 import { useSheet } from '../../resources/ts/stores/sheet';
 import type { Artwork, BenchJob } from '../../resources/ts/types';
 
@@ -253,12 +253,14 @@ test('says what the server said, by field where it named one', async () => {
     answers.push(() => json({ message: 'The given data was invalid.', errors: { login: ['Type your sign-in name.'] } }, 422), () => json({ message: 'Type the code.', code: true }, 422), () => new Response('<html>', { status: 502 }));
     const error = await api.post('session', {}).catch((one: unknown) => one);
     expect(error).toBeInstanceOf(Refused);
-    expect(faults(error, 'login').of('login')).toEqual(['Type your sign-in name.']);
-    expect(faults(error, 'login').other).toBe('');
-    expect(faults(error, 'password').other).toBe('The given data was invalid.');
+    expect(useFaults(error, 'login').of('login')).toEqual(['Type your sign-in name.']);
+    expect(useFaults(error, 'login').other).toBe('');
+    // A field that the form does not show is told beside the form.
+    expect(useFaults(error, 'password').other).toBe('Type your sign-in name.');
+    expect(useFaults(new Refused('wrong', 422, { 'facts.credit': ['Say how.'], seats: ['Say how many.'] }), 'facts.').other).toBe('Say how many.');
     expect(((await api.post('session', {}).catch((one: unknown) => one)) as Refused).code).toBe(true);
-    expect(faults(await api.post('session', {}).catch((one: unknown) => one)).other).toContain('The server answered 502');
-    expect(faults(undefined).other).toBe('');
+    expect(useFaults(await api.post('session', {}).catch((one: unknown) => one)).other).toContain('The server answered 502');
+    expect(useFaults(undefined).other).toBe('');
 });
 
 test('fetches a new token once when its own is of an earlier session', async () => {

@@ -22,19 +22,21 @@ if (fromPage() && location.pathname === '/') {
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
+// A hint stays: one that came and went with the focus would move what lies beneath it while it is pressed.
+const field = { density: 'compact', variant: 'outlined', hideDetails: 'auto', persistentHint: true, color: 'primary' } as const;
 const vuetify = createVuetify({
     components: { VApp, VBtn, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear, VTextField },
     defaults: {
-        VTextField: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
+        VTextField: field,
         // What opens stands where it will stay: nothing moves under the pointer.
         VMenu: { transition: false },
-        VSelect: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
-        VAutocomplete: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
-        VCombobox: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
-        VNumberInput: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary' },
+        VSelect: { ...field, menuProps: { transition: false } },
+        VAutocomplete: { ...field, menuProps: { transition: false } },
+        VCombobox: { ...field, menuProps: { transition: false } },
+        VNumberInput: field,
         VFileUploadItem: { fileIcon: '$file' },
-        VTextarea: { density: 'compact', variant: 'outlined', hideDetails: 'auto', color: 'primary', autoGrow: true, rows: 2 },
-        VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
+        VTextarea: { ...field, autoGrow: true, rows: 2 },
+        VCheckbox: { density: 'compact', hideDetails: 'auto', persistentHint: true, color: 'primary' },
         VBtn: { variant: 'outlined', rounded: 'sm', class: 'plain' },
     },
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },

@@ -69,6 +69,11 @@ it('plans from events back, says what cannot be met and what to drop', function 
     expect(PlannedWork::query()->where('shop_id', $other->id)->count())->toBe(0);
 });
 
+it('says at which field of a plan something is missing, by its name on the screen', function (): void {
+    $this->postJson('/api/plan', ['title' => 'Bell mugs', 'event' => '', 'on' => '2027-03-04', 'designs' => null, 'listWeeks' => 99, 'job' => null])->assertUnprocessable()
+        ->assertJsonPath('errors.designs', ['Fill in "Designs".'])->assertJsonPath('errors.listWeeks', ['"Weeks listed before" runs from 0 to 52.']);
+});
+
 it('keeps how much longer a house takes, beside the weeks of each kind', function (): void {
     $house = (int) $this->postJson('/api/houses', ['house' => (string) json_encode(['format' => 'tallcrow.house/1', 'name' => 'Bramble Market', 'names' => '{title}', 'places' => [['product' => 'Tee', 'place' => 'Front', 'area' => ['width' => 600, 'height' => 800, 'ppi' => 100], 'least' => 50]]])])->assertCreated()->json('id');
     expect(settings($this)['houses'])->toBe([['house' => $house, 'name' => 'Bramble Market', 'weeks' => 0]])

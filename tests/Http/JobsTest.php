@@ -64,7 +64,7 @@ it('keeps the seller\'s own print areas', function (): void {
 it('reads lengths for the interface', function (): void {
     $this->getJson('/api/lengths?text=240+mm&ppi=300')->assertOk()->assertJson(['inches' => 240 / 25.4]);
     $this->getJson('/api/lengths?text=1200px&ppi=300')->assertJson(['inches' => 4]);
-    $this->getJson('/api/lengths?text=wide')->assertUnprocessable()->assertJsonPath('message', '"wide" is not a length. Type a number with in, mm, cm, pt or px, such as 9.4in or 240 mm.');
+    $this->getJson('/api/lengths?text=wide')->assertUnprocessable()->assertJsonPath('message', '"wide" is not a length. Type a number with in, mm, cm, pt or px, such as 9.4in, 9 3/8 in or 240 mm.');
 });
 
 it('serves the catalogue that the lines are made from', function (): void {

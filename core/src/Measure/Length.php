@@ -7,6 +7,11 @@ namespace TallCrow\Measure;
 /** A length on the printed cloth, kept in inches. */
 final readonly class Length
 {
+    /** Fractions that have a character of their own, as keyboards and copied texts write them. */
+    private const VULGAR = [
+        '¼' => ' 1/4', '½' => ' 1/2', '¾' => ' 3/4', '⅛' => ' 1/8', '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8', '⅓' => ' 1/3', '⅔' => ' 2/3',
+    ];
+
     private function __construct(public float $inches) {}
 
     public static function inches(float $inches): self
@@ -25,19 +30,23 @@ final readonly class Length
     }
 
     /**
-     * Reads what a seller types: "9.4in", `9.4"`, "240 mm", "24cm", "1200px", "9,4 in". A bare number is in $bare.
+     * Reads what a seller types: "9.4in", `9.4"`, "240 mm", "24cm", "1200px", "9,4 in", and the fractions of a tape
+     * measure: "3/4 in", "9 3/8", `1-1/2"`, "9½ in". A bare number is in $bare.
      *
      * @throws UnreadableLength
      */
     public static function parse(string $text, Ppi $ppi, Unit $bare = Unit::Inch): self
     {
         $known = 'in|inch|inches|"|″|mm|cm|px|pixel|pixels|pt';
-        if (preg_match('/^\s*([+-]?(?:\d{1,6}(?:[.,]\d{0,6})?|[.,]\d{1,6}))\s*('.$known.')?\s*$/iu', $text, $found) !== 1) {
+        $plain = strtr($text, self::VULGAR);
+        if (preg_match('/^\s*([+-]?)(?:(\d{1,6}(?:[.,]\d{0,6})?|[.,]\d{1,6})|(?:(\d{1,6})(?:\s+|-))?(\d{1,4})\s*[\/⁄]\s*([1-9]\d{0,3}))\s*('.$known.')?\s*$/iu', $plain, $found, PREG_UNMATCHED_AS_NULL) !== 1) {
             throw UnreadableLength::of($text);
         }
-        $number = (float) str_replace(',', '.', $found[1]);
+        [, $sign, $decimal, $whole, $over, $under, $unit] = $found;
+        $size = $decimal === null ? (float) $whole + (float) $over / max(1.0, (float) $under) : (float) str_replace(',', '.', $decimal);
+        $number = $sign === '-' ? -$size : $size;
 
-        return match (strtolower($found[2] ?? '')) {
+        return match (strtolower($unit ?? '')) {
             '' => self::inUnit($number, $bare, $ppi),
             'mm' => self::millimetres($number),
             'cm' => self::millimetres($number * 10),

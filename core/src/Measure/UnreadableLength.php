@@ -8,6 +8,6 @@ final class UnreadableLength extends \InvalidArgumentException
 {
     public static function of(string $text): self
     {
-        return new self(sprintf('"%s" is not a length. Type a number with in, mm, cm, pt or px, such as 9.4in or 240 mm.', mb_strimwidth($text, 0, 40, '…')));
+        return new self(sprintf('"%s" is not a length. Type a number with in, mm, cm, pt or px, such as 9.4in, 9 3/8 in or 240 mm.', mb_strimwidth($text, 0, 40, '…')));
     }
 }

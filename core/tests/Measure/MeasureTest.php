@@ -16,11 +16,12 @@ it('reads what sellers type as lengths', function (string $typed, float $inches)
 })->with([
     ['9.4in', 9.4], ['9.4 in', 9.4], ['9,4 in', 9.4], ['9.4"', 9.4], ['9.4', 9.4], ['240 mm', 240 / 25.4], ['24cm', 240 / 25.4],
     ['1200px', 4.0], ['72pt', 1.0], [' .5 inches ', 0.5], ['-0.25in', -0.25],
+    ['3/4 in', 0.75], ['3/4', 0.75], ['9 3/8"', 9.375], ['1-1/2 in', 1.5], ['9½ in', 9.5], ['½', 0.5], ['-1 1/4in', -1.25], ['1 ⁄ 16 in', 0.0625], ['12 ⅞', 12.875],
 ]);
 
 it('refuses what is no length and says what to type', function (string $typed): void {
     Length::parse($typed, Ppi::of(300));
-})->with(['', 'wide', '9.4 ft', '1e9in', '9..4', '9 4in', '<b>1</b>'])->throws(UnreadableLength::class, 'Type a number with in, mm, cm, pt or px');
+})->with(['', 'wide', '9.4 ft', '1e9in', '9..4', '9 4in', '<b>1</b>', '3/0 in', '3/', '1.5/2', '1 2 3/4', '½½', '/4'])->throws(UnreadableLength::class, 'Type a number with in, mm, cm, pt or px');
 
 it('turns inches, millimetres and pixels into one another', function (): void {
     $length = Length::millimetres(254);

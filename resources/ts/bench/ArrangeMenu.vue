@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useShop } from '../server/queries';
 import { allRead } from '../stores/reading';
 import { useSelection } from '../stores/selection';
@@ -21,6 +21,11 @@ const way = ref<Way>('down');
 const gap = ref<number | null>(null);
 const by = ref(1.1);
 const count = computed(() => selection.ids.length);
+const open = ref(false);
+// What is taken out leaves nothing to arrange.
+watch(count, (now) => {
+    open.value = open.value && now > 0;
+});
 const ppi = computed(() => sheet.artwork?.sheet.ppi ?? 300);
 const edges: Record<Edge, string> = { left: 'left edges', middle: 'middles, across', right: 'right edges', top: 'top edges', centre: 'middles, down', bottom: 'bottom edges', baseline: 'baselines' };
 const capitals = computed(() => selection.ids.map((id) => sheet.measures.get(id)?.capitals ?? null).find((one) => one !== null) ?? null);
@@ -51,7 +56,7 @@ async function space(): Promise<void> {
 </script>
 
 <template>
-    <v-menu :close-on-content-click="false" location="bottom end">
+    <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
         <template #activator="{ props: opener }">
             <v-btn size="small" v-bind="opener" class="arrange-open" :disabled="count === 0">Arrange {{ count === 1 ? 'the chosen line' : `${count || 'chosen'} lines` }}</v-btn>
         </template>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { VBtn, VCheckbox, VForm } from 'vuetify/components';
 import { api, Refused } from '../api';
 import { vFirst } from '../focus';
+import { useFaults } from '../server/faults';
 import { queryClient } from '../server/queries';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
@@ -22,8 +23,8 @@ const busy = ref(false);
 const refused = ref<Refused | null>(null);
 const { isOverDropZone } = useDropZone(() => over, { onDrop: (dropped) => begin(dropped ?? []), multiple: true });
 const open = computed({ get: () => files.value.length > 0, set: (to: boolean) => !to && !busy.value && (files.value = []) });
-const fault = (field: string): string[] => refused.value?.fields[field] ?? [];
-const other = computed(() => (refused.value && !['licence', 'author', 'held'].some((field) => fault(field).length) ? `${files.value[at.value]?.name ?? ''}: ${refused.value.message}` : ''));
+const fault = useFaults(refused, 'licence', 'author', 'held');
+const other = computed(() => (fault.other ? `${files.value[at.value]?.name ?? ''}: ${fault.other}` : ''));
 
 function begin(dropped: File[]): void {
     files.value = dropped;
@@ -67,9 +68,9 @@ async function put(): Promise<void> {
         <v-form class="sheet-dialog drop-form" @submit.prevent="put">
             <h2 id="drop-head">{{ files.length === 1 ? `Put ${files[0]?.name} on the shelf and on the sheet` : `Put ${files.length} files on the shelf and on the sheet` }}</h2>
             <p class="small">Fonts (OTF, TTF, WOFF, WOFF2, zip) and pictures (PNG, JPEG, WebP, SVG). One licence for all of them.</p>
-            <v-text-field v-model="licence" v-first label="Licence, such as CC BY 4.0" maxlength="120" :error-messages="fault('licence')" />
-            <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault('author')" />
-            <v-checkbox v-model="held" label="I hold the right to use them for print on demand" :error-messages="fault('held')" />
+            <v-text-field v-model="licence" v-first label="Licence, such as CC BY 4.0" maxlength="120" :error-messages="fault.of('licence')" />
+            <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault.of('author')" />
+            <v-checkbox v-model="held" label="I hold the right to use them for print on demand" :error-messages="fault.of('held')" />
             <p v-if="other" role="alert">{{ other }}</p>
             <div class="dialog-ends"><v-btn type="submit" variant="flat" color="primary" :loading="busy">Put {{ files.length === 1 ? 'it' : 'them' }} there</v-btn><v-btn :disabled="busy" @click="open = false">Not now</v-btn></div>
         </v-form>

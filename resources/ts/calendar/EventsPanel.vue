@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue';
 import { VAutocomplete, VBtn, VFileInput, VForm, VNumberInput } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api } from '../api';
 import { CALENDAR, day, kindWords } from '../server/calendar';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { CalendarPage, EventsRead } from '../types';
 
@@ -11,7 +12,7 @@ const props = defineProps<{ page: CalendarPage }>();
 const own = reactive({ name: '', on: '', days: 1, rrule: '' });
 const adding = useChange(() => api.post('calendar/events', own), ...CALENDAR);
 const dropping = useChange((id: number) => api.remove(`calendar/events/${id}`), ...CALENDAR);
-const fault = (field: string): string[] => (adding.error.value instanceof Refused ? (adding.error.value.fields[field] ?? []) : []);
+const fault = useFaults(adding.error, 'name', 'on', 'rrule');
 const file = ref<File | File[] | null>(null);
 const came = ref<EventsRead | null>(null);
 const reading = useChange((one: File) => {
@@ -25,10 +26,7 @@ const saving = useChange(() => api.put<CalendarPage>('calendar/settings', settin
 const feed = useChange((on: boolean) => api.put<CalendarPage>('calendar/feed', { on }), 'calendar');
 const named = new Intl.DisplayNames(['en'], { type: 'region' });
 const countries = computed(() => props.page.known.map((value) => ({ value, title: named.of(value) ?? value })));
-const trouble = computed(() => {
-    const error = [adding.error.value, dropping.error.value, reading.error.value, saving.error.value, feed.error.value].find((one) => one);
-    return error && !(error === adding.error.value && error instanceof Refused && Object.keys(error.fields).length) ? (error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : said(error)) : '';
-});
+const trouble = useFaults(() => [dropping.error.value, reading.error.value, saving.error.value, feed.error.value].find((one) => one));
 
 function take(): void {
     const one = [file.value].flat()[0];
@@ -46,16 +44,16 @@ function take(): void {
             <li v-for="one in page.occasions" :key="`${one.key} ${one.on}`"><span class="measure">{{ day(one.on) }}</span> <div>{{ one.name }}<span v-if="one.days > 1" class="small">, {{ one.days }} days</span><span v-if="one.ribbon" class="small">, {{ one.ribbon }} ribbon</span><small v-if="one.caution" class="events-caution">{{ one.caution }}</small><v-btn v-if="one.own" size="x-small" variant="text" :aria-label="`Take out ${one.name}`" @click="dropping.mutate(one.own)">take out</v-btn></div></li>
         </ul>
         <v-form class="events-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(own, { name: '', on: '', days: 1, rrule: '' }) })">
-            <v-text-field v-model="own.name" label="A day of my own" maxlength="120" :error-messages="fault('name')" />
-            <v-text-field v-model="own.on" type="date" label="First on" :error-messages="fault('on')" />
+            <v-text-field v-model="own.name" label="A day of my own" maxlength="120" :error-messages="fault.of('name')" />
+            <v-text-field v-model="own.on" type="date" label="First on" :error-messages="fault.of('on')" />
             <v-number-input v-model="own.days" label="Days long" :min="1" :max="366" control-variant="hidden" />
-            <v-text-field v-model="own.rrule" label="Again by rule (RFC 5545), such as FREQ=YEARLY" maxlength="300" :error-messages="fault('rrule')" />
+            <v-text-field v-model="own.rrule" label="Again by rule (RFC 5545), such as FREQ=YEARLY" maxlength="300" :error-messages="fault.of('rrule')" />
             <v-btn type="submit" :loading="adding.isPending.value">Add it</v-btn>
         </v-form>
         <div class="events-files"><v-file-input v-model="file" label="Take in a calendar (.ics)" accept=".ics,text/calendar" prepend-icon="" density="compact" variant="outlined" hide-details @update:model-value="take" /><v-btn href="/api/calendar/file.ics" download>My days as .ics</v-btn><v-btn @click="feed.mutate(true)">{{ page.feed ? 'A new address for the feed' : 'A feed of what is due' }}</v-btn><v-btn v-if="page.feed" variant="text" @click="feed.mutate(false)">Close the feed</v-btn></div>
         <p v-if="page.feed" class="small">Subscribe to <code>{{ page.feed }}</code>. Whoever has this address reads it: change it if it gets about.</p>
         <div v-if="came" role="status"><p>{{ came.taken }} taken in{{ came.known ? `, ${came.known} known already` : '' }}.</p><ul><li v-for="problem in came.problems" :key="problem">{{ problem }}</li></ul></div>
-        <p v-if="trouble" role="alert">{{ trouble }}</p>
+        <p v-if="fault.other || trouble.other" role="alert">{{ fault.other || trouble.other }}</p>
         <details>
             <summary><h3>How far ahead I work</h3></summary>
             <v-form class="events-leads" @submit.prevent="saving.mutate(undefined)">

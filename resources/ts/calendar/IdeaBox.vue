@@ -2,8 +2,9 @@
 import { computed, reactive } from 'vue';
 import { useRouter } from 'vue-router';
 import { VAutocomplete, VBtn, VForm, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api, said } from '../api';
 import { day, useIdeas } from '../server/calendar';
+import { useFaults } from '../server/faults';
 import { useChange, useShop } from '../server/queries';
 import type { CalendarPage, IdeaCard } from '../types';
 
@@ -18,7 +19,7 @@ const told = (idea: IdeaCard): string => idea.words || (shop.assets.find((asset)
 const adding = useChange(() => api.post<IdeaCard>('ideas', form), 'ideas');
 const dropping = useChange((id: number) => api.remove(`ideas/${id}`), 'ideas');
 const promoting = useChange((id: number) => api.post<IdeaCard>(`ideas/${id}/job`), 'ideas', 'jobs');
-const fault = (field: string): string[] => (adding.error.value instanceof Refused ? (adding.error.value.fields[field] ?? []) : []);
+const fault = useFaults(adding.error, 'words', 'asset', 'link');
 const events = (): { value: string; title: string }[] => [...new Map(props.page.occasions.map((one) => [one.key, { value: one.key, title: one.name }])).values()];
 const named = (key: string): string => props.page.occasions.find((one) => one.key === key)?.name ?? '';
 const next = (key: string): string => { const on = props.page.occasions.find((one) => one.key === key)?.on; return on ? `, ${day(on)}` : ''; };
@@ -28,15 +29,16 @@ const next = (key: string): string => { const on = props.page.occasions.find((on
     <section class="ideas" aria-labelledby="ideas-head">
         <h2 id="ideas-head">Ideas</h2>
         <v-form class="ideas-form" @submit.prevent="adding.mutate(undefined, { onSuccess: () => Object.assign(form, { words: '', niche: '', inspiredBy: '', link: '', asset: null }) })">
-            <v-text-field v-model="form.words" label="A line of words" maxlength="500" :error-messages="fault('words')" />
+            <v-text-field v-model="form.words" label="A line of words" maxlength="500" :error-messages="fault.of('words')" />
             <v-select :model-value="form.event || null" label="For" :items="events()" clearable @update:model-value="form.event = $event ?? ''" />
             <v-text-field v-model="form.niche" label="Whom it is for" maxlength="120" />
             <v-text-field v-model="form.inspiredBy" label="Inspired by, not a copy of" maxlength="300" />
-            <v-autocomplete v-model="form.asset" label="A picture of the shelf" :items="pictures" clearable :error-messages="fault('asset')" />
-            <v-text-field v-model="form.link" label="A link" maxlength="500" :error-messages="fault('link')" />
+            <v-autocomplete v-model="form.asset" label="A picture of the shelf" :items="pictures" clearable :error-messages="fault.of('asset')" />
+            <v-text-field v-model="form.link" label="A link" maxlength="500" :error-messages="fault.of('link')" />
             <v-btn type="submit" :loading="adding.isPending.value">Keep the idea</v-btn>
         </v-form>
         <p class="small">What inspires is not copied: words, pictures and signs of others may be protected. Where in doubt, ask for legal advice.</p>
+        <p v-if="fault.other" role="alert">{{ fault.other }}</p>
         <p v-if="unread || dropping.error.value || promoting.error.value" role="alert">{{ said(unread ?? dropping.error.value ?? promoting.error.value) }}</p>
         <ul>
             <li v-for="idea in ideas ?? []" :key="idea.id">

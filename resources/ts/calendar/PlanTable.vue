@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue';
 import { VBtn, VForm, VNumberInput, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api, said } from '../api';
 import { CALENDAR, day } from '../server/calendar';
+import { useFaults } from '../server/faults';
 import { useChange, useJobs } from '../server/queries';
 import type { CalendarPage, PlannedCard } from '../types';
 
@@ -25,7 +26,7 @@ const chosen = computed({
 const adding = useChange(() => api.post('plan', form), ...CALENDAR);
 const changing = useChange((one: PlannedCard) => api.put(`plan/${one.id}`, { title: one.title, event: one.event, on: one.on, designs: one.designs, listWeeks: one.listWeeks, job: one.job, dropped: !one.dropped }), ...CALENDAR);
 const dropping = useChange((id: number) => api.remove(`plan/${id}`), ...CALENDAR);
-const fault = (field: string): string[] => (adding.error.value instanceof Refused ? (adding.error.value.fields[field] ?? []) : []);
+const fault = useFaults(adding.error, 'on', 'title');
 const late = computed(() => props.page.plan.filter((one) => one.late));
 const drop = computed(() => props.page.plan.filter((one) => one.drop));
 
@@ -40,14 +41,15 @@ function add(): void {
         <p v-if="late.length" role="status" class="plan-late">{{ late.length }} of {{ page.plan.length }} cannot be listed in time: {{ late.map((one) => one.title).join(', ') }}. <template v-if="drop.length">Without {{ drop.map((one) => one.title).join(' and ') }} all the others can.</template></p>
         <v-form class="plan-form" @submit.prevent="add">
             <v-select v-model="chosen" label="For" :items="events" clearable />
-            <v-text-field v-model="form.on" class="plan-day" type="date" label="Its day" :error-messages="fault('on')" />
-            <v-text-field v-model="form.title" label="What is made" maxlength="200" :error-messages="fault('title')" />
+            <v-text-field v-model="form.on" class="plan-day" type="date" label="Its day" :error-messages="fault.of('on')" />
+            <v-text-field v-model="form.title" label="What is made" maxlength="200" :error-messages="fault.of('title')" />
             <v-number-input v-model="form.designs" label="Designs" :min="1" :max="2000" control-variant="hidden" />
             <v-number-input v-model="form.listWeeks" class="plan-weeks" label="Weeks listed before" :min="0" :max="52" control-variant="hidden" />
             <v-select v-if="page.houses.length" v-model="market" label="Listed at" :items="page.houses.map((one) => ({ value: one.house, title: one.name }))" clearable />
             <v-select v-model="form.job" label="Its job" :items="(jobs ?? []).map((one) => ({ value: one.id, title: one.title }))" clearable />
             <v-btn type="submit" :loading="adding.isPending.value">Plan it</v-btn>
         </v-form>
+        <p v-if="fault.other" role="alert">{{ fault.other }}</p>
         <p v-if="changing.error.value || dropping.error.value" role="alert">{{ said(changing.error.value ?? dropping.error.value) }}</p>
         <div class="plan-scroll">
             <table v-if="page.plan.length">

@@ -75,7 +75,7 @@ function readTable(): void {
             <h2 id="house-head">{{ house ? house.name : 'A print house' }}</h2>
             <div class="house-head">
                 <v-text-field v-model="name" label="Name of the house" maxlength="120" />
-                <v-text-field v-model="names" label="How it wants files called" maxlength="120" hint="{title} {house} {product} {place} {colour} {width} {height} {ppi} {date}" persistent-hint />
+                <v-text-field v-model="names" label="How it wants files called" maxlength="120" hint="{title} {house} {product} {place} {colour} {width} {height} {ppi} {date}" />
                 <v-textarea v-model="notes" label="Notes" maxlength="1000" :rows="1" max-rows="6" />
             </div>
             <div v-for="(place, i) in places" :key="i" class="house-place">

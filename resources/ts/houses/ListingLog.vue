@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
 import { VBtn, VForm, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api } from '../api';
 import { eventWords, useJobLog } from '../server/parcels';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { LogLine } from '../types';
 
@@ -12,7 +13,7 @@ const { data: log } = useJobLog(() => props.job);
 const today = (): string => new Date().toISOString().slice(0, 10);
 const form = reactive({ event: 'listed', where: '', address: '', price: '', reason: '', on: today() });
 const { mutate: note, isPending: busy, error } = useChange(() => api.post<LogLine>(`jobs/${props.job}/noted`, form), 'log', 'today');
-const fault = (field: string): string[] => (error.value instanceof Refused ? (error.value.fields[field] ?? []) : []);
+const fault = useFaults(error, 'where', 'address', 'price', 'reason', 'on');
 const noted = computed(() => (log.value?.lines ?? []).filter((one) => ['listed', 'priced', 'taken-down'].includes(one.event)));
 const events = ['listed', 'priced', 'taken-down'].map((value) => ({ value, title: eventWords[value] ?? value }));
 
@@ -26,14 +27,14 @@ function keep(): void {
         <h2 id="listing-log-head">Where it is listed</h2>
         <v-form @submit.prevent="keep">
             <v-select v-model="form.event" label="What happened" :items="events" />
-            <v-text-field v-model="form.where" label="Market" maxlength="120" :error-messages="fault('where')" />
-            <v-text-field v-model="form.address" label="Address of the listing" type="url" maxlength="300" :error-messages="fault('address')" />
-            <v-text-field v-if="form.event !== 'taken-down'" v-model="form.price" label="Price, with its currency" maxlength="40" :error-messages="fault('price')" />
-            <v-text-field v-else v-model="form.reason" label="Why it was taken down" maxlength="300" :error-messages="fault('reason')" />
-            <v-text-field v-model="form.on" label="On" type="date" :error-messages="fault('on')" />
+            <v-text-field v-model="form.where" label="Market" maxlength="120" :error-messages="fault.of('where')" />
+            <v-text-field v-model="form.address" label="Address of the listing" type="url" maxlength="300" :error-messages="fault.of('address')" />
+            <v-text-field v-if="form.event !== 'taken-down'" v-model="form.price" label="Price, with its currency" maxlength="40" :error-messages="fault.of('price')" />
+            <v-text-field v-else v-model="form.reason" label="Why it was taken down" maxlength="300" :error-messages="fault.of('reason')" />
+            <v-text-field v-model="form.on" label="On" type="date" :error-messages="fault.of('on')" />
             <v-btn type="submit" :loading="busy">Note it</v-btn>
         </v-form>
-        <p v-if="error && !(error instanceof Refused && Object.keys(error.fields).length)" role="alert">{{ said(error) }}</p>
+        <p v-if="fault.other" role="alert">{{ fault.other }}</p>
         <ul>
             <li v-for="one in noted" :key="one.id"><span class="measure">{{ one.at.slice(0, 10) }}</span> {{ eventWords[one.event] }}{{ one.house ? ` at ${one.house}` : '' }}<template v-for="what in one.said" :key="what">, <a v-if="/^https?:/.test(what)" :href="what" rel="noopener noreferrer" target="_blank">{{ what }}</a><template v-else>{{ what }}</template></template></li>
         </ul>

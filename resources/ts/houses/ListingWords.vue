@@ -49,9 +49,9 @@ watch(kept, (now) => {
         <p v-if="error" role="alert">{{ said(error) }}</p>
         <v-form v-if="filled" @submit.prevent="keep" @focusout="keep">
             <div class="listing-written">
-                <v-text-field v-model="form.title" label="Title" maxlength="500" persistent-hint :hint="`${count(length(form.title), form.titleMost)} characters`" />
-                <v-combobox v-model="form.tags" label="Tags, ended by a comma" multiple chips closable-chips :delimiters="[',']" persistent-hint :hint="`${count(form.tags.length, form.tagsMost)} tags`" />
-                <v-textarea v-model="form.description" label="Description" rows="5" maxlength="20000" variant="outlined" density="compact" persistent-hint :hint="`${count(length(form.description), form.descriptionMost)} characters`" />
+                <v-text-field v-model="form.title" label="Title" maxlength="500" :hint="`${count(length(form.title), form.titleMost)} characters`" />
+                <v-combobox v-model="form.tags" label="Tags, ended by a comma" multiple chips closable-chips :delimiters="[',']" :hint="`${count(form.tags.length, form.tagsMost)} tags`" />
+                <v-textarea v-model="form.description" label="Description" rows="5" maxlength="20000" variant="outlined" density="compact" :hint="`${count(length(form.description), form.descriptionMost)} characters`" />
             </div>
             <fieldset class="listing-limits">
                 <legend class="small">The most that your market takes; empty is no limit</legend>

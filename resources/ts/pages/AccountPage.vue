@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { ref } from 'vue';
 import { VBtn, VCheckbox, VForm, VTable, VTextField } from 'vuetify/components';
 import { api } from '../api';
 import CodePicture from '../people/CodePicture.vue';
 import { toTheDoor } from '../router';
-import { changeHands, faults, keep, useMe } from '../people/me';
+import { changeHands, keep, useMe } from '../people/me';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { CodeSetup, Me, Secret, TokenCard } from '../types';
 import { ago } from '../words/lines';
@@ -25,7 +26,7 @@ const starting = useChange(() => api.put<Me>('me/codes', { code: code.value }));
 const stopping = useChange(() => api.remove<Me>('me/codes', { current: current.value }));
 const making = useChange(() => api.post<Secret>('me/tokens', { name: token.value.name, scopes: token.value.change ? ['look', 'change'] : ['look'] }), 'tokens');
 const dropping = useChange((id: number) => api.remove(`me/tokens/${id}`), 'tokens');
-const fault = computed(() => faults(changing.error.value ?? preparing.error.value ?? stopping.error.value ?? starting.error.value, 'current', 'password', 'code'));
+const fault = useFaults(() => changing.error.value ?? preparing.error.value ?? stopping.error.value ?? starting.error.value, 'current', 'password', 'code');
 
 function done(answer: Me): void {
     keep(answer);

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue';
 import { VAutocomplete, VCheckbox, VRadio, VRadioGroup, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api, said } from '../api';
 import { vFirst } from '../focus';
 import PlaceOnGarment from '../houses/PlaceOnGarment.vue';
+import { useFaults } from '../server/faults';
 import { useAreas, useCatalogue, useChange } from '../server/queries';
 import ColourField from '../tokens/ColourField.vue';
 import type { Area, Artwork, BenchJob, Cloth } from '../types';
@@ -47,8 +48,7 @@ const areaKey = computed({
 
 const { mutate: send, isPending: busy, error } = useChange((asked: typeof form) =>
     props.job === undefined ? api.post<BenchJob>('jobs', asked) : api.put<BenchJob>(`jobs/${props.job}/brief`, { ...asked, version: props.version }), 'jobs');
-const failed = computed(() => (error.value ? said(error.value) : ''));
-const wrong = computed<Record<string, string[]>>(() => (error.value instanceof Refused ? error.value.fields : {}));
+const fault = useFaults(error, 'title');
 
 watch(ready, (now) => {
     if (now) {
@@ -83,7 +83,7 @@ const submit = (): void => send(form, { onSuccess: (job) => emit('done', job) })
     <p v-else-if="!ready" role="alert">{{ said(unread) }}</p>
     <form v-else class="brief" novalidate @submit.prevent="submit">
         <div class="brief-fields">
-            <v-text-field v-model="form.title" v-first="props.job === undefined" label="Title" maxlength="200" :error-messages="wrong['title'] ?? []" required />
+            <v-text-field v-model="form.title" v-first="props.job === undefined" label="Title" maxlength="200" :error-messages="fault.of('title')" required />
             <div class="brief-row">
                 <v-select v-model="form.product" label="Product" :items="catalogue.data.value?.products ?? []" />
                 <v-select v-model="form.side" label="Side" :items="catalogue.data.value?.sides ?? []" />
@@ -111,9 +111,8 @@ const submit = (): void => send(form, { onSuccess: (job) => emit('done', job) })
                     <ColourField v-model="other.colour" label="The other colour" />
                     <v-btn @click="addOther">Add colour</v-btn>
                 </div>
-                <p v-if="wrong['garments']" class="wrong" role="alert">{{ wrong['garments'][0] }}</p>
             </fieldset>
-            <p v-if="failed" role="alert">{{ failed }}</p>
+            <p v-if="fault.other" role="alert">{{ fault.other }}</p>
             <v-btn type="submit" variant="flat" color="primary" :loading="busy">{{ job === undefined ? 'Start on the bench' : 'Save the brief' }}</v-btn>
         </div>
         <PlaceOnGarment class="brief-garment" :product="form.product" :place="form.side" :width="inches.width" :height="inches.height" :cloth="form.garments[0]?.colour ?? '#8f8a80'" :label="`The print area of ${inches.width.toFixed(2)} × ${inches.height.toFixed(2)} in on a ${form.product}, ${form.side}`" />

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { VBtn, VForm, VTextField } from 'vuetify/components';
 import { api, Refused } from '../api';
 import { vFirst } from '../focus';
-import { changeHands, faults } from '../people/me';
+import { changeHands } from '../people/me';
+import { useFaults } from '../server/faults';
 import type { Me } from '../types';
 
 const { way } = defineProps<{ way: 'sign-in' | 'enter' | 'join' | 'reset' }>();
@@ -17,7 +18,7 @@ const busy = ref(false);
 const asksCode = ref(false);
 const heads = { 'sign-in': 'Sign in', enter: 'Opening the shop', join: 'Join the shop', reset: 'A new password' };
 const paths = { 'sign-in': 'session', enter: 'session/enter', join: 'session/join', reset: 'session/reset' };
-const fault = computed(() => faults(refused.value, 'name', 'login', 'password', 'code'));
+const fault = useFaults(refused, 'name', 'login', 'password', 'code');
 
 async function submit(): Promise<void> {
     busy.value = true;
@@ -48,7 +49,7 @@ onMounted(() => way === 'enter' && submit());
         <v-form v-else class="door-form" @submit.prevent="submit">
             <v-text-field v-if="way === 'join'" v-first v-model="form.name" label="Your name" autocomplete="name" maxlength="80" required :error-messages="fault.of('name')" />
             <v-text-field v-first="way !== 'join'" v-model="form.login" label="Sign-in name" autocomplete="username" autocapitalize="off" maxlength="120" required :error-messages="fault.of('login')" />
-            <v-text-field v-model="form.password" label="Password" type="password" :autocomplete="way === 'sign-in' ? 'current-password' : 'new-password'" maxlength="200" required :error-messages="fault.of('password')" :hint="way === 'sign-in' ? '' : 'At least 12 characters; four or five words in a row are easy to keep in mind.'" persistent-hint />
+            <v-text-field v-model="form.password" label="Password" type="password" :autocomplete="way === 'sign-in' ? 'current-password' : 'new-password'" maxlength="200" required :error-messages="fault.of('password')" :hint="way === 'sign-in' ? '' : 'At least 12 characters; four or five words in a row are easy to keep in mind.'" />
             <v-text-field v-if="asksCode" v-first v-model="form.code" label="Code from your phone" inputmode="numeric" autocomplete="one-time-code" maxlength="6" :error-messages="fault.of('code')" />
             <v-btn type="submit" color="primary" variant="flat" :loading="busy">{{ way === 'sign-in' ? 'Sign in' : way === 'join' ? 'Join' : 'Set it and sign in' }}</v-btn>
         </v-form>

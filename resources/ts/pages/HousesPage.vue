@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
 import { VBtn, VDataTable, VFileInput } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api, said } from '../api';
+import { useFaults } from '../server/faults';
 import { useAreas, useCatalogue, useChange } from '../server/queries';
 import { allRead } from '../stores/reading';
 import QuantityToken from '../tokens/QuantityToken.vue';
@@ -42,10 +43,7 @@ const columns = [
     { title: 'Print area', key: 'name' }, { title: 'Pixels', key: 'pixels', value: (area: Area) => area.width * area.height }, { title: 'ppi', key: 'ppi' },
     { title: 'Inches', key: 'inches', value: (area: Area) => area.width / area.ppi }, { title: '', key: 'id', sortable: false },
 ];
-const failed = computed(() => {
-    const error = refused.value ?? kept.value ?? missing.value ?? unread.value;
-    return error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '';
-});
+const failed = useFaults(() => refused.value ?? kept.value ?? missing.value ?? unread.value);
 
 async function submit(): Promise<void> {
     await allRead();
@@ -86,7 +84,7 @@ async function submit(): Promise<void> {
                 <span class="small">(inches, mm or px)</span>
             </p>
             <v-btn type="submit" variant="flat" color="primary">Add to my list</v-btn>
-            <p v-if="failed" role="alert">{{ failed }}</p>
+            <p v-if="failed.other" role="alert">{{ failed.other }}</p>
         </form>
         <v-data-table class="areas" :items="listed" :headers="columns" :items-per-page="-1" density="compact" hide-default-footer>
             <template #[`item.pixels`]="{ item }"><span class="measure">{{ item.width }} × {{ item.height }}</span></template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { ref } from 'vue';
 import { VBtn, VForm, VTextarea } from 'vuetify/components';
 import { api } from '../api';
-import { faults } from '../people/me';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { Remark } from '../types';
 import { ago } from '../words/lines';
@@ -15,7 +15,7 @@ const text = ref('');
 const verdicts = { note: 'says', approved: 'approved it', change: 'asks for a change' };
 const { data: remarks } = useQuery({ queryKey: ['remarks', () => job], queryFn: () => api.get<Remark[]>(`jobs/${job}/comments`) });
 const saying = useChange((verdict: Remark['verdict']) => api.post<Remark>(`jobs/${job}/comments`, { verdict, text: text.value }), 'remarks');
-const fault = computed(() => faults(saying.error.value, 'text'));
+const fault = useFaults(saying.error, 'text');
 
 function say(verdict: Remark['verdict']): void {
     saying.mutate(verdict, { onSuccess: () => (text.value = '') });

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { VCheckbox, VFileInput } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api } from '../api';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { BenchJob } from '../types';
 
@@ -13,10 +14,8 @@ const held = ref(false);
 const missing = ref('');
 const file = ref<File | null>(null);
 const { mutate: send, isPending: busy, error, reset } = useChange((form: FormData) => api.upload<BenchJob>('jobs/open', form), 'jobs', 'assets');
-const wrong = computed(() => {
-    const fields = error.value instanceof Refused ? Object.values(error.value.fields).flat().join(' ') : '';
-    return missing.value || fields || (error.value ? said(error.value) : '');
-});
+const fault = useFaults(error);
+const wrong = computed(() => missing.value || fault.other);
 
 function begin(): void {
     missing.value = '';

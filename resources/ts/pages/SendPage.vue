@@ -70,7 +70,7 @@ function counts(one: ExportCard): string {
         <p v-if="sheet.artwork && sheet.artwork.method !== 'dtg'" class="note">A heat press burns: keep to the temperature, time and pressure that the makers of the press and of the transfer give, use its guards and gloves, air the room, and keep to your local rules. Their instructions go before anything said here.</p>
         <p v-if="blocked.length" class="note">{{ blocked.length }} {{ blocked.length === 1 ? 'gauge does' : 'gauges do' }} not hold: {{ blocked.map((finding) => finding.word).join(', ') }}. You can export all the same; a print house may send it back.</p>
         <section v-if="rights" class="send-rights">
-            <v-text-field v-if="forbidden" v-model="why" label="Something on it is not allowed by its terms as stated. Why do you print it all the same?" maxlength="500" hint="A word is kept with the file." persistent-hint />
+            <v-text-field v-if="forbidden" v-model="why" label="Something on it is not allowed by its terms as stated. Why do you print it all the same?" maxlength="500" hint="A word is kept with the file." />
             <RightsGroup :revision="sheet.job?.revision" whole />
             <div class="send-papers">
                 <v-btn :href="`/api/revisions/${sheet.job?.revision}/licences.pdf`" download>Licence sheet</v-btn>

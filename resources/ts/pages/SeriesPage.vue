@@ -2,8 +2,9 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref, watch } from 'vue';
 import { VBtn, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api } from '../api';
 import { useMe } from '../people/me';
+import { useFaults } from '../server/faults';
 import { useChange, useRemoval } from '../server/queries';
 import { SERIES, usePlaces, useSeries, useSeriesRows } from '../server/series';
 import PatternForm from '../series/PatternForm.vue';
@@ -52,10 +53,7 @@ const freeze = useChange((row: SeriesRowCard) => api.put<SeriesRowCard>(`series-
 const { data: scenes } = useQuery({ queryKey: ['scenes'], queryFn: () => api.get<SceneName[]>('scenes'), staleTime: Infinity });
 const scene = ref('');
 const sending = useChange(() => api.post<ExportCard[]>(`jobs/${job.value}/series/send`, scene.value ? { scene: scene.value } : {}), 'exports', 'batches');
-const trouble = computed(() => {
-    const error = [unread.value, freeze.error.value, stays.value, sending.error.value].find((one) => one);
-    return error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '';
-});
+const trouble = useFaults(() => [unread.value, freeze.error.value, stays.value, sending.error.value].find((one) => one));
 </script>
 
 <template>
@@ -63,7 +61,7 @@ const trouble = computed(() => {
         <header class="page-head"><h1>Series</h1><span class="small">the same sheet for the next name, year or colour</span></header>
         <details class="series-part" :open="opens.pattern" @toggle="opens.pattern = ($event.target as HTMLDetailsElement).open"><summary><h2>What changes</h2></summary><PatternForm v-if="sheet.artwork && job" :key="job" :job="job" :revision="revision" :artwork="sheet.artwork" :series="series ?? null" /></details>
         <details v-if="series" class="series-part" :open="opens.list" @toggle="opens.list = ($event.target as HTMLDetailsElement).open"><summary><h2>The list</h2></summary><RowsForm :key="series.slots.map((slot) => slot.name).join()" :job="job" :series="series" /></details>
-        <p v-if="trouble" role="alert">{{ trouble }}</p>
+        <p v-if="trouble.other" role="alert">{{ trouble.other }}</p>
         <section v-if="series && rows?.length" aria-labelledby="contact-head">
             <div class="contact-bar">
                 <h2 id="contact-head">{{ rows.length }} {{ rows.length === 1 ? 'shirt' : 'shirts' }}</h2>

@@ -3,9 +3,10 @@ import { useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed, reactive, ref } from 'vue';
 import { VBtn, VCheckbox, VNumberInput, VSelect } from 'vuetify/components';
-import { api, proofUrl, Refused, said } from '../api';
+import { api, proofUrl } from '../api';
 import TurnPicture from '../pictures/TurnPicture.vue';
 import '../styles/exports.css';
+import { useFaults } from '../server/faults';
 import { useChange, useJobs } from '../server/queries';
 import type { GangCard, GangLayout, JobCard } from '../types';
 import { ago } from '../words/lines';
@@ -24,7 +25,6 @@ type Line = { job: number; width: number | null; count: number; turns: boolean }
 const lines = ref<Line[]>([]);
 const card = reactive({ temperature: null as number | null, unit: 'C', seconds: null as number | null, pressure: '', peel: '', source: '' });
 const isCarded = computed(() => card.temperature !== null || card.seconds !== null || [card.pressure, card.peel, card.source].some((said) => said.trim() !== ''));
-const cardFault = (field: string): string[] => (laying.error.value instanceof Refused ? (laying.error.value.fields[`card.${field}`] ?? []) : []);
 const wanted = ref<number | null>(null);
 const chosen = computed(() => films.find((one) => one.value === film.value) ?? films[0]);
 const asked = computed(() => ({ film: { width: chosen.value?.width ?? 22, length: chosen.value?.length ?? null, gap: form.gap ?? 0, margin: form.margin ?? 0 }, mirrored: form.mirrored, marks: form.marks, pieces: lines.value.map((one) => ({ ...one, count: one.count || 1 })) }));
@@ -33,7 +33,8 @@ const { data: layout, error } = useQuery({ queryKey: ['gang-layout', steady], qu
 const laying = useChange(() => api.post<GangCard>('gangs', { ...asked.value, ...(isCarded.value ? { card } : {}) }), 'gangs');
 const cancelling = useChange((id: number) => api.post<GangCard>(`gangs/${id}/cancel`), 'gangs');
 const dropping = useChange((id: number) => api.remove(`gangs/${id}`), 'gangs');
-const trouble = computed(() => [lines.value.length ? error.value : null, laying.error.value, cancelling.error.value, dropping.error.value].find((one) => one));
+const fault = useFaults(laying.error, 'card.temperature', 'card.seconds', 'card.source');
+const trouble = useFaults(() => [lines.value.length ? error.value : null, cancelling.error.value, dropping.error.value].find((one) => one));
 const job = (id: number): JobCard | undefined => jobs.value?.find((one) => one.id === id);
 const shades = ['#b04a2c', '#2f6f73', '#d8a441', '#5b6b4f', '#7a4b6d', '#33506b', '#8a5a34', '#4d7a46'];
 const total = computed(() => (layout.value?.lengths ?? []).reduce((sum, one) => sum + one, 0));
@@ -71,7 +72,7 @@ function add(): void {
                 <v-btn size="small" variant="text" :aria-label="`Take out ${job(line.job)?.title ?? 'it'}`" @click="lines.splice(i, 1)">take out</v-btn>
             </li>
         </ul>
-        <p v-if="trouble" role="alert">{{ said(trouble) }}</p>
+        <p v-if="fault.other || trouble.other" role="alert">{{ fault.other || trouble.other }}</p>
         <section v-if="layout && lines.length" class="gang-layout" aria-label="Layout">
             <p class="measure" role="status">{{ layout.lengths.length }} {{ layout.lengths.length === 1 ? 'sheet' : 'sheets' }} · {{ total.toFixed(2) }} in of film · {{ (layout.waste * 100).toFixed(1) }} % not covered{{ cost === null ? '' : ` · costs ${cost.toFixed(2)}` }}</p>
             <div class="gang-sheets">
@@ -84,12 +85,12 @@ function add(): void {
             <p class="small">Packed by maximal rectangles; a corner marks a piece that lies turned.{{ form.mirrored ? ' The files are mirrored: words read right from behind the film.' : '' }}</p>
             <fieldset class="press-card">
                 <legend>Press card, to go along: what the makers of film, press and garment say</legend>
-                <v-number-input v-model="card.temperature" label="Temperature" :min="0" :max="500" control-variant="hidden" clearable :error-messages="cardFault('temperature')" />
+                <v-number-input v-model="card.temperature" label="Temperature" :min="0" :max="500" control-variant="hidden" clearable :error-messages="fault.of('card.temperature')" />
                 <v-select v-model="card.unit" label="in" :items="[{ value: 'C', title: '°C' }, { value: 'F', title: '°F' }]" />
-                <v-number-input v-model="card.seconds" label="Seconds" :min="0" :max="600" control-variant="hidden" clearable :error-messages="cardFault('seconds')" />
+                <v-number-input v-model="card.seconds" label="Seconds" :min="0" :max="600" control-variant="hidden" clearable :error-messages="fault.of('card.seconds')" />
                 <v-text-field v-model="card.pressure" label="Pressure" maxlength="60" />
                 <v-text-field v-model="card.peel" label="Peeled hot, warm or cold" maxlength="60" />
-                <v-text-field v-model="card.source" label="Who says so, and where" maxlength="300" :error-messages="cardFault('source')" />
+                <v-text-field v-model="card.source" label="Who says so, and where" maxlength="300" :error-messages="fault.of('card.source')" />
             </fieldset>
             <v-btn variant="flat" color="primary" :loading="laying.isPending.value" @click="laying.mutate(undefined)">Make the film</v-btn>
         </section>

@@ -44,10 +44,3 @@ export function useMe(): { me: ComputedRef<Me | undefined>; makes: ComputedRef<b
     const { data } = useQuery({ queryKey: ME, queryFn: () => api.get<Me>('me'), staleTime: Infinity, enabled: false });
     return { me: computed(() => data.value), makes: computed(() => data.value?.role !== 'viewer') };
 }
-
-/** Each field's own error; what belongs to no field of the form is told above it. */
-export function faults(error: unknown, ...fields: string[]): { of: (field: string) => string[]; other: string } {
-    const named = error instanceof Refused ? error.fields : {};
-    const known = Object.keys(named).some((name) => fields.includes(name));
-    return { of: (field) => named[field] ?? [], other: error instanceof Error && !known ? error.message : '' };
-}

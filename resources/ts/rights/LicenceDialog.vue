@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue';
 import { VAutocomplete, VBtn, VExpansionPanel, VExpansionPanels, VForm, VNumberInput, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api } from '../api';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import { JUDGED, useInterview } from '../server/rights';
 import type { FactCard, FactQuestion, LicenceCard } from '../types';
@@ -21,9 +22,10 @@ const { mutate: save, isPending: busy, error, reset } = useChange(() => {
     const asked = { ...form, spdx: form.spdx ?? '', boughtOn: form.boughtOn || null, beginsOn: form.beginsOn || null, endsOn: form.endsOn || null, facts: facts.value };
     return props.licence ? api.put<LicenceCard>(`licences/${props.licence.id}`, asked) : api.post<LicenceCard>('licences', asked);
 }, ...JUDGED);
-const fields = computed(() => (error.value instanceof Refused ? error.value.fields : {}));
-const fault = (field: string): string[] => fields.value[field] ?? [];
-const other = computed(() => (error.value && Object.keys(fields.value).length === 0 ? said(error.value) : ''));
+const fault = useFaults(error, 'name', 'spdx', 'licensor', 'source', 'orderNumber', 'seats', 'boughtOn', 'beginsOn', 'endsOn', 'until', 'facts.');
+const terms = ref<number | undefined>(0);
+// What is wrong with a term shows where the terms are folded away, too.
+watch(error, (now) => now && (terms.value = 0));
 const known = computed(() => interview.value?.known.find((one) => one.spdx === form.spdx));
 const openFacts = computed(() => (interview.value?.questions ?? []).filter((one) => (facts.value[one.name]?.value ?? 'unknown') === 'unknown').length);
 
@@ -57,24 +59,24 @@ function fillIn(): void {
             <h2 id="licence-head">{{ licence ? licence.name : 'A licence' }}</h2>
             <p class="small">Facts as the terms state them. What you do not know stays unknown, which is not a yes. Tall Crow gives no legal advice.</p>
             <div class="licence-head">
-                <v-text-field v-model="form.name" label="Name: the pack, the family, the subscription" maxlength="160" :error-messages="fault('name')" />
-                <v-autocomplete v-model="form.spdx" label="Open licence, if it is one (SPDX)" :items="(interview?.spdx ?? []).map((one) => ({ value: one.id, title: `${one.id}: ${one.name}` }))" clearable :error-messages="fault('spdx')" />
-                <v-text-field v-model="form.licensor" label="Who gives it" maxlength="200" />
-                <v-text-field v-model="form.source" label="Where its terms are written" maxlength="500" />
-                <v-text-field v-model="form.orderNumber" label="Order number" maxlength="120" />
-                <v-number-input v-model="form.seats" label="People who may use it" :min="1" control-variant="hidden" clearable />
-                <v-text-field v-model="form.boughtOn" type="date" label="Bought on" :error-messages="fault('boughtOn')" />
-                <v-text-field v-model="form.beginsOn" type="date" label="Begins on" :error-messages="fault('beginsOn')" />
-                <v-text-field v-model="form.endsOn" type="date" label="Ends on" :error-messages="[...fault('endsOn'), ...fault('until')]" />
+                <v-text-field v-model="form.name" label="Name: the pack, the family, the subscription" maxlength="160" :error-messages="fault.of('name')" />
+                <v-autocomplete v-model="form.spdx" label="Open licence, if it is one (SPDX)" :items="(interview?.spdx ?? []).map((one) => ({ value: one.id, title: `${one.id}: ${one.name}` }))" clearable :error-messages="fault.of('spdx')" />
+                <v-text-field v-model="form.licensor" label="Who gives it" maxlength="200" :error-messages="fault.of('licensor')" />
+                <v-text-field v-model="form.source" label="Where its terms are written" maxlength="500" :error-messages="fault.of('source')" />
+                <v-text-field v-model="form.orderNumber" label="Order number" maxlength="120" :error-messages="fault.of('orderNumber')" />
+                <v-number-input v-model="form.seats" label="People who may use it" :min="1" control-variant="hidden" clearable :error-messages="fault.of('seats')" />
+                <v-text-field v-model="form.boughtOn" type="date" label="Bought on" :error-messages="fault.of('boughtOn')" />
+                <v-text-field v-model="form.beginsOn" type="date" label="Begins on" :error-messages="fault.of('beginsOn')" />
+                <v-text-field v-model="form.endsOn" type="date" label="Ends on" :error-messages="[...fault.of('endsOn'), ...fault.of('until')]" />
             </div>
             <p v-if="known" class="licence-known"><v-btn size="small" @click="fillIn">Fill in the terms of {{ known.spdx }}</v-btn> <span class="small">each with its clause; a layman's reading</span></p>
-            <v-expansion-panels :model-value="0">
+            <v-expansion-panels v-model="terms">
                 <v-expansion-panel :title="`Its terms · ${openFacts} not known`">
                     <template #text>
                         <div v-for="question in interview?.questions ?? []" :key="question.name" class="fact">
                             <v-select
                                 :model-value="facts[question.name]?.value ?? 'unknown'" :items="question.answers.map((one) => ({ value: one.value, title: one.says }))" :label="question.question"
-                                :hint="question.example" persistent-hint :error-messages="fault(`facts.${question.name}`)" @update:model-value="answer(question, { value: $event as string })"
+                                :hint="question.example" :error-messages="fault.of(`facts.${question.name}`)" @update:model-value="answer(question, { value: $event as string })"
                             />
                             <v-number-input
                                 v-if="question.takesNumber && !['unlimited', 'unknown'].includes(facts[question.name]?.value ?? 'unknown')" :model-value="facts[question.name]?.number ?? null" label="How many sales" :min="1" control-variant="hidden"
@@ -91,7 +93,7 @@ function fillIn(): void {
             </v-expansion-panels>
             <LicenceProofs v-if="licence" :licence="licence" />
             <p v-else class="small">Receipts, terms and letters can be kept with it once it is recorded.</p>
-            <p v-if="other || fields['facts']" role="alert">{{ other || fields['facts']?.[0] }}</p>
+            <p v-if="fault.other" role="alert">{{ fault.other }}</p>
             <div class="dialog-ends"><v-btn type="submit" variant="flat" color="primary" :loading="busy">{{ licence ? 'Keep the changes' : 'Record it' }}</v-btn><v-btn @click="open = false">Close</v-btn></div>
         </v-form>
     </v-dialog>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue';
 import { VBtn, VDataTable, VFileUpload, VForm, VNumberInput, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api, said } from '../api';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import { JUDGED, useSales } from '../server/rights';
 import type { SalesOfJob, SalesRead } from '../types';
@@ -24,7 +25,7 @@ const { mutate: read, isPending: reading, error: wrong } = useChange((file: File
     }
     return api.upload<SalesRead>('sales/report', upload);
 }, ...JUDGED);
-const fault = (field: string): string[] => (refused.value instanceof Refused ? (refused.value.fields[field] ?? []) : []);
+const fault = useFaults(refused, 'units', 'on');
 
 function take(): void {
     const file = [report.value].flat()[0];
@@ -39,10 +40,11 @@ function take(): void {
     <section class="sales">
         <v-form class="sales-form" @submit.prevent="enter(undefined)">
             <v-select v-model="form.job" label="Design" :items="(sales ?? []).map((one) => ({ value: one.job, title: one.title }))" no-data-text="No designs yet" />
-            <v-number-input v-model="form.units" label="Shirts; below zero came back" control-variant="hidden" :error-messages="fault('units')" />
-            <v-text-field v-model="form.on" type="date" label="Sold on" :error-messages="fault('on')" />
+            <v-number-input v-model="form.units" label="Shirts; below zero came back" control-variant="hidden" :error-messages="fault.of('units')" />
+            <v-text-field v-model="form.on" type="date" label="Sold on" :error-messages="fault.of('on')" />
             <v-btn type="submit" variant="flat" color="primary" :disabled="form.job === null" :loading="entering">Count them</v-btn>
         </v-form>
+        <p v-if="fault.other" role="alert">{{ fault.other }}</p>
         <v-file-upload aria-label="A market's report of sales" v-model="report" density="compact" title="Drop a market's report of sales here (CSV)" browse-text="or choose a file" accept=".csv,.txt,.tsv,text/csv" :disabled="reading" @update:model-value="take" />
         <div v-if="asksColumns" class="sales-form">
             <v-text-field v-model="columns.title" label="Heading of the design's title" /><v-text-field v-model="columns.units" label="Heading of the number sold" /><v-text-field v-model="columns.date" label="Heading of the day" />

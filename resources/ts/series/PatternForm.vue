@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { VAutocomplete, VBtn, VForm, VNumberInput, VSelect } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api } from '../api';
+import { useFaults } from '../server/faults';
 import { useAssets, useChange } from '../server/queries';
 import { keepWords, SERIES, usePlaces } from '../server/series';
 import type { Artwork, SeriesCard, SeriesSlot } from '../types';
@@ -21,7 +22,7 @@ const items = computed(() => (places.value ?? []).map((one) => ({ value: one.pla
 const fonts = computed(() => [{ value: '', title: 'none' }, ...(assets.value ?? []).filter((one) => one.kind === 'font').map((one) => ({ value: one.file, title: one.title }))]);
 const pieces = computed(() => [{ value: '', title: 'nothing' }, ...props.artwork.layers.map((layer) => ({ value: layer.id, title: layer.name || layer.id }))]);
 const { mutate: save, isPending: busy, error, isSuccess } = useChange(() => api.put<SeriesCard>(`jobs/${props.job}/series`, { pattern: JSON.stringify({ format: 'tallcrow.pattern/1', title: title.value, slots: slots.value }) }), ...SERIES);
-const fault = computed(() => (error.value instanceof Refused ? (error.value.fields['pattern']?.[0] ?? said(error.value)) : error.value ? said(error.value) : ''));
+const fault = useFaults(error);
 const isWords = (slot: SeriesSlot): boolean => slot.places.some((place) => place.endsWith('/source/text'));
 
 function add(): void {
@@ -57,9 +58,9 @@ function add(): void {
             </div>
         </div>
         <div class="slot-add"><v-autocomplete v-model="wanted" label="Something that changes from row to row" :items="items" no-data-text="Nothing on the sheet is called so" /><v-btn :disabled="!wanted" @click="add">Make it a slot</v-btn></div>
-        <v-text-field v-model="title" label="What each shirt is called" maxlength="200" :placeholder="slots[0] ? `{${slots[0].name}} ${artwork.title}` : ''" hint="Slots stand in braces" persistent-hint persistent-placeholder />
-        <p v-if="fault" role="alert">{{ fault }}</p>
-        <div class="slot-add"><v-btn type="submit" variant="flat" color="primary" :loading="busy" :disabled="slots.length === 0">Keep the pattern</v-btn><span v-if="isSuccess && !fault" role="status" class="small">Kept.</span></div>
+        <v-text-field v-model="title" label="What each shirt is called" maxlength="200" :placeholder="slots[0] ? `{${slots[0].name}} ${artwork.title}` : ''" hint="Slots stand in braces" persistent-placeholder />
+        <p v-if="fault.other" role="alert">{{ fault.other }}</p>
+        <div class="slot-add"><v-btn type="submit" variant="flat" color="primary" :loading="busy" :disabled="slots.length === 0">Keep the pattern</v-btn><span v-if="isSuccess && !fault.other" role="status" class="small">Kept.</span></div>
     </v-form>
 </template>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { VAutocomplete, VBtn, VForm } from 'vuetify/components';
-import { api, proofUrl, Refused, said } from '../api';
+import { api, proofUrl } from '../api';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import { SERIES } from '../server/series';
 import type { SeriesCard, SeriesPlace, SeriesRowCard, SlotValue } from '../types';
@@ -19,7 +20,7 @@ watch(() => props.row, (row) => {
 const items = computed(() => props.places.map((one) => ({ value: one.place, title: one.says, props: { subtitle: one.value } })));
 const named = (place: string): string => props.places.find((one) => one.place === place)?.says ?? place;
 const { mutate: save, isPending: busy, error } = useChange(() => api.put<SeriesRowCard>(`series-rows/${props.row.id}`, { values: Object.fromEntries(Object.entries(values.value).filter(([, value]) => value !== '')), changes: Object.fromEntries(changes.value.map((one) => [one.at, one.value])) }), ...SERIES);
-const fault = computed(() => (error.value instanceof Refused ? (error.value.fields['values']?.[0] ?? said(error.value)) : error.value ? said(error.value) : ''));
+const fault = useFaults(error);
 
 function add(): void {
     const place = props.places.find((one) => one.place === wanted.value);
@@ -40,7 +41,7 @@ function add(): void {
             <div v-for="(change, i) in changes" :key="change.at" class="row-change"><v-text-field v-model="change.value" :label="named(change.at)" maxlength="300" /><v-btn size="small" variant="text" :aria-label="`As in the pattern: ${named(change.at)}`" @click="changes.splice(i, 1)">as in the pattern</v-btn></div>
             <div class="row-change"><v-autocomplete v-model="wanted" label="Something else that differs here" :items="items" /><v-btn :disabled="!wanted" @click="add">Add it</v-btn></div>
             <ul v-if="row.told.length" aria-label="What was found"><li v-for="one in row.told" :key="one.says" :class="one.grave ? 'grave' : 'mild'">{{ one.says }}</li></ul>
-            <p v-if="fault" role="alert">{{ fault }}</p>
+            <p v-if="fault.other" role="alert">{{ fault.other }}</p>
             <div class="dialog-ends"><v-btn type="submit" variant="flat" color="primary" :loading="busy">Keep this row</v-btn><v-btn @click="open = false">Close</v-btn></div>
         </v-form>
     </v-dialog>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
 import { VBtn, VCheckbox, VFileInput, VForm, VNumberInput, VSelect, VTextarea } from 'vuetify/components';
-import { api, Refused, said } from '../api';
+import { api } from '../api';
+import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import { SERIES } from '../server/series';
 import type { RowsRead, SeriesCard } from '../types';
@@ -19,7 +20,7 @@ const { mutate: read, isPending: reading, error: refused } = useChange(() => api
 const made = reactive({ slot: props.series.slots[0]?.name ?? '', list: 'typed', values: '', from: 1, to: 12, cross: false });
 const lists = [{ value: 'typed', title: 'values that I type' }, { value: 'years', title: 'years' }, { value: 'numbers', title: 'numbers' }, { value: 'grades', title: 'school grades' }, { value: 'relations', title: 'relations' }, { value: 'months', title: 'months' }];
 const { mutate: make, isPending: making, error: unmade } = useChange(() => api.post<RowsRead>(`jobs/${props.job}/series/made`, { slot: made.slot, cross: made.cross, ...(made.list === 'typed' ? { values: made.values } : { list: made.list, from: made.from, to: made.to }) }), ...SERIES);
-const trouble = computed(() => [refused.value, unmade.value].map((error) => (error instanceof Refused && Object.keys(error.fields).length ? Object.values(error.fields).flat().join(' ') : error ? said(error) : '')).find((text) => text) ?? '');
+const trouble = useFaults(() => refused.value ?? unmade.value);
 const names = computed(() => props.series.slots.map((slot) => slot.name));
 
 async function takeFile(): Promise<void> {
@@ -73,7 +74,7 @@ function take(): void {
             </div>
             <div class="rows-bar"><v-checkbox v-model="made.cross" label="each with every row that is there" /><v-btn type="submit" :loading="making">{{ made.cross ? 'Cross them' : 'Add these rows' }}</v-btn></div>
         </v-form>
-        <p v-if="unread || trouble" role="alert">{{ unread || trouble }}</p>
+        <p v-if="unread || trouble.other" role="alert">{{ unread || trouble.other }}</p>
         <div v-if="came" role="status"><p>{{ came.taken }} {{ came.taken === 1 ? 'row' : 'rows' }} taken.</p><ul class="rows-problems"><li v-for="problem in came.problems" :key="problem">{{ problem }}</li></ul></div>
     </div>
 </template>

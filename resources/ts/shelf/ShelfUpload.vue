@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { VBtn, VCheckbox, VCombobox, VFileUpload, VFileUploadItem, VForm } from 'vuetify/components';
 import { api, Refused, said } from '../api';
+import { useFaults } from '../server/faults';
 import { queryClient } from '../server/queries';
 import { useLicenceChoices } from '../server/rights';
 import { SHELVED } from '../server/shelf';
@@ -25,7 +26,7 @@ const added = ref('');
 const twins = ref<TwinTold[]>([]);
 const all = computed(() => [files.value].flat());
 const choices = useLicenceChoices();
-const fault = (field: string): string[] => refused.value?.fields[field] ?? [];
+const fault = useFaults(refused, 'licence', 'author', 'held', 'under');
 
 async function one(file: File): Promise<AssetCard[]> {
     if (file.size > MOST_BYTES) {
@@ -110,10 +111,10 @@ async function put(): Promise<void> {
             </template>
         </v-file-upload>
         <div class="shelf-upload-terms">
-            <v-combobox v-model="licence" label="Licence: one of the shop's, or its name, such as CC BY 4.0" :items="choices" :error-messages="[...fault('licence'), ...fault('under')]" hint="A zip may bring its own." persistent-hint clearable />
-            <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault('author')" />
+            <v-combobox v-model="licence" label="Licence: one of the shop's, or its name, such as CC BY 4.0" :items="choices" :error-messages="[...fault.of('licence'), ...fault.of('under')]" hint="A zip may bring its own." clearable />
+            <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault.of('author')" />
             <v-combobox v-model="genre" label="Genre, of fonts" :items="props.genres" maxlength="60" />
-            <v-checkbox v-model="held" label="I hold the right to use them for print on demand" hint="Tall Crow keeps your word and gives no legal advice." persistent-hint :error-messages="fault('held')" />
+            <v-checkbox v-model="held" label="I hold the right to use them for print on demand" hint="Tall Crow keeps your word and gives no legal advice." :error-messages="fault.of('held')" />
             <v-btn type="submit" variant="flat" color="primary" :loading="busy">Put {{ all.length > 1 ? `${all.length} files` : 'it' }} on the shelf</v-btn>
         </div>
         <v-progress-linear v-if="busy" :model-value="all.length ? (at / all.length) * 100 : 0" :indeterminate="all.length < 2" color="primary" :aria-label="`File ${at + 1} of ${all.length}`" />
