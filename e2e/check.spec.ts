@@ -53,6 +53,27 @@ test('choosing a line by pressing a token of it moves nothing under the hand', a
     }
 });
 
+test('what is typed in a token settles when the hand lets go of what it pressed next', async ({ page, quiet }) => {
+    quiet.allow.push(/422/);
+    await newJob(page, 'Settled');
+    await addLine(page, 'shape', 'Draw a shape');
+    await addLine(page, 'outline', 'Outline');
+    const width = page.getByRole('textbox', { name: 'outline width' });
+    const next = page.getByRole('textbox', { name: /colour$/ }).last();
+    for (const [text, settled] of [['twelve feet and an inch', 'twelve feet and an inch'], ['0.123456789 in', '0.12 in']] as const) {
+        await width.fill(text);
+        const before = await next.boundingBox();
+        await page.mouse.move((before?.x ?? 0) + (before?.width ?? 0) / 2, (before?.y ?? 0) + (before?.height ?? 0) / 2);
+        await page.mouse.down();
+        await page.waitForTimeout(70);
+        expect(await next.boundingBox()).toEqual(before);
+        await expect(next).toBeFocused();
+        await page.mouse.up();
+        await expect(width).toHaveValue(settled);
+        await expect(page.getByRole('alert').filter({ hasText: 'is not a length' })).toHaveCount(settled === text ? 1 : 0);
+    }
+});
+
 test('a word of the shop is learned, an older state is seen beside the present one and gone back to', async ({ page }) => {
     const path = await newJob(page, 'Spelt so');
     await addLine(page, 'words', 'Set words');

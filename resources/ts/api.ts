@@ -1,3 +1,5 @@
+import { released } from './hand';
+
 /** What the server said was wrong, in words for the seller. */
 export class Refused extends Error {
     constructor(
@@ -19,6 +21,7 @@ async function answer<T>(response: Response): Promise<T> {
         return (await response.blob()) as T;
     }
     const body: unknown = await response.json().catch(() => null);
+    await released();
     if (!response.ok) {
         const said = (body ?? {}) as { message?: string; errors?: Record<string, string[]>; code?: boolean };
         if (response.status === 401) {

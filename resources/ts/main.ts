@@ -10,6 +10,7 @@ import { VApp, VBtn, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLine
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import 'vuetify/styles';
 import App from './App.vue';
+import { watchHand } from './hand';
 import { router } from './router';
 import { fromPage } from './people/me';
 import { jobCards, queryClient } from './server/queries';
@@ -50,4 +51,5 @@ const vuetify = createVuetify({
     },
 });
 
+watchHand();
 createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient }).use(router).use(vuetify).mount('#app');

@@ -39,7 +39,7 @@ final readonly class Length
     {
         $known = 'in|inch|inches|"|″|mm|cm|px|pixel|pixels|pt';
         $plain = strtr($text, self::VULGAR);
-        if (preg_match('/^\s*([+-]?)(?:(\d{1,6}(?:[.,]\d{0,6})?|[.,]\d{1,6})|(?:(\d{1,6})(?:\s+|-))?(\d{1,4})\s*[\/⁄]\s*([1-9]\d{0,3}))\s*('.$known.')?\s*$/iu', $plain, $found, PREG_UNMATCHED_AS_NULL) !== 1) {
+        if (preg_match('/^\s*([+-]?)(?:(\d{1,6}(?:[.,]\d{0,15})?|[.,]\d{1,15})|(?:(\d{1,6})(?:\s+|-))?(\d{1,4})\s*[\/⁄]\s*([1-9]\d{0,3}))\s*('.$known.')?\s*$/iu', $plain, $found, PREG_UNMATCHED_AS_NULL) !== 1) {
             throw UnreadableLength::of($text);
         }
         [, $sign, $decimal, $whole, $over, $under, $unit] = $found;

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { VAutocomplete, VFileInput } from 'vuetify/components';
 import ColourToken from '../tokens/ColourToken.vue';
 import { said } from '../api';
+import { onceReleased } from '../hand';
 import { usePalette, useShop } from '../server/queries';
 import { useSheet } from '../stores/sheet';
 import type { Swatch } from '../types';
@@ -59,7 +60,7 @@ async function load(): Promise<void> {
         <ul v-if="swatches.length">
             <li v-for="swatch in swatches" :key="swatch.name">
                 <ColourToken :value="swatch.colour" :label="`${swatch.name}, colour`" @change="recolour(swatch, $event)" />
-                <input class="token" :value="swatch.name" :aria-label="`${swatch.name}, name`" maxlength="60" @change="rename(swatch, ($event.target as HTMLInputElement).value)" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+                <input class="token" :value="swatch.name" :aria-label="`${swatch.name}, name`" maxlength="60" @change="onceReleased(() => rename(swatch, ($event.target as HTMLInputElement).value))" @keydown.enter="($event.target as HTMLInputElement).blur()" />
                 <button type="button" class="line-more" :aria-label="`${swatch.name}: take out`" title="Take it out; its lines keep the colour" @click="sheet.operate({ op: 'remove-colour', name: swatch.name })">✕</button>
             </li>
         </ul>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
 import { said } from '../api';
+import { onceReleased } from '../hand';
 import { quantities, type QuantityKind } from './quantity';
 import { whileReading } from '../stores/reading';
 
@@ -77,7 +78,7 @@ function revert(): void {
             :aria-invalid="wrong ? 'true' : undefined"
             :aria-describedby="wrong ? problem : undefined"
             @focus="($event.target as HTMLInputElement).select()"
-            @blur="commit"
+            @blur="onceReleased(commit)"
             @keydown.enter.prevent="commit"
             @keydown.esc.prevent="revert"
             @keydown.up="stepBy($event, 1)"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
+import { onceReleased } from '../hand';
 
 const props = defineProps<{ value: string; label: string }>();
 const emit = defineEmits<{ change: [value: string] }>();
@@ -36,7 +37,7 @@ function enter(event: KeyboardEvent): void {
         :aria-label="label"
         title="Enter saves, Shift+Enter starts a new line"
         spellcheck="false"
-        @blur="commit"
+        @blur="onceReleased(commit)"
         @keydown.enter="enter"
         @keydown.esc.prevent="typed = value"
     ></textarea>

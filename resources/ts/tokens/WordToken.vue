@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, useId, watch } from 'vue';
+import { onceReleased } from '../hand';
 
 const props = defineProps<{ value: string; most: number; label: string; offered: string[] }>();
 const emit = defineEmits<{ change: [value: string] }>();
@@ -21,7 +22,7 @@ function commit(): void {
     <span class="token-wrap">
         <input
             v-model="typed" class="token measure" :style="{ width: `${Math.max(typed.length, 2) + 1.4}ch` }" :maxlength="most" :aria-label="label" :list="offered.length ? list : undefined"
-            autocomplete="off" spellcheck="false" @focus="($event.target as HTMLInputElement).select()" @blur="commit" @change="commit" @keydown.enter.prevent="commit" @keydown.esc.prevent="typed = value"
+            autocomplete="off" spellcheck="false" @focus="($event.target as HTMLInputElement).select()" @blur="onceReleased(commit)" @change="onceReleased(commit)" @keydown.enter.prevent="commit" @keydown.esc.prevent="typed = value"
         />
         <datalist v-if="offered.length" :id="list"><option v-for="word in offered" :key="word" :value="word" /></datalist>
     </span>

@@ -1,0 +1,33 @@
+/** Nothing moves under a press: what would change the page while a pointer is held down waits until it is let go. */
+let down = false;
+const waiting: (() => void)[] = [];
+
+/** How long an answer of the server waits for a press to end; a drag takes longer, and may need it. */
+const PATIENCE = 250;
+
+function letGo(): void {
+    down = false;
+    waiting.splice(0).forEach((go) => go());
+}
+
+/** Begins to watch the pointer. Letting go is heard before anything on the page hears it, so that a press finds what was typed. */
+export function watchHand(): void {
+    window.addEventListener('pointerdown', () => (down = true), { capture: true });
+    for (const end of ['pointerup', 'pointercancel', 'blur']) {
+        window.addEventListener(end, (event) => (end !== 'blur' || event.target === window) && letGo(), { capture: true });
+    }
+}
+
+/** At once, or when the pointer that is down is let go. */
+export function onceReleased(work: () => void): void {
+    if (down) {
+        waiting.push(work);
+    } else {
+        work();
+    }
+}
+
+/** When no pointer is down, or after a quarter of a second. */
+export function released(): Promise<void> {
+    return down ? new Promise((done) => { onceReleased(done); setTimeout(done, PATIENCE); }) : Promise.resolve();
+}
