@@ -9,7 +9,8 @@ test('a house is noted, read from a table, and a job goes to it with what a refi
     await page.getByRole('button', { name: 'Note a house' }).click({ delay: 70 });
     const dialog = page.getByRole('dialog');
     await dialog.getByRole('button', { name: 'Keep this house' }).click({ delay: 70 });
-    await expect(dialog.getByRole('alert').filter({ hasText: 'name' })).toBeVisible();
+    await expect(dialog.getByText('Is blank: a house needs a name.')).toBeVisible();
+    await expect(dialog.getByLabel('Name of the house')).toBeFocused();
     await dialog.getByLabel('Name of the house').fill('Weir Press');
     await dialog.getByRole('button', { name: 'Add a place' }).click({ delay: 70 });
     await dialog.getByLabel('Product, as the house calls it').fill('Boxy tee');
@@ -19,7 +20,7 @@ test('a house is noted, read from a table, and a job goes to it with what a refi
     await dialog.getByLabel('Cloths, such as').fill('Slate #3d4a57, Oat');
     await dialog.getByLabel('Cloths, such as').press('Tab');
     await dialog.getByRole('button', { name: 'Keep this house' }).click({ delay: 70 });
-    await expect(dialog.getByRole('alert').filter({ hasText: 'Oat' })).toBeVisible();
+    await expect(dialog.locator('.house-cloths')).toContainText('"Oat" is not a colour.');
     await dialog.getByLabel('Cloths, such as').fill('Slate #3d4a57, Oat #e4d9c3');
     await dialog.getByLabel('Cloths, such as').press('Tab');
     await dialog.getByRole('textbox', { name: 'Smallest letters, in' }).fill('0.06');

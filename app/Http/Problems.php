@@ -51,7 +51,7 @@ final class Problems
         $exceptions->dontReport([ArtworkInvalid::class, LicenceRefused::class, LicenceWanted::class, AssetNeeded::class, StaleVersion::class, SignInRefused::class, ...self::SAID]);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(fn (ArtworkInvalid $e): JsonResponse => response()->json([
-            'message' => 'The build sheet was not saved: '.$e->getMessage(),
+            'message' => 'Nothing was saved. '.$e->getMessage(),
             'faults' => array_map(fn (Fault $f): array => ['path' => $f->path, 'reason' => $f->reason], $e->faults),
         ], 422));
         $exceptions->render(fn (SignInRefused $e): JsonResponse => response()->json(

@@ -166,7 +166,7 @@ test('sends values that were set together in one request, and what follows one a
 
 test('takes back a value that the core refuses, says why, and keeps what was saved', async () => {
     const sheet = await opened();
-    answers.push(() => json({ message: 'The build sheet was not saved: title: is too long' }, 422));
+    answers.push(() => json({ message: 'Nothing was saved. title: is too long' }, 422));
     await sheet.change((art) => ({ ...art, title: 'x'.repeat(500) }));
     expect(sheet.artwork?.title).toBe('Kites');
     expect(sheet.trouble).toContain('is too long');
@@ -257,7 +257,10 @@ test('says what the server said, by field where it named one', async () => {
     expect(useFaults(error, 'login').other).toBe('');
     // A field that the form does not show is told beside the form.
     expect(useFaults(error, 'password').other).toBe('Type your sign-in name.');
-    expect(useFaults(new Refused('wrong', 422, { 'facts.credit': ['Say how.'], seats: ['Say how many.'] }), 'facts.').other).toBe('Say how many.');
+    expect(useFaults(new Refused('wrong', 422, { 'facts.credit': ['Say how.'], seats: ['Say how many.'] }), 'facts.*').other).toBe('Say how many.');
+    const house = new Refused('Nothing was saved.', 422, {}, false, [{ path: 'places[0].least', reason: 'must lie between 10 and 1200' }, { path: 'kind', reason: 'is missing' }]);
+    expect(useFaults(house, 'places[*').of('places[0].least')).toEqual(['Must lie between 10 and 1200.']);
+    expect(useFaults(house, 'places[*').other).toBe('kind: is missing');
     expect(((await api.post('session', {}).catch((one: unknown) => one)) as Refused).code).toBe(true);
     expect(useFaults(await api.post('session', {}).catch((one: unknown) => one)).other).toContain('The server answered 502');
     expect(useFaults(undefined).other).toBe('');

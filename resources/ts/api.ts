@@ -8,6 +8,8 @@ export class Refused extends Error {
         readonly fields: Record<string, string[]> = {},
         /** Whether a one-time code is wanted. */
         readonly code = false,
+        /** What is wrong within a sheet, a house or a pattern, by its path: "places[0].least". */
+        readonly faults: { path: string; reason: string }[] = [],
     ) {
         super(message);
     }
@@ -23,11 +25,11 @@ async function answer<T>(response: Response): Promise<T> {
     const body: unknown = await response.json().catch(() => null);
     await released();
     if (!response.ok) {
-        const said = (body ?? {}) as { message?: string; errors?: Record<string, string[]>; code?: boolean };
+        const said = (body ?? {}) as { message?: string; errors?: Record<string, string[]>; code?: boolean; faults?: { path: string; reason: string }[] };
         if (response.status === 401) {
             window.dispatchEvent(new Event('signed-out'));
         }
-        throw new Refused(said.message ?? `The server answered ${response.status}. Try again in a moment.`, response.status, said.errors ?? {}, said.code ?? false);
+        throw new Refused(said.message ?? `The server answered ${response.status}. Try again in a moment.`, response.status, said.errors ?? {}, said.code ?? false, said.faults);
     }
     return body as T;
 }

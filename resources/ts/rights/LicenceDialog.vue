@@ -22,7 +22,7 @@ const { mutate: save, isPending: busy, error, reset } = useChange(() => {
     const asked = { ...form, spdx: form.spdx ?? '', boughtOn: form.boughtOn || null, beginsOn: form.beginsOn || null, endsOn: form.endsOn || null, facts: facts.value };
     return props.licence ? api.put<LicenceCard>(`licences/${props.licence.id}`, asked) : api.post<LicenceCard>('licences', asked);
 }, ...JUDGED);
-const fault = useFaults(error, 'name', 'spdx', 'licensor', 'source', 'orderNumber', 'seats', 'boughtOn', 'beginsOn', 'endsOn', 'until', 'facts.');
+const fault = useFaults(error, 'name', 'spdx', 'licensor', 'source', 'orderNumber', 'seats', 'boughtOn', 'beginsOn', 'endsOn', 'until', 'facts.*');
 const terms = ref<number | undefined>(0);
 // What is wrong with a term shows where the terms are folded away, too.
 watch(error, (now) => now && (terms.value = 0));

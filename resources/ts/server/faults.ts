@@ -2,11 +2,14 @@ import { computed, nextTick, reactive, toValue, watch, type MaybeRefOrGetter } f
 import { Refused, said } from '../api';
 
 export interface Faults {
-    /** What is wrong with a field of the form. */
+    /** What is wrong with a field of the form, or with all whose names begin as one that ends in a star: "facts.*". */
     of: (field: string) => string[];
     /** In one text, all that no field of the form shows; empty when there is nothing. */
     other: string;
 }
+
+const isOf = (field: string, name: string): boolean => (field.endsWith('*') ? name.startsWith(field.slice(0, -1)) : field === name);
+const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}${words.endsWith('.') ? '' : '.'}`;
 
 /** Brings the first field that was refused, or else what was said, into sight of the form whose button was pressed. */
 async function toTheFirst(): Promise<void> {
@@ -18,19 +21,19 @@ async function toTheFirst(): Promise<void> {
     (field?.closest('.v-input') ?? form.querySelector('[role=alert]'))?.scrollIntoView({ block: 'nearest' });
 }
 
-/** What the server refused of a form, told at its fields where they are named; one that ends in a dot stands for all that begin so ("facts."). */
+/** What the server refused of a form, told at the fields that are named here, by their names or by how these begin. */
 export function useFaults(error: MaybeRefOrGetter<unknown>, ...fields: string[]): Faults {
-    const named = computed(() => {
+    const told = computed(() => {
         const refused = toValue(error);
-        return refused instanceof Refused ? refused.fields : {};
+        return refused instanceof Refused
+            ? [...Object.entries(refused.fields).flatMap(([name, all]) => all.map((words) => ({ name, words, alone: words }))), ...refused.faults.map(({ path, reason }) => ({ name: path, words: sentence(reason), alone: `${path}: ${reason}` }))]
+            : [];
     });
-    const shown = (name: string): boolean => fields.some((field) => field === name || (field.endsWith('.') && name.startsWith(field)));
     const other = computed(() => {
-        const names = Object.keys(named.value);
         const refused = toValue(error);
-        return names.length > 0 ? names.filter((name) => !shown(name)).flatMap((name) => named.value[name]).join(' ') : refused ? said(refused) : '';
+        return told.value.length > 0 ? told.value.filter((one) => !fields.some((field) => isOf(field, one.name))).map((one) => one.alone).join(' ') : refused ? said(refused) : '';
     });
     watch(() => toValue(error), (now) => now && void toTheFirst());
 
-    return reactive({ of: (field: string) => named.value[field] ?? [], other });
+    return reactive({ of: (field: string) => told.value.filter((one) => isOf(field, one.name)).map((one) => one.words), other });
 }
