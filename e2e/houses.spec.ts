@@ -21,6 +21,7 @@ test('a house is noted, read from a table, and a job goes to it with what a refi
     await dialog.getByLabel('Cloths, such as').press('Tab');
     await dialog.getByRole('button', { name: 'Keep this house' }).click({ delay: 70 });
     await expect(dialog.locator('.house-cloths')).toContainText('"Oat" is not a colour.');
+    await expect(dialog.getByLabel('Cloths, such as')).toHaveValue('Slate #3d4a57, Oat');
     await dialog.getByLabel('Cloths, such as').fill('Slate #3d4a57, Oat #e4d9c3');
     await dialog.getByLabel('Cloths, such as').press('Tab');
     await dialog.getByRole('textbox', { name: 'Smallest letters, in' }).fill('0.06');

@@ -67,8 +67,9 @@ async function unsightly(page: Page): Promise<string[]> {
         const boxes = shown('#app *').filter((one) => !(one instanceof SVGElement) && getComputedStyle(one).boxSizing !== 'border-box').slice(0, 3).map((one) => `${called(one)} is boxed by its content`);
         const fields = shown('.v-text-field .v-field--variant-outlined').filter((one) => one.querySelector('.v-chip, textarea') === null && one.offsetHeight > 41).map((one) => `${called(one)} is ${one.offsetHeight} px high`);
         const cut = shown('#app button, #app span, #app small, #app strong').filter((one) => getComputedStyle(one).textOverflow === 'ellipsis' && one.scrollWidth > one.clientWidth + 1 && one.clientWidth < 48).map((one) => `${called(one)} is cut to ${one.clientWidth} px`);
+        const clipped = shown('main .v-label, main .v-select__selection-text, main .v-btn__content').filter((one) => one.checkVisibility({ visibilityProperty: true, opacityProperty: true }) && getComputedStyle(one).overflowX !== 'visible' && one.scrollWidth > one.clientWidth + 1).map((one) => `${called(one)} is cut to ${one.clientWidth} of ${one.scrollWidth} px`);
 
-        return [...boxes, ...fields, ...cut];
+        return [...boxes, ...fields, ...cut, ...clipped];
     });
 }
 

@@ -2,7 +2,7 @@
 let down = false;
 const waiting: (() => void)[] = [];
 
-/** How long an answer of the server waits for a press to end; a drag takes longer, and may need it. */
+/** How long, in ms, an answer of the server or a page waits for a press to end; a drag takes longer, and may need it. */
 const PATIENCE = 250;
 
 function letGo(): void {
@@ -27,7 +27,7 @@ export function onceReleased(work: () => void): void {
     }
 }
 
-/** When no pointer is down, or after a quarter of a second. */
+/** When no pointer is down and the press has been heard, or after a quarter of a second. */
 export function released(): Promise<void> {
-    return down ? new Promise((done) => { onceReleased(done); setTimeout(done, PATIENCE); }) : Promise.resolve();
+    return down ? new Promise((done) => { onceReleased(() => setTimeout(done)); setTimeout(done, PATIENCE); }) : Promise.resolve();
 }

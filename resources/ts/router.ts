@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { released } from './hand';
 import { signedIn } from './people/me';
 import BriefPage from './pages/BriefPage.vue';
 import BuildPage from './pages/BuildPage.vue';
@@ -61,6 +62,9 @@ function door(path: string): { path: string; query?: { to: string } } {
 }
 
 router.beforeEach(async (to) => to.meta['door'] === true || (await signedIn()) || door(to.fullPath));
+
+// A page that comes late, as after a copy was made, does not come between a press and its letting go.
+router.beforeResolve(() => released());
 
 let leaving = false;
 

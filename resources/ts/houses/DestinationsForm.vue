@@ -76,7 +76,7 @@ const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFi
 .destinations-add { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 10px; align-items: center; }
 .destinations ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr)); gap: 12px; }
 .destination figure { position: relative; margin: 0; }
-.destination { display: grid; grid-template-columns: 170px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
+.destination { display: grid; grid-template-columns: 124px minmax(0, 1fr); gap: 12px; border: 1px solid var(--hair); background: var(--card); padding: 10px; align-items: start; }
 .destination-keep { border: 0; padding: 0; margin: 4px 0; display: flex; flex-wrap: wrap; gap: 0 14px; }
 .destinations-judge { max-width: 420px; }
 .destination p { margin: 4px 0; }

@@ -47,7 +47,7 @@ watch([open, () => props.house], () => {
 
 /** What is wrong with a place and has no field of its own. */
 const rest = (place: number): string[] => ['', '.area', '.area.width', '.area.height', '.margin', '.kind', '.underbase', '.mirrored'].flatMap((name) => fault.of(`places[${place}]${name}`));
-const clothsOf = (place: Place): string => place.cloths.map((one) => `${one.name} ${one.colour}`).join(', ');
+const clothsOf = (place: Place): string => place.cloths.map((one) => (one.name === one.colour ? one.name : `${one.name} ${one.colour}`)).join(', ');
 
 /** What is no name with a colour is taken as it stands, and told by the server. */
 function setCloths(place: Place, text: string): void {

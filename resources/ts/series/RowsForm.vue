@@ -70,7 +70,7 @@ function take(): void {
             <div class="rows-bar">
                 <v-select v-model="made.slot" label="Fill" :items="names" /><v-select v-model="made.list" label="with" :items="lists" />
                 <template v-if="made.list === 'years' || made.list === 'numbers'"><v-number-input v-model="made.from" label="from" control-variant="hidden" /><v-number-input v-model="made.to" label="to" control-variant="hidden" /></template>
-                <v-text-field v-if="made.list === 'typed'" v-model="made.values" label="Values, with commas between" />
+                <v-text-field v-if="made.list === 'typed'" v-model="made.values" class="rows-values" label="Values, with commas between" />
             </div>
             <div class="rows-bar"><v-checkbox v-model="made.cross" label="each with every row that is there" /><v-btn type="submit" :loading="making">{{ made.cross ? 'Cross them' : 'Add these rows' }}</v-btn></div>
         </v-form>
@@ -83,7 +83,8 @@ function take(): void {
 .rows-forms { display: grid; grid-template-columns: 1.3fr 1fr; gap: 14px; align-items: start; }
 .rows-form { display: grid; gap: 10px; border: 1px solid var(--hair); background: var(--card); padding: 10px; }
 .rows-bar { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; }
-.rows-bar > .v-input { flex: 1 1 140px; }
+.rows-bar > .v-input { flex: 1 1 180px; }
+.rows-bar > .rows-values { flex-basis: 100%; }
 .rows-forms > p, .rows-forms > div { grid-column: 1 / -1; }
 .rows-problems { color: var(--bad); }
 @media (max-width: 900px) { .rows-forms { grid-template-columns: 1fr; } }
