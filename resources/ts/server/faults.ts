@@ -11,14 +11,15 @@ export interface Faults {
 const isOf = (field: string, name: string): boolean => (field.endsWith('*') ? name.startsWith(field.slice(0, -1)) : field === name);
 const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}${words.endsWith('.') ? '' : '.'}`;
 
-/** Brings the first field that was refused, or else what was said, into sight of the form whose button was pressed. */
-async function toTheFirst(): Promise<void> {
+/** Brings the first field that was refused, or else what was said, into sight of the form in which the hand is. */
+async function toTheFirst(isAtField: boolean): Promise<void> {
     await nextTick();
     await new Promise((drawn) => requestAnimationFrame(drawn));
-    const form = document.activeElement?.closest('form, [role=dialog], main') ?? document.body;
-    const field = form.querySelector<HTMLElement>('.v-input--error :is(input, textarea)');
+    const form = document.activeElement?.closest('form, [role=dialog]');
+    const wrong = '.v-input--error :is(input, textarea)';
+    const field = isAtField ? (form?.querySelector<HTMLElement>(wrong) ?? document.querySelector<HTMLElement>(`main ${wrong}`)) : null;
     field?.focus();
-    (field?.closest('.v-input') ?? form.querySelector('[role=alert]'))?.scrollIntoView({ block: 'nearest' });
+    (field?.closest('.v-input') ?? form?.querySelector('[role=alert]'))?.scrollIntoView({ block: 'nearest' });
 }
 
 /** What the server refused of a form, told at the fields that are named here, by their names or by how these begin. */
@@ -29,11 +30,12 @@ export function useFaults(error: MaybeRefOrGetter<unknown>, ...fields: string[])
             ? [...Object.entries(refused.fields).flatMap(([name, all]) => all.map((words) => ({ name, words, alone: words }))), ...refused.faults.map(({ path, reason }) => ({ name: path, words: sentence(reason), alone: `${path}: ${reason}` }))]
             : [];
     });
+    const isShown = ({ name }: { name: string }): boolean => fields.some((field) => isOf(field, name));
     const other = computed(() => {
         const refused = toValue(error);
-        return told.value.length > 0 ? told.value.filter((one) => !fields.some((field) => isOf(field, one.name))).map((one) => one.alone).join(' ') : refused ? said(refused) : '';
+        return told.value.length > 0 ? told.value.filter((one) => !isShown(one)).map((one) => one.alone).join(' ') : refused ? said(refused) : '';
     });
-    watch(() => toValue(error), (now) => now && void toTheFirst());
+    watch(() => toValue(error), (now) => now && void toTheFirst(told.value.some(isShown)));
 
     return reactive({ of: (field: string) => told.value.filter((one) => isOf(field, one.name)).map((one) => one.words), other });
 }
