@@ -1,4 +1,4 @@
-import { addLine, expect, newJob, saved, setToken, test, words } from './bench';
+import { addLine, artworkOf, expect, newJob, saved, setToken, test, words } from './bench';
 
 /** Presses as a hand does. */
 async function press(page: import('@playwright/test').Page, target: import('@playwright/test').Locator): Promise<void> {
@@ -72,6 +72,29 @@ test('what is typed in a token settles when the hand lets go of what it pressed 
         await expect(width).toHaveValue(settled);
         await expect(page.getByRole('alert').filter({ hasText: 'is not a length' })).toHaveCount(settled === text ? 1 : 0);
     }
+});
+
+test('what is typed for one piece goes to it, also when another is chosen meanwhile', async ({ page }) => {
+    const path = await newJob(page, 'Two pieces');
+    await addLine(page, 'shape', 'Draw a shape');
+    await addLine(page, 'shape', 'Draw a shape');
+    const across = async (): Promise<number[]> => (await artworkOf(page, path)).layers.map((one) => Number(one.placement.x.toFixed(3)));
+    const first = (await across())[1];
+    const lies = page.getByRole('group', { name: 'How the chosen piece lies' });
+    const line = (at: number): ReturnType<typeof page.locator> => page.locator('.drag-row').nth(at).locator('.number').first();
+    await line(0).click({ delay: 70 });
+    await lies.getByRole('textbox', { name: 'centre from the left' }).fill('3 in');
+    await line(1).click({ delay: 70 });
+    await expect.poll(across).toEqual([3, first]);
+    // A server slow to read what was typed.
+    await page.route('**/api/lengths*', async (route) => {
+        await new Promise((done) => setTimeout(done, 900));
+        await route.continue();
+    });
+    await lies.getByRole('textbox', { name: 'centre from the left' }).fill('4 in');
+    await lies.getByRole('textbox', { name: 'centre from the left' }).press('Enter');
+    await line(0).click({ delay: 70 });
+    await expect.poll(across).toEqual([3, 4]);
 });
 
 test('a word of the shop is learned, an older state is seen beside the present one and gone back to', async ({ page }) => {

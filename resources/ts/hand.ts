@@ -1,3 +1,5 @@
+import { onBeforeUnmount } from 'vue';
+
 /** Nothing moves under a press: what would change the page while a pointer is held down waits until it is let go. */
 let down = false;
 const waiting: (() => void)[] = [];
@@ -30,4 +32,15 @@ export function onceReleased(work: () => void): void {
 /** When no pointer is down and the press has been heard, or after a quarter of a second. */
 export function released(): Promise<void> {
     return down ? new Promise((done) => { onceReleased(() => setTimeout(done)); setTimeout(done, PATIENCE); }) : Promise.resolve();
+}
+
+/** Commits a field that is left when the hand lets go, or as the field itself goes away: as when another piece is chosen. */
+export function useLeaving(commit: () => void, asItGoes = commit): () => void {
+    let gone = false;
+    onBeforeUnmount(() => {
+        asItGoes();
+        gone = true;
+    });
+
+    return () => onceReleased(() => gone || commit());
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { onceReleased } from '../hand';
+import { useLeaving } from '../hand';
 import { colourOf } from './colours';
 
 /** A colour as # and six digits in a field of a form, or chosen. */
@@ -17,11 +17,13 @@ function commit(): void {
         value.value = typed.value = colour;
     }
 }
+
+const leave = useLeaving(commit);
 </script>
 
 <template>
     <v-text-field
-        v-model="typed" :label="label" spellcheck="false" maxlength="9" :error-messages="wrong ? 'Write # and six digits, such as #1d2b1f.' : ''" @blur="onceReleased(commit)" @keydown.enter.prevent="commit"
+        v-model="typed" :label="label" spellcheck="false" maxlength="9" :error-messages="wrong ? 'Write # and six digits, such as #1d2b1f.' : ''" @blur="leave" @keydown.enter.prevent="commit"
     >
         <template #prepend-inner>
             <v-menu :close-on-content-click="false" location="bottom start">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { onceReleased } from '../hand';
+import { useLeaving } from '../hand';
 import { usePeg } from '../stores/peg';
 import { useSheet } from '../stores/sheet';
 import { coloursOf } from '../bench/colours';
@@ -66,6 +66,8 @@ function commit(): void {
     }
 }
 
+const leave = useLeaving(commit);
+
 function take(colour: string): void {
     picked.value = sheet.hex(colour);
     open.value = false;
@@ -113,7 +115,7 @@ async function fromPeg(): Promise<void> {
             :aria-invalid="wrong ? 'true' : undefined"
             spellcheck="false"
             @focus="($event.target as HTMLInputElement).select()"
-            @blur="onceReleased(commit)"
+            @blur="leave"
             @keydown.enter.prevent="commit"
         />
         <span v-if="wrong" class="token-wrong" role="alert">Write a colour as # and six digits, such as #1d2b1f, or the name of one of the job's colours.</span>

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
 import { said } from '../api';
-import { onceReleased } from '../hand';
+import { useLeaving } from '../hand';
 import { quantities, type QuantityKind } from './quantity';
 import { whileReading } from '../stores/reading';
 
 const props = withDefaults(
-    defineProps<{ value: number; kind: QuantityKind; label: string; least?: number; most?: number; ppi?: number; step?: number; placeholder?: string }>(),
-    { least: -Infinity, most: Infinity, ppi: 300, step: 0, placeholder: '' },
+    defineProps<{ value: number; kind: QuantityKind; label: string; least?: number; most?: number; ppi?: number; step?: number; placeholder?: string; onChange?: (value: number) => void }>(),
+    { least: -Infinity, most: Infinity, ppi: 300, step: 0, placeholder: '', onChange: () => undefined },
 );
-const emit = defineEmits<{ change: [value: number] }>();
 
 const quantity = computed(() => quantities[props.kind]);
 const shown = computed(() => props.placeholder || quantity.value.show(props.value));
@@ -34,7 +33,12 @@ function commit(): void {
     }
 }
 
+// What was refused is not asked again as it goes.
+const leave = useLeaving(commit, () => wrong.value === '' && commit());
+
 async function take(): Promise<void> {
+    // Whoever asked for it gets it, also when another piece has been chosen by then.
+    const give = props.onChange;
     try {
         const value = await quantity.value.read(typed.value, props.ppi);
         if (value < props.least - 1e-9 || value > props.most + 1e-9) {
@@ -45,7 +49,7 @@ async function take(): Promise<void> {
         const same = Math.abs(value - props.value) < 1e-9;
         typed.value = shown.value;
         if (!same) {
-            emit('change', value);
+            give(value);
         }
     } catch (error) {
         wrong.value = said(error);
@@ -55,7 +59,7 @@ async function take(): Promise<void> {
 function stepBy(event: KeyboardEvent, direction: number): void {
     event.preventDefault();
     const by = (props.step || quantity.value.step) * direction * (event.shiftKey ? 10 : 1);
-    emit('change', bounded(Math.round((props.value + by) * 1e6) / 1e6));
+    props.onChange(bounded(Math.round((props.value + by) * 1e6) / 1e6));
 }
 
 function revert(): void {
@@ -78,7 +82,7 @@ function revert(): void {
             :aria-invalid="wrong ? 'true' : undefined"
             :aria-describedby="wrong ? problem : undefined"
             @focus="($event.target as HTMLInputElement).select()"
-            @blur="onceReleased(commit)"
+            @blur="leave"
             @keydown.enter.prevent="commit"
             @keydown.esc.prevent="revert"
             @keydown.up="stepBy($event, 1)"

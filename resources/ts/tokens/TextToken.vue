@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import { onceReleased } from '../hand';
+import { useLeaving } from '../hand';
 
 const props = defineProps<{ value: string; label: string }>();
 const emit = defineEmits<{ change: [value: string] }>();
@@ -16,6 +16,8 @@ function commit(): void {
         emit('change', typed.value);
     }
 }
+
+const leave = useLeaving(commit);
 
 // Half-typed words are not lost with the page.
 useEventListener(window, 'pagehide', commit);
@@ -37,7 +39,7 @@ function enter(event: KeyboardEvent): void {
         :aria-label="label"
         title="Enter saves, Shift+Enter starts a new line"
         spellcheck="false"
-        @blur="onceReleased(commit)"
+        @blur="leave"
         @keydown.enter="enter"
         @keydown.esc.prevent="typed = value"
     ></textarea>

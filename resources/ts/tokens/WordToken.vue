@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useId, watch } from 'vue';
-import { onceReleased } from '../hand';
+import { useLeaving } from '../hand';
 
 const props = defineProps<{ value: string; most: number; label: string; offered: string[] }>();
 const emit = defineEmits<{ change: [value: string] }>();
@@ -16,13 +16,15 @@ function commit(): void {
         typed.value = props.value;
     }
 }
+
+const leave = useLeaving(commit);
 </script>
 
 <template>
     <span class="token-wrap">
         <input
             v-model="typed" class="token measure" :style="{ width: `${Math.max(typed.length, 2) + 1.4}ch` }" :maxlength="most" :aria-label="label" :list="offered.length ? list : undefined"
-            autocomplete="off" spellcheck="false" @focus="($event.target as HTMLInputElement).select()" @blur="onceReleased(commit)" @change="onceReleased(commit)" @keydown.enter.prevent="commit" @keydown.esc.prevent="typed = value"
+            autocomplete="off" spellcheck="false" @focus="($event.target as HTMLInputElement).select()" @blur="leave" @change="leave" @keydown.enter.prevent="commit" @keydown.esc.prevent="typed = value"
         />
         <datalist v-if="offered.length" :id="list"><option v-for="word in offered" :key="word" :value="word" /></datalist>
     </span>
