@@ -3,8 +3,14 @@ import { onceReleased, released, watchHand } from '../../resources/ts/hand';
 
 /** What waits for a press to end: the module alone, with a pointer that is told what to do. */
 const page = new EventTarget();
-globalThis.window = page as unknown as typeof globalThis.window;
-watchHand();
+const before = globalThis.window;
+test.beforeAll(() => {
+    globalThis.window = page as unknown as typeof globalThis.window;
+    watchHand();
+});
+test.afterAll(() => {
+    globalThis.window = before;
+});
 const happens = (name: string): boolean => page.dispatchEvent(new Event(name));
 
 test('what is typed settles at once when no pointer is down, and before a press is heard when one is', async () => {

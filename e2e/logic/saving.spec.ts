@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import { createPinia, setActivePinia } from 'pinia';
 import { api, Refused } from '../../resources/ts/api';
 import { useFaults } from '../../resources/ts/server/faults';
+import { whileReading } from '../../resources/ts/stores/reading';
 import { useSheet } from '../../resources/ts/stores/sheet';
 import type { Artwork, BenchJob } from '../../resources/ts/types';
 
@@ -247,6 +248,22 @@ test('says that the newer sheet cannot be had, and keeps what is here', async ()
     expect(sheet.trouble).toContain('cannot be reached');
     expect(sheet.saved).toBe(false);
     expect(sheet.artwork?.title).toBe('Mine');
+});
+
+test('carries out an operation once all that is typed has been read, on the line of which it was typed', async () => {
+    const sheet = await opened();
+    answers.push(saves, saves);
+    let read = (): void => undefined;
+    const typed = whileReading(async () => {
+        await new Promise<void>((done) => (read = done));
+        void sheet.change((art) => ({ ...art, title: 'Moths' }));
+    });
+    const moved = sheet.operate({ op: 'reorder-line', id: 'moth', list: 'effects', from: 1, to: 0 });
+    await Promise.resolve();
+    expect(asked).toHaveLength(1);
+    read();
+    await Promise.all([typed, moved]);
+    expect(asked.slice(1).map((one) => one.path)).toEqual(['/api/jobs/7/artwork', '/api/jobs/7/operations']);
 });
 
 test('says what the server said, by field where it named one', async () => {

@@ -2,6 +2,7 @@
 import { useSortable } from '@vueuse/integrations/useSortable';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useFolding } from '../stores/folding';
+import { allRead } from '../stores/reading';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import QuantityToken from '../tokens/QuantityToken.vue';
@@ -60,12 +61,18 @@ function limit(changes: Partial<{ letterLost: number; stroke: number }>): void {
     void sheet.change((artwork) => ({ ...artwork, limits: { ...artwork.limits, ...changes } }));
 }
 
-function setWear(index: number, wear: Wear | null): void {
+function setWear(index: number, ...wear: Wear[]): void {
     void sheet.change((artwork) => {
         const distress = [...artwork.distress];
-        distress.splice(index, 1, ...(wear ? [wear] : []));
+        distress.splice(index, 1, ...wear);
         return { ...artwork, distress };
     });
+}
+
+/** What is being read for another line is written first, while that has its number. */
+async function takeOutWear(index: number): Promise<void> {
+    await allRead();
+    setWear(index);
 }
 
 function moveWear(index: number, by: number): void {
@@ -106,7 +113,7 @@ function moveWear(index: number, by: number): void {
                 <li v-for="(wear, i) in sheet.artwork.distress" :key="i">
                     <LineFrame
                         :on="wear.on" :name="`Whole sheet, wear ${i + 1}`" :first="i === 0" :last="i === sheet.artwork.distress.length - 1"
-                        @toggle="setWear(i, { ...wear, on: $event })" @up="moveWear(i, -1)" @down="moveWear(i, 1)" @remove="setWear(i, null)"
+                        @toggle="setWear(i, { ...wear, on: $event })" @up="moveWear(i, -1)" @down="moveWear(i, 1)" @remove="takeOutWear(i)"
                     >
                         <WearSentence :wear="wear" whole :index="i" :layers="all" :ppi="sheet.artwork.sheet.ppi" :strokes="() => brushWear(null, i)" @change="setWear(i, $event)" />
                     </LineFrame>

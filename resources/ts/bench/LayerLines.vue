@@ -2,6 +2,7 @@
 import { computed, nextTick } from 'vue';
 import { useShop } from '../server/queries';
 import { useFolding } from '../stores/folding';
+import { allRead } from '../stores/reading';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import ChoiceToken from '../tokens/ChoiceToken.vue';
@@ -30,13 +31,19 @@ function set(changes: Partial<Layer>): void {
     void sheet.changeLayer(props.layer.id, (layer) => ({ ...layer, ...changes }));
 }
 
-/** Puts a line in the place of the one of that number, or takes it out. */
-function setItem(list: ListName, index: number, item: object | null): void {
+/** Puts a line in the place of the one of that number. */
+function setItem(list: ListName, index: number, ...item: object[]): void {
     void sheet.changeLayer(props.layer.id, (layer) => {
         const items: object[] = [...layer[list]];
-        items.splice(index, 1, ...(item === null ? [] : [item]));
+        items.splice(index, 1, ...item);
         return { ...layer, [list]: items };
     });
+}
+
+/** What is being read for another line is written first, while that has its number. */
+async function takeOut(list: ListName, index: number): Promise<void> {
+    await allRead();
+    setItem(list, index);
 }
 
 function moveItem(list: ListName, index: number, by: number): void {
@@ -128,7 +135,7 @@ const blends = computed(() => props.layer.blend !== 'normal');
             v-for="(effect, i) in layer.effects" :key="`e${i}`" sub :on="effect.on" :name="`${sheet.called(layer.id)}, ${effectWords[effect.kind]?.verb ?? effect.kind}`"
             :first="i === 0" :last="i === layer.effects.length - 1"
             @choose="choose"
-            @toggle="setItem('effects', i, { ...effect, on: $event })" @up="moveItem('effects', i, -1)" @down="moveItem('effects', i, 1)" @remove="setItem('effects', i, null)"
+            @toggle="setItem('effects', i, { ...effect, on: $event })" @up="moveItem('effects', i, -1)" @down="moveItem('effects', i, 1)" @remove="takeOut('effects', i)"
         >
             <EffectSentence :effect="effect" :layer="layer" :index="i" :ppi="ppi" @change="setItem('effects', i, $event)" />
         </LineFrame>
@@ -141,14 +148,14 @@ const blends = computed(() => props.layer.blend !== 'normal');
         <LineFrame
             v-for="(mask, i) in layer.masks" :key="`m${i}`" sub :on="mask.on" :name="`${sheet.called(layer.id)}, mask`" :first="i === 0" :last="i === layer.masks.length - 1"
             @choose="choose"
-            @toggle="setItem('masks', i, { ...mask, on: $event })" @up="moveItem('masks', i, -1)" @down="moveItem('masks', i, 1)" @remove="setItem('masks', i, null)"
+            @toggle="setItem('masks', i, { ...mask, on: $event })" @up="moveItem('masks', i, -1)" @down="moveItem('masks', i, 1)" @remove="takeOut('masks', i)"
         >
             <MaskSentence :mask="mask" :layer="layer" :index="i" :ppi="ppi" @change="setItem('masks', i, $event)" />
         </LineFrame>
         <LineFrame
             v-for="(wear, i) in layer.distress" :key="`w${i}`" sub :on="wear.on" :name="`${sheet.called(layer.id)}, wear`" :first="i === 0" :last="i === layer.distress.length - 1"
             @choose="choose"
-            @toggle="setItem('distress', i, { ...wear, on: $event })" @up="moveItem('distress', i, -1)" @down="moveItem('distress', i, 1)" @remove="setItem('distress', i, null)"
+            @toggle="setItem('distress', i, { ...wear, on: $event })" @up="moveItem('distress', i, -1)" @down="moveItem('distress', i, 1)" @remove="takeOut('distress', i)"
         >
             <WearSentence :wear="wear" :whole="false" :layer="layer.id" :index="i" :layers="children" :ppi="ppi" :strokes="() => brushWear(layer, i)" @change="setItem('distress', i, $event)" />
         </LineFrame>

@@ -118,8 +118,11 @@ export const useSheet = defineStore('sheet', () => {
         return change((sheet) => replaceLayer(sheet, id, (layer) => [by(layer)]));
     }
 
-    /** Has the core carry out operations; those that only wait are added to, so that held keys do not pile up. */
+    /** Has the core carry out operations, once all that is typed has been read: it is written to a line by its number. Those that only wait are added to, so that held keys do not pile up. */
     function operate(...operations: Operation[]): Promise<void> {
+        if (reading.value > 0) {
+            return allRead().then(() => operate(...operations));
+        }
         const last = tasks.value[tasks.value.length - 1];
         if (last?.kind === 'operate' && tasks.value.length > 1) {
             tasks.value = [...tasks.value.slice(0, -1), { kind: 'operate', operations: joined(last.operations, operations) }];
