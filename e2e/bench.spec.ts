@@ -122,6 +122,37 @@ test('lines are moved, switched off, copied, grouped, taken out, and every step 
     await expect.poll(order).toEqual(['SECOND', 'FIRST', 'FIRST']);
 });
 
+test('a quick hand drags a piece, or draws a rectangle, before the server has said what lies there', async ({ page }) => {
+    const path = await newJob(page, 'Quick');
+    await addLine(page, 'shape', 'Draw a shape');
+    await addLine(page, 'shape', 'Draw a shape');
+    await setToken(page.getByRole('textbox', { name: 'centre from the left' }), '3 in');
+    await page.locator('.peg-view').focus();
+    await page.keyboard.press('Escape');
+    const places = async (): Promise<number[]> => (await artworkOf(page, path)).layers.map((one) => one.placement.x);
+    const before = await places();
+    await page.route('**/api/revisions/*/pick*', async (route) => {
+        await new Promise((done) => setTimeout(done, 600));
+        await route.continue();
+    });
+    const flick = async (from: readonly [number, number], to: readonly [number, number]): Promise<void> => {
+        const [begin, end] = [await onSheet(page, ...from), await onSheet(page, ...to)];
+        await page.mouse.move(begin.x, begin.y);
+        await page.mouse.down();
+        await page.mouse.move(end.x, end.y, { steps: 4 });
+        await page.waitForTimeout(70);
+        await page.mouse.up();
+    };
+    const piece = (await artworkOf(page, path)).layers[0]?.placement ?? { x: 0, y: 0 };
+    await flick([piece.x, piece.y], [piece.x + 1.5, piece.y + 2.2]);
+    await expect.poll(async () => (await places())[0] !== before[0]).toBe(true);
+    await saved(page);
+    expect((await places())[1]).toBe(before[1]);
+    await page.keyboard.press('Escape');
+    await flick([-1, -1], [11.8, 11.8]);
+    await expect(page.getByRole('button', { name: 'Arrange 2 lines' })).toBeVisible();
+});
+
 test('a font without the letters is said on the line, and nothing is lost', async ({ page, quiet }) => {
     quiet.allow.push(/404/);
     await newJob(page, 'Letters');

@@ -62,6 +62,8 @@ test('what is typed in a token settles when the hand lets go of what it pressed 
     const next = page.getByRole('textbox', { name: /colour$/ }).last();
     for (const [text, settled] of [['twelve feet and an inch', 'twelve feet and an inch'], ['0.123456789 in', '0.12 in']] as const) {
         await width.fill(text);
+        // Its line is laid out anew as it grows.
+        await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
         const before = await next.boundingBox();
         await page.mouse.move((before?.x ?? 0) + (before?.width ?? 0) / 2, (before?.y ?? 0) + (before?.height ?? 0) / 2);
         await page.mouse.down();

@@ -2,7 +2,8 @@ import { expect, test } from '@playwright/test';
 import { onceReleased, released, watchHand } from '../../resources/ts/hand';
 
 /** What waits for a press to end: the module alone, with a pointer that is told what to do. */
-const page = new EventTarget();
+const where = { isDragged: false };
+const page = Object.assign(new EventTarget(), { closest: () => (where.isDragged ? {} : null) });
 const before = globalThis.window;
 test.beforeAll(() => {
     globalThis.window = page as unknown as typeof globalThis.window;
@@ -38,6 +39,20 @@ test('an answer waits until the press was heard, but not for a drag', async () =
     happens('pointerdown');
     await released();
     happens('pointercancel');
+});
+
+test('where things are dragged nothing waits', () => {
+    const heard: string[] = [];
+    where.isDragged = true;
+    happens('pointerdown');
+    onceReleased(() => heard.push('typed'));
+    expect(heard).toEqual(['typed']);
+    happens('pointerup');
+    where.isDragged = false;
+    happens('pointerdown');
+    onceReleased(() => heard.push('typed again'));
+    expect(heard).toEqual(['typed']);
+    happens('pointerup');
 });
 
 test('a pointer that is lost with the window holds nothing up', () => {

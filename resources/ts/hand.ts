@@ -14,7 +14,8 @@ function letGo(): void {
 
 /** Begins to watch the pointer. Letting go is heard before anything on the page hears it, so that a press finds what was typed. */
 export function watchHand(): void {
-    window.addEventListener('pointerdown', () => (down = true), { capture: true });
+    // Where something is dragged, nothing gives way under the pointer, and what it asks is answered at once.
+    window.addEventListener('pointerdown', ({ target }) => (down = !(target as Partial<Element> | null)?.closest?.('[role=application]')), { capture: true });
     for (const end of ['pointerup', 'pointercancel', 'blur']) {
         window.addEventListener(end, (event) => (end !== 'blur' || event.target === window) && letGo(), { capture: true });
     }

@@ -152,7 +152,8 @@ function at(event: PointerEvent): [number, number] {
     return [point.x, point.y];
 }
 
-let held: { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean; sliding?: boolean; framing?: boolean } | null = null;
+type Held = { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean; sliding?: boolean; framing?: boolean; last?: Parameters<typeof follow>; gone?: boolean };
+let held: Held | null = null;
 const { pick, press: pickAt, release: pickBelow, write, writing } = usePicking(revision, chosenBox);
 /** A rectangle drawn over bare cloth: what it touches is chosen. */
 const frame = ref<Box | null>(null);
@@ -219,25 +220,48 @@ function movePointer(event: PointerEvent): void {
         pan(held.from[0] - point[0], held.from[1] - point[1]);
         return;
     }
+    held.last = [point, event.altKey, event.shiftKey];
     if (held.framing) {
-        frame.value = { left: Math.min(held.from[0], point[0]), top: Math.min(held.from[1], point[1]), width: Math.abs(point[0] - held.from[0]), height: Math.abs(point[1] - held.from[1]) };
+        draw(held.from, point);
+    } else if (!held.moved && Math.hypot(point[0] - held.from[0], point[1] - held.from[1]) > 3 * perPixel()) {
+        held.moved = true;
+        const mine = held;
+        void (held.picked ?? Promise.resolve()).then(() => catchUp(mine));
+    }
+}
+
+function draw(from: [number, number], to: [number, number]): void {
+    frame.value = { left: Math.min(from[0], to[0]), top: Math.min(from[1], to[1]), width: Math.abs(to[0] - from[0]), height: Math.abs(to[1] - from[1]) };
+}
+
+/** What lies under a press is known: from where it began to where it is by now the piece is dragged, or a rectangle drawn; a quick hand has let go already. */
+function catchUp(mine: Held): void {
+    if (mine !== held && (!mine.gone || held || drag.value)) {
         return;
     }
-    if (!held.moved && Math.hypot(point[0] - held.from[0], point[1] - held.from[1]) > 3 * perPixel()) {
-        held.moved = true;
-        const from = held.from;
-        void (held.picked ?? Promise.resolve()).then(() => {
-            if (held?.moved && selection.layer && inside(chosenBox.value, from)) {
-                begin('move', selection.layer, chosenBox.value as Box, from);
-            } else if (held) {
-                held.framing = true;
-            }
-        });
+    if (selection.layer && inside(chosenBox.value, mine.from)) {
+        begin('move', selection.layer, chosenBox.value as Box, mine.from);
+        follow(...(mine.last as Parameters<typeof follow>));
+    } else {
+        mine.framing = true;
+        draw(mine.from, mine.last?.[0] ?? mine.from);
+    }
+    if (mine.gone) {
+        end();
     }
 }
 
 function release(): void {
     pen.release();
+    if (held?.moved && !held.panning && !held.sliding) {
+        held.gone = true;
+    }
+    end();
+    pickBelow(held && !held.moved && !held.picked && !held.panning ? held.from : null);
+    held = null;
+}
+
+function end(): void {
     if (drag.value) {
         const after = { transform: transform.value, piece: piece.value, without: without.value ?? proof.shown.value };
         if (drop()) {
@@ -248,8 +272,7 @@ function release(): void {
     } else if (frame.value) {
         selection.chooseAll(touched(frame.value, sheetStore.artwork?.layers ?? [], sheetStore.measures));
     }
-    pickBelow(held && !held.moved && !held.picked && !held.panning ? held.from : null);
-    held = frame.value = null;
+    frame.value = null;
 }
 
 function nudge(event: KeyboardEvent): void {
