@@ -55,10 +55,14 @@ test('where things are dragged nothing waits', () => {
     happens('pointerup');
 });
 
-test('a pointer that is lost with the window holds nothing up', () => {
-    const heard: string[] = [];
-    happens('pointerdown');
-    onceReleased(() => heard.push('typed'));
-    happens('blur');
-    expect(heard).toEqual(['typed']);
-});
+for (const [what, end] of [['that is lost with the window', 'blur'], ['whose letting go was heard elsewhere', 'pointermove'], ['that was left for the keys', 'keydown']] as const) {
+    test(`a pointer ${what} holds nothing up`, () => {
+        const heard: string[] = [];
+        happens('pointerdown');
+        onceReleased(() => heard.push('typed'));
+        page.dispatchEvent(Object.assign(new Event('pointermove'), { buttons: 1 }));
+        expect(heard).toEqual([]);
+        page.dispatchEvent(Object.assign(new Event(end), { buttons: 0 }));
+        expect(heard).toEqual(['typed']);
+    });
+}

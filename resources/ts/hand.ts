@@ -14,11 +14,13 @@ function letGo(): void {
 
 /** Begins to watch the pointer. Letting go is heard before anything on the page hears it, so that a press finds what was typed. */
 export function watchHand(): void {
-    // Where something is dragged, nothing gives way under the pointer, and what it asks is answered at once.
-    window.addEventListener('pointerdown', ({ target }) => (down = !(target as Partial<Element> | null)?.closest?.('[role=application]')), { capture: true });
-    for (const end of ['pointerup', 'pointercancel', 'blur']) {
+    // Where something is dragged, nothing gives way under the pointer, and what it asks is answered at once. The browser's own lists keep the letting go to themselves.
+    window.addEventListener('pointerdown', ({ target, button }) => (down = !button && !(target as Partial<Element> | null)?.closest?.('[role=application], select')), { capture: true });
+    for (const end of ['pointerup', 'pointercancel', 'keydown', 'blur']) {
         window.addEventListener(end, (event) => (end !== 'blur' || event.target === window) && letGo(), { capture: true });
     }
+    // A letting go that went elsewhere, as to a menu of the browser's, is seen when the pointer comes back.
+    window.addEventListener('pointermove', ({ buttons }) => down && buttons === 0 && letGo(), { capture: true });
 }
 
 /** At once, or when the pointer that is down is let go. */
