@@ -117,12 +117,22 @@ test('a job is copied whole, and thrown away only when that is meant', async ({ 
     await expect(page.locator('.top-job strong')).toHaveText('Copy of Once');
     await expect(page.locator('.drag-row')).toHaveCount(1);
     await page.goto('/');
-    await page.getByRole('button', { name: 'Throw away Copy of Once' }).click();
+    // A copy that is ready late opens nothing once another page is open.
+    const late = page.waitForResponse((answer) => answer.url().endsWith('/copy'));
+    await page.route('**/copy', (route) => setTimeout(() => void route.continue(), 700), { times: 1 });
+    await page.getByRole('button', { name: 'Copy Copy of Once', exact: true }).click();
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+    await late;
+    await page.waitForTimeout(500);
+    await expect(page).toHaveURL(/\/shelf$/);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Throw away Copy of Once', exact: true }).click();
     await page.getByRole('button', { name: 'Keep it' }).click();
-    await expect(page.getByRole('link', { name: /Copy of Once/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Throw away Copy of Once' }).click();
-    await page.getByRole('alertdialog').getByRole('button', { name: 'Throw away' }).click();
-    await expect(page.getByRole('link', { name: /Copy of Once/ })).toHaveCount(0);
+    for (const name of ['Copy of Copy of Once', 'Copy of Once']) {
+        await page.getByRole('button', { name: `Throw away ${name}`, exact: true }).click();
+        await page.getByRole('alertdialog').getByRole('button', { name: 'Throw away' }).click();
+        await expect(page.getByRole('button', { name: `Throw away ${name}`, exact: true })).toHaveCount(0);
+    }
     await page.goto('/no/such/page');
     await expect(page.getByRole('heading', { name: 'Nothing hangs here' })).toBeVisible();
 });

@@ -37,15 +37,15 @@ async function answer<T>(response: Response): Promise<T> {
 /** What the server answers where the token against forged requests is not that of the session. */
 const STALE_TOKEN = 419;
 
-/** The token against forged requests, which the server lays into a cookie beside the session's. */
-function token(): string {
-    return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
+/** The token against forged requests, which the server lays into a cookie beside the session's. What only reads needs none: the browser stands still while its cookies are read. */
+function token(method = 'GET'): Record<string, string> {
+    return method === 'GET' ? {} : { 'X-XSRF-TOKEN': decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '') };
 }
 
 async function ask<T>(path: string, init: RequestInit = {}, again = false): Promise<T> {
     let response: Response;
     try {
-        response = await fetch(`/api/${path}`, { ...init, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token(), ...init.headers } });
+        response = await fetch(`/api/${path}`, { ...init, headers: { Accept: 'application/json', ...token(init.method), ...init.headers } });
     } catch (error) {
         if (error instanceof DOMException && error.name === 'AbortError') {
             throw error;

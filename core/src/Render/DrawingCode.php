@@ -14,7 +14,7 @@ final class DrawingCode
     /** Folders of the core whose code takes part in a picture. */
     public const FOLDERS = ['Artwork', 'Asset', 'Colour', 'Cutout', 'Effect', 'Geometry', 'Look', 'Mask', 'Noise', 'Paper', 'Raster', 'Render', 'Texture', 'Type'];
 
-    private const LIBRARIES = ['libvips.so.42', 'librsvg-2.so.2', 'libcairo.so.2', 'libfreetype.so.6', 'libharfbuzz.so.0', 'libfribidi.so.0', 'libgeos_c.so.1', 'libjpeg.so.*', 'libpng16.so.16', 'libwebp.so.7'];
+    private const LIBRARIES = ['libvips.so.42', 'librsvg-2.so.2', 'libcairo.so.2', 'libfreetype.so.6', 'libharfbuzz.so.0', 'libfribidi.so.0', 'libgeos_c.so.1', 'libjpeg.so.62', 'libjpeg.so.8', 'libpng16.so.16', 'libwebp.so.7'];
 
     private const PROGRAMS = ['/usr/bin/potrace'];
 
@@ -36,6 +36,7 @@ final class DrawingCode
 
     private static function found(string $folder, string $root): string
     {
+        $root = realpath($root) ?: $root;
         $files = self::files($root);
         $engines = self::engines();
         $stats = implode(' ', $engines);
@@ -79,14 +80,20 @@ final class DrawingCode
     /** @return list<string> the source files, in an order that is always the same */
     private static function files(string $root): array
     {
+        return array_merge(...array_map(fn (string $folder): array => self::within("$root/$folder"), self::FOLDERS));
+    }
+
+    /** @return list<string> */
+    private static function within(string $folder): array
+    {
         $files = [];
-        foreach (self::FOLDERS as $folder) {
-            foreach (['', '/*', '/*/*'] as $deep) {
-                array_push($files, ...(glob("$root/$folder$deep/*.php") ?: []));
+        foreach (@scandir($folder) ?: [] as $name) {
+            if (str_ends_with($name, '.php')) {
+                $files[] = "$folder/$name";
+            } elseif (! str_contains($name, '.')) {
+                array_push($files, ...self::within("$folder/$name"));
             }
         }
-        $files = array_values(array_unique($files));
-        sort($files);
 
         return $files;
     }
@@ -96,7 +103,7 @@ final class DrawingCode
     {
         // All of them lie where libvips does.
         $place = dirname((glob('/usr/lib/*/'.self::LIBRARIES[0]) ?: [''])[0]);
-        $names = array_map(fn (string $name): string => basename((string) realpath((glob("$place/$name") ?: [''])[0])), self::LIBRARIES);
+        $names = array_map(fn (string $name): string => basename((string) realpath("$place/$name")), self::LIBRARIES);
 
         return [...$names, ...array_map(fn (string $program): string => $program.':'.(is_file($program) ? filesize($program) : 0), self::PROGRAMS)];
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 /**
- * Remembers which drawings ended their process. Each process writes down what it is drawing; a process that was stopped from
- * outside leaves its note behind, and the last drawing on it is counted. One that was stopped twice is not begun again.
+ * Remembers which drawings ended their process. Each process writes down what it is drawing; on the note of a process that was
+ * stopped from outside that drawing still stands, and it is counted. One that was stopped twice is not begun again.
  */
 final class DrawingWatch
 {
@@ -16,8 +16,14 @@ final class DrawingWatch
     /** Seconds after which one that was set aside may be tried once more. */
     private const FORGIVEN = 86_400;
 
+    /** What a note says when nothing is being drawn: as long as the name of a drawing, so that either is written over the other. */
+    private const IDLE = '----------------------------------------';
+
     /** @var array<string, true> notes of drawings that are at work in this request */
     private static array $atWork = [];
+
+    /** @var array<string, resource> notes that are open: a drawing has many parts, and to open a file for each takes longer than some of them */
+    private static array $open = [];
 
     private readonly string $note;
 
@@ -29,6 +35,9 @@ final class DrawingWatch
         is_dir($folder) || @mkdir($folder, 0o700, true);
         $this->note = sprintf('%s/busy-%s-%d-%s', $folder, gethostname(), getmypid(), self::since((int) getmypid()));
         $this->collect();
+        if (! is_file($this->note)) {
+            unset(self::$open[$this->note]);
+        }
     }
 
     /**
@@ -47,18 +56,30 @@ final class DrawingWatch
         }
         $this->stack[] = $name;
         self::$atWork[$this->note] = true;
-        @file_put_contents($this->note, $name);
+        $this->write($name);
         try {
             return $draw();
         } finally {
             array_pop($this->stack);
             if ($this->stack === []) {
-                @unlink($this->note);
                 unset(self::$atWork[$this->note]);
-            } else {
-                @file_put_contents($this->note, end($this->stack));
             }
+            $this->write($this->stack === [] ? self::IDLE : end($this->stack));
         }
+    }
+
+    private function write(string $name): void
+    {
+        $note = self::$open[$this->note] ?? @fopen($this->note, 'c');
+        if ($note === false) {
+            return;
+        }
+        if (! isset(self::$open[$this->note])) {
+            stream_set_write_buffer($note, 0);
+            self::$open[$this->note] = $note;
+        }
+        rewind($note);
+        fwrite($note, $name);
     }
 
     /** Counts what processes that are gone were drawing. */
@@ -68,10 +89,14 @@ final class DrawingWatch
             [$pid, $since] = array_slice(explode('-', basename($note)), -2);
             // A request that ran out of memory ends, and its process serves the next one: its note is nobody's then.
             $mine = $note === $this->note && ! isset(self::$atWork[$note]);
-            if (self::since((int) $pid) === $since && ! $mine) {
+            $lives = self::since((int) $pid) === $since;
+            if ($lives && ! $mine) {
                 continue;
             }
             $name = (string) @file_get_contents($note);
+            if ($lives && $name === self::IDLE) {
+                continue;
+            }
             if (@unlink($note) && preg_match('/^[0-9a-f]{40}$/', $name) === 1) {
                 @file_put_contents("$this->folder/stopped-$name", '.', FILE_APPEND);
             }
@@ -81,6 +106,7 @@ final class DrawingWatch
     private function strikes(string $name): int
     {
         $file = "$this->folder/stopped-$name";
+        clearstatcache(false, $file);
         if (! is_file($file)) {
             return 0;
         }

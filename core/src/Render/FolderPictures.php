@@ -19,9 +19,6 @@ final readonly class FolderPictures implements Pictures
     /** Seconds between notes that a kept file was used. */
     private const WHILE = 300;
 
-    /** Part of every key. */
-    private string $code;
-
     /**
      * @param  int  $mostBytes  that the folder may hold
      * @param  ?string  $code  fingerprint of the code that draws; DrawingCode's unless given
@@ -30,18 +27,23 @@ final readonly class FolderPictures implements Pictures
     public function __construct(
         public string $folder,
         private int $mostBytes = 1_500_000_000,
-        ?string $code = null,
+        private ?string $code = null,
         private ?Pictures $materials = null,
     ) {
         if (! is_dir($this->folder)) {
             @mkdir($this->folder, 0o700, true);
         }
-        $this->code = $code ?? DrawingCode::fingerprint($this->folder);
+    }
+
+    /** The file of a key without its ending: what is kept is that of the code that draws. */
+    private function file(string $kind, string $key): string
+    {
+        return "$this->folder/$kind".sha1(($this->code ?? DrawingCode::fingerprint($this->folder)).$key);
     }
 
     public function piece(string $key, Frame $frame, callable $make): ?Piece
     {
-        $base = $this->folder.'/p'.sha1($this->code.$key.$frame->key());
+        $base = $this->file('p', $key.$frame->key());
 
         return is_file($base.'.at') ? $this->keptPiece($base, $frame, $make) : self::alone($base, fn (): ?Piece => $this->keptPiece($base, $frame, $make));
     }
@@ -49,7 +51,7 @@ final readonly class FolderPictures implements Pictures
     /** Whether a piece is kept, or that there is none. */
     public function has(string $key, Frame $frame): bool
     {
-        return is_file($this->folder.'/p'.sha1($this->code.$key.$frame->key()).'.at');
+        return is_file($this->file('p', $key.$frame->key()).'.at');
     }
 
     /** @param  callable(): ?Piece  $make */
@@ -80,7 +82,7 @@ final readonly class FolderPictures implements Pictures
 
     public function image(string $key, callable $make): Image
     {
-        $file = $this->folder.'/i'.sha1($this->code.$key).'.v';
+        $file = $this->file('i', $key).'.v';
         if (! is_file($file)) {
             self::alone($file, function () use ($file, $make): void {
                 if (! is_file($file)) {
@@ -101,7 +103,7 @@ final readonly class FolderPictures implements Pictures
 
     public function text(string $key, callable $make): string
     {
-        $file = $this->folder.'/t'.sha1($this->code.$key);
+        $file = $this->file('t', $key);
         $known = self::kept($file);
         if ($known !== null) {
             $this->used($file);

@@ -56,13 +56,24 @@ final class Placer
         return $this->known[$key] ??= $layer->placement === null ? null : $this->placed($layer, $layer->placement);
     }
 
-    /** Which of its letters a piece of type lacks: they are drawn as gaps, and no print is made of them. */
+    /**
+     * Which of its letters a piece of type lacks: they are drawn as gaps, and no print is made of them. Kept, since all words of a sheet are asked at
+     * each proof: to set them takes longer than to lay down what is kept of them.
+     */
     public function missing(Layer $layer): ?MissingGlyphs
     {
-        $gaps = array_filter($this->place($layer)->letters ?? [], fn (Letter $letter): bool => $letter->isGap);
-        $characters = array_values(array_unique(array_map(fn (Letter $letter): string => mb_substr($letter->characters, 0, 1), $gaps)));
+        if (! $layer->source instanceof TextSource) {
+            return null;
+        }
+        $lines = self::lines($layer, fn (string $effect): bool => is_a($effect, SetsType::class, true));
+        $kept = $this->pictures->text('gaps '.serialize([$layer->source, $lines, $this->fonts($layer->source, $lines)]), function () use ($layer): string {
+            $gaps = array_filter($this->place($layer)->letters ?? [], fn (Letter $letter): bool => $letter->isGap);
 
-        return $characters === [] || ! $layer->source instanceof TextSource ? null : MissingGlyphs::of($characters, $this->shelf->font($layer->source->font)->family);
+            return implode('', array_unique(array_map(fn (Letter $letter): string => mb_substr($letter->characters, 0, 1), $gaps)));
+        });
+        $characters = mb_str_split($kept);
+
+        return $characters === [] ? null : MissingGlyphs::of($characters, $this->shelf->font($layer->source->font)->family);
     }
 
     public function inking(Layer $layer): Inking
@@ -213,14 +224,31 @@ final class Placer
         if (strlen($source->text) < self::MANY) {
             return $make();
         }
-        $lines = array_values(array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && self::shapes($line->is())));
-        $fonts = array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), $lines))]);
+        $lines = self::lines($layer, self::shapes(...));
         $size = [$placement->width, $placement->height, $placement->letters, $placement->letterSize];
-        $kept = $this->pictures->text('fitted '.serialize([$source, $size, $lines, $fonts]), fn (): string => serialize($make()));
+        $kept = $this->pictures->text('fitted '.serialize([$source, $size, $lines, $this->fonts($source, $lines)]), fn (): string => serialize($make()));
         /** @var list<Letter> $fitted */
         $fitted = unserialize($kept, ['allowed_classes' => [Letter::class, Path::class]]);
 
         return $fitted;
+    }
+
+    /**
+     * @param  \Closure(class-string<Effect>): bool  $counts
+     * @return list<EffectLine> those that are on
+     */
+    private static function lines(Layer $layer, \Closure $counts): array
+    {
+        return array_values(array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $counts($line->is())));
+    }
+
+    /**
+     * @param  list<EffectLine>  $lines
+     * @return list<string> by which it is known whether a font of the words changed
+     */
+    private function fonts(TextSource $source, array $lines): array
+    {
+        return array_map($this->shelf->fingerprint(...), [$source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), $lines))]);
     }
 
     /** @param  class-string<Effect>  $effect */

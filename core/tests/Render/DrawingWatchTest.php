@@ -64,7 +64,8 @@ it('counts nothing against a drawing that failed by itself, or whose process is 
             new DrawingWatch($folder);
             new DrawingWatch($folder);
         });
-        expect(glob($folder.'/*'))->toBe([]);
+        expect(glob($folder.'/stopped-*'))->toBe([])
+            ->and(file_get_contents((string) (glob($folder.'/busy-*')[0] ?? '')))->not->toMatch('/[0-9a-f]/');
     } finally {
         array_map(unlink(...), glob($folder.'/*') ?: []);
         @rmdir($folder);

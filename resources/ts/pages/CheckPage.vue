@@ -79,10 +79,12 @@ const pictures = computed(() => [
 ]);
 
 const router = useRouter();
-const starting = useChange(async (from: number) => {
-    const copy = await api.post<BenchJob>(`jobs/${sheet.job?.id}/versions/${from}/copy`, {});
-    await router.push(`/jobs/${copy.id}/build`);
-}, 'jobs');
+const starting = useChange((from: number) => api.post<BenchJob>(`jobs/${sheet.job?.id}/versions/${from}/copy`, {}), 'jobs');
+
+function start(from: number): void {
+    // Not heard once another page is open.
+    starting.mutate(from, { onSuccess: (copy) => void router.push(`/jobs/${copy.id}/build`) });
+}
 
 async function goBack(): Promise<void> {
     if (older.value !== null) {
@@ -170,7 +172,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                         <img :src="one.src" :alt="one.alt" />
                         <svg v-if="chosen && one.key === 'now'" :viewBox="`0 0 ${inches.width} ${inches.height}`" aria-hidden="true"><rect v-for="(box, i) in chosen.where" :key="i" :x="box.left" :y="box.top" :width="box.width" :height="box.height" /></svg>
                     </div>
-                    <figcaption v-if="pictures.length > 1" class="small">{{ one.says }} <v-btn v-if="one.key === 'older'" size="small" @click="goBack()">Go back to this state</v-btn> <v-btn v-if="one.key === 'older'" size="small" :loading="starting.isPending.value" @click="starting.mutate(older ?? 0)">Start a new job from it</v-btn></figcaption>
+                    <figcaption v-if="pictures.length > 1" class="small">{{ one.says }} <v-btn v-if="one.key === 'older'" size="small" @click="goBack()">Go back to this state</v-btn> <v-btn v-if="one.key === 'older'" size="small" :loading="starting.isPending.value" @click="start(older ?? 0)">Start a new job from it</v-btn></figcaption>
                 </figure>
             </div>
             <div v-if="garments.length" class="check-loupes">

@@ -41,11 +41,9 @@ function remove(job: JobCard): void {
     going.value = null;
 }
 
-async function copy(job: JobCard): Promise<void> {
-    const made = await copying.mutateAsync(job).catch(() => null);
-    if (made) {
-        await router.push(`/jobs/${made.id}/build`);
-    }
+function copy(job: JobCard): void {
+    // Not heard once another page is open.
+    copying.mutate(job, { onSuccess: (made) => void router.push(`/jobs/${made.id}/build`) });
 }
 </script>
 

@@ -63,9 +63,11 @@ const trouble = useFaults(() => [unread.value, freeze.error.value, stays.value, 
         <details v-if="series" class="series-part" :open="opens.list" @toggle="opens.list = ($event.target as HTMLDetailsElement).open"><summary><h2>The list</h2></summary><RowsForm :key="series.slots.map((slot) => slot.name).join()" :job="job" :series="series" /></details>
         <p v-if="trouble.other" role="alert">{{ trouble.other }}</p>
         <section v-if="series && rows?.length" aria-labelledby="contact-head">
-            <div class="contact-bar">
+            <div class="contact-head">
                 <h2 id="contact-head">{{ rows.length }} {{ rows.length === 1 ? 'shirt' : 'shirts' }}</h2>
                 <span class="measure small" role="status">✕ {{ counts.fail }} ! {{ counts.warn }} ✓ {{ counts.pass }}{{ counts.open ? ` · ${counts.open} being checked` : '' }}</span>
+            </div>
+            <div class="contact-bar">
                 <v-text-field v-model="find" label="Find" type="search" clearable @click:clear="find = ''" />
                 <v-select v-model="only" label="Show" :items="[{ value: 'all', title: 'all' }, { value: 'fail', title: 'what does not hold' }, { value: 'warn', title: 'what to look at' }, { value: 'pass', title: 'what holds' }]" />
                 <v-select v-model="order" label="Order" :items="[{ value: 'list', title: 'as in the list' }, { value: 'worst', title: 'the worst first' }]" />
@@ -87,7 +89,8 @@ const trouble = useFaults(() => [unread.value, freeze.error.value, stays.value, 
 .series-part { margin: 10px 0; }
 .series-part summary h2 { display: inline; }
 .series-part > :last-child { margin-top: 10px; }
-.contact-bar { display: grid; grid-template-columns: max-content max-content repeat(5, minmax(0, 1fr)) max-content; gap: 10px; align-items: center; margin: 14px 0 8px; }
+.contact-head { display: flex; gap: 10px; align-items: baseline; margin: 14px 0 6px; }
+.contact-bar { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)) max-content; gap: 10px; align-items: center; margin-bottom: 8px; }
 .series-shared { color: var(--bad); margin: 4px 0 10px; }
 .contact { margin-top: 6px; display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 12px; }
 @media (max-width: 1000px) { .contact-bar { grid-template-columns: 1fr 1fr; } }

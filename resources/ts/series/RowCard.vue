@@ -19,7 +19,7 @@ const says: Record<string, string> = { pass: 'holds', warn: 'look at this', fail
 
 <template>
     <li ref="card" class="row-card" :class="row.verdict">
-        <figure :style="{ background: cloth, aspectRatio: String(1 / ratio) }"><img v-if="shown" :src="shown" :alt="row.title" /><span v-else class="small">{{ seen ? 'being drawn …' : '' }}</span></figure>
+        <figure :style="{ background: cloth, aspectRatio: String(1 / ratio) }"><img v-if="shown" :src="shown" :alt="row.title" /><span v-else-if="seen" class="small row-drawn">being drawn …</span></figure>
         <p class="row-title"><strong>{{ row.title }}</strong></p>
         <p class="row-verdict"><template v-if="row.verdict"><span aria-hidden="true">{{ mark[row.verdict] }}</span> {{ says[row.verdict] }}</template><template v-else>being checked …</template><span v-if="row.frozen" class="small"> · frozen</span><span v-if="row.changes.length" class="small"> · changed</span></p>
         <p v-if="row.told[0]" class="small row-told" :title="row.told.map((one) => one.says).join('\n')">{{ row.told[0].says }}{{ row.told.length > 1 ? ` And ${row.told.length - 1} more.` : '' }}</p>
@@ -29,7 +29,8 @@ const says: Record<string, string> = { pass: 'holds', warn: 'look at this', fail
 
 <style>
 .row-card { border: 1px solid var(--hair); background: var(--card); padding: 8px; display: grid; gap: 4px; align-content: start; content-visibility: auto; contain-intrinsic-size: auto 330px; }
-.row-card figure { margin: 0; display: grid; place-items: center; color: #fff; }
+.row-card figure { margin: 0; display: grid; place-items: center; }
+.row-drawn { padding: 1px 8px; background: var(--card); color: var(--ink); }
 .row-card img { width: 100%; display: block; }
 .row-card p { margin: 0; }
 .row-title { overflow-wrap: anywhere; }
