@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Bench\Briefs;
 use App\Bench\Shelving;
+use App\Jobs\DrawAhead;
 use App\Models\Asset;
 use App\Models\PrintJob;
 use App\Models\Shop;
@@ -12,11 +13,13 @@ use App\Rights\JobRights;
 use App\Rights\SalesBook;
 use Database\Seeders\DatabaseSeeder;
 use Demo\DemoLicences;
+use Illuminate\Support\Facades\Queue;
 
 it('seeds the demo shop once, with its licences', function (): void {
     auth('web')->logout();
     auth()->forgetGuards();
     Shop::query()->delete();
+    Queue::fake();
     $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class), app(Accounts::class), app(DemoLicences::class));
     $seed();
     $shop = Shop::query()->firstOrFail();
@@ -31,6 +34,26 @@ it('seeds the demo shop once, with its licences', function (): void {
     $count = Asset::query()->count();
     $seed();
     expect(Asset::query()->count())->toBe($count)->and(Shop::query()->count())->toBe(1);
+    // Each design is drawn before somebody opens it, once.
+    Queue::assertPushed(DrawAhead::class, $shop->jobs()->count());
+});
+
+it('has at hand what a bench asks for first of a design that was drawn ahead', function (): void {
+    $this->shelve('anton.woff2');
+    $job = $this->job([['id' => 'w', 'source' => ['kind' => 'text', 'text' => 'MOTH', 'font' => 'anton.woff2'], 'placement' => ['x' => 5, 'y' => 5, 'width' => 6, 'height' => null], 'effects' => [['kind' => 'paper', 'paper' => 'linen']]]]);
+    (new DrawAhead($job->head_id))->handle();
+    $drawn = fn (): array => array_map(basename(...), array_filter(glob($job->shop->folder('pictures').'/[pist]*') ?: [], is_file(...)));
+    $before = $drawn();
+    foreach (['proof.png?ppi=20', 'proof.png?ppi=30', 'proof.png?ppi=50', 'preflight'] as $asked) {
+        $this->get("/api/revisions/{$job->head_id}/$asked")->assertOk();
+    }
+    expect($before)->not->toBe([])->and($drawn())->toBe($before);
+    // What was changed meanwhile is left to the bench.
+    $old = $job->head_id;
+    $job->update(['head_id' => null]);
+    array_map(unlink(...), glob($job->shop->folder('pictures').'/[pist]*') ?: []);
+    (new DrawAhead($old))->handle();
+    expect($drawn())->toBe([]);
 });
 
 it('keeps of every row the shop that it belongs to', function (): void {

@@ -76,7 +76,8 @@ final class DrawingWatch
         }
         if (! isset(self::$open[$this->note])) {
             stream_set_write_buffer($note, 0);
-            self::$open[$this->note] = $note;
+            // A worker serves one shop after another, whose folders each have a note.
+            self::$open = [...array_intersect_key(self::$open, self::$atWork), $this->note => $note];
         }
         rewind($note);
         fwrite($note, $name);

@@ -59,6 +59,18 @@ it('tells six pieces that are nearly in line, and no more', function (): void {
     expect(gauged(new NearlyAligned, Fixtures::artwork($plates)))->toHaveCount(6);
 });
 
+it('says on which side a piece is off, and its mend moves it the other way', function (array $one, array $other, string $says, string $mend): void {
+    $sheet = Fixtures::artwork([ink_slab('a', ...$one), ink_slab('b', ...$other)]);
+    $finding = gauged(new NearlyAligned, $sheet)['line:b'];
+    expect($finding->says)->toContain($says)->and($finding->mends[0]->says)->toBe($mend)
+        ->and(gauged(new NearlyAligned, Fixtures::edited($sheet, ...$finding->mends[0]->operations)))->toBe([]);
+})->with([
+    [[0.3, 0.6, 1.1, 1.4], [1.8, 0.83, 2.4, 1.23], '0.030 in below the middle of', 'Move it 0.030 in up'],
+    [[0.3, 0.6, 1.1, 1.4], [1.8, 0.77, 2.4, 1.17], '0.030 in above the middle of', 'Move it 0.030 in down'],
+    [[0.3, 0.6, 1.1, 1.4], [0.33, 2.0, 2.0, 2.4], '0.030 in right of the left edge of', 'Move it 0.030 in left'],
+    [[0.3, 0.6, 1.1, 1.4], [0.27, 2.0, 2.0, 2.4], '0.030 in left of the left edge of', 'Move it 0.030 in right'],
+]);
+
 it('takes capitals and rings for slips that differ by one to seven in a hundred', function (float $ratio, bool $isSlip): void {
     $sheet = Fixtures::artwork([Fixtures::words('a', 'KITE', 1.0, ['placement' => ['y' => 1]]), Fixtures::words('b', 'KITE', $ratio, ['placement' => ['y' => 3]])]);
     $rings = Fixtures::artwork([ink_slab('a', 0.5, 0.5, 1, 1, more: ['effects' => [1 => ['kind' => 'outline', 'width' => 0.1, 'colour' => '#f3ead7']]]), ink_slab('b', 1.5, 0.5, 2, 1, more: ['effects' => [1 => ['kind' => 'outline', 'width' => 0.1 * $ratio, 'colour' => '#f3ead7']]])]);
@@ -138,6 +150,17 @@ it('wants of a picture the ppi of the house, to a twentieth of one', function (f
     $sheet = Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => $pixels / $ppi, 'height' => null]]]);
     expect(gauged(new EffectivePpi, $sheet)['ppi:pool']->verdict)->toBe($verdict);
 })->with([[300.0, Verdict::Pass], [299.96, Verdict::Pass], [299.93, Verdict::Fail], [299.0, Verdict::Fail]]);
+
+it('wants it of a picture that is seen through words, too, beside a drawing that has no pixels', function (): void {
+    $pixels = Fixtures::shelf()->picture('rock-pool.png');
+    $words = Fixtures::words('w', 'POOL', 4, ['effects' => [1 => ['kind' => 'picture', 'file' => 'crab.svg'], 2 => ['kind' => 'picture', 'file' => 'rock-pool.png', 'scale' => 2]]]);
+    $sheet = Fixtures::artwork([$words]);
+    $box = subject_of($sheet)->renderer->placer->box($sheet->layers[0]);
+    // It covers the words, twice as large.
+    $ppi = $pixels->width / 2 / max($box->width(), $box->height() / $pixels->aspect());
+    $found = gauged(new EffectivePpi, $sheet);
+    expect(array_keys($found))->toHaveCount(1)->and((float) array_values($found)[0]->figure)->toEqualWithDelta(floor($ppi), 0.5)->and(array_values($found)[0]->verdict)->toBe(Verdict::Fail);
+});
 
 it('holds the dots of a screen against the method, and a cell against four pixels of the print', function (float $lpi, Verdict $verdict): void {
     $sheet = Fixtures::artwork([ink_slab('p', 1, 1, 2, 2, more: ['effects' => [1 => ['kind' => 'halftone', 'lpi' => $lpi]]])]);

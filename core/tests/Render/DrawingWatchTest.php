@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Render\DrawingSetAside;
 use TallCrow\Render\DrawingWatch;
+use TallCrow\Tests\Fixtures;
 
 /** Draws in a process of its own, which is killed in the middle, as a limit of time or memory ends one. */
 function killedWhileDrawing(string $folder, string $outer, string $inner): void
@@ -70,4 +71,13 @@ it('counts nothing against a drawing that failed by itself, or whose process is 
         array_map(unlink(...), glob($folder.'/*') ?: []);
         @rmdir($folder);
     }
+});
+
+it('holds no more notes open than are written on, however many shops a process serves', function (): void {
+    $folder = Fixtures::temporary('watch');
+    $open = fn (): int => count(array_filter(scandir('/proc/self/fd') ?: [], fn (string $fd): bool => str_starts_with((string) Fixtures::silently(fn () => readlink("/proc/self/fd/$fd")), $folder)));
+    foreach (range(1, 20) as $shop) {
+        (new DrawingWatch("$folder/$shop"))->during('knot', fn () => (new DrawingWatch("$folder/inner"))->during('bow', fn (): string => 'drawn'));
+    }
+    expect($open())->toBeLessThanOrEqual(2)->and((new DrawingWatch("$folder/3"))->during('knot', fn (): string => 'drawn'))->toBe('drawn');
 });
