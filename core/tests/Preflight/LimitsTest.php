@@ -145,6 +145,12 @@ it('takes words for weak beside others whose strokes are less than three tenths 
     expect(gauged(new VisualWeight, $sheet, 50) !== [])->toBe($isFound);
 })->with([[0.034, 2.0, false], [0.027, 2.0, true], [0.015, 2.0, true], [0.018, 0.27, true], [0.018, 0.23, false], [0.027, 0.27, false]]);
 
+it('says to the nearest hundredth how much of a piece is seen', function (): void {
+    // Of 1 × 1 in a corner of 0.2 × 0.26 in.
+    $found = gauged(new Covered, Fixtures::artwork([ink_slab('p', 1, 1, 2, 2), ink_slab('right', 1.2, 0.9, 2.1, 2.1, '#b04a2c'), ink_slab('below', 0.9, 1.26, 1.2, 2.1, '#b04a2c')]))['covered:p'];
+    expect($found->figure)->toBe('5 % seen')->and($found->says)->toStartWith('95 % of ');
+});
+
 it('wants of a picture the ppi of the house, to a twentieth of one', function (float $ppi, Verdict $verdict): void {
     $pixels = Fixtures::shelf()->picture('rock-pool.png')->width;
     $sheet = Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => $pixels / $ppi, 'height' => null]]]);

@@ -163,6 +163,13 @@ it('says that an empty sheet would print nothing', function (): void {
     expect(found(Fixtures::artwork([]), 'blank')->verdict)->toBe(Verdict::Fail);
 });
 
+it('leaves what takes long to where a design is examined', function (): void {
+    $artwork = Fixtures::artwork([Fixtures::words('w', 'TIDE', 2), Fixtures::shape('s', 'ellipse', 1)]);
+    $keys = fn (bool $closely): array => array_map(fn (Finding $finding): string => $finding->key, Preflight::artwork($artwork, Fixtures::renderer(), Fixtures::shelf(), closely: $closely)->findings);
+    [$examined, $atWork] = [$keys(true), $keys(false)];
+    expect(array_values(array_diff($examined, $atWork)))->toContain('scraps', 'line-fine', 'gap-fine')->and(array_diff($atWork, $examined))->toBe([])->and($atWork)->toContain('haze');
+});
+
 it('finds the same with what is kept from one look to the next as without', function (): void {
     $folder = Fixtures::temporary('kept');
     $sheet = fn (float $x, float $amount, float $opacity): Artwork => Fixtures::artwork([
