@@ -13,6 +13,7 @@ use TallCrow\Preflight\EffectivePpi;
 use TallCrow\Preflight\Gamut;
 use TallCrow\Preflight\HalftoneDots;
 use TallCrow\Preflight\InkCount;
+use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\MethodFits;
 use TallCrow\Preflight\NearlyAligned;
 use TallCrow\Preflight\NothingThere;
@@ -188,6 +189,23 @@ it('warns of ink that is lost on a cloth from two in a hundred on, and fails fro
     $finding = (new VanishingInk)->picture(subject_of($sheet)->picture)[0];
     expect($finding->verdict)->toBe($verdict);
 })->with([[0.2, Verdict::Pass], [0.28, Verdict::Warn], [0.7, Verdict::Warn], [0.9, Verdict::Fail]]);
+
+it('prints words that are lost on a cloth in the colour that stands out most, or edges them in it, and leaves a cloth out only where another loses less', function (): void {
+    $words = fn (array $more): array => Fixtures::words('w', 'KITE', 2.2, ['placement' => ['y' => 3], 'effects' => [['kind' => 'fill', 'colour' => '#3d4a57'], ...$more]]);
+    $mends = function (array $layer, array ...$garments): array {
+        $sheet = Fixtures::artwork([ink_slab('bone', 0.2, 0.2, 1.8, 1.8), $layer], ['garments' => $garments]);
+        $found = gauged(new VanishingInk, $sheet)['vanish:Slate'];
+        $after = array_map(fn (Mend $mend): Verdict => gauged(new VanishingInk, Fixtures::edited($sheet, ...$mend->operations))['vanish:Slate']->verdict ?? Verdict::Pass, $found->mends);
+
+        return [$found->verdict, array_map(fn (Mend $mend): string => $mend->says, $found->mends), array_values(array_unique(array_map(fn (Verdict $verdict): string => $verdict->value, $after)))];
+    };
+    $slate = ['name' => 'Slate', 'colour' => '#3d4a57'];
+    // By WCAG 2.2, bone has 7.6 : 1 to slate and gold 4.0 : 1.
+    expect($mends($words([]), $slate))->toBe([Verdict::Fail, ['Print KITE in #f3ead7', 'Edge KITE in #f3ead7'], ['pass']])
+        // What letters are filled with otherwise is not a colour to change.
+        ->and($mends($words([['kind' => 'hollow', 'width' => 0.06, 'colour' => '#3d4a57']]), $slate)[1])->toBe(['Edge KITE in #f3ead7'])
+        ->and($mends($words([]), $slate, ['name' => 'Ink', 'colour' => '#17181a'])[1])->toContain('Leave Slate out');
+});
 
 it('warns of wear from a quarter of the ink on, and fails from half of it', function (float $amount, Verdict $verdict): void {
     $sheet = Fixtures::artwork([ink_slab('p', 0.3, 0.3, 2.7, 3.7)], ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'seed' => 3]]]);
