@@ -39,7 +39,7 @@ function choose(finding: Finding): void {
     <section class="gauges" aria-label="Gauges" :aria-busy="gauges.measuring">
         <header>
             <h2>Gauges</h2>
-            <span class="small measure" role="status">{{ gauges.measuring ? 'measuring …' : gauges.report && !isBlank ? summary : '' }}</span>
+            <span class="small" role="status">{{ gauges.measuring ? 'measuring …' : gauges.report && !isBlank ? summary : '' }}</span>
             <div class="measuring" :class="{ busy: gauges.measuring }"></div>
         </header>
         <p v-if="isBlank" class="empty">Nothing to check yet: the gauges begin with the first line.</p>
@@ -67,7 +67,7 @@ function choose(finding: Finding): void {
 <style>
 .measuring { height: 2px; margin: 4px -10px 0; background: repeating-linear-gradient(90deg, var(--hair) 0 4px, transparent 4px 8px); }
 .measuring.busy { background: var(--rust); }
-.gauges header [role='status'] { display: block; min-height: 18px; font-size: 11px; line-height: 18px; white-space: nowrap; }
+.gauges header [role='status'] { display: block; min-height: 18px; line-height: 18px; white-space: nowrap; }
 .gauges-held { margin: 6px 10px 0; }
 .gauge-group h3 { padding: 8px 10px 2px; }
 .gauge { border-bottom: 1px solid var(--hair); }

@@ -77,7 +77,7 @@ const trouble = useFaults(() => [unread.value, freeze.error.value, stays.value, 
             </div>
             <p class="small"><a :href="`/api/jobs/${job}/series/listing.csv`" download>Words of the listing for each, as CSV</a>: those of Send, where slots stand in braces.</p>
             <p v-if="shared.length" class="series-shared">The pattern itself does not hold, and so none of them does: {{ shared[0] }}{{ shared.length > 1 ? ` And ${shared.length - 1} more.` : '' }} <router-link :to="`/jobs/${job}/check`">Mend it at Check</router-link>; all follow.</p>
-            <p v-if="counts.fail" class="small">{{ counts.fail }} {{ counts.fail === 1 ? 'shirt does' : 'shirts do' }} not hold; a printer may send them back.</p>
+            <p v-if="counts.fail" class="small">{{ counts.fail }} {{ counts.fail === 1 ? 'shirt has' : 'shirts have' }} faults of {{ counts.fail === 1 ? 'its' : 'their' }} own; a printer may send {{ counts.fail === 1 ? 'it' : 'them' }} back.</p>
             <ul class="contact"><RowCard v-for="row in shown" :key="row.id" :row="row" :cloth="garments[cloth]?.colour ?? '#8f8a80'" :ratio="ratio" @change="chosen = row; open = true" @freeze="freeze.mutate(row)" @drop="remove(row)" /></ul>
             <p v-if="shown.length === 0" class="empty">No shirt is so.</p>
         </section>

@@ -15,13 +15,15 @@ watch(visible, (now) => (seen.value ||= now), { immediate: true });
 const shown = useSmallPicture(computed(() => `${props.row.id} ${props.row.key}`), computed(() => (seen.value ? `/api/series-rows/${props.row.id}/proof.png?ppi=14&of=${props.row.key}` : null)));
 const mark: Record<string, string> = { pass: '✓', warn: '!', fail: '✕' };
 const says: Record<string, string> = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
+/** The verdict is on what this shirt brings; what the pattern has is told of all of them at once. */
+const verdict = computed(() => (props.row.verdict === 'pass' && props.row.told.some((one) => one.grave) ? 'no fault of its own' : says[props.row.verdict]));
 </script>
 
 <template>
     <li ref="card" class="row-card" :class="row.verdict">
         <figure :style="{ background: cloth, aspectRatio: String(1 / ratio) }"><img v-if="shown" :src="shown" :alt="row.title" /><span v-else-if="seen" class="small row-drawn">being drawn …</span></figure>
         <p class="row-title"><strong>{{ row.title }}</strong></p>
-        <p class="row-verdict"><template v-if="row.verdict"><span aria-hidden="true">{{ mark[row.verdict] }}</span> {{ says[row.verdict] }}</template><template v-else>being checked …</template><span v-if="row.frozen" class="small"> · frozen</span><span v-if="row.changes.length" class="small"> · changed</span></p>
+        <p class="row-verdict"><template v-if="row.verdict"><span aria-hidden="true">{{ mark[row.verdict] }}</span> {{ verdict }}</template><template v-else>being checked …</template><span v-if="row.frozen" class="small"> · frozen</span><span v-if="row.changes.length" class="small"> · changed</span></p>
         <p v-if="row.told[0]" class="small row-told" :title="row.told.map((one) => one.says).join('\n')">{{ row.told[0].says }}{{ row.told.length > 1 ? ` And ${row.told.length - 1} more.` : '' }}</p>
         <p class="row-acts"><v-btn size="x-small" :aria-label="`Change ${row.title}`" @click="$emit('change')">Change</v-btn><v-btn size="x-small" variant="text" :aria-label="`${row.frozen ? 'Let follow again' : 'Freeze'} ${row.title}`" @click="$emit('freeze')">{{ row.frozen ? 'follow again' : 'freeze' }}</v-btn><v-btn size="x-small" variant="text" :aria-label="`Take out ${row.title}`" @click="$emit('drop')">take out</v-btn></p>
     </li>
