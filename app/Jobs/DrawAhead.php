@@ -10,7 +10,6 @@ use App\Bench\Thumbnails;
 use App\Models\Revision;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use TallCrow\Render\LayerTrouble;
 
 /** Draws a sheet before somebody opens it, behind all exports: in a shop that is new, the first proof makes fields of wear and papers that later ones have at hand. */
 final class DrawAhead implements ShouldQueue
@@ -37,14 +36,10 @@ final class DrawAhead implements ShouldQueue
         if ($revision === null || $revision->job->head_id !== $revision->id) {
             return;
         }
-        try {
-            Thumbnails::kept($revision, self::CARD);
-            foreach (self::PROOFS as $ppi) {
-                Proof::of($revision, $ppi, near: true)->sheet(null);
-            }
-            Checks::report($revision, closely: false);
-        } catch (LayerTrouble) {
-            // Whoever opens the job is told.
+        Thumbnails::kept($revision, self::CARD);
+        foreach (self::PROOFS as $ppi) {
+            Proof::of($revision, $ppi, near: true)->sheet(null);
         }
+        Checks::report($revision, closely: false);
     }
 }

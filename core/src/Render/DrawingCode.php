@@ -22,7 +22,7 @@ final class DrawingCode
     private static array $known = [];
 
     /**
-     * Reading every file takes some 6 ms; looking whether one changed takes 1. So the digest is kept in a file whose name
+     * Reading every file takes some 12 ms; looking whether one changed takes 2. So the digest is kept in a file whose name
      * follows from the files' sizes and times. Times are whole seconds: files changed within the last two are read anew,
      * for they may change again and keep size and time.
      *
