@@ -65,6 +65,15 @@ final class SheetSubject
         return $layer === null ? null : $this->renderer->placer->reach($layer);
     }
 
+    /** Whether a piece that is sized about its middle still lies within the sheet. */
+    public function hasRoom(string $id, float $by): bool
+    {
+        [$reach, $sheet] = [$this->reach($id), $this->artwork->sheet->box()];
+
+        return $reach !== null && $reach->centreX() - $reach->width() * $by / 2 > 0 && $reach->centreX() + $reach->width() * $by / 2 < $sheet->right
+            && $reach->centreY() - $reach->height() * $by / 2 > 0 && $reach->centreY() + $reach->height() * $by / 2 < $sheet->bottom;
+    }
+
     /** Which piece of the sheet is seen where: its own ink, less what lies over it. */
     public function topmost(Frame $frame): Topmost
     {

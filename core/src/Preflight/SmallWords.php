@@ -29,7 +29,8 @@ final class SmallWords implements ChecksSheet
             [$height, $stroke, $box] = $measured;
             $words++;
             if ($height < $method->xHeight || $stroke < $method->line) {
-                $small[] = [$layer, $height, $stroke, $box, max($method->xHeight / max(1e-6, $height), $method->line / max(1e-6, $stroke))];
+                // A hundredth more than is needed, so that what is rounded holds.
+                $small[] = [$layer, $height, $stroke, $box, round(1.01 * max($method->xHeight / max(1e-6, $height), $method->line / max(1e-6, $stroke)), 3)];
             }
         }
         if ($words === 0) {
@@ -42,8 +43,8 @@ final class SmallWords implements ChecksSheet
             $small === [] ? 'large enough' : sprintf('%.2f in · %.3f in', $small[0][1], $small[0][2]), sprintf('%.2f in · %.3f in', $method->xHeight, $method->line),
             $small === [] ? 'Every word is large enough to print.' : sprintf('%s: small letters of %.2f in with strokes of %.3f in are under what this method holds.', $named, $small[0][1], $small[0][2]),
         )->about(...array_map(fn (array $one): string => $one[0]->id, $small))->at(array_map(fn (array $one): Box => $one[3], $small))->mendedBy(...array_map(
-            fn (array $one): Mend => Mend::by(sprintf('Set %s %d %% larger', $one[0]->called(), (int) ceil(($one[4] - 1) * 100 + 1)), new Scale([$one[0]->id], round($one[4] * 1.01, 3))),
-            array_slice($small, 0, 3),
+            fn (array $one): Mend => Mend::by(sprintf('Set %s %d %% larger', $one[0]->called(), round(($one[4] - 1) * 100)), new Scale([$one[0]->id], $one[4])),
+            array_slice(array_values(array_filter($small, fn (array $one): bool => $subject->hasRoom($one[0]->id, $one[4]))), 0, 3),
         ))];
     }
 

@@ -113,12 +113,8 @@ final class VisualWeight implements ChecksSheet
     private static function larger(Layer $layer, float $by, SheetSubject $subject): ?Mend
     {
         $by = round($by * 1.03, 3);
-        $reach = $subject->reach($layer->id);
-        $sheet = $subject->artwork->sheet->box();
-        $fits = $reach !== null && $reach->centreX() - $reach->width() * $by / 2 > 0 && $reach->centreX() + $reach->width() * $by / 2 < $sheet->right
-            && $reach->centreY() - $reach->height() * $by / 2 > 0 && $reach->centreY() + $reach->height() * $by / 2 < $sheet->bottom;
 
-        return ! $fits ? null : Mend::by(sprintf('Set %s %d %% larger', $layer->called(), round(($by - 1) * 100)), new Scale([$layer->id], $by));
+        return ! $subject->hasRoom($layer->id, $by) ? null : Mend::by(sprintf('Set %s %d %% larger', $layer->called(), round(($by - 1) * 100)), new Scale([$layer->id], $by));
     }
 
     /**

@@ -17,6 +17,7 @@ use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\MethodFits;
 use TallCrow\Preflight\NearlyAligned;
 use TallCrow\Preflight\NothingThere;
+use TallCrow\Preflight\SmallWords;
 use TallCrow\Preflight\Unevenness;
 use TallCrow\Preflight\VanishingInk;
 use TallCrow\Preflight\Verdict;
@@ -146,6 +147,14 @@ it('takes words for weak beside others whose strokes are less than three tenths 
     expect(gauged(new VisualWeight, $sheet, 50) !== [])->toBe($isFound);
 })->with([[0.034, 2.0, false], [0.027, 2.0, true], [0.015, 2.0, true], [0.018, 0.27, true], [0.018, 0.23, false], [0.027, 0.27, false]]);
 
+it('sets small words larger only where the sheet has room for them', function (float $x, bool $hasRoom): void {
+    // Small letters of a sheet of 3 in across, a third as high as direct-to-garment print holds.
+    $sheet = Fixtures::artwork([Fixtures::words('w', 'by hand', 0.2, ['placement' => ['x' => $x, 'y' => 2]])]);
+    $finding = gauged(new SmallWords, $sheet)['small'];
+    $after = array_map(fn (Mend $mend): Verdict => gauged(new SmallWords, Fixtures::edited($sheet, ...$mend->operations))['small']->verdict, $finding->mends);
+    expect($finding->verdict)->toBe(Verdict::Fail)->and($after)->toBe($hasRoom ? [Verdict::Pass] : []);
+})->with([[1.5, true], [0.15, false], [2.85, false]]);
+
 it('says to the nearest hundredth how much of a piece is seen', function (): void {
     // Of 1 × 1 in a corner of 0.2 × 0.26 in.
     $found = gauged(new Covered, Fixtures::artwork([ink_slab('p', 1, 1, 2, 2), ink_slab('right', 1.2, 0.9, 2.1, 2.1, '#b04a2c'), ink_slab('below', 0.9, 1.26, 1.2, 2.1, '#b04a2c')]))['covered:p'];
@@ -182,6 +191,16 @@ it('sees more than three in a hundred of the ink beyond process inks', function 
     $sheet = Fixtures::artwork([ink_slab('earth', 0.3, 0.5, 2.7, 2.9, '#8a5a3c'), ink_slab('green', 1, 1, 1 + $side, 1 + $side, '#00ff00')]);
     expect(gauged(new Gamut, $sheet)['gamut']->verdict)->toBe($verdict);
 })->with([[0.38, Verdict::Pass], [0.46, Verdict::Warn], [0.55, Verdict::Warn]]);
+
+it('wears less by its mend, to the share that it says', function (array $wear): void {
+    $sheet = Fixtures::artwork([ink_slab('p', 0.3, 0.3, 2.7, 3.7)], ['distress' => $wear]);
+    $finding = gauged(new WearShare, $sheet)['wear'];
+    $after = gauged(new WearShare, Fixtures::edited($sheet, ...$finding->mends[0]->operations))['wear'];
+    expect($finding->mends[0]->says)->toBe('Wear to 22 %')->and((float) $after->figure)->toEqualWithDelta(22.5, 1.0)->and($after->verdict)->toBe(Verdict::Pass);
+})->with([
+    'one line' => [[['texture' => 'speckle', 'amount' => 0.45, 'seed' => 3]]],
+    'two lines' => [[['texture' => 'speckle', 'amount' => 0.2, 'seed' => 3], ['texture' => 'scratches', 'amount' => 0.15, 'seed' => 4]]],
+]);
 
 it('warns of ink that is lost on a cloth from two in a hundred on, and fails from a fifth', function (float $side, Verdict $verdict): void {
     // Ink of the cloth's own colour beside ink that stands out: a share of side² of 2.56 square inches.

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Garment;
+use TallCrow\Artwork\Layer;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\ManyShelves;
 use TallCrow\Cli\Materials;
@@ -12,6 +16,7 @@ use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Render\FolderPictures;
+use TallCrow\Render\Placer;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
 
@@ -23,6 +28,66 @@ function faults_of(Report $report): array
     return array_combine(array_map(fn (Finding $finding): string => $finding->key, $faults), array_map(fn (Finding $finding): string => $finding->figure, $faults));
 }
 
+/**
+ * What a mend did otherwise than it says, measured on the sheet before and after; nothing where it did just that.
+ *
+ * @param  list<string>  $of  ids of the pieces that the finding is about
+ */
+function done_otherwise(string $says, array $of, Artwork $before, Artwork $after, Placer $placer): string
+{
+    $is = fn (bool $held, string $otherwise): string => $held ? '' : "$says: $otherwise";
+    $named = fn (string $name): Layer => array_values(array_filter([...$before->everyLayer()], fn (Layer $layer): bool => $layer->called() === $name && ($of === [] || in_array($layer->id, $of, true))))[0];
+    $wide = fn (Artwork $in, string $id): float => $placer->place($in->layer($id))->width ?? NAN;
+    $colours = fn (Layer $layer, string $kind): array => array_map(fn (EffectLine $line): string => $line->values->word('colour'), array_values(array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $line->kind === $kind)));
+    if (preg_match('/^Set (.+) (\d+) % larger$/u', $says, $found) === 1) {
+        $id = $named($found[1])->id;
+        $by = $wide($after, $id) / $wide($before, $id);
+
+        return $is(abs($by - 1 - (int) $found[2] / 100) < 0.011, sprintf('%.3f times', $by));
+    }
+    if (preg_match('/^Print it ([\d.]+) in wide$/', $says, $found) === 1) {
+        return $is(abs($wide($after, $of[0]) - (float) $found[1]) < 0.006, sprintf('%.3f in', $wide($after, $of[0])));
+    }
+    if (preg_match('/^Move it ([\d.]+) in (left|right|up|down)$/', $says, $found) === 1) {
+        [$from, $to] = [$placer->box($before->layer($of[0])), $placer->box($after->layer($of[0]))];
+        $by = in_array($found[2], ['left', 'right'], true) ? $to->centreX() - $from->centreX() : $to->centreY() - $from->centreY();
+
+        return $is(abs($by - (float) $found[1] * (in_array($found[2], ['left', 'up'], true) ? -1 : 1)) < 0.001, sprintf('%.3f in', $by));
+    }
+    if (preg_match('/^Embolden (.+) by ([\d.]+) in$/u', $says, $found) === 1) {
+        $id = $named($found[1])->id;
+        $by = ($placer->reach($after->layer($id))->width() - $placer->reach($before->layer($id))->width()) / 2;
+
+        return $is(abs($by - (float) $found[2]) < 0.001, sprintf('%.4f in', $by));
+    }
+    if (preg_match('/^(Edge|Print) (.+) in (#[0-9a-f]{6})$/u', $says, $found) === 1) {
+        $layer = $after->layer($named($found[2])->id);
+
+        return $is(in_array($found[3], $colours($layer, $found[1] === 'Edge' ? 'outline' : 'fill'), true), 'no such colour');
+    }
+    if (preg_match('/^Take out (.+)$/u', $says, $found) === 1) {
+        return $is($after->layer($named($found[1])->id) === null && count([...$after->everyLayer()]) < count([...$before->everyLayer()]), 'still there');
+    }
+    if (preg_match('/^Bring (.+) to the top$/u', $says, $found) === 1) {
+        return $is(in_array($named($found[1])->id, array_map(fn (Layer $layer): string => $layer->id, $after->layers[count($after->layers) - 1]->everyLayer()), true), 'not the last');
+    }
+    if (preg_match('/^Bring (.+) inside$/u', $says, $found) === 1) {
+        [$box, $sheet] = [$placer->box($after->layer($named($found[1])->id)), $after->sheet->box()];
+
+        return $is($box->left > 0 && $box->top > 0 && $box->right < $sheet->right && $box->bottom < $sheet->bottom, 'beyond the edge');
+    }
+    if (preg_match('/^Leave (.+) out$/u', $says, $found) === 1) {
+        $names = fn (Artwork $in): array => array_map(fn (Garment $garment): string => $garment->name, $in->brief->garments);
+
+        return $is(array_values(array_diff($names($before), $names($after))) === [$found[1]], 'other cloths went');
+    }
+    if (preg_match('/^Refit to (\d+) × (\d+) px$/u', $says, $found) === 1) {
+        return $is([$after->sheet->width, $after->sheet->height] === [(int) $found[1], (int) $found[2]], "{$after->sheet->width} × {$after->sheet->height}");
+    }
+
+    return '';
+}
+
 it('mends what it says, and brings no other fault', function (string $file): void {
     $case = json_decode((string) file_get_contents(__DIR__."/trial/$file"), true, flags: JSON_THROW_ON_ERROR);
     $shelf = new ManyShelves([new FolderShelf(__DIR__.'/trial'), new FolderShelf(Fixtures::assets())]);
@@ -32,8 +97,10 @@ it('mends what it says, and brings no other fault', function (string $file): voi
     $before = Preflight::artwork($artwork, $renderer, $shelf);
     foreach ($before->findings as $finding) {
         foreach ($finding->verdict === Verdict::Pass ? [] : $finding->mends as $mend) {
-            $after = faults_of(Preflight::artwork(Operations::apply($mend->operations, $artwork, $renderer->placer)->artwork, $renderer, $shelf));
-            expect($after)->not->toHaveKey($finding->key, $mend->says)
+            $mended = Operations::apply($mend->operations, $artwork, $renderer->placer)->artwork;
+            $after = faults_of(Preflight::artwork($mended, $renderer, $shelf));
+            expect(done_otherwise($mend->says, $finding->layers, $artwork, $mended, $renderer->placer))->toBe('')
+                ->and($after)->not->toHaveKey($finding->key, $mend->says)
                 ->and(array_diff_key($after, faults_of($before)))->toBe([], $mend->says);
         }
     }
