@@ -129,7 +129,7 @@ final class BackgroundLeft implements ChecksSheet
         ]);
 
         return Finding::of(
-            Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Warn, $pockets === 0 ? 'a rim left' : sprintf('%d pockets left', $pockets), 'none left',
+            Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Warn, $pockets === 0 ? 'a rim left' : sprintf('%d %s left', $pockets, $pockets === 1 ? 'pocket' : 'pockets'), 'none left',
             sprintf('Of %s %s.', $layer->called(), implode(', and ', $what)),
         )->about($layer->id)->at(array_filter([$subject->reach($layer->id)]))->mendedBy(...array_filter([
             $rim === null ? null : Mend::by('Take its edge in a little', new AddEffect($layer->id, Lines::of('edge', ['choke' => 0.012, 'fringe' => 0.02]), first: false)),

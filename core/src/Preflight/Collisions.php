@@ -58,7 +58,7 @@ final class Collisions implements ChecksSheet, LooksClosely
 
         return Finding::of(
             Group::Composition, 'collide:'.$layer->id, $layer->called().', letters', Verdict::Warn, sprintf('%d run together', count($clash)), 'none',
-            sprintf('%d %s of letters of %s lie in one another, up to %d %% of the smaller: %s.', count($clash), count($clash) === 1 ? 'pair' : 'pairs', $layer->called(), round($worst * 100), $isBelow ? 'give the lines more leading' : 'give the letters more room'),
+            sprintf('%d %s of letters of %s %s in one another, up to %d %% of the smaller: %s.', count($clash), count($clash) === 1 ? 'pair' : 'pairs', $layer->called(), count($clash) === 1 ? 'lies' : 'lie', round($worst * 100), $isBelow ? 'give the lines more leading' : 'give the letters more room'),
         )->about($layer->id)->at(array_column($clash, 1));
     }
 

@@ -143,11 +143,23 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
         return [
             Finding::of(Group::Detail, 'scraps', 'Scraps', $verdict, $scraps === 0 ? 'none' : sprintf('%d', $scraps), sprintf('under %d', self::MANY),
-                $verdict === Verdict::Pass ? 'No stray specks, pinholes or slivers.' : sprintf('%d stray specks and %d pinholes under %.3f in: left-over bits that print as dirt.', $specks, $holes, self::SCRAP))
+                match (true) {
+                    $scraps === 0 => 'No stray specks, pinholes or slivers.',
+                    $verdict === Verdict::Pass => sprintf('%s under %.3f in: too few to be seen.', self::told($specks, $holes), self::SCRAP),
+                    default => sprintf('%s under %.3f in: left-over bits that print as dirt.', self::told($specks, $holes), self::SCRAP),
+                })
                 ->at($verdict === Verdict::Pass ? [] : $subject->where($whereSpecks->either($whereHoles)->settled())),
             $thin('line-fine', 'Finest line', $line[0], $method->line, $line[1], sprintf('About %.1f in of lines are finer than %.3f in, which this method fills in or loses.', $line[0], $method->line)),
             $thin('gap-fine', 'Finest gap', $gap[0], $method->gap, $gap[1], sprintf('About %.1f in of gaps are finer than %.3f in and would run together.', $gap[0], $method->gap)),
         ];
+    }
+
+    private static function told(int $specks, int $holes): string
+    {
+        return implode(' and ', array_filter([
+            $specks === 0 ? '' : sprintf('%d stray %s', $specks, $specks === 1 ? 'speck' : 'specks'),
+            $holes === 0 ? '' : sprintf('%d %s', $holes, $holes === 1 ? 'pinhole' : 'pinholes'),
+        ]));
     }
 
     /**

@@ -49,22 +49,29 @@ final class NothingThere implements MendsOnSheet
             $before[] = $layer;
         }
         $what = array_filter([
-            $bare === [] ? '' : self::named($bare).' leaves no ink',
-            $off === [] ? '' : self::named($off).' lies wholly off the sheet',
-            $twice === [] ? '' : self::named($twice).' lies on another piece that is just the same',
+            self::told($bare, 'leaves no ink', 'leave no ink'),
+            self::told($off, 'lies wholly off the sheet', 'lie wholly off the sheet'),
+            self::told($twice, 'lies on another piece that is just the same', 'lie on others that are just the same'),
         ]);
         if ($what === []) {
             return $finding;
         }
-        $layers = [...$bare, ...$off, ...$twice];
+        // One that is off the sheet may lie on another there.
+        $layers = array_values(array_unique([...$twice, ...$bare, ...$off], SORT_REGULAR));
 
         return Finding::of(
             $finding->group, $finding->key, $finding->word, Verdict::Fail, $finding->verdict === Verdict::Fail ? 'none' : sprintf('%d of %d pieces', count($layers), count($subject->pieces())), 'every piece once',
             ($finding->verdict === Verdict::Fail ? $finding->says.' ' : '').ucfirst(implode('; ', $what)).'.',
         )->about(...array_map(fn (Layer $layer): string => $layer->id, $layers))->mendedBy(...array_map(
-            fn (Layer $layer): Mend => Mend::by(sprintf('Take out %s', $layer->called()), new RemovePieces([$layer->id])),
-            array_slice([...$twice, ...$bare, ...$off], 0, 3),
+            fn (Layer $layer): Mend => Mend::by(sprintf('Take out %s', self::named([$layer])), new RemovePieces([$layer->id])),
+            array_slice($layers, 0, 3),
         ));
+    }
+
+    /** @param  list<Layer>  $layers */
+    private static function told(array $layers, string $one, string $several): string
+    {
+        return $layers === [] ? '' : self::named($layers).' '.(count($layers) === 1 ? $one : $several);
     }
 
     /** @param  list<Layer>  $layers */

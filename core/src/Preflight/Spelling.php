@@ -37,7 +37,7 @@ final class Spelling implements ChecksSheet
         [$language, $unknown] = self::best(array_map(strval(...), array_keys($words)), $languages);
         $unknown = array_filter($unknown, fn (string $word): bool => ! in_array(mb_strtolower($word), $subject->words, true), ARRAY_FILTER_USE_KEY);
         if ($unknown === []) {
-            return [Finding::of(Group::Detail, 'spelling', 'Spelling', Verdict::Pass, sprintf('%d words', count($words)), 'all known', sprintf('Every word is in the %s dictionary.', Dictionary::LANGUAGES[$language] ?? $language))];
+            return [Finding::of(Group::Detail, 'spelling', 'Spelling', Verdict::Pass, sprintf('%d %s', count($words), count($words) === 1 ? 'word' : 'words'), 'all known', sprintf('Every word is in the %s dictionary.', Dictionary::LANGUAGES[$language] ?? $language))];
         }
         $findings = [];
         foreach (array_slice($unknown, 0, self::MOST, true) as $word => $suggestions) {

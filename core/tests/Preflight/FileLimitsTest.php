@@ -112,6 +112,17 @@ it('takes for scraps what a square of 0.012 in would hold, ink or hole, that sta
         ->and($count(blocks(500, 200, $specks, 0, blocks(500, 200, [[5, 5, 490, 190]]))))->toBe($expected);
 })->with([[3, 40, 6], [4, 40, 0], [5, 40, 0], [3, 24, 6], [3, 1, 0]]);
 
+it('tells scraps of ink and of cloth apart, and of few that they are few', function (): void {
+    $says = function (int $specks, int $holes): string {
+        $ink = blocks(700, 700, [[100, 400, 500, 250], ...array_map(fn (int $i): array => [60 + 60 * $i, 100, 2, 2], range(0, $specks - 1))]);
+        $all = $holes === 0 ? $ink : blocks(700, 700, array_map(fn (int $i): array => [160 + 60 * $i, 500, 2, 2], range(0, $holes - 1)), 0, $ink);
+
+        return (new FineDetail)->picture(finished($all))[0]->says;
+    };
+    expect($says(1, 4))->toStartWith('1 stray speck and 4 pinholes under')->toContain('dirt')->and($says(5, 1))->toStartWith('5 stray specks and 1 pinhole under')
+        ->and($says(2, 0))->toStartWith('2 stray specks under')->toContain('too few');
+});
+
 it('tells fine lines and gaps that are a third of an inch long and more', function (float $inches, int $pixels, bool $isTold): void {
     $method = Method::of(PrintMethod::DirectToGarment);
     expect(min($method->line, $method->gap) * 600)->toBeGreaterThan(3.0);

@@ -155,6 +155,16 @@ it('sets small words larger only where the sheet has room for them', function (f
     expect($finding->verdict)->toBe(Verdict::Fail)->and($after)->toBe($hasRoom ? [Verdict::Pass] : []);
 })->with([[1.5, true], [0.15, false], [2.85, false]]);
 
+it('counts each piece that prints nothing of its own once, and names them all', function (): void {
+    $beyond = ['placement' => ['x' => 9.0]];
+    $plates = [Fixtures::shape('kept', 'star', 1), Fixtures::shape('far', 'ellipse', 0.5, more: $beyond), Fixtures::shape('farther', 'ellipse', 0.5, more: $beyond)];
+    $subject = subject_of(Fixtures::artwork($plates));
+    $finding = (new NothingThere)->onSheet((new NothingThere)->picture($subject->picture)[0], $subject);
+    // The last lies off the sheet, on another there: two pieces in all.
+    expect($finding->figure)->toBe('2 of 3 pieces')->and($finding->layers)->toBe(['farther', 'far'])->and($finding->mends)->toHaveCount(2)
+        ->and(strtolower($finding->says))->toBe('ellipse, ellipse lie wholly off the sheet; ellipse lies on another piece that is just the same.');
+});
+
 it('says to the nearest hundredth how much of a piece is seen', function (): void {
     // Of 1 × 1 in a corner of 0.2 × 0.26 in.
     $found = gauged(new Covered, Fixtures::artwork([ink_slab('p', 1, 1, 2, 2), ink_slab('right', 1.2, 0.9, 2.1, 2.1, '#b04a2c'), ink_slab('below', 0.9, 1.26, 1.2, 2.1, '#b04a2c')]))['covered:p'];
