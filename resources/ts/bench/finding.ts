@@ -1,18 +1,19 @@
 import type { Layer } from '../types';
 import { effectWords, textureWords } from '../words/lines';
 import { phrase } from '../words/choices';
+import { counted } from '../words/counted';
 import { everyLayer } from './layers';
 
 /** How many pieces a group holds. */
 export function piecesIn(layers: readonly Layer[]): string {
-    return layers.length === 1 ? '1 piece' : `${layers.length} pieces`;
+    return counted(layers.length, 'piece');
 }
 
 /** What a folded piece says of itself in a few words. */
 export function summary(layer: Layer): string {
     const lines = layer.effects.length + layer.masks.length + layer.distress.length + (layer.repeat ? 1 : 0);
     const inside = layer.source.kind === 'group' ? piecesIn(layer.source.layers) : '';
-    const done = lines === 0 ? '' : lines === 1 ? '1 line' : `${lines} lines`;
+    const done = lines === 0 ? '' : counted(lines, 'line');
     return [layer.role.kind === 'knockout' ? 'knocks out' : '', inside, done].filter((part) => part !== '').join(', ') || 'as it is';
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { parcelWords, useParcels } from '../server/parcels';
+import { counted } from '../words/counted';
 import type { ParcelCard } from '../types';
 
 /** Files on their way to houses, and both sides' figures of each. */
@@ -18,7 +19,7 @@ const differs = (one: ParcelCard): number => one.figures.filter((row) => row.dif
                 <p v-for="reason in one.reasons" :key="reason" class="parcel-reason">{{ reason }}</p>
                 <p v-if="one.trouble" class="small">{{ one.trouble }}{{ one.state === 'waiting' && one.tries ? ` Tried ${one.tries === 1 ? 'once' : `${one.tries} times`}; it is tried again by itself.` : '' }}</p>
                 <details v-if="one.figures.length" :open="differs(one) > 0">
-                    <summary class="small">{{ differs(one) ? `${differs(one)} of ${one.figures.length} figures differ` : `${one.figures.length} figures, the same on both sides` }}</summary>
+                    <summary class="small">{{ differs(one) ? `${differs(one)} of ${counted(one.figures.length, 'figure')} ${differs(one) === 1 ? 'differs' : 'differ'}` : `${one.figures.length} figures, the same on both sides` }}</summary>
                     <table>
                         <thead><tr><th scope="col">Figure</th><th scope="col">As made here</th><th scope="col">As the house measured</th></tr></thead>
                         <tbody><tr v-for="row in one.figures" :key="row.what" :class="{ differs: row.differs }"><th scope="row">{{ row.what }}</th><td class="measure">{{ row.ours }}</td><td class="measure">{{ row.theirs }}<span v-if="row.differs" class="small"> differs</span></td></tr></tbody>

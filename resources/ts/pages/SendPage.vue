@@ -17,6 +17,7 @@ import { useFits } from '../server/houses';
 import { useBatches } from '../server/series';
 import RightsGroup from '../rights/RightsGroup.vue';
 import { useRights } from '../server/rights';
+import { counted } from '../words/counted';
 import JobRemarks from './JobRemarks.vue';
 import '../styles/exports.css';
 
@@ -90,7 +91,7 @@ function counts(one: ExportCard): string {
             <p v-if="makes"><v-btn variant="flat" color="primary" :disabled="!fits?.length || (forbidden && why.trim() === '')" :loading="sending.isPending.value" @click="sending.mutate(undefined)">Make {{ fits?.length === 1 ? 'its file' : `all ${fits?.length ?? 0} files` }}</v-btn> <span v-if="fits?.some((one) => one.notes.some((note) => note.grave))" class="small">A house would send some of them back; look above.</span></p>
             <p v-if="sending.error.value" role="alert">{{ said(sending.error.value) }}</p>
             <p v-for="batch in batches" :key="batch.id" class="send-batch">
-                <strong>{{ batch.done }} of {{ batch.all }} files</strong> <span class="small">{{ ago(batch.createdAt) }}{{ batch.paused ? ` · ${batch.paused} paused` : '' }}</span>
+                <strong>{{ batch.done }} of {{ counted(batch.all, 'file') }}</strong> <span class="small">{{ ago(batch.createdAt) }}{{ batch.paused ? ` · ${batch.paused} paused` : '' }}</span>
                 <v-progress-linear v-if="batch.live || batch.paused" class="send-progress" :model-value="(100 * (batch.done + batch.left)) / batch.all" color="primary" :aria-label="`How much of this send is made`" />
                 <v-btn v-if="makes && (batch.live > 1 || batch.paused)" size="small" @click="pausing.mutate({ batch: batch.id, on: batch.paused > 0 })">{{ batch.paused ? 'Go on' : 'Pause' }}</v-btn>
                 <v-btn v-if="batch.done" :href="`/api/jobs/${job}/send/${batch.id}/files.zip`" download>All of them in one zip</v-btn>

@@ -11,6 +11,7 @@ import { NOTHING, SHELVED, useShelf, type Wanted } from '../server/shelf';
 import AssetDialog from '../shelf/AssetDialog.vue';
 import CollectionBar from '../shelf/CollectionBar.vue';
 import ShelfUpload from '../shelf/ShelfUpload.vue';
+import { counted } from '../words/counted';
 import '../shelf/cards.css';
 import type { AssetCard, ShelfOpened } from '../types';
 
@@ -68,7 +69,7 @@ function take(): void {
                         <v-btn href="/api/shelf/file" download>Save the shelf with its licences and proofs</v-btn>
                         <v-file-input v-model="file" label="Take in a shelf that was saved" accept=".zip" prepend-icon="" density="compact" variant="outlined" hide-details :loading="opening.isPending.value" @update:model-value="take" />
                     </div>
-                    <div v-if="opened" role="status"><p>{{ opened.taken }} pieces taken in, {{ opened.known }} were here; {{ opened.licences }} licences, {{ opened.proofs }} proofs.</p><p v-for="problem in opened.problems" :key="problem" class="small">{{ problem }}</p></div>
+                    <div v-if="opened" role="status"><p>{{ counted(opened.taken, 'piece') }} taken in, {{ opened.known }} {{ opened.known === 1 ? 'was' : 'were' }} here; {{ counted(opened.licences, 'licence') }}, {{ counted(opened.proofs, 'proof') }}.</p><p v-for="problem in opened.problems" :key="problem" class="small">{{ problem }}</p></div>
                 </template>
             </v-expansion-panel>
         </v-expansion-panels>

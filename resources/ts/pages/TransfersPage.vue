@@ -10,6 +10,7 @@ import { useFaults } from '../server/faults';
 import { useChange, useJobs } from '../server/queries';
 import type { GangCard, GangLayout, JobCard } from '../types';
 import { ago } from '../words/lines';
+import { counted } from '../words/counted';
 
 /** Film for transfers: several designs, so many of each, laid as close as the knife allows. */
 const { data: jobs } = useJobs();
@@ -76,7 +77,7 @@ function add(): void {
         <section v-if="layout && lines.length" class="gang-layout" aria-label="Layout">
             <p class="measure" role="status">{{ layout.lengths.length }} {{ layout.lengths.length === 1 ? 'sheet' : 'sheets' }} · {{ total.toFixed(2) }} in of film · {{ (layout.waste * 100).toFixed(1) }} % not covered{{ cost === null ? '' : ` · costs ${cost.toFixed(2)}` }}</p>
             <div class="gang-sheets">
-                <svg v-for="(length, at) in layout.lengths.slice(0, 6)" :key="at" :viewBox="`0 0 ${chosen?.width ?? 22} ${length}`" role="img" :aria-label="`Sheet ${at + 1}: ${layout.laid.filter((one) => one.sheet === at).length} pieces`">
+                <svg v-for="(length, at) in layout.lengths.slice(0, 6)" :key="at" :viewBox="`0 0 ${chosen?.width ?? 22} ${length}`" role="img" :aria-label="`Sheet ${at + 1}: ${counted(layout.laid.filter((one) => one.sheet === at).length, 'piece')}`">
                     <rect class="gang-bare" x="0" y="0" :width="chosen?.width ?? 22" :height="length" />
                     <g v-for="(one, n) in layout.laid.filter((laid) => laid.sheet === at)" :key="n"><rect :x="one.left" :y="one.top" :width="one.width" :height="one.height" :fill="shades[one.piece % shades.length]" /><path v-if="one.turned" class="gang-turned" :d="`M${one.left} ${one.top}l${Math.min(0.6, one.width)} 0l${-Math.min(0.6, one.width)} ${Math.min(0.6, one.height)}z`"><title>turned</title></path></g>
                     <text v-if="form.mirrored" class="gang-word" :transform="`translate(${(chosen?.width ?? 22) / 2} ${length / 2}) scale(-1 1)`" text-anchor="middle" dominant-baseline="central" :font-size="Math.min((chosen?.width ?? 22) / 7, length / 2)" aria-hidden="true">MIRRORED</text>

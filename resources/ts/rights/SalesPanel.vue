@@ -5,6 +5,7 @@ import { api, said } from '../api';
 import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import { JUDGED, useSales } from '../server/rights';
+import { counted } from '../words/counted';
 import type { SalesOfJob, SalesRead } from '../types';
 
 /** What was sold of each design: entered, or read from the reports of a market. */
@@ -52,7 +53,7 @@ function take(): void {
         </div>
         <p v-if="wrong" role="alert">{{ said(wrong) }}</p>
         <div v-if="came" role="status">
-            <p>{{ came.taken }} {{ came.taken === 1 ? 'row' : 'rows' }} counted, {{ came.units }} shirts{{ came.known ? `; ${came.known} were known already` : '' }}.</p>
+            <p>{{ counted(came.taken, 'row') }} counted, {{ counted(came.units, 'shirt') }}{{ came.known ? `; ${came.known} were known already` : '' }}.</p>
             <ul v-if="came.problems.length" class="sales-problems"><li v-for="problem in came.problems" :key="problem">{{ problem }}</li></ul>
         </div>
         <p v-if="unread" role="alert">{{ said(unread) }}</p>

@@ -7,6 +7,7 @@ import { useLicenceChoices } from '../server/rights';
 import { SHELVED, useAsset } from '../server/shelf';
 import type { AssetCard, Replaced } from '../types';
 import { ago } from '../words/lines';
+import { counted } from '../words/counted';
 
 /** One piece of the shelf: where it is used, what it serves, what it has, under what it is held. */
 const id = defineModel<number | null>({ required: true });
@@ -34,7 +35,7 @@ const facts = computed(() => {
     return !now ? [] : [
         now.card.type === 'svg' ? 'a drawing: any size' : now.card.kind === 'art' ? `${now.card.width} × ${now.card.height} px` : `${now.card.type} font`,
         now.font ? `${now.font.characters} characters` : '', now.font ? `weight ${now.font.weight}, ${now.font.weightName}` : '', now.font && now.font.lightest < now.font.heaviest ? `could vary from ${now.font.lightest} to ${now.font.heaviest}, is set as it is` : '',
-        now.servesWidth ? `serves ${now.servesWidth} × ${now.servesHeight} in at 300 ppi` : '', now.sold ? `${now.sold} shirts sold with it` : '', `came ${ago(now.cameAt)}`, now.card.genre,
+        now.servesWidth ? `serves ${now.servesWidth} × ${now.servesHeight} in at 300 ppi` : '', now.sold ? `${counted(now.sold, 'shirt')} sold with it` : '', `came ${ago(now.cameAt)}`, now.card.genre,
     ].filter(Boolean);
 });
 
