@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { allRead, reading, whileReading } from '../../resources/ts/stores/reading';
+import { counted } from '../../resources/ts/words/counted';
 import { CORNERS, cornersOf, inTurn, placed, toLine, type Corner } from '../../resources/ts/tokens/corners';
 
 const whole: Corner[] = [[0, 0], [1, 0], [1, 1], [0, 1]];
@@ -47,4 +48,8 @@ test('waits until all that was typed is read, however it ends', async () => {
     await Promise.all([slow, acted]);
     expect(order).toEqual(['failing', 'slow', 'acted']);
     expect(reading.value).toBe(0);
+});
+
+test('counts one and several', () => {
+    expect([counted(0, 'shirt'), counted(1, 'shirt'), counted(2, 'shirt'), counted(1, 'entry', 'entries'), counted(3, 'entry', 'entries')]).toEqual(['0 shirts', '1 shirt', '2 shirts', '1 entry', '3 entries']);
 });
