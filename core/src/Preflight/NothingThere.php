@@ -56,16 +56,26 @@ final class NothingThere implements MendsOnSheet
         if ($what === []) {
             return $finding;
         }
-        // One that is off the sheet may lie on another there.
-        $layers = array_values(array_unique([...$twice, ...$bare, ...$off], SORT_REGULAR));
+        $layers = self::once([...$bare, ...$off, ...$twice]);
 
         return Finding::of(
             $finding->group, $finding->key, $finding->word, Verdict::Fail, $finding->verdict === Verdict::Fail ? 'none' : sprintf('%d of %d pieces', count($layers), count($subject->pieces())), 'every piece once',
             ($finding->verdict === Verdict::Fail ? $finding->says.' ' : '').ucfirst(implode('; ', $what)).'.',
         )->about(...array_map(fn (Layer $layer): string => $layer->id, $layers))->mendedBy(...array_map(
             fn (Layer $layer): Mend => Mend::by(sprintf('Take out %s', self::named([$layer])), new RemovePieces([$layer->id])),
-            array_slice($layers, 0, 3),
+            array_slice(self::once([...$twice, ...$bare, ...$off]), 0, 3),
         ));
+    }
+
+    /**
+     * One that is off the sheet may lie on another there.
+     *
+     * @param  list<Layer>  $layers
+     * @return list<Layer>
+     */
+    private static function once(array $layers): array
+    {
+        return array_values(array_unique($layers, SORT_REGULAR));
     }
 
     /** @param  list<Layer>  $layers */

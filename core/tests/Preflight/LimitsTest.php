@@ -161,7 +161,7 @@ it('counts each piece that prints nothing of its own once, and names them all', 
     $subject = subject_of(Fixtures::artwork($plates));
     $finding = (new NothingThere)->onSheet((new NothingThere)->picture($subject->picture)[0], $subject);
     // The last lies off the sheet, on another there: two pieces in all.
-    expect($finding->figure)->toBe('2 of 3 pieces')->and($finding->layers)->toBe(['farther', 'far'])->and($finding->mends)->toHaveCount(2)
+    expect($finding->figure)->toBe('2 of 3 pieces')->and($finding->layers)->toBe(['far', 'farther'])->and($finding->mends)->toHaveCount(2)
         ->and(strtolower($finding->says))->toBe('ellipse, ellipse lie wholly off the sheet; ellipse lies on another piece that is just the same.');
 });
 
