@@ -53,7 +53,7 @@ function take(): void {
         </div>
         <p v-if="wrong" role="alert">{{ said(wrong) }}</p>
         <div v-if="came" role="status">
-            <p>{{ counted(came.taken, 'row') }} counted, {{ counted(came.units, 'shirt') }}{{ came.known ? `; ${came.known} were known already` : '' }}.</p>
+            <p>{{ counted(came.taken, 'row') }} counted, {{ counted(came.units, 'shirt') }}{{ came.known ? `; ${came.known} ${came.known === 1 ? 'was' : 'were'} known already` : '' }}.</p>
             <ul v-if="came.problems.length" class="sales-problems"><li v-for="problem in came.problems" :key="problem">{{ problem }}</li></ul>
         </div>
         <p v-if="unread" role="alert">{{ said(unread) }}</p>
