@@ -24,20 +24,22 @@ final class Checks
     public static function report(Revision $revision, bool $closely, bool $atBench = false): Report
     {
         $waiting = Waiting::for($revision, $atBench);
-        $studio = Studio::of($revision->job->shop);
+        $shop = $revision->job->shop;
+        $studio = Studio::of($shop);
         $artwork = $revision->read();
         $judges = Destination::judging($revision->job);
         $fits = array_map(fn (Destination $to): Fit => $to->fit($artwork, $studio->renderer), $judges);
+        $demands = $fits === [] ? null : HouseDemands::strictest($fits, $artwork->brief->method);
+        [$area, $words] = [$revision->job->area(), self::words($shop)];
 
-        return Preflight::artwork(
-            $artwork, $studio->renderer, $studio->shelf, $revision->job->area(), closely: $closely, words: self::words($revision->job->shop), demands: $fits === [] ? null : HouseDemands::strictest($fits, $artwork->brief->method),
-            before: $waiting->goOn(...),
-        );
+        return $studio->reports->report($artwork, $area, $closely, $words, $demands, fn (): Report => Preflight::artwork(
+            $artwork, $studio->renderer, $studio->shelf, $area, closely: $closely, words: $words, demands: $demands, before: $waiting->goOn(...),
+        ));
     }
 
     /** @return list<string> that the shop spells so, whatever dictionaries say */
     private static function words(Shop $shop): array
     {
-        return array_values(array_filter($shop->words()->pluck('word')->all(), is_string(...)));
+        return array_values(array_filter($shop->words()->orderBy('word')->pluck('word')->all(), is_string(...)));
     }
 }

@@ -15,6 +15,7 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 use TallCrow\Cutout\Background;
 use TallCrow\Cutout\Pockets;
+use TallCrow\Preflight\KeptReports;
 use TallCrow\Raster\Image;
 use TallCrow\Render\DrawingWatch;
 use TallCrow\Render\FolderPictures;
@@ -30,15 +31,17 @@ final readonly class Studio
         public FolderShelf $shelf,
         public Renderer $renderer,
         public FolderPictures $pictures,
+        public KeptReports $reports,
     ) {}
 
     public static function of(Shop $shop): self
     {
         $shelf = new FolderShelf(ShopFiles::of($shop)->shelf());
-        $pictures = new FolderPictures($shop->folder('pictures'), materials: self::materials());
+        $kept = $shop->folder('pictures');
+        $pictures = new FolderPictures($kept, materials: self::materials());
         $watched = new WatchedPictures($pictures, new DrawingWatch($shop->folder('watch')));
 
-        return new self($shelf, new Renderer($shelf, $watched), $pictures);
+        return new self($shelf, new Renderer($shelf, $watched), $pictures, new KeptReports($pictures, $shelf, $kept));
     }
 
     /** Fields of wear and papers, kept for all shops. */

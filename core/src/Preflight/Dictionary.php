@@ -24,6 +24,16 @@ final class Dictionary
         return array_values(array_filter(array_keys(self::LANGUAGES), fn (string $language): bool => is_file(self::FOLDER."/$language.dic")));
     }
 
+    /** Follows the dictionaries that there are, by size and time. */
+    public static function fingerprint(): string
+    {
+        return implode(' ', array_map(function (string $language): string {
+            $file = self::FOLDER."/$language.dic";
+
+            return "$language:".filesize($file).':'.filemtime($file);
+        }, self::languages()));
+    }
+
     /**
      * The words that a language does not have, and what each may have been meant as.
      *

@@ -4,11 +4,21 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\Reading;
 use TallCrow\Geometry\Box;
 
 /** What one check measured: the figure, its limit, where it is seen, and what would mend it. */
 final readonly class Finding
 {
+    /** Of places, pieces and mends. */
+    private const MOST = 100_000;
+
+    /** Characters of one word of it. */
+    private const LONGEST = 100_000;
+
+    /** Inches from the corner of the sheet. */
+    private const FURTHEST = 1e6;
+
     /**
      * @param  list<Box>  $where  inches on the sheet
      * @param  list<string>  $layers  ids of the layers that it is about
@@ -37,6 +47,17 @@ final readonly class Finding
     public static function of(Group $group, string $key, string $word, Verdict $verdict, string $figure, string $limit, string $says): self
     {
         return new self($key, $group, $word, $verdict, $figure, $limit, $says);
+    }
+
+    /** What toArray() gave. */
+    public static function read(Reading $node): self
+    {
+        $text = fn (string $key): string => $node->text($key, self::LONGEST);
+
+        return new self(
+            $text('key'), $node->choice('group', Group::class), $text('word'), $node->choice('verdict', Verdict::class), $text('figure'), $text('limit'), $text('says'),
+            array_map(self::place(...), $node->items('where', self::MOST)), $node->texts('layers', self::MOST, self::LONGEST), array_map(Mend::read(...), $node->items('mends', self::MOST)), $text('meant'),
+        );
     }
 
     /** @param  array<array-key, Box>  $where */
@@ -82,6 +103,13 @@ final readonly class Finding
             'mends' => array_map(fn (Mend $mend): array => $mend->toArray(), $this->mends),
             'meant' => $this->meant,
         ];
+    }
+
+    private static function place(Reading $node): Box
+    {
+        $at = fn (string $key): float => $node->number($key, -self::FURTHEST, self::FURTHEST);
+
+        return new Box($at('left'), $at('top'), $at('left') + $at('width'), $at('top') + $at('height'));
     }
 
     /** @param  array<string, mixed>  $changes */

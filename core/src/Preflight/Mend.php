@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\Reading;
 use TallCrow\Edit\Operation;
+use TallCrow\Edit\Operations;
 
 /** One action that would make a check pass: what it says, and the operations that it stands for. They are carried out as they were shown. */
 final readonly class Mend
 {
-    /** @param  non-empty-list<Operation>  $operations */
+    /** As many of one mend. */
+    private const MOST = 10_000;
+
+    private const LONGEST = 10_000;
+
+    /** @param  list<Operation>  $operations */
     private function __construct(
         public string $says,
         public array $operations,
@@ -18,6 +25,15 @@ final readonly class Mend
     public static function by(string $says, Operation $operation, Operation ...$more): self
     {
         return new self($says, [$operation, ...array_values($more)]);
+    }
+
+    /** What toArray() gave. */
+    public static function read(Reading $node): self
+    {
+        $operations = array_map(Operations::one(...), $node->items('operations', self::MOST));
+        $operations === [] && $node->fault('holds none; one is the least', 'operations');
+
+        return new self($node->text('says', self::LONGEST), $operations);
     }
 
     /** @return array{says: string, operations: list<array<string, mixed>>} */

@@ -26,6 +26,9 @@ final class Preflight
     /** Fine enough for all but the checks that look closely, coarse enough to keep up with a seller at work. */
     public const AT_WORK = 100.0;
 
+    /** With this begins the key of a finding about a line that could not be drawn. */
+    public const TROUBLE = 'trouble:';
+
     /** @return list<ChecksPicture|ChecksSheet> in the order in which their findings are told */
     public static function checks(): array
     {
@@ -109,6 +112,6 @@ final class Preflight
 
     private static function trouble(LayerTrouble $trouble): Finding
     {
-        return Finding::of(Group::Sheet, 'trouble:'.$trouble->layer, 'Cannot be drawn', Verdict::Fail, 'left out', 'every line drawn', $trouble->getMessage())->about($trouble->layer);
+        return Finding::of(Group::Sheet, self::TROUBLE.$trouble->layer, 'Cannot be drawn', Verdict::Fail, 'left out', 'every line drawn', $trouble->getMessage())->about($trouble->layer);
     }
 }

@@ -4,14 +4,44 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\ArtworkInvalid;
+use TallCrow\Artwork\Faults;
+use TallCrow\Artwork\Node;
+
 final readonly class Report
 {
+    /** As many in one. */
+    private const MOST = 10_000;
+
     /** @param  list<Finding>  $findings */
     public function __construct(public array $findings) {}
+
+    /**
+     * What toArray() gave, decoded from JSON.
+     *
+     * @throws ArtworkInvalid
+     */
+    public static function read(mixed $data): self
+    {
+        $faults = new Faults;
+        $node = Node::root($data, $faults);
+        // One without any would say that all holds.
+        $node->has('findings') || $node->fault('is missing', 'findings');
+        $findings = array_map(Finding::read(...), $node->items('findings', self::MOST));
+        $faults->settle();
+
+        return new self($findings);
+    }
 
     public function verdict(): Verdict
     {
         return array_reduce($this->findings, fn (Verdict $worst, Finding $f): Verdict => $f->counts() ? $worst->worst($f->verdict) : $worst, Verdict::Pass);
+    }
+
+    /** Whether every line of the sheet was drawn. */
+    public function isWhole(): bool
+    {
+        return array_filter($this->findings, fn (Finding $finding): bool => str_starts_with($finding->key, Preflight::TROUBLE)) === [];
     }
 
     public function finding(string $key): ?Finding

@@ -7,12 +7,16 @@ namespace TallCrow\Render;
 /**
  * A fingerprint of everything that makes a picture of a sheet: the code of the core's drawing parts and the libraries
  * that they draw with. It is part of the key of every kept picture, so that a change of any part makes the old ones
- * useless by itself. It is the same in every process on the same code.
+ * useless by itself. It is the same in every process on the same code. What is measured on a sheet follows from the
+ * code of the whole core.
  */
 final class DrawingCode
 {
     /** Folders of the core whose code takes part in a picture. */
     public const FOLDERS = ['Artwork', 'Asset', 'Colour', 'Cutout', 'Effect', 'Geometry', 'Look', 'Mask', 'Noise', 'Paper', 'Raster', 'Render', 'Texture', 'Type'];
+
+    /** The whole core, for what is computed from more than pictures. */
+    public const ALL = ['.'];
 
     private const LIBRARIES = ['libvips.so.42', 'librsvg-2.so.2', 'libcairo.so.2', 'libfreetype.so.6', 'libharfbuzz.so.0', 'libfribidi.so.0', 'libgeos_c.so.1', 'libjpeg.so.62', 'libjpeg.so.8', 'libpng16.so.16', 'libwebp.so.7'];
 
@@ -28,16 +32,18 @@ final class DrawingCode
      *
      * @param  string  $folder  where the digest may be kept
      * @param  string  $root  the folder of the core's source
+     * @param  list<string>  $parts  of it whose code counts
      */
-    public static function fingerprint(string $folder, string $root = __DIR__.'/..'): string
+    public static function fingerprint(string $folder, string $root = __DIR__.'/..', array $parts = self::FOLDERS): string
     {
-        return self::$known["$folder $root"] ??= self::found($folder, $root);
+        return self::$known[implode(' ', [$folder, $root, ...$parts])] ??= self::found($folder, $root, $parts);
     }
 
-    private static function found(string $folder, string $root): string
+    /** @param  list<string>  $parts */
+    private static function found(string $folder, string $root, array $parts): string
     {
         $root = realpath($root) ?: $root;
-        $files = self::files($root);
+        $files = self::files($root, $parts);
         $engines = self::engines();
         $stats = implode(' ', $engines);
         $newest = 0;
@@ -77,10 +83,13 @@ final class DrawingCode
         return hash_final($hash);
     }
 
-    /** @return list<string> the source files, in an order that is always the same */
-    private static function files(string $root): array
+    /**
+     * @param  list<string>  $parts
+     * @return list<string> the source files, in an order that is always the same
+     */
+    private static function files(string $root, array $parts): array
     {
-        return array_merge(...array_map(fn (string $folder): array => self::within("$root/$folder"), self::FOLDERS));
+        return array_merge(...array_map(fn (string $folder): array => self::within("$root/$folder"), $parts));
     }
 
     /** @return list<string> */

@@ -98,6 +98,9 @@ it('mends what it says, and brings no other fault', function (string $file): voi
     // What a mend leaves as it was is drawn once, as on the bench.
     $renderer = new Renderer($shelf, new FolderPictures(Fixtures::temporary('mends'), materials: Materials::kept()));
     $before = Preflight::artwork($artwork, $renderer, $shelf);
+    // As it is kept, it is read again with every mend.
+    $written = json_encode($before->toArray(), JSON_THROW_ON_ERROR);
+    expect(json_encode(Report::read(json_decode($written, true))->toArray()))->toBeJson()->toEqual($written);
     foreach ($before->findings as $finding) {
         foreach ($finding->verdict === Verdict::Pass ? [] : $finding->mends as $mend) {
             $mended = Operations::apply($mend->operations, $artwork, $renderer->placer)->artwork;

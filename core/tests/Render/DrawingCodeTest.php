@@ -75,6 +75,19 @@ it('changes its fingerprint with every file of the drawing parts, and with no ot
     expect($print())->toBe($before);
 });
 
+it('changes that of the whole core with what only measures, too', function (): void {
+    $core = copied_core();
+    $print = fn (): string => DrawingCode::fingerprint(Fixtures::temporary('kept'), $core, DrawingCode::ALL);
+    $before = $print();
+    expect($print())->toBe($before)->and(DrawingCode::fingerprint(Fixtures::temporary('kept'), $core))->not->toBe($before);
+    foreach (['Preflight/Haze.php', 'House/Fit.php', 'Artwork/Schema/ArtworkSchema.php', 'Raster/Image.php'] as $file) {
+        file_put_contents("$core/$file", "\n", FILE_APPEND);
+        clearstatcache();
+        [$then, $before] = [$before, $print()];
+        expect($before)->not->toBe($then, $file);
+    }
+});
+
 it('takes in every folder on which drawing leans', function (): void {
     $used = [];
     $walk = function (string $folder) use (&$walk, &$used): void {
