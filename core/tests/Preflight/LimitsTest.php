@@ -240,3 +240,11 @@ it('warns of wear from a quarter of the ink on, and fails from half of it', func
     $sheet = Fixtures::artwork([ink_slab('p', 0.3, 0.3, 2.7, 3.7)], ['distress' => [['texture' => 'speckle', 'amount' => $amount, 'seed' => 3]]]);
     expect(gauged(new WearShare, $sheet)['wear']->verdict)->toBe($verdict);
 })->with([[0.2, Verdict::Pass], [0.3, Verdict::Warn], [0.45, Verdict::Warn], [0.55, Verdict::Fail]]);
+
+it('tells what lines of wear ask for together, each of what those before it left, and of a piece only what reaches it', function (): void {
+    $wear = fn (float $amount, array $more = []): array => ['texture' => 'speckle', 'amount' => $amount, 'seed' => 3, ...$more];
+    $sheet = Fixtures::artwork([ink_slab('a', 0.3, 0.3, 2.7, 1.7, more: ['distress' => [$wear(0.1)]]), ink_slab('b', 0.3, 2.3, 2.7, 3.7)], ['distress' => [$wear(0.2), $wear(0.15, ['shielded' => ['a']]), $wear(0.3, ['on' => false])]]);
+    $asks = array_map(fn ($finding): string => explode('ask for ', $finding->says)[1] ?? '', gauged(new WearShare, $sheet));
+    // 1 − 0.8 · 0.85 of all; 1 − 0.9 · 0.8 of the first, and of the second as of all.
+    expect($asks)->toBe(['wear' => '32.0 %.', 'wear:a' => '28.0 %.', 'wear:b' => '32.0 %.']);
+});
