@@ -248,3 +248,10 @@ it('tells what lines of wear ask for together, each of what those before it left
     // 1 − 0.8 · 0.85 of all; 1 − 0.9 · 0.8 of the first, and of the second as of all.
     expect($asks)->toBe(['wear' => '32.0 %.', 'wear:a' => '28.0 %.', 'wear:b' => '32.0 %.']);
 });
+
+it('makes weak letters bolder by as much as leaves their counters open, and else larger', function (string $letter, float $height, string $says): void {
+    $word = fn (string $id, string $text, float $line, float $height, float $y): array => ['id' => $id, 'source' => ['kind' => 'text', 'text' => $text, 'font' => 'anton.woff2'], 'placement' => ['x' => 5, 'y' => $y, 'width' => null, 'height' => null, 'capitals' => $height], 'effects' => [['kind' => 'fill', 'colour' => '#f3ead7'], ['kind' => 'hollow', 'width' => $line]]];
+    $sheet = Fixtures::artwork([$word('a', 'HEM', 0.1, 2.0, 2), $word('b', 'HEM', 0.1, 2.0, 5), $word('c', $letter, 0.018, $height, 8)], ['sheet' => ['width' => 1000, 'height' => 1000, 'ppi' => 100]]);
+    // Half of 0.1 in would be even with the others: 0.016 in on either side of a line of 0.018. The counters of B are a twelfth of its height wide.
+    expect(array_map(fn (Mend $mend): string => $mend->says, gauged(new VisualWeight, $sheet, 50)['weight:c']->mends))->toBe([$says]);
+})->with([['H', 0.31, 'Embolden H by 0.016 in'], ['B', 0.31, 'Set B 72 % larger'], ['B', 0.5, 'Embolden B by 0.010 in'], ['B', 0.8, 'Embolden B by 0.016 in']]);
