@@ -12,6 +12,7 @@ use TallCrow\Preflight\EdgeInk;
 use TallCrow\Preflight\EffectivePpi;
 use TallCrow\Preflight\Gamut;
 use TallCrow\Preflight\HalftoneDots;
+use TallCrow\Preflight\Haze;
 use TallCrow\Preflight\InkCount;
 use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\MethodFits;
@@ -255,3 +256,12 @@ it('makes weak letters bolder by as much as leaves their counters open, and else
     // Half of 0.1 in would be even with the others: 0.016 in on either side of a line of 0.018. The counters of B are a twelfth of its height wide.
     expect(array_map(fn (Mend $mend): string => $mend->says, gauged(new VisualWeight, $sheet, 50)['weight:c']->mends))->toBe([$says]);
 })->with([['H', 0.31, 'Embolden H by 0.016 in'], ['B', 0.31, 'Set B 72 % larger'], ['B', 0.5, 'Embolden B by 0.010 in'], ['B', 0.8, 'Embolden B by 0.016 in']]);
+
+it('tells of each piece that fades what makes it fade, and mends that', function (): void {
+    $faded = fn (string $id, float $top, array $more): array => ink_slab($id, 0.4, $top, 2.6, $top + 1, more: ['name' => $id, ...$more]);
+    $sheet = Fixtures::artwork([$faded('pale', 0.2, ['opacity' => 0.5]), $faded('masked', 1.5, ['masks' => [['kind' => 'ellipse', 'feather' => 0.5]]]), $faded('glowing', 2.8, ['effects' => [1 => ['kind' => 'airbrushed']]])], ['garments' => [['name' => 'Ink', 'colour' => '#17181a']]]);
+    [$subject, $gauge] = [subject_of($sheet), new Haze];
+    $haze = $gauge->onSheet($gauge->picture($subject->picture)[0], $subject);
+    expect($haze->says)->toEndWith('It comes of pale (printed at 50 %), masked (a soft mask), glowing (a soft look).')->and($haze->layers)->toBe(['pale', 'masked', 'glowing'])
+        ->and(array_map(fn (Mend $mend): string => $mend->says, $haze->mends))->toBe(['Print the fade of pale as halftone', 'Print the fade of masked as halftone', 'Print pale at full strength', 'Give masked a hard mask']);
+});
