@@ -61,37 +61,37 @@ function kept_of_shop(): KeptOfShop
 }
 
 /** A moth that is printed too large for its pixels. */
-function moth_sheet(float $width = 2.5): Artwork
+function moth_too_large(float $width = 2.5): Artwork
 {
     return Fixtures::artwork([['id' => 'moth', 'source' => ['kind' => 'art', 'file' => 'moth.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => $width]]]);
 }
 
 it('measures a sheet once, and gives the same report with its mends from then on', function (): void {
     $shop = kept_of_shop();
-    $first = $shop->report(moth_sheet());
-    expect($shop->report(moth_sheet()))->toEqual($first)->and($shop->times)->toBe(1)
+    $first = $shop->report(moth_too_large());
+    expect($shop->report(moth_too_large()))->toEqual($first)->and($shop->times)->toBe(1)
         ->and($first->findings)->not->toBe([])->and(array_merge(...array_map(fn ($finding): array => $finding->mends, $first->findings)))->not->toBe([]);
     // One change, and one step back.
-    $shop->report(moth_sheet(2.0));
-    $shop->report(moth_sheet());
+    $shop->report(moth_too_large(2.0));
+    $shop->report(moth_too_large());
     expect($shop->times)->toBe(2);
 });
 
 it('measures anew what anything of it hangs on', function (Closure $changed): void {
     $shop = kept_of_shop();
-    $before = $shop->report(moth_sheet());
+    $before = $shop->report(moth_too_large());
     $after = $changed($shop);
     expect($shop->times)->toBe(2)->and($after)->toBeInstanceOf(Report::class)->and($before->findings)->not->toBe([]);
 })->with([
-    'the sheet' => fn (KeptOfShop $shop): Report => $shop->report(moth_sheet(2.4999)),
-    'what is asked for' => fn (KeptOfShop $shop): Report => $shop->report(moth_sheet(), PrintArea::pixels('chest', 1200, 1200, Ppi::of(300))),
-    'how closely' => fn (KeptOfShop $shop): Report => $shop->report(moth_sheet(), closely: true),
-    'how words are spelt' => fn (KeptOfShop $shop): Report => $shop->report(moth_sheet(), words: ['tidepool']),
-    'demands' => fn (KeptOfShop $shop): Report => $shop->report(moth_sheet(), demands: new Demands('a house', 120, Method::of(moth_sheet()->brief->method))),
+    'the sheet' => fn (KeptOfShop $shop): Report => $shop->report(moth_too_large(2.4999)),
+    'what is asked for' => fn (KeptOfShop $shop): Report => $shop->report(moth_too_large(), PrintArea::pixels('chest', 1200, 1200, Ppi::of(300))),
+    'how closely' => fn (KeptOfShop $shop): Report => $shop->report(moth_too_large(), closely: true),
+    'how words are spelt' => fn (KeptOfShop $shop): Report => $shop->report(moth_too_large(), words: ['tidepool']),
+    'demands' => fn (KeptOfShop $shop): Report => $shop->report(moth_too_large(), demands: new Demands('a house', 120, Method::of(moth_too_large()->brief->method))),
     'a picture' => function (KeptOfShop $shop): Report {
         $shop->put('#16181a');
 
-        return $shop->report(moth_sheet());
+        return $shop->report(moth_too_large());
     },
 ]);
 
@@ -99,17 +99,17 @@ it('keeps no report of a sheet with a line that cannot be drawn', function (): v
     $shop = kept_of_shop();
     $shop->takeAway();
     foreach ([1, 2] as $times) {
-        expect($shop->report(moth_sheet())->finding('trouble:moth'))->not->toBeNull()->and($shop->times)->toBe($times);
+        expect($shop->report(moth_too_large())->finding('trouble:moth'))->not->toBeNull()->and($shop->times)->toBe($times);
     }
     $shop->put('white');
-    expect($shop->report(moth_sheet())->finding('trouble:moth'))->toBeNull()->and($shop->times)->toBe(3);
+    expect($shop->report(moth_too_large())->finding('trouble:moth'))->toBeNull()->and($shop->times)->toBe(3);
 });
 
 it('measures anew where what was kept is no report', function (string $broken): void {
     $shop = kept_of_shop();
-    $first = $shop->report(moth_sheet());
+    $first = $shop->report(moth_too_large());
     $texts = glob("$shop->kept/t*") ?: [];
     expect($texts)->toHaveCount(1);
     file_put_contents($texts[0], $broken);
-    expect($shop->report(moth_sheet()))->toEqual($first)->and($shop->times)->toBe(2);
+    expect($shop->report(moth_too_large()))->toEqual($first)->and($shop->times)->toBe(2);
 })->with(['', 'null', '{"findings": 3}', '{"findings": [{"key": "haze"}]}', '{"findings": [']);

@@ -255,7 +255,7 @@ it('makes weak letters bolder by as much as leaves their counters open, and else
     $sheet = Fixtures::artwork([$word('a', 'HEM', 0.1, 2.0, 2), $word('b', 'HEM', 0.1, 2.0, 5), $word('c', $letter, 0.018, $height, 8)], ['sheet' => ['width' => 1000, 'height' => 1000, 'ppi' => 100]]);
     // Half of 0.1 in would be even with the others: 0.016 in on either side of a line of 0.018. The counters of B are a twelfth of its height wide.
     expect(array_map(fn (Mend $mend): string => $mend->says, gauged(new VisualWeight, $sheet, 50)['weight:c']->mends))->toBe([$says]);
-})->with([['H', 0.31, 'Embolden H by 0.016 in'], ['B', 0.31, 'Set B 72 % larger'], ['B', 0.5, 'Embolden B by 0.010 in'], ['B', 0.8, 'Embolden B by 0.016 in']]);
+})->with([['H', 0.31, 'Embolden H by 0.016 in'], ['B', 0.31, 'Set B 72 % larger'], ['B', 0.5, 'Embolden B by 0.010 in'], ['B', 0.8, 'Embolden B by 0.016 in'], ['HEM', 0.8, 'Embolden HEM by 0.013 in']]);
 
 it('tells of each piece that fades what makes it fade, and mends that', function (): void {
     $faded = fn (string $id, float $top, array $more): array => ink_slab($id, 0.4, $top, 2.6, $top + 1, more: ['name' => $id, ...$more]);
