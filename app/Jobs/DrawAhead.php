@@ -11,7 +11,7 @@ use App\Models\Revision;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Draws a sheet before somebody opens it, behind all exports: in a shop that is new, the first proof makes fields of wear and papers that later ones have at hand. */
+/** Draws a sheet before somebody opens it, behind all exports: in a shop that is new, or after the code that draws was changed, nothing is at hand. */
 final class DrawAhead implements ShouldQueue
 {
     use Queueable;

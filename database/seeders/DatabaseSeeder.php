@@ -7,7 +7,6 @@ namespace Database\Seeders;
 use App\Bench\Briefs;
 use App\Bench\Provenance;
 use App\Bench\Shelving;
-use App\Jobs\DrawAhead;
 use App\Models\HouseRecord;
 use App\Models\Role;
 use App\Models\Shop;
@@ -59,9 +58,5 @@ final class DatabaseSeeder extends Seeder
         ]]);
         $shop->areas()->create(['name' => 'Quarry Road Press, hoodie back', 'width' => 4200, 'height' => 4800, 'ppi' => 300]);
         DemoYear::lay($shop);
-        // As Jobs lists them.
-        foreach ($shop->jobs()->latest('updated_at')->pluck('head_id') as $revision) {
-            is_int($revision) && DrawAhead::dispatch($revision);
-        }
     }
 }

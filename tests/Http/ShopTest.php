@@ -19,7 +19,6 @@ it('seeds the demo shop once, with its licences', function (): void {
     auth('web')->logout();
     auth()->forgetGuards();
     Shop::query()->delete();
-    Queue::fake();
     $seed = fn () => (new DatabaseSeeder)->run(app(Briefs::class), app(Shelving::class), app(Accounts::class), app(DemoLicences::class));
     $seed();
     $shop = Shop::query()->firstOrFail();
@@ -34,8 +33,18 @@ it('seeds the demo shop once, with its licences', function (): void {
     $count = Asset::query()->count();
     $seed();
     expect(Asset::query()->count())->toBe($count)->and(Shop::query()->count())->toBe(1);
-    // Each design is drawn before somebody opens it, once.
-    Queue::assertPushed(DrawAhead::class, $shop->jobs()->count());
+});
+
+it('has the newest designs of every shop drawn before somebody opens them', function (): void {
+    Queue::fake();
+    $one = $this->job(title: 'One');
+    PrintJob::query()->whereKey($one->id)->update(['updated_at' => now()->addDay()]);
+    foreach (range(1, 30) as $at) {
+        $this->job(title: "More $at");
+    }
+    $this->artisan('crow:ahead')->assertSuccessful();
+    $pushed = Queue::pushed(DrawAhead::class);
+    expect($pushed)->toHaveCount(24)->and($pushed[0])->toEqual(new DrawAhead($one->head_id))->and($pushed[0]->queue)->toBe('later');
 });
 
 it('has at hand what a bench asks for first of a design that was drawn ahead', function (): void {
