@@ -7,7 +7,6 @@ namespace TallCrow\Look;
 use TallCrow\Noise\Bell;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
-use TallCrow\Raster\Noise;
 use TallCrow\Raster\Sampling;
 
 /** Seeded grain over a piece that stays where it is on the sheet, the same at every ppi. */
@@ -34,9 +33,9 @@ final class Grain
      *
      * @param  float  $sigma  inches
      */
-    public static function over(Image $ink, float $sigma, int $seed, PrintGrid $grid): Image
+    public static function over(Image $ink, float $sigma, int $seed, PrintGrid $grid, GrainKind $kind = GrainKind::Rough): Image
     {
-        return $grid->field("grain $sigma $seed", $ink->width(), $ink->height(), fn (int $width, int $height, array $at): Image => self::field($width, $height, $sigma, $seed, $grid->ppi, $at));
+        return $grid->field("grain $kind->name $sigma $seed", $ink->width(), $ink->height(), fn (int $width, int $height, array $at): Image => self::field($width, $height, $sigma, $seed, $grid->ppi, $at, $kind));
     }
 
     /**
@@ -44,28 +43,28 @@ final class Grain
      *
      * @param  array{int, int}  $at  its corner in pixels
      */
-    public static function field(int $width, int $height, float $sigma, int $seed, float $ppi, array $at): Image
+    public static function field(int $width, int $height, float $sigma, int $seed, float $ppi, array $at, GrainKind $kind = GrainKind::Rough): Image
     {
         // Blocks of whole pixels, so that a proof's grain is the print's averaged.
         $coarser = max(array_filter(self::BLOCKS, fn (int $block): bool => $block === 1 || $block * $ppi < self::PPI + 0.5));
         $by = $ppi * $coarser / self::PPI;
         if (abs($by - 1) < 1e-6) {
-            return self::blocks($sigma, $seed, $coarser, $at, $width, $height);
+            return self::blocks($kind, $sigma, $seed, $coarser, $at, $width, $height);
         }
         // On any other grid it lies between the pixels of the next finer that has whole blocks.
         $from = [(int) floor($at[0] / $by) - 1, (int) floor($at[1] / $by) - 1];
-        $grain = self::blocks($sigma, $seed, $coarser, $from, (int) ceil($width / $by) + 3, (int) ceil($height / $by) + 3);
+        $grain = self::blocks($kind, $sigma, $seed, $coarser, $from, (int) ceil($width / $by) + 3, (int) ceil($height / $by) + 3);
 
         return Sampling::regridded($grain->settled(), $by, $from, $at, $width, $height);
     }
 
     /** @param  array{int, int}  $at */
-    private static function blocks(float $sigma, int $seed, int $coarser, array $at, int $width, int $height): Image
+    private static function blocks(GrainKind $kind, float $sigma, int $seed, int $coarser, array $at, int $width, int $height): Image
     {
         $sum = Image::empty($width, $height, 1);
         $variance = 0.0;
         foreach (self::SIDES as $i => $side) {
-            [$tile, $deviation] = self::tile($side, max(0.4, $sigma * self::PPI), $seed * count(self::SIDES) + $i);
+            [$tile, $deviation] = self::tile($kind, $side, max(0.4, $sigma * self::PPI), $seed * count(self::SIDES) + $i);
             $sum = $sum->plus($tile->shrunk($coarser)->settled()->tiled(-$at[0], -$at[1], $width, $height));
             $variance += $deviation ** 2;
         }
@@ -74,11 +73,11 @@ final class Grain
     }
 
     /** @return array{Image, float} a tile of grain about 0, and the standard deviation of its samples */
-    private static function tile(int $side, float $sigma, int $seed): array
+    private static function tile(GrainKind $kind, int $side, float $sigma, int $seed): array
     {
-        $key = "$side $sigma $seed";
+        $key = "$kind->name $side $sigma $seed";
         if (! isset(self::$tiles[$key])) {
-            $tile = Noise::grain($side, $sigma, $seed)->linear(1, -127.5)->settled();
+            $tile = $kind->tile($side, $sigma, $seed)->linear(1, -127.5)->settled();
             // A sheet has few grains at once.
             self::$tiles = [...array_slice(self::$tiles, -self::KEPT + 1, null, true), $key => [$tile, $tile->deviation()]];
         }

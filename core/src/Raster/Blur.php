@@ -78,7 +78,7 @@ final class Blur
     }
 
     /** Floating point, the bell whole. */
-    private static function exact(Image $image, float $sigma): Image
+    public static function exact(Image $image, float $sigma): Image
     {
         return $image->linear(1.0)->operation('gaussblur', [$sigma], ['min-ampl' => 0.003, 'precision' => Precision::Float]);
     }

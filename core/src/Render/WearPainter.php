@@ -13,6 +13,7 @@ use TallCrow\Raster\Blur;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 use TallCrow\Texture\Catalogue;
 use TallCrow\Texture\MarksOfPicture;
 use TallCrow\Texture\Texture;
@@ -113,7 +114,7 @@ final class WearPainter
         $print = $frame->finer($finer);
         if (abs($wear->turn) < 0.01 && abs($print->ppi - Texture::PPI) < 1e-6 && ($finer === 1 || $wear->scale > 1 || $print->width * $print->height < self::LITTLE)) {
             // The table is looked up in the window alone: in a print nothing of the tile would serve twice, and of a field that is set larger the whole is too much.
-            $rim = WearTile::RIM;
+            $rim = Morphology::RIM;
             $laid = function (Frame $print) use ($wear, $rim, $x, $y): Image {
                 $field = $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
 
@@ -176,7 +177,7 @@ final class WearPainter
     /** A picture's greys may be as even as a wall: they are taken by the share that is asked. */
     private static function crisp(Wear $wear, Image $taken): Image
     {
-        return $wear->isPicture() ? $taken : WearTile::crisp($taken->settled());
+        return $wear->isPicture() ? $taken : Morphology::crisp($taken->settled());
     }
 
     /**

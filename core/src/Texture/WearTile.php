@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Lookup;
-use TallCrow\Raster\Morphology;
 use TallCrow\Raster\Sampling;
 
 /**
@@ -22,12 +20,6 @@ final class WearTile
     public const CRISP = 4.0;
 
     private const STEPS = 255;
-
-    /** Levels that count as none taken, or as all. */
-    private const NONE = 8.0;
-
-    /** Pixels about a place that tell whether it is an edge. */
-    public const RIM = 2;
 
     /** The field as large as its scale makes it at print resolution. */
     public static function sized(Image $field, Wear $wear): Image
@@ -54,19 +46,6 @@ final class WearTile
         $taken = $taken->settled();
 
         return $taken->shrunkBy($taken->width() / self::side($taken->width(), 1.0, $ppi));
-    }
-
-    /**
-     * What is taken, without haze: where a field runs so slowly that its ramp is wider than an edge, ink goes or stays as a whole. What is
-     * half-transparent within its square of neighbours, as they are, prints as haze.
-     *
-     * @param  Image  $taken  one band, settled; what lies within RIM of its own rim needs what lies beyond
-     */
-    public static function crisp(Image $taken): Image
-    {
-        $partial = Lookup::bytes($taken, array_map(fn (int $level): int => $level > self::NONE && $level < 255 - self::NONE ? 255 : 0, range(0, 255)))->settled();
-
-        return Morphology::opened($partial, 3)->chosen($taken->isMore(127.0), $taken);
     }
 
     /**

@@ -8,6 +8,7 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Morphology;
 use TallCrow\Tests\Fixtures;
 
 /** Full ink of a grey that grows by a level with each column. */
@@ -133,6 +134,15 @@ it('stamps thinly in as much of the inside as it is told, and hardly along the e
     expect(1 - $stamped->crop(160, 60, 780, 780)->mean() / 255)->toEqualWithDelta($amount, 0.05)->and(1 - $stamped->crop(100, 60, 3, 780)->mean() / 255)->toBeLessThan(0.35 * $amount)
         ->and(Histogram::of($stamped->crop(0, 0, 95, 900))[0])->toBe(95 * 900);
 })->with([0.15, 0.3, 0.6]);
+
+it('stamps without haze: ink is there or missing, but for edges', function (float $amount, float $size): void {
+    $disc = Image::raw(implode('', array_map(fn (int $at): string => hypot($at % 900 - 449.5, intdiv($at, 900) - 449.5) < 400 ? "\xb0\x4a\x2c\xff" : "\0\0\0\0", range(0, 900 * 900 - 1))), 900, 900, 4)->asColours()->settled();
+    $stamped = look_of('stamped', ['amount' => $amount, 'size' => $size], $disc)->alpha()->settled();
+    $partial = $stamped->isMore(12.0)->both($stamped->isLess(243.0))->settled();
+    // Nowhere are nine pixels of a square half-transparent, and those that are lie along edges.
+    expect(Morphology::eroded($partial)->range()[1])->toBe(0.0)->and($partial->mean() / 255)->toBeLessThan(0.4 * 0.02 / $size)
+        ->and(1 - $stamped->area() / $disc->alpha()->area())->toEqualWithDelta($amount, 0.25 * $amount + 0.02);
+})->with([[0.1, 0.08], [0.3, 0.03], [0.3, 0.08], [0.3, 0.5], [0.6, 0.2]]);
 
 // A proof is the print seen from further away.
 it('looks in a proof as the print does', function (string $kind, array $values, float $off): void {

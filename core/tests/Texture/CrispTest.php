@@ -8,9 +8,9 @@ use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Haze;
 use TallCrow\Preflight\PictureSubject;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Morphology;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Texture\Catalogue;
-use TallCrow\Texture\WearTile;
 
 // Half-transparent ink prints as haze: wear leaves none, however slowly its field runs.
 it('leaves no haze, at any scale and share', function (string $texture, float $scale, float $amount): void {
@@ -24,6 +24,6 @@ it('takes wide ramps as a whole or not at all, and leaves edges soft', function 
     // From the left: none, an edge of two pixels, all, a ramp of twelve pixels.
     $row = [0, 0, 0, 0, 90, 170, 255, 255, 255, 255, 230, 210, 190, 170, 150, 130, 110, 90, 70, 50, 30, 10, 0, 0];
     $image = Image::raw(str_repeat(implode('', array_map(chr(...), $row)), 9), count($row), 9, 1);
-    $crisp = array_values((array) unpack('C*', WearTile::crisp($image)->crop(0, 4, count($row), 1)->toBytes()));
+    $crisp = array_values((array) unpack('C*', Morphology::crisp($image)->crop(0, 4, count($row), 1)->toBytes()));
     expect(array_slice($crisp, 0, 10))->toBe(array_slice($row, 0, 10))->and(array_slice($crisp, 10, 12))->toBe([255, 255, 255, 255, 255, 255, 0, 0, 0, 0, 0, 0]);
 });

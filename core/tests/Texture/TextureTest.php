@@ -5,6 +5,7 @@ declare(strict_types=1);
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 use TallCrow\Tests\Fixtures;
 use TallCrow\Texture\Catalogue;
 use TallCrow\Texture\Texture;
@@ -29,7 +30,7 @@ function worn_tile(Image $field, Wear $wear, float $ppi): Image
 {
     $sized = WearTile::sized($field, $wear);
 
-    return WearTile::make(WearTile::crisp(Lookup::bytes($sized, WearTile::cut(Histogram::of($sized), $wear->amount))->settled()), $ppi);
+    return WearTile::make(Morphology::crisp(Lookup::bytes($sized, WearTile::cut(Histogram::of($sized), $wear->amount))->settled()), $ppi);
 }
 
 /** Mean step from one column to the next: across the seam it must be as inside. */

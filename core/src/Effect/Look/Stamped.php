@@ -8,15 +8,19 @@ use TallCrow\Effect\Looks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Grain;
+use TallCrow\Look\GrainKind;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Lookup;
+use TallCrow\Raster\Morphology;
 
 /** As from a rubber stamp: ink that is thin in places and gathers along the edges. */
 final readonly class Stamped implements Looks
 {
+    /** Levels of the grain over which the edge of a blot fades. */
+    private const RAMP = 12.0;
+
     private function __construct(private float $amount, private float $size, private int $seed) {}
 
     public static function kind(): string
@@ -47,15 +51,16 @@ final readonly class Stamped implements Looks
 
     public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
-        // What a blot takes is laid at the print's pixels and averaged, so the ink itself may be coarser.
-        $table = array_map(fn (int $level): int => (int) round(min(255.0, max(0.0, 8.0 * $level - 255 * 8.0 * (1 - $this->amount) + 127.5))), range(0, 255));
+        if ($this->amount <= 0) {
+            return $ink;
+        }
+        // Laid at the print's pixels and averaged.
         $finer = max(1, (int) ceil(self::PRINT / $grid->ppi - 0.01));
-        $blots = $grid->field("stamped {$this->amount} {$this->size} {$this->seed}", $ink->width(), $ink->height(), fn (int $width, int $height, array $at): Image => Lookup::bytes(
-            Grain::field($width * $finer, $height * $finer, $this->size / 4, $this->seed, $grid->ppi * $finer, [$at[0] * $finer, $at[1] * $finer]), $table,
-        )->settled()->shrunk($finer));
-        // Inside, far from any edge, ink is missing first.
-        $inside = Blur::wide($ink->alpha(), max(0.5, 0.03 * $grid->ppi), $grid->at)->linearByte(2.0, -255);
+        // Inside, far from any edge, ink is missing first: blots are the heights of a grain, which lies lower towards edges.
+        $inside = Blur::wide($ink->alpha(), max(0.5, 0.03 * $grid->ppi), $grid->at)->linearByte(2.0, -255)->settled()->enlarged($finer)->settled();
+        $grain = Grain::over($inside, $this->size / 4, $this->seed, $grid->finer($finer), GrainKind::Smooth);
+        $height = $grain->linear(1)->plus($inside->linear($this->amount + self::RAMP / 510))->linearByte(255 / self::RAMP, -255 * 255 / self::RAMP);
 
-        return $ink->masked($blots->times($inside)->inverted());
+        return $ink->masked(Morphology::crisp($height->settled())->inverted()->settled()->shrunk($finer)->settled());
     }
 }
