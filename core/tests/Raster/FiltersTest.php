@@ -226,6 +226,25 @@ it('finds the most common one of a square of neighbours, and the lowest of sever
     }
 })->with([3, 5, 7, 13]);
 
+it('carries the colour of the ink beside it, not of what lies beyond that', function (float $pixels): void {
+    // Clear, a rim of 12 pixels, and other ink within it; across, and from the corner.
+    $side = 220;
+    $bytes = '';
+    for ($y = 0; $y < $side; $y++) {
+        for ($x = 0; $x < $side; $x++) {
+            $within = min($x - 100, $y - 100);
+            $bytes .= $within < 0 ? "\0\0\0\0" : ($within < 12 ? "\xc0\x45\x2f\xff" : "\xef\xe6\xd2\xff");
+        }
+    }
+    $carried = Blur::coloursExtended(Image::raw($bytes, $side, $side, 4)->asColours()->settled(), $pixels, [5, 2])->settled();
+    for ($away = 1; $away < $pixels; $away++) {
+        foreach ([[100 - $away, 180], [180, 100 - $away], [100 - (int) ($away * M_SQRT1_2), 100 - (int) ($away * M_SQRT1_2)]] as [$x, $y]) {
+            $seen = array_values((array) unpack('C*', $carried->crop($x, $y, 1, 1)->band(0, 3)->toBytes()));
+            expect(max(abs((int) $seen[0] - 0xC0), abs((int) $seen[1] - 0x45), abs((int) $seen[2] - 0x2F)))->toBeLessThan(8, "$away away at $x, $y");
+        }
+    }
+})->with([3.0, 9.0, 27.0, 60.0]);
+
 it('carries the colour of ink outwards to every side, whatever the size of the picture', function (int $width, int $height): void {
     // A bar of ink along the far edges, clear before.
     $bytes = '';
