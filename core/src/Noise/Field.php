@@ -21,6 +21,21 @@ final class Field
      */
     public static function clouds(int $seed, int $cell, int $octaves): Image
     {
+        return self::grown(Lookup::fullRange(self::noise($seed, $cell, $octaves)));
+    }
+
+    /** As clouds(), in 16 bits: between two levels of 8 bits, what runs along them would end in steps. */
+    public static function swells(int $seed, int $cell, int $octaves): Image
+    {
+        $noise = self::noise($seed, $cell, $octaves)->settled();
+        [$least, $most] = $noise->range();
+        $by = 65535 / max(1e-9, $most - $least);
+
+        return self::grown($noise->linear($by, -$least * $by))->linearShort(1, 0)->settled();
+    }
+
+    private static function noise(int $seed, int $cell, int $octaves): Image
+    {
         $side = intdiv(self::SIDE, 2);
         $cell = intdiv($cell, 2);
         $sum = Noise::gradient($side, $side, $cell, $seed);
@@ -28,7 +43,7 @@ final class Field
             $sum = $sum->plus(Noise::gradient($side, $side, self::fitting($cell >> $i, $side), $seed + $i * 97)->linear(0.5 ** $i));
         }
 
-        return self::grown(Lookup::fullRange($sum));
+        return $sum;
     }
 
     /** Blobs of about four sigma, evenly spread over all levels. */

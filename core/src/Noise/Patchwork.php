@@ -49,9 +49,32 @@ final class Patchwork
      */
     public static function wide(Image $field, int $seed, int $across = self::ACROSS): Image
     {
-        $side = $across * self::PATCH;
         $levels = Histogram::of($field);
-        $bell = $field->operation('maplut', [Image::floats(pack('g*', ...self::deviations($levels)), 256, 1, 1)])->settled();
+
+        return Lookup::shortsToBytes(self::blended($field, $levels, $seed, $across), self::back($levels))->settled();
+    }
+
+    /**
+     * The same of a field of 16 bits, but that every level of what comes is as common as any other.
+     *
+     * @param  Image  $field  one 16-bit band, square, its side a whole number of STEP
+     */
+    public static function even(Image $field, int $seed, int $across = self::ACROSS): Image
+    {
+        $levels = array_pad(Histogram::ofShorts($field), 65536, 0);
+        $even = pack('v*', ...array_map(fn (float $share): int => (int) round(65535 * $share), self::shares()));
+
+        return self::blended($field, $levels, $seed, $across)->operation('maplut', [Image::shorts($even, 65536)])->settled();
+    }
+
+    /**
+     * @param  list<int>  $levels  how many pixels of the field have each
+     * @return Image of 65,536 places in a bell
+     */
+    private static function blended(Image $field, array $levels, int $seed, int $across): Image
+    {
+        $side = $across * self::PATCH;
+        $bell = $field->operation('maplut', [Image::floats(pack('g*', ...self::deviations($levels)), count($levels), 1, 1)])->settled();
         $weights = self::weights();
         $sum = null;
         for ($layer = 0; $layer < self::LAYERS; $layer++) {
@@ -61,7 +84,7 @@ final class Patchwork
             $sum = $sum === null ? $part : $sum->plus($part);
         }
 
-        return Lookup::shortsToBytes($sum->linearShort(65535 / 2 / self::DEVIATIONS, 32767.5), self::back($levels))->settled();
+        return $sum->linearShort(65535 / 2 / self::DEVIATIONS, 32767.5);
     }
 
     /** Each patch is the same however many there are, so that a change of scale moves little. */
@@ -126,6 +149,15 @@ final class Patchwork
         return $places;
     }
 
+    /** @return list<float> the share of the bell below each of 65,536 places */
+    private static function shares(): array
+    {
+        /** @var list<float> $shares */
+        static $shares = [];
+
+        return $shares = $shares === [] ? array_map(fn (int $i): float => Bell::below(($i - 32767.5) / 32767.5 * self::DEVIATIONS), range(0, 65535)) : $shares;
+    }
+
     /**
      * The level of each of 65,536 places in the bell: that below which as much of the field lies.
      *
@@ -133,16 +165,11 @@ final class Patchwork
      */
     private static function back(array $levels): string
     {
-        /** @var list<float> $shares of the bell below each place */
-        static $shares = [];
-        if ($shares === []) {
-            $shares = array_map(fn (int $i): float => Bell::below(($i - 32767.5) / 32767.5 * self::DEVIATIONS), range(0, 65535));
-        }
         $total = max(1, array_sum($levels));
         $table = '';
         $level = 0;
         $below = $levels[0];
-        foreach ($shares as $share) {
+        foreach (self::shares() as $share) {
             while ($level < 255 && $below < $share * $total) {
                 $below += $levels[++$level];
             }

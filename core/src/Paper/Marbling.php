@@ -21,6 +21,6 @@ final class Marbling implements Paper
     {
         $all = $colours->atLeast(2);
 
-        return Lookup::tinted(Patchwork::wide(Lookup::equalised(Field::clouds($seed, 800, 3)), $seed, $across), array_merge(...array_fill(0, 6, [...$all, ...array_reverse($all)])));
+        return Lookup::tinted(Patchwork::even(Field::swells($seed, 800, 3), $seed, $across), array_merge(...array_fill(0, 6, [...$all, ...array_reverse($all)])));
     }
 }

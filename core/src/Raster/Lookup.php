@@ -67,22 +67,24 @@ final class Lookup
     }
 
     /**
-     * Levels of an 8-bit band as colours: the given ones evenly apart, running into one another or in steps.
+     * Levels of a band of 8 bits, or of 16 with 256 to each of those, as colours: the given ones evenly apart, running into one another or in steps.
      *
      * @param  non-empty-list<Srgb>  $colours
      */
     public static function tinted(Image $image, array $colours, bool $stepped = false): Image
     {
         $last = count($colours) - 1;
+        [$levels, $each] = $image->isShort() ? [65536, 256] : [256, 1];
         $bytes = '';
-        for ($level = 0; $level < 256; $level++) {
+        for ($i = 0; $i < $levels; $i++) {
+            $level = min(255, $i / $each);
             $at = $stepped ? min($last, (int) floor($level * ($last + 1) / 256)) : $level / 255 * $last;
             $from = (int) floor($at);
             $colour = $colours[$from]->mixed($colours[min($last, $from + 1)], $at - $from);
             $bytes .= chr($colour->red).chr($colour->green).chr($colour->blue);
         }
 
-        return $image->operation('maplut', [Image::raw($bytes, 256, 1, 3)])->asColours();
+        return $image->operation('maplut', [Image::raw($bytes, $levels, 1, 3)])->asColours();
     }
 
     /**
