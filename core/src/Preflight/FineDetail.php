@@ -48,6 +48,9 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
     private const MOST_REGIONS = 65_000;
 
+    /** Pixels of the side of a square about a place in which ink lies beside it. */
+    private const BESIDE = 5;
+
     /** Level from which on a pixel may belong to a fine line: one of a third of a pixel is faint. */
     private const SEEN = 48.0;
 
@@ -62,7 +65,7 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
     public function picture(PictureSubject $subject): array
     {
-        return $subject->ppi < self::LEAST_PPI ? [] : self::findings($subject, $subject->picture, Method::of(PrintMethod::DirectToGarment), self::inPicture($subject->ppi));
+        return $subject->ppi < self::LEAST_PPI ? [] : array_column(self::findings($subject, $subject->picture, Method::of(PrintMethod::DirectToGarment), self::inPicture($subject->ppi)), 0);
     }
 
     public function sheet(SheetSubject $subject): array
@@ -77,7 +80,7 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
         $inPrint = $ppi >= self::FINE_PPI ? self::inPicture($ppi) : self::inPrint($artwork->withDistress([])->withLayers($plain), $picture, $subject);
 
         return array_map(
-            fn (Finding $finding): Finding => $finding->verdict === Verdict::Pass ? $finding : self::blamed($finding, $subject),
+            fn (array $found): Finding => $found[0]->verdict === Verdict::Pass ? $found[0] : self::blamed($found[0], $found[1], $subject),
             self::findings($subject->picture, $picture, $subject->demands->method, $inPrint),
         );
     }
@@ -120,7 +123,7 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
     /**
      * @param  \Closure(Image, Box, float, bool): float  $measured
-     * @return list<Finding>
+     * @return list<array{Finding, Image}> each with a mask of where it is
      */
     private static function findings(PictureSubject $subject, Image $picture, Method $method, \Closure $measured): array
     {
@@ -134,21 +137,22 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
         $line = self::fine($clean, $ppi, $method->line, false, $measured);
         $gap = self::fine($clean, $ppi, $method->gap, true, $measured);
         $verdict = $scraps < self::MANY ? Verdict::Pass : ($scraps >= self::HOSTS ? Verdict::Fail : Verdict::Warn);
-        $thin = function (string $key, string $word, float $long, float $width, Image $where, string $says) use ($subject): Finding {
+        $scrap = $whereSpecks->either($whereHoles)->settled();
+        $thin = function (string $key, string $word, float $long, float $width, Image $where, string $says) use ($subject): array {
             $found = $long > self::LONG;
 
-            return Finding::of(Group::Detail, $key, $word, $found ? Verdict::Warn : Verdict::Pass, $found ? sprintf('%.1f in too fine', $long) : 'holds', sprintf('%.3f in', $width), $found ? $says : 'Nothing is finer than the print holds.')
-                ->at($found ? $subject->where($where) : []);
+            return [Finding::of(Group::Detail, $key, $word, $found ? Verdict::Warn : Verdict::Pass, $found ? sprintf('%.1f in too fine', $long) : 'holds', sprintf('%.3f in', $width), $found ? $says : 'Nothing is finer than the print holds.')
+                ->at($found ? $subject->where($where) : []), $where];
         };
 
         return [
-            Finding::of(Group::Detail, 'scraps', 'Scraps', $verdict, $scraps === 0 ? 'none' : sprintf('%d', $scraps), sprintf('under %d', self::MANY),
+            [Finding::of(Group::Detail, 'scraps', 'Scraps', $verdict, $scraps === 0 ? 'none' : sprintf('%d', $scraps), sprintf('under %d', self::MANY),
                 match (true) {
                     $scraps === 0 => 'No stray specks, pinholes or slivers.',
                     $verdict === Verdict::Pass => sprintf('%s under %.3f in: too few to be seen.', self::told($specks, $holes), self::SCRAP),
                     default => sprintf('%s under %.3f in: left-over bits that print as dirt.', self::told($specks, $holes), self::SCRAP),
                 })
-                ->at($verdict === Verdict::Pass ? [] : $subject->where($whereSpecks->either($whereHoles)->settled())),
+                ->at($verdict === Verdict::Pass ? [] : $subject->where($scrap)), $scrap],
             $thin('line-fine', 'Finest line', $line[0], $method->line, $line[1], sprintf('About %.1f in of lines are finer than %.3f in, which this method fills in or loses.', $line[0], $method->line)),
             $thin('gap-fine', 'Finest gap', $gap[0], $method->gap, $gap[1], sprintf('About %.1f in of gaps are finer than %.3f in and would run together.', $gap[0], $method->gap)),
         ];
@@ -240,22 +244,16 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
         return $layer->children() === [] ? $layer : $layer->withSource($layer->source->each(fn (Layer $child): Layer => self::plain($child) ?? $child->withOn(false)));
     }
 
-    /** Whose ink it is, as far as one piece holds most of the places. */
-    private static function blamed(Finding $finding, SheetSubject $subject): Finding
+    /** Whose ink it is, or is beside: that of the piece of which most is seen there. */
+    private static function blamed(Finding $finding, Image $where, SheetSubject $subject): Finding
     {
-        $ids = [];
-        foreach ($finding->where as $box) {
-            foreach (array_reverse($subject->artwork->layers) as $layer) {
-                $own = $layer->on && $layer->role->prints() ? $subject->reach($layer->id) : null;
-                if ($own !== null && $own->left <= $box->centreX() && $own->right >= $box->centreX() && $own->top <= $box->centreY() && $own->bottom >= $box->centreY()) {
-                    $ids[$layer->id] = ($ids[$layer->id] ?? 0) + 1;
-                    break;
-                }
-            }
+        $seen = $subject->topmost(Frame::sheet($subject->artwork->sheet, $subject->picture->ppi), self::SEEN)->counted(Morphology::grown($where, self::BESIDE)->settled());
+        $most = 0;
+        $layer = null;
+        foreach ($subject->artwork->layers as $one) {
+            $own = array_sum(array_intersect_key($seen, array_flip(array_map(fn (Layer $part): string => $part->id, $one->everyLayer()))));
+            [$most, $layer] = $own > $most ? [$own, $one] : [$most, $layer];
         }
-        arsort($ids);
-        $first = array_key_first($ids);
-        $layer = $first === null ? null : $subject->artwork->layer($first);
 
         return $layer === null ? $finding : $finding->about($layer->id)->mendedBy(...($finding->key === 'scraps'
             ? [Mend::by(sprintf('Tidy %s', $layer->called()), new AddEffect($layer->id, Lines::of('tidied', ['specks' => self::SCRAP * 1.5, 'pinholes' => self::SCRAP * 1.5]), first: false))]

@@ -27,7 +27,7 @@ use TallCrow\Render\Renderer;
 /** A sheet that is checked, every line of which can be drawn, with the picture that came of it. */
 final class SheetSubject
 {
-    /** @var array<string, Topmost> by frame */
+    /** @var array<string, Topmost> by frame and level */
     private array $known = [];
 
     /** @var array<string, Standing> by cloth */
@@ -75,9 +75,9 @@ final class SheetSubject
     }
 
     /** Which piece of the sheet is seen where: its own ink, less what lies over it. */
-    public function topmost(Frame $frame): Topmost
+    public function topmost(Frame $frame, float $least = Topmost::HALF): Topmost
     {
-        return $this->known[$frame->key()] ??= Topmost::of($this->pieces(), $frame, $this->piece(...));
+        return $this->known["{$frame->key()} $least"] ??= Topmost::of($this->pieces(), $frame, $this->piece(...), $least);
     }
 
     /**

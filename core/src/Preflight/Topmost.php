@@ -13,6 +13,8 @@ use TallCrow\Render\Piece;
 /** Which of a sheet's layers lies on top at each pixel of a window: each has a number, 0 is bare cloth. */
 final readonly class Topmost
 {
+    public const HALF = 127.0;
+
     private const MOST = 255;
 
     private const AT_ONCE = 16;
@@ -31,8 +33,9 @@ final readonly class Topmost
     /**
      * @param  list<Layer>  $layers  from the cloth up; of more than fit in a byte, the uppermost
      * @param  \Closure(Layer, Frame): ?Piece  $piece
+     * @param  float  $least  level of alpha beyond which ink is seen
      */
-    public static function of(array $layers, Frame $frame, \Closure $piece): self
+    public static function of(array $layers, Frame $frame, \Closure $piece, float $least = self::HALF): self
     {
         $numbers = Image::empty($frame->width, $frame->height, 1);
         $ids = $whole = [];
@@ -43,7 +46,7 @@ final readonly class Topmost
             }
             $ids[] = $layer->id;
             // Each is measured as large as it is; all of them are laid in one go, a few at a time.
-            $ink = $own->image->alpha()->isMore(127.0)->settled();
+            $ink = $own->image->alpha()->isMore($least)->settled();
             $laid = $ink->embed($own->frame->left - $frame->left, $own->frame->top - $frame->top, $frame->width, $frame->height);
             $within = $own->frame->overlap($frame);
             $whole[$layer->id] = $within === null ? 0 : (int) round(($within->width === $own->frame->width && $within->height === $own->frame->height ? $ink : $laid)->area());

@@ -10,6 +10,7 @@ use TallCrow\Preflight\Collisions;
 use TallCrow\Preflight\Covered;
 use TallCrow\Preflight\EdgeInk;
 use TallCrow\Preflight\EffectivePpi;
+use TallCrow\Preflight\FineDetail;
 use TallCrow\Preflight\Gamut;
 use TallCrow\Preflight\HalftoneDots;
 use TallCrow\Preflight\Haze;
@@ -264,4 +265,14 @@ it('tells of each piece that fades what makes it fade, and mends that', function
     $haze = $gauge->onSheet($gauge->picture($subject->picture)[0], $subject);
     expect($haze->says)->toEndWith('It comes of pale (printed at 50 %), masked (a soft mask), glowing (a soft look).')->and($haze->layers)->toBe(['pale', 'masked', 'glowing'])
         ->and(array_map(fn (Mend $mend): string => $mend->says, $haze->mends))->toBe(['Print the fade of pale as halftone', 'Print the fade of masked as halftone', 'Print pale at full strength', 'Give masked a hard mask']);
+});
+
+it('tells whose the fine lines and the scraps are, and tidies scraps away', function (): void {
+    // A frame of 0.006 in, a plate, and specks of 0.011 in.
+    $specks = array_map(fn (int $i): array => ink_slab("speck$i", 0.4 + $i * 0.1, 3.8, 0.411 + $i * 0.1, 3.811), range(0, 19));
+    $sheet = Fixtures::artwork([ink_slab('frame', 0.3, 0.3, 2.7, 1.7, more: ['effects' => [1 => ['kind' => 'hollow', 'width' => 0.006, 'colour' => '#f3ead7']]]), ink_slab('plate', 0.3, 2, 2.7, 3), ['id' => 'specks', 'source' => ['kind' => 'group', 'layers' => $specks]]]);
+    $found = gauged(new FineDetail, $sheet, 150);
+    expect($found['line-fine']->verdict)->not->toBe(Verdict::Pass)->and($found['line-fine']->layers)->toBe(['frame'])
+        ->and($found['scraps']->verdict)->not->toBe(Verdict::Pass)->and($found['scraps']->layers)->toBe(['specks'])
+        ->and(array_map(fn (Mend $mend): string => $mend->says, $found['scraps']->mends))->toBe(['Tidy '.$sheet->layer('specks')->called()]);
 });
