@@ -12,6 +12,7 @@ use TallCrow\Raster\Image;
 use TallCrow\Render\Compositor;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
+use TallCrow\Render\Piece;
 use TallCrow\Texture\Wear;
 
 /** The share of ink that distress took: in all, and of each layer. */
@@ -44,12 +45,14 @@ final class WearShare implements ChecksSheet
         $compositor = $subject->compositor();
         // Wear that follows edges needs all of the ink; else some of its points tell the share as well.
         $byEdges = array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on && $compositor->followsEdges($wear)) !== [];
-        $every = $isCoarse && ! $byEdges ? self::EVERY : 1;
+        // Where ink is knocked out, nothing of a piece can be worn.
+        $knocksOut = array_filter($artwork->layers, fn (Layer $layer): bool => $layer->on && $layer->role->takesAway()) !== [];
+        $every = $isCoarse && ! $byEdges && ! $knocksOut ? self::EVERY : 1;
         $unworn = $compositor->inkBefore(self::unworn($artwork)->layers, $frame, $every);
         $before = $unworn->image->area();
         $after = ($isCoarse ? $subject->sampled($frame->ppi / $every) : $renderer->picture($artwork, $frame, $skip))->alpha()->area();
         $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
-        foreach ($this->layers($subject, $compositor, $frame, $byEdges ? $unworn->image : null) as [$layer, $share]) {
+        foreach ($this->layers($subject, $compositor, $frame, $byEdges ? $unworn->image : null, $knocksOut ? $unworn->image : null) as [$layer, $share]) {
             $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork);
         }
 
@@ -58,9 +61,10 @@ final class WearShare implements ChecksSheet
 
     /**
      * @param  ?Image  $edges  all of the ink before wear, where a line of wear follows its edges
+     * @param  ?Image  $left  the same, where some of it is knocked out
      * @return list<array{Layer, float}>
      */
-    private function layers(SheetSubject $subject, Compositor $compositor, Frame $frame, ?Image $edges): array
+    private function layers(SheetSubject $subject, Compositor $compositor, Frame $frame, ?Image $edges, ?Image $left): array
     {
         $artwork = $subject->artwork;
         $painted = [];
@@ -81,15 +85,16 @@ final class WearShare implements ChecksSheet
             if ($piece === null || $whole === null) {
                 continue;
             }
-            $full = $whole->image->alpha()->area();
+            $inPrint = fn (Piece $one): Image => $left === null ? $one->image->alpha() : $one->image->alpha()->times($left->crop($one->frame->left, $one->frame->top, $one->frame->width, $one->frame->height));
+            $full = $inPrint($whole)->area();
             if ($full <= 0) {
                 continue;
             }
-            $left = $piece->image->alpha();
+            $still = $inPrint($piece);
             foreach ($kept as $mask) {
-                $left = $left->times($mask->crop($piece->frame->left, $piece->frame->top, $piece->frame->width, $piece->frame->height));
+                $still = $still->times($mask->crop($piece->frame->left, $piece->frame->top, $piece->frame->width, $piece->frame->height));
             }
-            $share = 1 - $left->area() / $full;
+            $share = 1 - $still->area() / $full;
             if ($share > self::NONE) {
                 $shares[] = [$layer, $share];
             }

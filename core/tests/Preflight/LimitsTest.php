@@ -276,3 +276,10 @@ it('tells whose the fine lines and the scraps are, and tidies scraps away', func
         ->and($found['scraps']->verdict)->not->toBe(Verdict::Pass)->and($found['scraps']->layers)->toBe(['specks'])
         ->and(array_map(fn (Mend $mend): string => $mend->says, $found['scraps']->mends))->toBe(['Tidy '.$sheet->layer('specks')->called()]);
 });
+
+it('counts of a piece that is knocked out only what is left of it', function (string $texture, float $ppi): void {
+    // Alone on the sheet, what is worn of the plate is what is worn of all.
+    $knocked = ink_slab('hole', 1.0, 1.2, 2.0, 2.2, more: ['role' => ['kind' => 'knockout', 'gap' => 0.05]]);
+    $found = gauged(new WearShare, Fixtures::artwork([ink_slab('plate', 0.7, 0.9, 2.6, 2.5), $knocked], ['distress' => [['texture' => $texture, 'amount' => 0.3, 'seed' => 3]]]), $ppi);
+    expect((float) $found['wear:plate']->figure)->toEqualWithDelta((float) $found['wear']->figure, 1.0)->and((float) $found['wear']->figure)->toEqualWithDelta(30, 3.0);
+})->with([['chipped-edges', 100], ['chipped-edges', 150], ['speckle', 100]]);
