@@ -21,16 +21,22 @@ final class SmallWords implements ChecksSheet
         $method = $subject->demands->method;
         $small = [];
         $words = 0;
-        foreach ($subject->artwork->everyLayer() as $layer) {
-            $measured = $layer->on && $layer->role->prints() && $layer->isWords() ? self::measured($layer, $subject) : null;
+        $all = [...$subject->artwork->everyLayer()];
+        $printed = array_map(fn (Layer $layer): ?string => $layer->words()?->text, array_filter($all, fn (Layer $layer): bool => $layer->on && $layer->role->prints()));
+        foreach ($all as $layer) {
+            // A knockout that makes room for the same words is not read itself.
+            $isRead = $layer->role->prints() || ! in_array($layer->words()?->text, $printed, true);
+            $measured = $layer->on && $layer->isWords() && $isRead ? self::measured($layer, $subject) : null;
             if ($measured === null) {
                 continue;
             }
             [$height, $stroke, $box] = $measured;
             $words++;
-            if ($height < $method->xHeight || $stroke < $method->line) {
+            // Letters that are knocked out are gaps, and may run together.
+            [$stroke, $least] = $layer->role->prints() ? [$stroke, $method->line] : [$stroke + 2 * $layer->role->gap, $method->gap];
+            if ($height < $method->xHeight || $stroke < $least) {
                 // A hundredth more than is needed, so that what is rounded holds.
-                $small[] = [$layer, $height, $stroke, $box, round(1.01 * max($method->xHeight / max(1e-6, $height), $method->line / max(1e-6, $stroke)), 3)];
+                $small[] = [$layer, $height, $stroke, $box, round(1.01 * max($method->xHeight / max(1e-6, $height), $least / max(1e-6, $stroke)), 3)];
             }
         }
         if ($words === 0) {

@@ -27,7 +27,7 @@ $words = fn (string $id, string $text, array $at, array $effects, string $font =
 $shape = fn (string $id, string $shape, array $at, array $effects, array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'shape', 'shape' => $shape], 'placement' => $at, 'effects' => $effects];
 $art = fn (string $id, string $file, array $at, array $effects = [], array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'art', 'file' => $file], 'placement' => $at, 'effects' => $effects];
 $bone = '#f3ead7';
-$all = ['blank', 'sheet', 'edge', 'haze', 'vanish', 'scraps', 'line-fine', 'gap-fine', 'small', 'centre', 'line', 'order', 'weight', 'cut', 'covered', 'sunk', 'uneven', 'word', 'ppi', 'background', 'method'];
+$all = ['blank', 'sheet', 'edge', 'haze', 'vanish', 'scraps', 'line-fine', 'gap-fine', 'small', 'centre', 'line', 'order', 'weight', 'cut', 'covered', 'sunk', 'uneven', 'word', 'ppi', 'background', 'method', 'knockout'];
 
 // Ink on cloth.
 $case('plain', 'bone words on black', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill($bone)])]), [], $all);
@@ -177,4 +177,15 @@ $case('file-specks', 'thirty specks of 3 px', $file('specks.png'), ['scraps'], [
 $case('file-hairlines', 'lines of two pixels', $file('hairlines.png'), ['line-fine'], ['scraps']);
 $case('file-boxed', 'art in a white box on a clear ground', $file('boxed.png'), ['background'], []);
 $case('file-area', '900 px where 1200 are asked', $file('right.png', ['area' => [1200, 1200]]), ['file-area'], []);
+
+// Words and pieces knocked out of a plate of 5 × 3 in.
+$plate = $shape('p', 'rectangle', $place(3, 3, 5, 3), [$fill($bone)]);
+$out = ['role' => ['kind' => 'knockout', 'gap' => 0.0]];
+$case('knocked-plate', 'words knocked out of a plate', $sheet([$plate, $words('w', 'MOTH NIGHT', $place(3, 3, 4), [$fill($bone)], 'anton.woff2', $out)]), [], $all);
+$case('knocked-nothing', 'words knocked out beside the plate', $sheet([$shape('p', 'rectangle', $place(3, 2, 5, 2), [$fill($bone)]), $words('w', 'MOTH', $place(3, 5, 2), [$fill($bone)], 'anton.woff2', $out)]), ['knockout'], ['covered']);
+$case('knocked-beyond', 'words of which a third lies beside the plate', $sheet([$shape('p', 'rectangle', $place(2.4, 3, 3.6, 3), [$fill($bone)]), $words('w', 'MOTH NIGHT', $place(3.6, 3, 4), [$fill($bone)], 'anton.woff2', $out)]), ['knockout'], ['small']);
+$case('knocked-bite', 'a disc that bites into a plate from beside it', $sheet([$plate, $shape('d', 'ellipse', $place(5.4, 3, 1.5), [$fill($bone)], $out)]), [], ['knockout', 'covered']);
+$case('knocked-small', 'words of 0.04 in knocked out', $sheet([$plate, $words('w', 'quarry road tide pool rangers', $place(3, 3, 0.9), [$fill($bone)], 'special-elite.woff2', $out)]), ['small'], ['knockout']);
+$case('knocked-room', 'words knocked out beside the plate to make room for the same words', $sheet([$plate, $words('w', 'MOTH', $place(3, 4.6, 2), [$fill($bone)], 'anton.woff2', ['role' => ['kind' => 'knockout', 'gap' => 0.1]]), $words('v', 'MOTH', $place(3, 4.6, 2), [$fill($bone)])]), [], ['knockout', 'small', 'covered']);
+$case('knocked-from', 'words taken from a disc that lies off the plate above it', $sheet([$plate, $shape('d', 'ellipse', $place(3, 3, 2), [$fill('#b04a2c')]), $words('w', 'MOTH', $place(3, 4.25, 1.6), [$fill($bone)], 'anton.woff2', ['role' => ['kind' => 'knockout', 'gap' => 0.0, 'from' => ['d']]])]), ['knockout'], []);
 echo "$made cases\n";

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
+use TallCrow\Edit\RemovePieces;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
+use TallCrow\Render\Piece;
+
+/** Knockouts that take no ink away, and words knocked out that reach beyond the ink: what lies there cannot be read. */
+final class Knockouts implements ChecksSheet
+{
+    private const PPI = 50.0;
+
+    /** Share of knocked out words that must lie on ink (our choice): a letter is about a tenth of them. */
+    private const WORDS = 0.9;
+
+    private const NONE = 0.002;
+
+    private const LAID_OVER = 0.5;
+
+    public function sheet(SheetSubject $subject): array
+    {
+        return self::among($subject->artwork->layers, $subject);
+    }
+
+    /**
+     * @param  list<Layer>  $layers
+     * @return list<Finding>
+     */
+    private static function among(array $layers, SheetSubject $subject): array
+    {
+        $findings = [];
+        foreach ($layers as $at => $layer) {
+            if ($layer->on && $layer->role->prints() && $layer->isPlainGroup()) {
+                $findings = [...$findings, ...self::among($layer->children(), $subject)];
+            } elseif ($layer->on && ! $layer->role->prints()) {
+                $from = $layer->role->from;
+                $below = array_values(array_filter(array_slice($layers, 0, $at), fn (Layer $one): bool => $from === [] || in_array($one->id, $from, true)));
+                $findings[] = self::finding($layer, $below, array_slice($layers, $at + 1), $subject);
+            }
+        }
+
+        return array_values(array_filter($findings));
+    }
+
+    /**
+     * @param  list<Layer>  $below
+     * @param  list<Layer>  $above
+     */
+    private static function finding(Layer $layer, array $below, array $above, SheetSubject $subject): ?Finding
+    {
+        $frame = Frame::sheet($subject->artwork->sheet, self::PPI);
+        $ink = $subject->compositor()->inkBefore($below, $frame, 1)->image;
+        $taken = self::onInk($subject->compositor()->piece($layer, $frame), $ink, $frame);
+        $shape = $subject->compositor()->piece($layer->withRole(Role::ink()), $frame);
+        $share = self::onInk($shape, $ink, $frame);
+        $told = fn (string $figure, string $limit, string $says): Finding => Finding::of(
+            Group::Composition, 'knockout:'.$layer->id, $layer->called().', knocked out', Verdict::Warn, $figure, $limit, $says,
+        )->about($layer->id)->at(array_filter([$subject->renderer->placer->box($layer)]));
+
+        return match (true) {
+            $taken < self::NONE => $told('takes nothing', 'some ink', sprintf('%s takes no ink away: there is none beneath it.', $layer->called()))
+                ->mendedBy(Mend::by(sprintf('Take out %s', $layer->called()), new RemovePieces([$layer->id]))),
+            // What makes room for ink that is laid over it is not read itself.
+            $layer->isWords() && $share < self::WORDS && self::onInk($shape, $subject->compositor()->inkBefore($above, $frame, 1)->image, $frame) < self::LAID_OVER => $told(
+                sprintf('%d %% on ink', round($share * 100)), sprintf('%d %%', self::WORDS * 100),
+                sprintf('%d %% of %s lies where there is no ink beneath it, and cannot be read there.', round((1 - $share) * 100), $layer->called()),
+            ),
+            default => null,
+        };
+    }
+
+    /** The share of a piece that lies on ink. */
+    private static function onInk(?Piece $piece, Image $ink, Frame $frame): float
+    {
+        $window = $piece?->frame->overlap($frame);
+        if ($piece === null || $window === null) {
+            return 0.0;
+        }
+        $all = $piece->image->alpha();
+        $own = $all->crop($window->left - $piece->frame->left, $window->top - $piece->frame->top, $window->width, $window->height);
+
+        return $own->times($ink->crop($window->left - $frame->left, $window->top - $frame->top, $window->width, $window->height))->area() / max(1e-9, $all->area());
+    }
+}
