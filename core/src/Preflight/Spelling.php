@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\TextSource;
 use TallCrow\Edit\SetWords;
+use TallCrow\Geometry\Box;
 
 /**
  * Words on the shirt that a dictionary does not have: a misspelt shirt is the costliest fault. The language is the one that knows most of the
@@ -23,11 +23,9 @@ final class Spelling implements ChecksSheet
     {
         $words = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            $source = $layer->source;
-            if ($layer->on && $layer->role->prints() && $source instanceof TextSource) {
-                foreach (self::words($source->text) as $word) {
-                    $words[$word] ??= $layer;
-                }
+            // Words that are knocked out are read, too.
+            foreach ($layer->on ? array_unique(self::words($layer->words()->text ?? '')) : [] as $word) {
+                $words[$word][] = $layer;
             }
         }
         $languages = Dictionary::languages();
@@ -39,27 +37,43 @@ final class Spelling implements ChecksSheet
         if ($unknown === []) {
             return [Finding::of(Group::Detail, 'spelling', 'Spelling', Verdict::Pass, sprintf('%d %s', count($words), count($words) === 1 ? 'word' : 'words'), 'all known', sprintf('Every word is in the %s dictionary.', Dictionary::LANGUAGES[$language] ?? $language))];
         }
-        $findings = [];
-        foreach (array_slice($unknown, 0, self::MOST, true) as $word => $suggestions) {
-            $findings[] = self::finding((string) $word, $suggestions, $words[$word], Dictionary::LANGUAGES[$language] ?? $language, $subject);
+        // The same word in capitals and small letters is told once.
+        $layers = [];
+        foreach (array_keys($unknown) as $word) {
+            foreach ($words[$word] as $layer) {
+                $layers[mb_strtolower((string) $word)][$layer->id] = $layer;
+            }
         }
+        $first = array_intersect_key($unknown, array_unique(array_map(fn (int|string $word): string => mb_strtolower((string) $word), array_combine(array_keys($unknown), array_keys($unknown)))));
 
-        return $findings;
+        return array_map(
+            fn (int|string $word, array $suggestions): Finding => self::finding((string) $word, $suggestions, array_values($layers[mb_strtolower((string) $word)]), Dictionary::LANGUAGES[$language] ?? $language, $subject),
+            array_slice(array_keys($first), 0, self::MOST), array_slice(array_values($first), 0, self::MOST),
+        );
     }
 
-    /** @param  list<string>  $suggestions */
-    private static function finding(string $word, array $suggestions, Layer $layer, string $language, SheetSubject $subject): Finding
+    /**
+     * @param  list<string>  $suggestions
+     * @param  non-empty-list<Layer>  $layers  that have it
+     */
+    private static function finding(string $word, array $suggestions, array $layers, string $language, SheetSubject $subject): Finding
     {
-        $finding = Finding::of(
-            Group::Detail, 'spelling:'.mb_strtolower($word), $word, Verdict::Warn, 'not known', sprintf('%s dictionary', $language),
-            sprintf('"%s" is not in the %s dictionary.%s If it is a name, it is meant so.', $word, $language, $suggestions === [] ? '' : ' '.implode(', ', $suggestions).'?'),
-        )->about($layer->id)->at(array_filter([$subject->renderer->placer->box($layer)]));
-        $source = $layer->source;
-
-        return ! $source instanceof TextSource ? $finding : $finding->mendedBy(...array_map(
-            fn (string $other): Mend => Mend::by(sprintf('Write %s', $other), new SetWords($layer->id, (string) preg_replace('/(?<!\p{L})'.preg_quote($word, '/').'(?!\p{L})/u', $other, $source->text))),
-            array_slice(array_map(fn (string $other): string => self::cased($other, $word), $suggestions), 0, 2),
+        // What is suggested for a word in capitals is in capitals, too.
+        $suggestions = mb_strtoupper($word) === $word ? array_map(mb_strtolower(...), $suggestions) : $suggestions;
+        $corrected = fn (Layer $layer, string $other): SetWords => new SetWords($layer->id, (string) preg_replace_callback(
+            '/(?<!\p{L})'.preg_quote($word, '/').'(?!\p{L})/iu', fn (array $found): string => self::cased($other, $found[0]), $layer->words()->text ?? '',
         ));
+
+        return Finding::of(
+            Group::Detail, 'spelling:'.mb_strtolower($word), $word, Verdict::Warn, 'not known', sprintf('%s dictionary', $language),
+            sprintf('"%s" is not in the %s dictionary.%s If it is a name, it is meant so.', $word, $language, $suggestions === [] ? '' : ' '.implode(', ', array_map(fn (string $other): string => self::cased($other, $word), $suggestions)).'?'),
+        )
+            ->about(...array_map(fn (Layer $layer): string => $layer->id, $layers))
+            ->at(array_filter(array_map(fn (Layer $layer): ?Box => $subject->renderer->placer->box($layer), $layers)))
+            ->mendedBy(...array_map(
+                fn (string $other): Mend => Mend::by(sprintf('Write %s', self::cased($other, $word)), ...array_map(fn (Layer $layer): SetWords => $corrected($layer, $other), $layers)),
+                array_slice($suggestions, 0, 2),
+            ));
     }
 
     /** @return list<string> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use TallCrow\Artwork\Artwork;
 use TallCrow\Colour\Srgb;
 use TallCrow\Measure\Ppi;
+use TallCrow\Measure\PrintArea;
 use TallCrow\Preflight\Centred;
 use TallCrow\Preflight\Collisions;
 use TallCrow\Preflight\Covered;
@@ -19,6 +20,9 @@ use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\MethodFits;
 use TallCrow\Preflight\NearlyAligned;
 use TallCrow\Preflight\NothingThere;
+use TallCrow\Preflight\Preflight;
+use TallCrow\Preflight\SheetSize;
+use TallCrow\Preflight\SheetSubject;
 use TallCrow\Preflight\SmallWords;
 use TallCrow\Preflight\Unevenness;
 use TallCrow\Preflight\VanishingInk;
@@ -283,3 +287,17 @@ it('counts of a piece that is knocked out only what is left of it', function (st
     $found = gauged(new WearShare, Fixtures::artwork([ink_slab('plate', 0.7, 0.9, 2.6, 2.5), $knocked], ['distress' => [['texture' => $texture, 'amount' => 0.3, 'seed' => 3]]]), $ppi);
     expect((float) $found['wear:plate']->figure)->toEqualWithDelta((float) $found['wear']->figure, 1.0)->and((float) $found['wear']->figure)->toEqualWithDelta(30, 3.0);
 })->with([['chipped-edges', 100], ['chipped-edges', 150], ['speckle', 100]]);
+
+it('tells of a sheet of too few pixels to the inch what its rule asks for, and refits it to the area', function (): void {
+    $sheet = Fixtures::artwork([ink_slab('p', 0.5, 0.5, 2.5, 3)], ['sheet' => ['width' => 599, 'height' => 800, 'ppi' => 199.7]]);
+    $found = Preflight::artwork($sheet, Fixtures::renderer(), Fixtures::shelf(), closely: false)->finding('sheet');
+    expect($found->verdict)->toBe(Verdict::Fail)->and($found->figure)->toEndWith('199.7 ppi')->and($found->says)->toBe('The sheet has 199.7 ppi; the rule "strict 300" asks for 300.');
+    $other = new SheetSubject($sheet, Fixtures::renderer(), Fixtures::shelf(), PrintArea::pixels('chest', 900, 1200, Ppi::of(300)), subject_of($sheet)->picture);
+    expect((new SheetSize)->sheet($other)[0]->mends[0]->says)->toBe('Refit to 900 × 1200 px');
+});
+
+it('leaves no cloth out where as much is lost on the other', function (): void {
+    $sheet = Fixtures::artwork([ink_slab('p', 0.5, 0.5, 2.5, 3, '#3d4a57')], ['garments' => [['name' => 'Slate', 'colour' => '#3d4a57'], ['name' => 'Slate, heavy', 'colour' => '#3d4a57']]]);
+    $found = gauged(new VanishingInk, $sheet)['vanish:Slate'];
+    expect($found->verdict)->toBe(Verdict::Fail)->and(array_filter($found->mends, fn (Mend $mend): bool => str_starts_with($mend->says, 'Leave')))->toBe([]);
+});

@@ -5,8 +5,11 @@ declare(strict_types=1);
 use TallCrow\Preflight\Dictionary;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
+use TallCrow\Preflight\Spelling;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Tests\Fixtures;
+
+require_once __DIR__.'/subjects.php';
 
 /** @return list<Finding> */
 function spelling_of(string ...$texts): array
@@ -29,6 +32,18 @@ it('tells a word that no dictionary has, where it stands, and writes it right by
     $artwork = Fixtures::artwork([Fixtures::words('w0', 'MOTH NIGTH', 2)]);
     $texts = array_map(fn ($mend): string => Fixtures::edited($artwork, ...$mend->operations)->layers[0]->words()->text ?? '', $finding->mends);
     expect($texts)->toContain('MOTH NIGHT');
+});
+
+it('reads words that are knocked out, and mends a word wherever it stands, as it is written there', function (): void {
+    $artwork = Fixtures::artwork([
+        Fixtures::words('a', 'MOTH NIGTH', 2, ['placement' => ['y' => 1]]), Fixtures::words('b', 'the nigth of the moth', 2, ['placement' => ['y' => 2]]),
+        ink_slab('plate', 0.3, 2.6, 2.7, 3.6), Fixtures::words('c', 'Nigth', 2, ['placement' => ['y' => 3.1], 'role' => ['kind' => 'knockout', 'gap' => 0]]),
+        Fixtures::words('d', 'Kyte', 1, ['placement' => ['y' => 3.8], 'role' => ['kind' => 'knockout', 'gap' => 0]]),
+    ]);
+    $found = gauged(new Spelling, $artwork);
+    $texts = fn (string $key, int $mend): array => array_map(fn ($layer): ?string => $layer->words()?->text, Fixtures::edited($artwork, ...$found[$key]->mends[$mend]->operations)->layers);
+    expect(array_keys($found))->toBe(['spelling:nigth', 'spelling:kyte'])->and($found['spelling:nigth']->layers)->toBe(['a', 'b', 'c'])->and($found['spelling:nigth']->where)->toHaveCount(3)
+        ->and($texts('spelling:nigth', (int) array_search('Write NIGHT', array_map(fn ($mend): string => $mend->says, $found['spelling:nigth']->mends), true)))->toBe(['MOTH NIGHT', 'the night of the moth', null, 'Night', 'Kyte'])->and($texts('spelling:kyte', 0)[4])->not->toBe('Kyte');
 });
 
 it('goes by the language that knows most of the words', function (): void {
