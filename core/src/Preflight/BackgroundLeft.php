@@ -47,7 +47,7 @@ final class BackgroundLeft implements ChecksSheet
     {
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            $art = $layer->on && $layer->role->prints() ? $layer->picture() : null;
+            $art = $layer->on ? $layer->picture() : null;
             $finding = $art === null ? null : self::layer($layer, $art, $subject);
             if ($finding !== null) {
                 $findings[] = $finding;
@@ -91,7 +91,7 @@ final class BackgroundLeft implements ChecksSheet
 
     private static function standing(Layer $layer, Rim $rim, SheetSubject $subject, bool $mendable): Finding
     {
-        $finding = $rim->finding('background:'.$layer->id, $layer->called().', background', $layer->called())->about($layer->id)->at(array_filter([$subject->reach($layer->id)]));
+        $finding = $rim->finding('background:'.$layer->id, $layer->called().', background', $layer->called(), $layer->role->prints() ? 'print as a block' : 'take a block out of the ink')->about($layer->id)->at(array_filter([$subject->reach($layer->id)]));
 
         return $mendable
             ? $finding->mendedBy(Mend::by('Clear it from the edge', new AddEffect($layer->id, Lines::of('clear-edge', ['tolerance' => self::TOLERANCE, 'islands' => 'kept']), first: true)))

@@ -30,7 +30,7 @@ final class Collisions implements ChecksSheet, LooksClosely
     {
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            $letters = $layer->on && $layer->role->prints() && $layer->isWords() ? self::letters($layer, $subject) : [];
+            $letters = $subject->isRead($layer) ? self::letters($layer, $subject) : [];
             $hits = self::hits($letters);
             if ($hits === []) {
                 continue;

@@ -24,7 +24,8 @@ final class EffectivePpi implements ChecksSheet
     {
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            if ($layer->on && $layer->role->prints()) {
+            // The edges of what is knocked out by a coarse picture are as coarse.
+            if ($layer->on) {
                 array_push($findings, ...array_filter([self::layer($layer, $subject)]), ...self::within($layer, $subject));
             }
         }

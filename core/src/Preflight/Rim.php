@@ -90,7 +90,7 @@ final readonly class Rim
     }
 
     /** What is told of a picture with this rim. */
-    public function finding(string $key, string $word, string $called): Finding
+    public function finding(string $key, string $word, string $called, string $would = 'print as a block'): Finding
     {
         [$left, $cut] = [$this->isBackground(), $this->isCut()];
 
@@ -99,7 +99,7 @@ final readonly class Rim
             $left ? 'background '.$this->colour->toHex() : ($cut ? 'square edges' : 'background off'),
             'a clear rim',
             match (true) {
-                $left => sprintf('%s still stands on its background (%s on %d %% of the rim): it would print as a block.', $called, $this->colour->toHex(), round($this->even * 100)),
+                $left => sprintf('%s still stands on its background (%s on %d %% of the rim): it would %s.', $called, $this->colour->toHex(), round($this->even * 100), $would),
                 $cut => sprintf('%s fills its rectangle to the edge, so it ends in straight cuts. A mask with a soft or shaped edge mends that.', $called),
                 default => sprintf('%s has a clear rim.', $called),
             },

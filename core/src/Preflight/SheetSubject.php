@@ -74,6 +74,15 @@ final class SheetSubject
             && $reach->centreY() - $reach->height() * $by / 2 > 0 && $reach->centreY() + $reach->height() * $by / 2 < $sheet->bottom;
     }
 
+    /** Whether a layer's words are read in print: printed, or knocked out and not merely to make room for the same words. */
+    public function isRead(Layer $layer): bool
+    {
+        $text = $layer->words()?->text;
+        $isSame = fn (Layer $other): bool => $other->on && $other->role->prints() && $other->words()?->text === $text;
+
+        return $layer->on && $text !== null && ($layer->role->prints() || array_filter($this->artwork->everyLayer(), $isSame) === []);
+    }
+
     /** Which piece of the sheet is seen where: its own ink, less what lies over it. */
     public function topmost(Frame $frame, float $least = Topmost::HALF): Topmost
     {
@@ -144,7 +153,7 @@ final class SheetSubject
             return null;
         }
         $own = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => is_a($line->is(), Retouches::class, true))))
-            ->withDistress([])->withOpacity(1.0)->withRepeat(null)
+            ->withDistress([])->withOpacity(1.0)->withRepeat(null)->withRole(Role::ink())
             ->withPlacement(new Placement($placing->width / 2, $placing->height / 2, $placing->width, $placing->height, 0, Flip::None));
         $ppi = $side / max($placing->width, $placing->height);
         $frame = new Frame($ppi, 0, 0, max(4, (int) floor($placing->width * $ppi)), max(4, (int) floor($placing->height * $ppi)));

@@ -21,12 +21,8 @@ final class SmallWords implements ChecksSheet
         $method = $subject->demands->method;
         $small = [];
         $words = 0;
-        $all = [...$subject->artwork->everyLayer()];
-        $printed = array_map(fn (Layer $layer): ?string => $layer->words()?->text, array_filter($all, fn (Layer $layer): bool => $layer->on && $layer->role->prints()));
-        foreach ($all as $layer) {
-            // A knockout that makes room for the same words is not read itself.
-            $isRead = $layer->role->prints() || ! in_array($layer->words()?->text, $printed, true);
-            $measured = $layer->on && $layer->isWords() && $isRead ? self::measured($layer, $subject) : null;
+        foreach ($subject->artwork->everyLayer() as $layer) {
+            $measured = $subject->isRead($layer) ? self::measured($layer, $subject) : null;
             if ($measured === null) {
                 continue;
             }

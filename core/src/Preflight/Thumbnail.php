@@ -34,7 +34,7 @@ final class Thumbnail implements ChecksSheet
         $hidden = $shown === null ? [] : array_map(fn (array $one): string => $one[0]->id, VanishingInk::lostPieces($shown, $subject));
         $words = $lost = $small = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            $measured = $layer->on && $layer->role->prints() && $layer->isWords() ? SmallWords::measured($layer, $subject) : null;
+            $measured = $subject->isRead($layer) ? SmallWords::measured($layer, $subject) : null;
             if ($measured === null) {
                 continue;
             }

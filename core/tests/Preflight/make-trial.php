@@ -186,6 +186,9 @@ $case('knocked-nothing', 'words knocked out beside the plate', $sheet([$shape('p
 $case('knocked-beyond', 'words of which a third lies beside the plate', $sheet([$shape('p', 'rectangle', $place(2.4, 3, 3.6, 3), [$fill($bone)]), $words('w', 'MOTH NIGHT', $place(3.6, 3, 4), [$fill($bone)], 'anton.woff2', $out)]), ['knockout'], ['small']);
 $case('knocked-bite', 'a disc that bites into a plate from beside it', $sheet([$plate, $shape('d', 'ellipse', $place(5.4, 3, 1.5), [$fill($bone)], $out)]), [], ['knockout', 'covered']);
 $case('knocked-small', 'words of 0.04 in knocked out', $sheet([$plate, $words('w', 'quarry road tide pool rangers', $place(3, 3, 0.9), [$fill($bone)], 'special-elite.woff2', $out)]), ['small'], ['knockout']);
+$case('knocked-scan', 'a scan on its paper that is knocked out', $sheet([$plate, $art('s', 'scan.png', $place(3, 3, 1.5), [], $out)]), ['background:s'], ['knockout']);
+$case('knocked-coarse', 'a coarse picture that is knocked out', $sheet([$plate, $art('s', 'freed.png', $place(3, 3, 4.5), [], $out)]), ['ppi:s'], ['knockout']);
+$case('knocked-collide', 'knocked out letters that lie in one another', $sheet([$plate, $words('w', 'HHHH', $place(3, 3, 3), [$fill($bone), ['kind' => 'letter-spacing', 'by' => -300]], 'anton.woff2', $out)]), ['collide'], ['knockout']);
 $case('knocked-room', 'words knocked out beside the plate to make room for the same words', $sheet([$plate, $words('w', 'MOTH', $place(3, 4.6, 2), [$fill($bone)], 'anton.woff2', ['role' => ['kind' => 'knockout', 'gap' => 0.1]]), $words('v', 'MOTH', $place(3, 4.6, 2), [$fill($bone)])]), [], ['knockout', 'small', 'covered']);
 $case('knocked-from', 'words taken from a disc that lies off the plate above it', $sheet([$plate, $shape('d', 'ellipse', $place(3, 3, 2), [$fill('#b04a2c')]), $words('w', 'MOTH', $place(3, 4.25, 1.6), [$fill($bone)], 'anton.woff2', ['role' => ['kind' => 'knockout', 'gap' => 0.0, 'from' => ['d']]])]), ['knockout'], []);
 echo "$made cases\n";
