@@ -18,7 +18,10 @@ use TallCrow\Raster\Morphology;
 /** As from a rubber stamp: ink that is thin in places and gathers along the edges. */
 final readonly class Stamped implements Looks
 {
-    /** Levels of the grain over which the edge of a blot fades. */
+    /** Inches of a blot that is some pixels wide in a proof's finer ones, too. */
+    private const WIDE = 0.05;
+
+    /** Levels of the grain over which the edge of a blot fades: about a pixel of the print. */
     private const RAMP = 12.0;
 
     private function __construct(private float $amount, private float $size, private int $seed) {}
@@ -54,12 +57,13 @@ final readonly class Stamped implements Looks
         if ($this->amount <= 0) {
             return $ink;
         }
-        // Laid at the print's pixels and averaged.
-        $finer = max(1, (int) ceil(self::PRINT / $grid->ppi - 0.01));
+        // Laid finely and averaged: an edge that wanders by some pixels wanders alike at fewer.
+        $finer = max(1, (int) ceil(($this->size >= self::WIDE ? self::PRINT / 2 : self::PRINT) / $grid->ppi - 0.01));
         // Inside, far from any edge, ink is missing first: blots are the heights of a grain, which lies lower towards edges.
         $inside = Blur::wide($ink->alpha(), max(0.5, 0.03 * $grid->ppi), $grid->at)->linearByte(2.0, -255)->settled()->enlarged($finer)->settled();
         $grain = Grain::over($inside, $this->size / 4, $this->seed, $grid->finer($finer), GrainKind::Smooth);
-        $height = $grain->linear(1)->plus($inside->linear($this->amount + self::RAMP / 510))->linearByte(255 / self::RAMP, -255 * 255 / self::RAMP);
+        $ramp = self::RAMP * max(1.0, self::PRINT / ($grid->ppi * $finer));
+        $height = $grain->linear(1)->plus($inside->linear($this->amount + $ramp / 510))->linearByte(255 / $ramp, -255 * 255 / $ramp);
 
         return $ink->masked(Morphology::crisp($height->settled())->inverted()->settled()->shrunk($finer)->settled());
     }
