@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkReader;
+use TallCrow\Asset\FolderShelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
@@ -24,6 +26,7 @@ use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\SheetSize;
 use TallCrow\Preflight\SheetSubject;
 use TallCrow\Preflight\SmallWords;
+use TallCrow\Preflight\Thumbnail;
 use TallCrow\Preflight\Unevenness;
 use TallCrow\Preflight\VanishingInk;
 use TallCrow\Preflight\Verdict;
@@ -301,3 +304,22 @@ it('leaves no cloth out where as much is lost on the other', function (): void {
     $found = gauged(new VanishingInk, $sheet)['vanish:Slate'];
     expect($found->verdict)->toBe(Verdict::Fail)->and(array_filter($found->mends, fn (Mend $mend): bool => str_starts_with($mend->says, 'Leave')))->toBe([]);
 });
+
+it('names the colours of words that sink in the ink about them as they are', function (): void {
+    $sheet = Fixtures::artwork([ink_slab('plate', 0.2, 0.5, 2.8, 3.5, '#2a2420'), Fixtures::words('w', 'KITE', 2.2, ['effects' => [['kind' => 'fill', 'colour' => '#332a26']]])], ['sheet' => ['width' => 1500, 'height' => 2000, 'ppi' => 500]]);
+    expect(gauged(new Covered, $sheet)['sunk:w']->says)->toStartWith('KITE is #332a26 on #2a2420');
+});
+
+it('counts the words that read in a listing at 200 px and at 120', function (float $capitals, string $figure): void {
+    $sheet = Fixtures::artwork([ink_slab('plate', 0.1, 2, 2.9, 3.9), ['id' => 'w', 'source' => ['kind' => 'text', 'text' => 'HEM', 'font' => 'anton.woff2'], 'placement' => ['x' => 1.5, 'y' => 1, 'width' => null, 'height' => null, 'capitals' => $capitals], 'effects' => [['kind' => 'fill', 'colour' => '#f3ead7']]]], ['garments' => [['name' => 'Ink', 'colour' => '#17181a']]]);
+    // Six of 200 pixels across 3 in are 0.09 in, six of 120 are 0.15 in.
+    expect(gauged(new Thumbnail, $sheet)['thumbnail']->figure)->toBe($figure);
+})->with([[0.08, '0 and 0 of 1 read'], [0.12, '1 and 0 of 1 read'], [0.17, '1 and 1 of 1 read']]);
+
+it('says what is left of a background: parts that are enclosed, or a rim', function (string $case, string $says): void {
+    $sheet = json_decode((string) file_get_contents((glob(__DIR__."/trial/*-$case.json") ?: [''])[0]), true, flags: JSON_THROW_ON_ERROR);
+    $shelf = new FolderShelf(__DIR__.'/trial');
+    $report = Preflight::artwork(ArtworkReader::data($sheet['sheet']), Fixtures::renderer($shelf), $shelf, closely: false);
+    $found = array_values(array_filter($report->findings, fn ($finding): bool => str_starts_with($finding->key, 'background:')));
+    expect($found[0]->says)->toContain($says)->and($found[0]->verdict)->toBe(Verdict::Warn)->and(substr_count($found[0]->says, ' left'))->toBe(1);
+})->with([['halo', 'a rim of its background ('], ['pockets', 'of its background are left']]);
