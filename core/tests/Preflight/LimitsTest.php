@@ -323,3 +323,8 @@ it('says what is left of a background: parts that are enclosed, or a rim', funct
     $found = array_values(array_filter($report->findings, fn ($finding): bool => str_starts_with($finding->key, 'background:')));
     expect($found[0]->says)->toContain($says)->and($found[0]->verdict)->toBe(Verdict::Warn)->and(substr_count($found[0]->says, ' left'))->toBe(1);
 })->with([['halo', 'a rim of its background ('], ['pockets', 'of its background are left']]);
+
+it('counts the pairs of letters that run together', function (string $text, string $says): void {
+    $found = gauged(new Collisions, Fixtures::artwork([Fixtures::words('w', $text, 2.4, ['effects' => [1 => ['kind' => 'letter-spacing', 'by' => -300]]])]));
+    expect($found['collide:w']->says)->toStartWith($says)->toEndWith('give the letters more room.');
+})->with([['HH', '1 pair of letters of HH lies in one another, up to '], ['HHHH', '3 pairs of letters of HHHH lie in one another, up to ']]);
