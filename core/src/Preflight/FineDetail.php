@@ -48,7 +48,7 @@ final class FineDetail implements ChecksPicture, ChecksSheet, LooksClosely
 
     private const MOST_REGIONS = 65_000;
 
-    /** Pixels of the side of a square about a place in which ink lies beside it. */
+    /** Side of the square about a place, in pixels, in which ink counts as beside it. */
     private const BESIDE = 5;
 
     /** Level from which on a pixel may belong to a fine line: one of a third of a pixel is faint. */

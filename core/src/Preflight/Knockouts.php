@@ -19,7 +19,8 @@ final class Knockouts implements ChecksSheet
     /** Share of knocked out words that must lie on ink (our choice): a letter is about a tenth of them. */
     private const WORDS = 0.9;
 
-    private const NONE = 0.002;
+    /** Of a knockout's area: edges that touch may share that much. */
+    private const NONE = 0.0001;
 
     private const LAID_OVER = 0.5;
 

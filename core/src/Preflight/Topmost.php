@@ -13,6 +13,7 @@ use TallCrow\Render\Piece;
 /** Which of a sheet's layers lies on top at each pixel of a window: each has a number, 0 is bare cloth. */
 final readonly class Topmost
 {
+    /** Level of alpha beyond which a pixel is more ink than cloth. */
     public const HALF = 127.0;
 
     private const MOST = 255;

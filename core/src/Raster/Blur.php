@@ -10,7 +10,7 @@ final class Blur
     /** Level of alpha from which the colour of a pixel at an edge can be told. */
     private const EDGE = 32.0;
 
-    /** The same of a block of pixels, by what ink it has. */
+    /** The same of the mean of a block of pixels. */
     private const SPECK = 2.0;
 
     /** Share of a bell that lies over ink, twice its sigma from a straight edge. */

@@ -15,10 +15,10 @@ use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
-/** As from a rubber stamp: ink that is thin in places and gathers along the edges. */
+/** As from a rubber stamp: ink that is missing in blots and holds along the edges. */
 final readonly class Stamped implements Looks
 {
-    /** Inches of a blot that is some pixels wide in a proof's finer ones, too. */
+    /** Inches: a blot of that size and more is several pixels wide at half the print's ppi, which does for a proof. */
     private const WIDE = 0.05;
 
     /** Levels of the grain over which the edge of a blot fades: about a pixel of the print. */
