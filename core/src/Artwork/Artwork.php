@@ -76,6 +76,26 @@ final readonly class Artwork
         return $this->with(['limits' => $limits]);
     }
 
+    /** Whether any line of wear takes ink. */
+    public function isWorn(): bool
+    {
+        $live = array_merge($this->liveDistress(), ...array_map(fn (Layer $layer): array => $layer->liveDistress(), $this->everyLayer()));
+
+        return $live !== [];
+    }
+
+    /** Without any line of wear. */
+    public function unworn(): self
+    {
+        return $this->withLayers(array_map(fn (Layer $layer): Layer => $layer->unworn(), $this->layers))->withDistress([]);
+    }
+
+    /** @return list<Wear> over the whole sheet */
+    public function liveDistress(): array
+    {
+        return array_values(array_filter($this->distress, fn (Wear $wear): bool => $wear->on));
+    }
+
     /** @return list<Layer> every layer at any depth, groups before what they hold */
     public function everyLayer(): array
     {

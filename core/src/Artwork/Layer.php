@@ -167,6 +167,12 @@ final readonly class Layer
         return array_values(array_filter($this->distress, fn (Wear $wear): bool => $wear->on));
     }
 
+    /** Without any line of wear, of its own or of what it holds. */
+    public function unworn(): self
+    {
+        return $this->withDistress([])->withSource($this->source->each(fn (self $layer): self => $layer->unworn()));
+    }
+
     /** Whether it only holds others together: each of them is drawn as it would be without it, wear apart. */
     public function isPlainGroup(): bool
     {

@@ -4,26 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Cli;
 
-use TallCrow\Artwork\ArtworkReader;
-use TallCrow\Artwork\Garment;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\ManyShelves;
-use TallCrow\Asset\PictureReader;
-use TallCrow\Colour\Srgb;
-use TallCrow\Export\PngFacts;
-use TallCrow\Measure\HouseRule;
-use TallCrow\Measure\Ppi;
-use TallCrow\Measure\PrintArea;
-use TallCrow\Preflight\Preflight;
-use TallCrow\Preflight\Report;
-use TallCrow\Preflight\Verdict;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
-/**
- * Runs the checks over sheets and files of which it is known what is wrong with them, and counts for each check what was found, missed and falsely
- * told. A case is a JSON file: `says`, a `sheet` or a `file` beside it, `faults` (keys, or their beginnings, that must be told) and `fine` (that must not).
- */
+/** Runs the checks over the cases of a folder and counts for each check what was found, missed and falsely told. */
 final class TrialCommand
 {
     /** @param  resource  $out */
@@ -37,19 +23,13 @@ final class TrialCommand
         $shelf = new ManyShelves(array_map(fn (string $path): FolderShelf => new FolderShelf($path), [$folder, ...$arguments->options('shelf')]));
         $counts = [];
         $wrong = [];
-        foreach ($files as $file) {
-            /** @var array{says: string, sheet?: array<string, mixed>, file?: string, ppi?: float, on?: list<string>, area?: array{int, int}, faults: list<string>, fine: list<string>} $case */
-            $case = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
-            $report = self::report($case, $folder, $shelf);
-            foreach (['faults' => true, 'fine' => false] as $list => $expected) {
-                foreach ($case[$list] as $key) {
-                    $told = self::isTold($report, $key);
-                    $kind = $expected ? ($told ? 'found' : 'missed') : ($told ? 'false' : 'right');
-                    $check = explode(':', $key)[0];
-                    $counts[$check][$kind] = ($counts[$check][$kind] ?? 0) + 1;
-                    if ($told !== $expected) {
-                        $wrong[] = sprintf('%s: %s %s (%s)', basename($file, '.json'), $key, $expected ? 'missed' : 'falsely told', $case['says']);
-                    }
+        foreach (array_map(TrialCase::read(...), $files) as $case) {
+            foreach ($case->judged($case->report(new Renderer($shelf, new NoPictures(Materials::kept())), $shelf)) as [$key, $expected, $told]) {
+                $kind = $expected ? ($told ? 'found' : 'missed') : ($told ? 'false' : 'right');
+                $check = explode(':', $key)[0];
+                $counts[$check][$kind] = ($counts[$check][$kind] ?? 0) + 1;
+                if ($told !== $expected) {
+                    $wrong[] = sprintf('%s: %s %s (%s)', $case->name, $key, $expected ? 'missed' : 'falsely told', $case->says);
                 }
             }
         }
@@ -68,29 +48,5 @@ final class TrialCommand
         }
 
         return $all['missed'] === 0 && $all['false'] <= 1 ? Crow::FINE : Crow::FAILED;
-    }
-
-    /** @param  array{sheet?: array<string, mixed>, file?: string, ppi?: float, on?: list<string>, area?: array{int, int}}  $case */
-    private static function report(array $case, string $folder, ManyShelves $shelf): Report
-    {
-        $area = isset($case['area']) ? PrintArea::pixels('', $case['area'][0], $case['area'][1], Ppi::of($case['ppi'] ?? 300.0)) : null;
-        if (isset($case['sheet'])) {
-            return Preflight::artwork(ArtworkReader::data($case['sheet']), new Renderer($shelf, new NoPictures(Materials::kept())), $shelf, $area);
-        }
-        $file = $folder.'/'.basename($case['file'] ?? '');
-        $garments = array_map(fn (string $hex): Garment => new Garment($hex, Srgb::hex($hex)), $case['on'] ?? ['#1f1d1a']);
-
-        return Preflight::picture(PictureReader::check($file)->pixels()->settled(), $case['ppi'] ?? 300.0, $garments, HouseRule::Strict300, PngFacts::of($file), $area);
-    }
-
-    private static function isTold(Report $report, string $key): bool
-    {
-        foreach ($report->findings as $finding) {
-            if ($finding->verdict !== Verdict::Pass && ($finding->key === $key || str_starts_with($finding->key, $key.':'))) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -55,6 +55,29 @@ final class Pieces
         return $box === null ? self::one($artwork, $ids[0] ?? '')->middle() : [$box->centreX(), $box->centreY()];
     }
 
+    /**
+     * What a knockout takes from: the layers below it in its own list, or those of them that it names.
+     *
+     * @param  list<Layer>  $layers
+     * @return list<string> ids
+     */
+    public static function takenFrom(array $layers, string $id): array
+    {
+        foreach ($layers as $at => $layer) {
+            if ($layer->id === $id) {
+                $below = array_map(fn (Layer $one): string => $one->id, array_slice($layers, 0, $at));
+
+                return $layer->role->from === [] ? $below : array_values(array_intersect($below, $layer->role->from));
+            }
+            $found = self::takenFrom($layer->children(), $id);
+            if ($found !== []) {
+                return $found;
+            }
+        }
+
+        return [];
+    }
+
     /** An id that no layer has, nor any of those given. */
     public static function freshId(Artwork $artwork, string ...$taken): string
     {

@@ -10,7 +10,10 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
-/** Keeps the ink of a layer from the wear of the sheet, and halves what its own wear takes. */
+/**
+ * Keeps the ink of a layer from the wear of the sheet, and halves what its own wear takes; of a knockout the ink about it, and the wear of what it takes
+ * from.
+ */
 final readonly class Shield extends Operation
 {
     public function __construct(public string $id) {}
@@ -30,8 +33,9 @@ final readonly class Shield extends Operation
     public function apply(Artwork $artwork, Placer $placer): Edited
     {
         $artwork = $artwork->withDistress(array_map(fn (Wear $wear): Wear => $wear->shielding($this->id), $artwork->distress));
+        $below = Pieces::one($artwork, $this->id)->role->prints() ? [$this->id] : Pieces::takenFrom($artwork->layers, $this->id);
 
-        return Edited::of(Pieces::each($artwork, [$this->id], fn (Layer $layer): Layer => $layer->withDistress(
+        return Edited::of(Pieces::each($artwork, $below, fn (Layer $layer): Layer => $layer->withDistress(
             array_map(fn (Wear $wear): Wear => $wear->withAmount($wear->amount / 2), $layer->distress),
         )));
     }

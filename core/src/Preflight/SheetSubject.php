@@ -42,6 +42,9 @@ final class SheetSubject
     /** @var array<int, ColourKeys> by ppi */
     private array $colours = [];
 
+    /** @var array<string, Piece> by window and step */
+    private array $unworn = [];
+
     public readonly Demands $demands;
 
     public function __construct(
@@ -112,6 +115,12 @@ final class SheetSubject
     public function standing(Garment $garment, float $ppi): Standing
     {
         return $this->standing["{$garment->colour->toHex()} $ppi"] ??= Standing::of($this->seen[(int) $ppi] ??= InkAndCloth::of($this->sampled($ppi)), $this->keys($ppi), $garment);
+    }
+
+    /** The alpha of all the ink before any wear, at every so many pixels of a window. */
+    public function beforeWear(Frame $frame, int $every = 1): Piece
+    {
+        return $this->unworn["{$frame->key()} $every"] ??= $this->compositor()->inkBefore($this->artwork->unworn()->layers, $frame, $every);
     }
 
     /** The finished picture, every so many of its pixels. */

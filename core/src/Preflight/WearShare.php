@@ -35,7 +35,7 @@ final class WearShare implements ChecksSheet
     public function sheet(SheetSubject $subject): array
     {
         [$artwork, $renderer] = [$subject->artwork, $subject->renderer];
-        if (! self::isWorn($artwork)) {
+        if (! $artwork->isWorn()) {
             return [];
         }
         // A coarse picture that is there already serves, and so do its pieces.
@@ -44,11 +44,11 @@ final class WearShare implements ChecksSheet
         $skip = fn (LayerTrouble $trouble): null => null;
         $compositor = $subject->compositor();
         // Wear that follows edges needs all of the ink; else some of its points tell the share as well.
-        $byEdges = array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on && $compositor->followsEdges($wear)) !== [];
+        $byEdges = array_filter($artwork->liveDistress(), $compositor->followsEdges(...)) !== [];
         // Where ink is knocked out, nothing of a piece can be worn.
         $knocksOut = array_filter($artwork->layers, fn (Layer $layer): bool => $layer->on && $layer->role->takesAway()) !== [];
         $every = $isCoarse && ! $byEdges && ! $knocksOut ? self::EVERY : 1;
-        $unworn = $compositor->inkBefore(self::unworn($artwork)->layers, $frame, $every);
+        $unworn = $subject->beforeWear($frame, $every);
         $before = $unworn->image->area();
         $after = ($isCoarse ? $subject->sampled($frame->ppi / $every) : $renderer->picture($artwork, $frame, $skip))->alpha()->area();
         $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
@@ -75,13 +75,13 @@ final class WearShare implements ChecksSheet
             }
         }
         $kept = array_map(
-            fn (Wear $wear): Image => $compositor->takenBy($wear, $painted + $compositor->within($artwork->layers, $wear, $frame), $frame, $compositor->wornInk($artwork->layers, $wear, $edges))->inverted()->settled(),
-            array_values(array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on)),
+            fn (Wear $wear): Image => $compositor->takenBy($wear, $compositor->spared($artwork->layers, $wear, $frame, $painted), $frame, $compositor->wornInk($artwork->layers, $wear, $edges))->inverted()->settled(),
+            $artwork->liveDistress(),
         );
         $shares = [];
         foreach ($artwork->layers as $layer) {
             $piece = $painted[$layer->id] ?? null;
-            $whole = $piece === null ? null : $compositor->piece(self::bare($layer->withRole(Role::ink())), $frame);
+            $whole = $piece === null ? null : $compositor->piece($layer->withRole(Role::ink())->unworn(), $frame);
             if ($piece === null || $whole === null) {
                 continue;
             }
@@ -127,31 +127,10 @@ final class WearShare implements ChecksSheet
     {
         $own = $layers === [] ? [] : ($artwork->layer($layers[0])?->liveDistress() ?? []);
         $left = 1.0;
-        foreach ([...$own, ...array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on && ! in_array($layers[0] ?? '', $wear->shielded, true))] as $wear) {
+        foreach ([...$own, ...array_filter($artwork->liveDistress(), fn (Wear $wear): bool => ! in_array($layers[0] ?? '', $wear->shielded, true))] as $wear) {
             $left *= 1 - $wear->amount;
         }
 
         return $left === 1.0 ? '' : sprintf('; its lines ask for %.1f %%', (1 - $left) * 100);
-    }
-
-    private static function isWorn(Artwork $artwork): bool
-    {
-        foreach ([...$artwork->distress, ...array_merge([], ...array_map(fn (Layer $l): array => $l->distress, $artwork->everyLayer()))] as $wear) {
-            if ($wear->on) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private static function unworn(Artwork $artwork): Artwork
-    {
-        return $artwork->withLayers(array_map(self::bare(...), $artwork->layers))->withDistress([]);
-    }
-
-    private static function bare(Layer $layer): Layer
-    {
-        return $layer->withDistress([])->withSource($layer->source->each(self::bare(...)));
     }
 }

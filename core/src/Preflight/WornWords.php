@@ -164,7 +164,7 @@ final class WornWords implements ChecksSheet
                 sprintf('%d %% · %.3f in', round($lost * 100), $thin ?? 0.0), sprintf('%d %% · %.3f in', round($limits->letterLost * 100), $limits->stroke),
                 sprintf('Of one letter of %s %d %% is gone (worn, knocked out, masked or covered); the thinnest stroke that is left is %.3f in.', $called, round($lost * 100), $thin ?? 0.0),
             )->at([$box])->about($layer->id);
-            $isWorn = array_filter($artwork->distress, fn ($wear): bool => $wear->on) !== [] && in_array($layer, $artwork->layers, true);
+            $isWorn = $artwork->liveDistress() !== [] && in_array($layer, $artwork->layers, true);
             $findings[] = $gone && $isWorn ? $finding->mendedBy(Mend::by(sprintf('Shield %s', $layer->called()), new Shield($layer->id))) : $finding;
         }
 

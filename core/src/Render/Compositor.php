@@ -9,6 +9,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Geometry\Box;
+use TallCrow\Geometry\Join;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Stage\LayerKeys;
@@ -19,6 +20,9 @@ use TallCrow\Type\MissingGlyphs;
 /** Lays layers over one another from the cloth up, with what knockouts and wear take away. */
 final class Compositor implements Scene
 {
+    /** Inches about a shielded knockout in which the ink stays whole (our choice): it reads by that ink. */
+    private const ABOUT = 0.04;
+
     /** @param  ?callable(LayerTrouble): void  $onTrouble when given, a layer in trouble is left out and told of */
     public function __construct(
         public readonly Placer $placer,
@@ -95,7 +99,7 @@ final class Compositor implements Scene
             }
             $isSheet = $this->pattern !== null && $layers === $this->artwork?->layers;
             $ink = $this->wornInk($isSheet ? $this->pattern->layers : $layers, $wear, $edges ? $sheet->alpha() : null);
-            $left = $this->takenBy($wear, $painted + $this->within($layers, $wear, $frame), $frame, $ink, $x, $y)->inverted();
+            $left = $this->takenBy($wear, $this->spared($layers, $wear, $frame, $painted), $frame, $ink, $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
         }
 
@@ -183,22 +187,32 @@ final class Compositor implements Scene
     }
 
     /**
-     * The shielded layers that lie within groups.
+     * What a line of wear leaves alone: the ink of shielded layers at any depth, and the ink about shielded knockouts.
      *
      * @param  list<Layer>  $layers
-     * @return array<string, Piece>
+     * @param  array<string, Piece>  $painted  ink that was drawn already, by id
+     * @return array<string, Piece> by id
      */
-    public function within(array $layers, Wear $wear, Frame $frame): array
+    public function spared(array $layers, Wear $wear, Frame $frame, array $painted): array
     {
         $found = [];
         foreach ($layers as $layer) {
-            foreach ($layer->on ? $layer->children() : [] as $child) {
-                $piece = $child->on && in_array($child->id, $wear->shielded, true) ? $this->piece($child, $frame) : null;
-                $found += ($piece === null ? [] : [$child->id => $piece]) + $this->within([$child], $wear, $frame);
+            if (! $layer->on) {
+                continue;
             }
+            $piece = in_array($layer->id, $wear->shielded, true) ? $painted[$layer->id] ?? $this->kept($layer, $frame) : null;
+            $found += ($piece === null ? [] : [$layer->id => $piece]) + $this->spared($layer->children(), $wear, $frame, []);
         }
 
         return $found;
+    }
+
+    /** A shielded layer's ink or, of a knockout, its shape and the ink about it. */
+    private function kept(Layer $layer, Frame $frame): ?Piece
+    {
+        $role = $layer->role;
+
+        return $this->piece($layer->withRole($role->prints() ? Role::ink() : Role::knockout(min(Role::MOST_GAP, $role->gap + self::ABOUT), Join::Round, whole: $role->whole)), $frame);
     }
 
     /**
@@ -222,7 +236,7 @@ final class Compositor implements Scene
             $alpha = $this->pictures->image("weighed $key $ppi", fn (): Image => $this->compose($layers, [], $frame)->alpha());
             foreach ($wear->shielded as $id) {
                 $layer = self::find($layers, $id);
-                $piece = $layer === null || ! $layer->on ? null : $this->piece($layer->withRole(Role::ink()), $frame);
+                $piece = $layer === null || ! $layer->on ? null : $this->kept($layer, $frame);
                 if ($piece !== null) {
                     $alpha = $alpha->times($piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->inverted())->settled();
                 }
@@ -266,18 +280,14 @@ final class Compositor implements Scene
     }
 
     /**
-     * What one line of wear takes: nothing where a shielded layer has ink. One band.
+     * What one line of wear takes: nothing where ink is spared. One band.
      *
-     * @param  array<string, Piece>  $painted
+     * @param  array<string, Piece>  $spared
      */
-    public function takenBy(Wear $wear, array $painted, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
+    public function takenBy(Wear $wear, array $spared, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
     {
         $taken = $this->wear->taken($wear, $frame, $ink, $x, $y);
-        foreach ($wear->shielded as $id) {
-            $piece = $painted[$id] ?? null;
-            if ($piece === null) {
-                continue;
-            }
+        foreach ($spared as $piece) {
             $left = $piece->frame->left - $frame->left;
             $top = $piece->frame->top - $frame->top;
             $here = $taken->crop($left, $top, $piece->frame->width, $piece->frame->height);

@@ -44,7 +44,7 @@ final class PrintedFiles
             $inner = array_values(array_filter($only->children(), fn (Layer $layer): bool => $layer->on));
             $only = count($inner) === 1 ? $inner[0] : null;
         }
-        $isWorn = array_filter($artwork->distress, fn (Wear $wear): bool => $wear->on) !== [];
+        $isWorn = $artwork->liveDistress() !== [];
         $isPlain = $only !== null && ! $isWorn && $only->liveEffects() === [] && $only->liveMasks() === [] && $only->liveDistress() === [] && ! ($only->repeat->on ?? false);
 
         return $isPlain ? $only->picture()?->file : null;

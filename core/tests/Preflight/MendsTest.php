@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
-use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Asset\ManyShelves;
 use TallCrow\Cli\Materials;
+use TallCrow\Cli\TrialCase;
 use TallCrow\Edit\Operations;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Preflight;
@@ -19,6 +19,14 @@ use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
+
+/** @return list<string> files of the trial set that are sheets */
+function sheets_of_the_trial(): array
+{
+    $cases = array_map(basename(...), glob(__DIR__.'/trial/*.json') ?: []);
+
+    return array_values(array_filter($cases, fn (string $file): bool => isset(json_decode((string) file_get_contents(__DIR__."/trial/$file"), true)['sheet'])));
+}
 
 /** @return array<string, string> what does not hold, by key */
 function faults_of(Report $report): array
@@ -91,13 +99,16 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
     return $is(preg_match($others, $says) === 1, 'nobody measures that');
 }
 
-it('mends what it says, and brings no other fault', function (string $file): void {
-    $case = json_decode((string) file_get_contents(__DIR__."/trial/$file"), true, flags: JSON_THROW_ON_ERROR);
+it('tells what is wrong with a sheet and nothing else, and mends what it says without any other fault', function (string $file): void {
+    $case = TrialCase::read(__DIR__."/trial/$file");
+    $artwork = $case->artwork ?? throw new LogicException("$file has no sheet.");
     $shelf = new ManyShelves([new FolderShelf(__DIR__.'/trial'), new FolderShelf(Fixtures::assets())]);
-    $artwork = ArtworkReader::data($case['sheet']);
     // What a mend leaves as it was is drawn once, as on the bench.
     $renderer = new Renderer($shelf, new FolderPictures(Fixtures::temporary('mends'), materials: Materials::kept()));
-    $before = Preflight::artwork($artwork, $renderer, $shelf);
+    $before = $case->report($renderer, $shelf);
+    foreach ($case->judged($before) as [$key, $expected, $isTold]) {
+        expect($isTold)->toBe($expected, $key);
+    }
     // As it is kept, it is read again with every mend.
     $written = json_encode($before->toArray(), JSON_THROW_ON_ERROR);
     expect(json_encode(Report::read(json_decode($written, true))->toArray()))->toBeJson()->toEqual($written);
@@ -111,12 +122,4 @@ it('mends what it says, and brings no other fault', function (string $file): voi
         }
     }
     expect($before->findings)->not->toBe([]);
-})->with(function (): array {
-    $cases = array_map(basename(...), glob(__DIR__.'/trial/*.json') ?: []);
-
-    return array_values(array_filter($cases, function (string $file): bool {
-        $case = json_decode((string) file_get_contents(__DIR__."/trial/$file"), true);
-
-        return isset($case['sheet']) && $case['faults'] !== [];
-    }));
-});
+})->with(fn (): array => sheets_of_the_trial());

@@ -191,4 +191,9 @@ $case('knocked-coarse', 'a coarse picture that is knocked out', $sheet([$plate, 
 $case('knocked-collide', 'knocked out letters that lie in one another', $sheet([$plate, $words('w', 'HHHH', $place(3, 3, 3), [$fill($bone), ['kind' => 'letter-spacing', 'by' => -300]], 'anton.woff2', $out)]), ['collide'], ['knockout']);
 $case('knocked-room', 'words knocked out beside the plate to make room for the same words', $sheet([$plate, $words('w', 'MOTH', $place(3, 4.6, 2), [$fill($bone)], 'anton.woff2', ['role' => ['kind' => 'knockout', 'gap' => 0.1]]), $words('v', 'MOTH', $place(3, 4.6, 2), [$fill($bone)])]), [], ['knockout', 'small', 'covered']);
 $case('knocked-from', 'words taken from a disc that lies off the plate above it', $sheet([$plate, $shape('d', 'ellipse', $place(3, 3, 2), [$fill('#b04a2c')]), $words('w', 'MOTH', $place(3, 4.25, 1.6), [$fill($bone)], 'anton.woff2', ['role' => ['kind' => 'knockout', 'gap' => 0.0, 'from' => ['d']]])]), ['knockout'], []);
+$chipped = fn (float $amount, array $shielded = []): array => ['distress' => [['texture' => 'chipped-edges', 'amount' => $amount, 'seed' => 3, 'shielded' => $shielded]]];
+$small = fn (float $width): array => $words('w', 'MOTH NIGHT', $place(3, 3, $width), [$fill($bone)], 'anton.woff2', $out);
+$case('knocked-eaten', 'chipped edges of a fifth of a plate eat the words knocked out of it', $sheet([$plate, $small(1.6)], more: $chipped(0.2)), ['knocked-out:w'], ['knockout', 'word']);
+$case('knocked-spared', 'the same words, the ink about them shielded', $sheet([$plate, $small(1.6)], more: $chipped(0.2, ['w'])), [], ['knocked-out', 'knockout', 'word']);
+$case('knocked-worn', 'large words knocked out of a plate that is worn a little', $sheet([$plate, $small(4)], more: ['distress' => [['texture' => 'speckle', 'amount' => 0.1, 'seed' => 4]]]), [], ['knocked-out', 'knockout', 'wear']);
 echo "$made cases\n";
