@@ -32,6 +32,15 @@ final readonly class Scribble
         return ['points' => $this->points, 'width' => $this->width, 'keeps' => $this->keeps];
     }
 
+    /** The same scribble over a part of the picture: its left, top, width and height, and the picture's width and height, in pixels. */
+    public function within(int $left, int $top, int $width, int $height, int $ofWidth, int $ofHeight): self
+    {
+        return new self(
+            array_map(fn (array $point): array => [($point[0] * $ofWidth - $left) / $width, ($point[1] * $ofHeight - $top) / $height], $this->points),
+            $this->width * max($ofWidth, $ofHeight) / max($width, $height), $this->keeps,
+        );
+    }
+
     /**
      * Where the scribbles of one kind lie on a picture: one band, 255 there. A dab is never less than a pixel.
      *

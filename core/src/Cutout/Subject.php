@@ -10,9 +10,8 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
 /**
- * The subject of a photo with a busy ground, from rough scribbles of what is kept and what goes: Lazy Snapping (Y. Li, J. Sun, C.-K. Tang, H.-Y. Shum,
- * 2004), a least cut over small patches whose colours are weighed against those that were scribbled on. The cut is then laid along the picture's own edges,
- * pixel by pixel, by the colours that lie on either side of it, and what mixes the two is taken apart: see Unmixing.
+ * The subject of a photo with a busy ground, from rough scribbles of what is kept and what goes: a least cut over small patches, see PatchCut. The cut is then laid
+ * along the picture's own edges, pixel by pixel, by the colours that lie on either side of it, and what mixes the two is taken apart: see Unmixing.
  */
 final class Subject
 {
@@ -21,16 +20,13 @@ final class Subject
 
     private const PATCHES = 1800;
 
-    /** Colours that stand for what was scribbled on. */
-    private const COLOURS = 16;
+    /** Share of a patch that a scribble covers at least. */
+    private const COVERED = 0.3;
 
-    /** How much it costs to cut between patches that are alike. */
-    private const TOGETHER = 1.4;
+    /** Share of the picture below which a subject with the room about it is looked at by itself, and that room in its longer sides (our choice). */
+    private const SMALL = 0.5;
 
-    /** Squared distance in Lab at which two patches are half as alike. */
-    private const ALIKE = 60.0;
-
-    private const NEVER = 1e6;
+    private const ROOM = 0.2;
 
     private const MARKED = 127;
 
@@ -64,110 +60,89 @@ final class Subject
     private static function kept(Image $ink, array $scribbles): Image
     {
         $small = self::sized($ink->band(0, 3), self::PIXELS);
-        $patches = Superpixels::of($small, self::PATCHES);
-        $kept = self::marked($patches, Scribble::mask($scribbles, true, $small->width(), $small->height()));
-        $gone = Scribble::any($scribbles, false)
-            ? self::marked($patches, Scribble::mask($scribbles, false, $small->width(), $small->height()))
-            : array_diff_key(self::rim($patches), $kept);
-        $isKept = self::cut($patches, $kept, array_diff_key($gone, $kept));
-        $bytes = implode('', array_map(fn (int $patch): string => $isKept[$patch] ? "\xff" : "\0", $patches->of));
+        $rough = self::rough($small, $scribbles);
+        $window = self::window($rough, $scribbles, $ink->width(), $ink->height());
+        if ($window === null) {
+            return self::alongEdges($ink, $small, $rough);
+        }
+        // A small subject is looked at once more, in patches of its own size.
+        [$left, $top, $width, $height] = $window;
+        $part = $ink->crop($left, $top, $width, $height)->settled();
+        $own = self::sized($part->band(0, 3), self::PIXELS);
+        $sides = [$left > 0, $top > 0, $left + $width < $ink->width(), $top + $height < $ink->height()];
+        $moved = array_map(fn (Scribble $scribble): Scribble => $scribble->within($left, $top, $width, $height, $ink->width(), $ink->height()), $scribbles);
 
-        return self::alongEdges($ink, $small, Image::raw($bytes, $patches->width, $patches->height, 1));
+        return self::alongEdges($part, $own, self::rough($own, $moved, $sides))->embed($left, $top, $ink->width(), $ink->height())->settled();
     }
 
     /**
-     * @param  array<int, true>  $kept
-     * @param  array<int, true>  $gone
-     * @return list<bool>
+     * In pixels where a subject lies with room about it; null where that is most of the picture.
+     *
+     * @param  list<Scribble>  $scribbles
+     * @return ?array{int, int, int, int} left, top, width, height
      */
-    private static function cut(Superpixels $patches, array $kept, array $gone): array
+    private static function window(Image $rough, array $scribbles, int $width, int $height): ?array
     {
-        [$front, $back] = [self::colours($patches, $kept), self::colours($patches, $gone)];
-        $cut = new LeastCut(count($patches->colours));
-        foreach ($patches->colours as $i => $lab) {
-            $toFront = self::nearest($lab, $front);
-            $toBack = self::nearest($lab, $back);
-            match (true) {
-                isset($kept[$i]) => $cut->node($i, self::NEVER, 0.0),
-                isset($gone[$i]) => $cut->node($i, 0.0, self::NEVER),
-                default => $cut->node($i, $toBack / max(1e-6, $toFront + $toBack), $toFront / max(1e-6, $toFront + $toBack)),
-            };
+        $box = $rough->either(Scribble::mask($scribbles, true, $rough->width(), $rough->height())->isMore(self::MARKED))->settled()->inkBox();
+        if ($box === null) {
+            return null;
         }
-        $usual = sqrt(count($patches->of) / max(1, count($patches->colours)));
-        foreach ($patches->borders() as $pair => $long) {
-            [$one, $other] = array_map(intval(...), explode(' ', $pair));
-            $far = self::squared($patches->colours[$one], $patches->colours[$other]);
-            $cut->edge($one, $other, self::TOGETHER * $long / $usual / (1 + $far / self::ALIKE));
-        }
+        [$left, $top, $wide, $high] = $box;
+        $room = self::ROOM * max($wide, $high);
+        [$across, $down] = [$width / $rough->width(), $height / $rough->height()];
+        [$from, $to] = [max(0, (int) (($left - $room) * $across)), min($width, (int) ceil(($left + $wide + $room) * $across))];
+        [$over, $under] = [max(0, (int) (($top - $room) * $down)), min($height, (int) ceil(($top + $high + $room) * $down))];
 
-        return $cut->cut();
+        return ($to - $from) * ($under - $over) < self::SMALL * $width * $height ? [$from, $over, $to - $from, $under - $over] : null;
     }
 
-    /** @return array<int, true> patches that a scribble touches */
+    /**
+     * Which patches are kept: 255 there.
+     *
+     * @param  list<Scribble>  $scribbles  what is not told to go is the picture's rim
+     * @param  list<bool>  $sides  left, top, right and bottom: those along which nothing is kept
+     */
+    private static function rough(Image $small, array $scribbles, array $sides = []): Image
+    {
+        $patches = Superpixels::of($small, self::PATCHES);
+        $kept = self::marked($patches, Scribble::mask($scribbles, true, $small->width(), $small->height()));
+        $gone = Scribble::any($scribbles, false) ? self::marked($patches, Scribble::mask($scribbles, false, $small->width(), $small->height())) : [];
+        $gone += self::rim($patches, $sides !== [] ? $sides : array_fill(0, 4, $gone === []));
+        $isKept = PatchCut::of($patches, $kept, array_diff_key($gone, $kept));
+
+        return Image::raw(implode('', array_map(fn (int $patch): string => $isKept[$patch] ? "\xff" : "\0", $patches->of)), $patches->width, $patches->height, 1);
+    }
+
+    /** @return array<int, true> patches that a scribble covers well, or best where it is thinner than they are */
     private static function marked(Superpixels $patches, Image $mask): array
     {
-        $marked = [];
+        $covered = $all = array_fill(0, count($patches->colours), 0);
         foreach (str_split($mask->toBytes()) as $at => $level) {
-            if (ord($level) > self::MARKED) {
-                $marked[$patches->of[$at]] = true;
-            }
+            $all[$patches->of[$at]]++;
+            $covered[$patches->of[$at]] += ord($level) > self::MARKED ? 1 : 0;
         }
+        $shares = array_map(fn (int $one, int $of): float => $of > 0 ? $one / $of : 0.0, $covered, $all);
+        $least = min(self::COVERED, max([0.0, ...$shares]) / 2);
 
-        return $marked;
+        return array_fill_keys(array_keys(array_filter($shares, fn (float $share): bool => $share > 0 && $share >= $least)), true);
     }
 
-    /** @return array<int, true> */
-    private static function rim(Superpixels $patches): array
+    /**
+     * @param  list<bool>  $sides  left, top, right and bottom
+     * @return array<int, true> patches along them
+     */
+    private static function rim(Superpixels $patches, array $sides): array
     {
+        [$right, $bottom] = [$patches->width - 1, $patches->height - 1];
         $rim = [];
         foreach ($patches->of as $at => $patch) {
             [$x, $y] = [$at % $patches->width, intdiv($at, $patches->width)];
-            if ($x === 0 || $y === 0 || $x === $patches->width - 1 || $y === $patches->height - 1) {
+            if (($sides[0] && $x === 0) || ($sides[1] && $y === 0) || ($sides[2] && $x === $right) || ($sides[3] && $y === $bottom)) {
                 $rim[$patch] = true;
             }
         }
 
         return $rim;
-    }
-
-    /**
-     * A few colours that are far from one another and stand for all of the marked patches.
-     *
-     * @param  array<int, true>  $marked
-     * @return list<array{float, float, float}>
-     */
-    private static function colours(Superpixels $patches, array $marked): array
-    {
-        $all = array_map(fn (int $patch): array => $patches->colours[$patch], array_keys($marked));
-        $chosen = array_slice($all, 0, 1);
-        while ($all !== [] && count($chosen) < self::COLOURS) {
-            $far = array_map(fn (array $lab): float => self::nearest($lab, $chosen), $all);
-            $most = array_keys($far, max($far), true)[0];
-            if ($far[$most] < 4.0) {
-                break;
-            }
-            $chosen[] = $all[$most];
-        }
-
-        return $chosen;
-    }
-
-    /**
-     * @param  array{float, float, float}  $lab
-     * @param  list<array{float, float, float}>  $colours
-     */
-    private static function nearest(array $lab, array $colours): float
-    {
-        return $colours === [] ? 1.0 : sqrt(min(array_map(fn (array $colour): float => self::squared($lab, $colour), $colours)));
-    }
-
-    /**
-     * @param  array{float, float, float}  $one
-     * @param  array{float, float, float}  $other
-     */
-    private static function squared(array $one, array $other): float
-    {
-        return ($one[0] - $other[0]) ** 2 + ($one[1] - $other[1]) ** 2 + ($one[2] - $other[2]) ** 2;
     }
 
     /**

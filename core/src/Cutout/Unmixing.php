@@ -44,6 +44,14 @@ final class Unmixing
 
     private const FAINT = 0.08;
 
+    /** By how much the scatter of colours about an edge is multiplied beside the distance across it, and what that of the subject counts (by trial). */
+    private const SCATTER = 4.0;
+
+    private const BEFORE = 0.25;
+
+    /** Deviation in pixels of an edge that is known by its shape alone: about that of a lens (common practice). */
+    private const SHARP = 0.6;
+
     /** How much a difference of colour weighs beside one of lightness where a file keeps colour at half the size, as most JPEGs do (common practice). */
     private const COARSE_COLOUR = 0.05;
 
@@ -79,7 +87,7 @@ final class Unmixing
         $colour = $ink->band(0, 3);
         $ground = self::carried($colour, $sure);
         $off = $colour->minus($ground);
-        $difference = ColourBands::product($off, $off)->raised(0.5)->linearByte(self::TO_BYTE)->settled();
+        $difference = self::between($colour, $ground);
         $most = $difference->divided(Morphology::dilated($difference, self::AMONG)->linear(1.0, 1.0))->linearByte(255.0);
         $unlike = Lookup::bytes($most, array_map(fn (int $level): int => (int) round(255 * ($level / 255) ** self::UNLIKE), range(0, 255)))->times($gone->inverted())->settled();
         $before = self::carried($colour, $unlike);
@@ -96,9 +104,34 @@ final class Unmixing
             $own = $before->plus(self::luma($own->minus($before)));
         }
         $clean = $own->multiplied($part)->plus($before->multiplied($part->linear(-1.0, 1.0)))->linearByte(1.0)->asColours();
+        $alpha = self::steady($alpha, $length, self::carried($difference, $sure), self::carried(self::between($colour, $before), $gone->either($mixed)->inverted()->settled()), $gone);
         $kept = $mixed->chosen(self::overGrain($alpha, $length, self::grain($difference, $sure)), $gone->inverted());
 
         return $mixed->chosen($clean, $ink->band(0, 3))->asColours()->withBand($ink->alpha()->times($kept));
+    }
+
+    /** How far two colours are apart at each pixel, in a byte. */
+    private static function between(Image $one, Image $other): Image
+    {
+        $off = $one->minus($other);
+
+        return ColourBands::product($off, $off)->raised(0.5)->linearByte(self::TO_BYTE)->settled();
+    }
+
+    /**
+     * An alpha that goes by the shape of what is cut where colours scatter about the edge as widely as the two sides lie apart, and so say nothing:
+     * N. Wiener's weight of a signal beside its noise.
+     *
+     * @param  Image  $length  squared levels between the two colours
+     * @param  Image  $ground  how far the ground's pixels about it are off their mean, as of between()
+     * @param  Image  $before  the same of what stands before it
+     */
+    private static function steady(Image $alpha, Image $length, Image $ground, Image $before, Image $gone): Image
+    {
+        $noise = $ground->multiplied($ground)->plus($before->multiplied($before)->linear(self::BEFORE, 0.0))->linear((self::SCATTER / self::TO_BYTE) ** 2, 1.0);
+        $shape = Blur::gaussian($gone->inverted()->settled(), self::SHARP, 0.02);
+
+        return $alpha->minus($shape)->multiplied($length->divided($length->plus($noise)))->plus($shape)->linearByte(1.0)->settled();
     }
 
     /** Levels that half of the background's pixels are at most off its colour. */
