@@ -26,10 +26,8 @@ final readonly class PatchCut
     /** Border, in sides of a patch, from which two patches are neighbours on a way. */
     private const TOUCHING = 0.25;
 
-    /** Lab within which colours are alike, and the side of a cube of colours that count as one. */
+    /** Deviation in Lab of colours that are alike. */
     private const ALIKE = 7.0;
-
-    private const CUBE = 5.0;
 
     /** Likelihood of a colour that was scribbled on by neither. */
     private const UNSEEN = 0.01;
@@ -57,7 +55,7 @@ final readonly class PatchCut
         $borders = $steps = $beside = [];
         foreach ($patches->borders() as $pair => $long) {
             [$one, $other] = array_map(intval(...), explode(' ', $pair));
-            $steps[] = $step = sqrt(self::squared($patches->colours[$one], $patches->colours[$other]));
+            $steps[] = $step = sqrt(ColourBells::squared($patches->colours[$one], $patches->colours[$other]));
             $borders[] = [$one, $other, $long / $side, $step];
             $beside[$one][] = $other;
             $beside[$other][] = $one;
@@ -76,7 +74,7 @@ final readonly class PatchCut
     private function parted(array $kept, array $gone): array
     {
         [$toKept, $toGone] = [$this->ways($kept), $this->ways($gone)];
-        [$front, $back] = [$this->cubes($kept), $this->cubes($gone)];
+        [$front, $back] = [$this->bells($kept), $this->bells($gone)];
         $cut = new LeastCut(count($this->patches->colours));
         foreach ($this->patches->colours as $i => $lab) {
             if (isset($kept[$i]) || isset($gone[$i])) {
@@ -84,7 +82,7 @@ final readonly class PatchCut
 
                 continue;
             }
-            [$here, $there] = [self::likely($lab, $front) + self::UNSEEN, self::likely($lab, $back) + self::UNSEEN];
+            [$here, $there] = [$front->likely($lab) + self::UNSEEN, $back->likely($lab) + self::UNSEEN];
             [$near, $far] = [$toKept[$i] + self::NEAR, $toGone[$i] + self::NEAR];
             $share = self::WAY * $far / ($near + $far) + (1 - self::WAY) * $here / ($here + $there);
             $cut->node($i, $share, 1 - $share);
@@ -97,10 +95,10 @@ final readonly class PatchCut
     }
 
     /**
-     * Of each patch the shortest way to one of several, in edges that it crosses: E. W. Dijkstra, "A note on two problems in connexion with graphs", 1959.
+     * Of each patch the shortest way to one of several, in edges that it crosses.
      *
      * @param  array<int, true>  $to
-     * @return array<int, float>
+     * @return list<float>
      */
     private function ways(array $to): array
     {
@@ -110,63 +108,14 @@ final readonly class PatchCut
                 $steps[$one][$other] = $steps[$other][$one] = self::STEP + $step ** 2 / ($step ** 2 + (self::EDGE * $this->usual) ** 2);
             }
         }
-        $ways = array_fill(0, count($this->patches->colours), self::BEYOND);
-        $queue = new \SplPriorityQueue;
-        $queue->setExtractFlags(\SplPriorityQueue::EXTR_BOTH);
-        foreach (array_keys($to) as $patch) {
-            $ways[$patch] = 0.0;
-            $queue->insert($patch, 0.0);
-        }
-        while (! $queue->isEmpty()) {
-            /** @var array{data: int, priority: float} $next */
-            $next = $queue->extract();
-            if (-$next['priority'] > $ways[$next['data']]) {
-                continue;
-            }
-            foreach ($steps[$next['data']] ?? [] as $other => $step) {
-                if ($step - $next['priority'] < $ways[$other]) {
-                    $ways[$other] = $step - $next['priority'];
-                    $queue->insert($other, -$ways[$other]);
-                }
-            }
-        }
 
-        return $ways;
+        return ShortestWays::of($steps, count($this->patches->colours), array_keys($to), self::BEYOND);
     }
 
-    /**
-     * The colours of several patches by cubes: the mean of each, and its share of all.
-     *
-     * @param  array<int, true>  $of
-     * @return list<array{array{float, float, float}, float}>
-     */
-    private function cubes(array $of): array
+    /** @param  array<int, true>  $of  patches by number */
+    private function bells(array $of): ColourBells
     {
-        $sums = [];
-        foreach (array_keys($of) as $patch) {
-            $lab = $this->patches->colours[$patch];
-            $cube = implode(' ', array_map(fn (float $value): int => (int) floor($value / self::CUBE), $lab));
-            $sum = $sums[$cube] ?? [0.0, 0.0, 0.0, 0];
-            $sums[$cube] = [$sum[0] + $lab[0], $sum[1] + $lab[1], $sum[2] + $lab[2], $sum[3] + 1];
-        }
-
-        return array_values(array_map(fn (array $sum): array => [[$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]], $sum[3] / count($of)], $sums));
-    }
-
-    /**
-     * How likely a colour is among others, 1 at most: a sum of bells (E. Parzen, "On Estimation of a Probability Density Function and Mode", 1962).
-     *
-     * @param  array{float, float, float}  $lab
-     * @param  list<array{array{float, float, float}, float}>  $cubes
-     */
-    private static function likely(array $lab, array $cubes): float
-    {
-        $sum = 0.0;
-        foreach ($cubes as [$colour, $share]) {
-            $sum += $share * exp(-self::squared($lab, $colour) / (2 * self::ALIKE ** 2));
-        }
-
-        return $sum;
+        return ColourBells::about(array_map(fn (int $patch): array => $this->patches->colours[$patch], array_keys($of)), self::ALIKE);
     }
 
     /**
@@ -193,14 +142,5 @@ final readonly class PatchCut
         }
 
         return array_map(fn (bool $kept, int $patch): bool => $kept && isset($joined[$patch]), $isKept, array_keys($isKept));
-    }
-
-    /**
-     * @param  array{float, float, float}  $one
-     * @param  array{float, float, float}  $other
-     */
-    private static function squared(array $one, array $other): float
-    {
-        return ($one[0] - $other[0]) ** 2 + ($one[1] - $other[1]) ** 2 + ($one[2] - $other[2]) ** 2;
     }
 }
