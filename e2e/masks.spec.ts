@@ -112,6 +112,54 @@ test('a scan is freed from its paper, by the mend and by its colours, and what g
     expect((await sheetOf(page, path)).layers[0]?.effects.map((line) => line['kind'])).toEqual(['clear-edge', 'clear-buckets']);
 });
 
+test('a subject is kept by a scribble, and what is left shows while it is drawn', async ({ page }) => {
+    const path = await newJob(page, 'Subject');
+    await addLine(page, 'picture', 'Lay a picture');
+    await page.getByRole('button', { name: /^picture:/ }).click();
+    await page.getByRole('searchbox', { name: 'Filter by name' }).fill('scanned');
+    await page.locator('.finder-rows').getByRole('button', { name: /^Moth scanned on paper(?!.*favourite)/ }).click();
+    await saved(page);
+    await addLine(page, 'subject', 'Keep its subject, by a scribble');
+    await saved(page);
+    await page.getByRole('button', { name: 'What is the subject? mark it on the picture' }).click({ delay: 70 });
+    const room = page.getByRole('application', { name: 'the picture' });
+    await expect(page.getByRole('status').filter({ hasText: 'as soon as something is drawn' })).toBeVisible();
+    const box = await room.getByRole('img', { name: 'The picture as it is before this line' }).boundingBox();
+    const buttons = await page.getByRole('button', { name: 'Use these marks' }).boundingBox();
+    expect(box?.width ?? 0).toBeGreaterThan(200);
+    const at = (x: number, y: number): [number, number] => [(box?.x ?? 0) + (box?.width ?? 0) * x, (box?.y ?? 0) + (box?.height ?? 0) * y];
+    await page.mouse.move(...at(0.45, 0.5));
+    await page.mouse.down();
+    await page.mouse.move(...at(0.55, 0.5), { steps: 6 });
+    await page.waitForTimeout(70);
+    await page.mouse.up();
+    await expect(page.getByRole('status').filter({ hasText: 'What is pale goes.' })).toBeVisible();
+    // What is left lies over the picture, its paper clear, and nothing moved.
+    const left = room.getByRole('img', { name: 'What is left of it' });
+    expect(Math.abs(((await left.boundingBox())?.width ?? 0) - (box?.width ?? 0))).toBeLessThan(1);
+    expect(await page.getByRole('button', { name: 'Use these marks' }).boundingBox()).toEqual(buttons);
+    const alphas = await left.evaluate((image: HTMLImageElement) => {
+        const canvas = new OffscreenCanvas(image.naturalWidth, image.naturalHeight);
+        const context = canvas.getContext('2d');
+        context?.drawImage(image, 0, 0);
+        const alpha = (x: number, y: number): number => context?.getImageData(Math.floor(x * image.naturalWidth), Math.floor(y * image.naturalHeight), 1, 1).data[3] ?? -1;
+        return [alpha(0.02, 0.02), alpha(0.5, 0.5)];
+    });
+    expect(alphas).toEqual([0, 255]);
+    // By keys as well: a point that goes, from the middle five steps up and to the left.
+    await page.getByRole('combobox', { name: 'what it means' }).selectOption('drops');
+    await room.focus();
+    for (const key of ['Shift+ArrowLeft', 'Shift+ArrowUp', ' ', 'Enter']) {
+        await page.keyboard.press(key);
+    }
+    await expect(page.getByRole('button', { name: 'Take back the last' })).toBeEnabled();
+    await page.getByRole('button', { name: 'Take back the last' }).click({ delay: 70 });
+    await page.getByRole('button', { name: 'Use these marks' }).click({ delay: 70 });
+    await saved(page);
+    const scribbles = (await sheetOf(page, path)).layers[0]?.effects[0]?.['scribbles'] as { keeps: boolean }[];
+    expect(scribbles.map((one) => one.keeps)).toEqual([true]);
+});
+
 test('a piece knocks out what lies below and sits in its own gap, from chosen lines alone if asked', async ({ page }) => {
     const path = await plate(page, 'Gap');
     await addLine(page, 'words', 'Set words');

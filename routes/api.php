@@ -73,6 +73,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/pockets/{line}', [ProofController::class, 'pockets'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
+    Route::post('revisions/{revision}/layers/{layer}/scribbled/{line}.png', [ProofController::class, 'scribbled'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/fonts', [FontController::class, 'index']);
     Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
     Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);

@@ -9,12 +9,18 @@ use App\Http\Answers\Bucket;
 use App\Http\Answers\PocketOfPicture;
 use App\Models\Shop;
 use TallCrow\Artwork\Artwork;
+use TallCrow\Artwork\ArtworkInvalid;
+use TallCrow\Artwork\EffectReader;
+use TallCrow\Artwork\Faults;
+use TallCrow\Artwork\Node;
 use TallCrow\Asset\FolderShelf;
 use TallCrow\Colour\Palette;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 use TallCrow\Cutout\Background;
 use TallCrow\Cutout\Pockets;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Retouches;
 use TallCrow\Preflight\KeptReports;
 use TallCrow\Raster\Image;
 use TallCrow\Render\DrawingWatch;
@@ -135,5 +141,29 @@ final readonly class Studio
 
         return $this->renderer->placer->retoucher->retouched($before, $art, $layer->placement->width ?? 1.0)
             ?? $this->renderer->placer->retoucher->picture($art)->pixels()->settled();
+    }
+
+    /**
+     * What a line that is drawn on would leave of a layer's raster with other scribbles, no larger than so many pixels; null when the layer shows none or
+     * the line takes none.
+     *
+     * @param  mixed  $scribbles  as in a sheet
+     *
+     * @throws ArtworkInvalid
+     */
+    public function scribbled(Artwork $artwork, string $id, int $number, mixed $scribbles, int $longest): ?Image
+    {
+        $line = $artwork->layer($id)->effects[$number] ?? null;
+        $before = $line === null || ! is_a($line->is(), Retouches::class, true) ? null : $this->before($artwork, $id, $number);
+        if ($line === null || $before === null || array_filter($line->is()::parameters(), fn (Parameter $one): bool => $one->name === 'scribbles') === []) {
+            return null;
+        }
+        $faults = new Faults;
+        $effect = EffectReader::of($artwork->swatches)->line(Node::root(['scribbles' => $scribbles] + $line->toArray(), $faults))->effect();
+        $faults->settle();
+        $small = $before->resized(min(1.0, $longest / max($before->width(), $before->height())))->settled();
+        assert($effect instanceof Retouches);
+
+        return $effect->retouch($small, $small->width() / ($artwork->layer($id)->placement->width ?? 1.0))->settled();
     }
 }

@@ -73,6 +73,8 @@ export const api = {
     remove: <T>(path: string, body?: unknown): Promise<T> => send<T>('DELETE', path, body),
     /** A picture that is made of what is sent. */
     picture: (path: string, form: FormData): Promise<Blob> => ask<Blob>(path, { method: 'POST', body: form }),
+    /** A picture that is made of what is sent, while nobody waits for another. */
+    drawn: (path: string, body: unknown, signal: AbortSignal): Promise<Blob> => ask<Blob>(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body), signal }),
     upload: <T>(path: string, form: FormData): Promise<T> => ask<T>(path, { method: 'POST', body: form }),
 };
 

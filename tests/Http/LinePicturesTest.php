@@ -43,6 +43,22 @@ it('has no such picture of what is no raster', function (): void {
     $this->getJson("/api/revisions/{$job->head_id}/layers/raven/before/0.png")->assertNotFound();
 });
 
+it('shows what a line would leave of a picture, were it drawn on so, and saves nothing', function (): void {
+    $this->shelve('moth-scan.png');
+    $job = $this->job([scan([['kind' => 'crop', 'left' => 0.1], ['kind' => 'subject']])]);
+    $left = fn (array $scribbles): string => $this->postJson("/api/revisions/{$job->head_id}/layers/moth/scribbled/1.png", ['scribbles' => $scribbles])->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+    // Nothing drawn, all of it is there; the moth kept, the paper in the corner is gone and the moth's middle is not.
+    expect(png_pixel($left([]), 5, 5)[2])->toStartWith('srgb');
+    $kept = $left([['points' => [[0.45, 0.5], [0.55, 0.5]], 'width' => 0.06, 'keeps' => true]]);
+    [$width, $height, $corner] = png_pixel($kept, 2, 2);
+    expect(max($width, $height))->toBeLessThanOrEqual(720)->and($corner)->toEndWith(',0)')
+        ->and(png_pixel($kept, intdiv($width, 2), intdiv($height, 2))[2])->not->toEndWith(',0)')
+        ->and($job->refresh()->head?->read()->layers[0]->effects[1]->values->toArray())->toBe([]);
+    $this->postJson("/api/revisions/{$job->head_id}/layers/moth/scribbled/1.png", ['scribbles' => [['points' => [['x', 0.5]], 'width' => 7]]])->assertUnprocessable();
+    $this->postJson("/api/revisions/{$job->head_id}/layers/moth/scribbled/0.png", ['scribbles' => []])->assertNotFound();
+    $this->postJson("/api/revisions/{$job->head_id}/layers/moth/scribbled/2.png", ['scribbles' => []])->assertNotFound();
+});
+
 it('tells the buckets of the line that hides some, as the lines before leave the picture', function (): void {
     $this->shelve('moth-scan.png');
     $job = $this->job([scan([['kind' => 'clear-edge', 'tolerance' => 22], ['kind' => 'clear-buckets', 'count' => 3]])]);

@@ -24,6 +24,9 @@ final class ProofController
     /** Pixels of the longer side of a picture that is only to be looked at. */
     private const SCREEN = 1100;
 
+    /** The same while it is drawn on: it is made anew with each stroke. */
+    private const SCRIBBLED = 720;
+
     public function sheet(Request $request, Revision $revision): Response
     {
         $ppi = $request->float('ppi', 60);
@@ -84,6 +87,14 @@ final class ProofController
         $pixels = Studio::of($revision->job->shop)->before($revision->read(), $layer, $line) ?? abort(404, 'This line is gone, or it has no picture of pixels.');
 
         return self::png(ImageFile::png($pixels->resized(min(1.0, self::SCREEN / max($pixels->width(), $pixels->height()))), 1));
+    }
+
+    /** What a line would leave of a layer's picture, were it drawn on as is sent; nothing is saved. */
+    public function scribbled(Request $request, Revision $revision, string $layer, int $line): Response
+    {
+        $left = Studio::of($revision->job->shop)->scribbled($revision->read(), $layer, $line, $request->input('scribbles'), self::SCRIBBLED) ?? abort(404, 'This line is gone, or nothing is drawn on it.');
+
+        return response(ImageFile::png($left, 1), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
     }
 
     public function pick(Request $request, Revision $revision): Picked

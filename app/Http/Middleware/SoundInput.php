@@ -13,7 +13,7 @@ use Symfony\Component\HttpFoundation\Response;
 final class SoundInput
 {
     /** Fields that hold lists; each is read by its own rules. */
-    private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes', 'facts', 'assets', 'territories', 'columns', 'tags', 'destinations', 'film', 'pieces', 'card', 'corners', 'values', 'changes', 'countries', 'lead', 'ahead', 'keep', 'instead'];
+    private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes', 'facts', 'assets', 'territories', 'columns', 'tags', 'destinations', 'film', 'pieces', 'card', 'corners', 'values', 'changes', 'countries', 'lead', 'ahead', 'keep', 'instead', 'scribbles'];
 
     /** Words of a whole sheet may be longer; they lie within the lists. */
     private const LONGEST = 20_000;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { useObjectUrl } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { api } from '../api';
 import { findLayer } from '../bench/layers';
@@ -45,6 +46,25 @@ const { data: pockets } = useQuery({
     queryKey: ['pockets', base, () => props.line],
     queryFn: () => api.get<PocketOfPicture[]>(`${base.value}/pockets/${props.line}`),
     enabled: () => open.value && asksPockets.value && held.value === true,
+});
+const asksLeft = computed(() => props.parameter === 'scribbles' && held.value === true && open.value && drawn.value.length > 0);
+/** What the line would leave, as far as it is drawn on. */
+const { data: left, isFetching, isError } = useQuery({
+    queryKey: ['scribbled', base, () => props.line, drawn],
+    queryFn: ({ signal }) => api.drawn(`${base.value}/scribbled/${props.line}.png`, { scribbles: drawn.value }, signal),
+    enabled: asksLeft,
+    placeholderData: keepPreviousData,
+    gcTime: 0,
+});
+const leftUrl = useObjectUrl(left);
+const leftSays = computed(() => {
+    if (!asksLeft.value) {
+        return 'What is left shows as soon as something is drawn.';
+    }
+    if (isError.value) {
+        return 'What is left could not be shown. What is drawn can be used all the same.';
+    }
+    return isFetching.value ? 'Cutting …' : 'What is pale goes.';
 });
 const says = computed(() => (props.value.length === 0 ? ask.value.opens : props.parameter === 'area' ? 'only where it is drawn' : `${props.value.length} ${props.value.length === 1 ? 'mark' : 'marks'} on it`));
 const shown = computed<Scribble[]>(() => {
@@ -137,7 +157,8 @@ function done(): void {
             <p v-if="lost" role="alert">The picture could not be loaded. Close this and open it again.</p>
             <div v-else class="corners-room">
                 <div class="corners-picture scribble-room" tabindex="0" role="application" aria-describedby="scribble-how" :aria-label="cross ? `cross at ${Math.round(cross[0] * 100)} % across, ${Math.round(cross[1] * 100)} % down` : 'the picture'" @keydown="key" @pointerdown="press" @pointermove="follow" @pointerup="end">
-                    <img v-if="address" ref="picture" :src="address" alt="The picture as it is before this line" draggable="false" @load="ratio = ($event.target as HTMLImageElement).naturalHeight / ($event.target as HTMLImageElement).naturalWidth" @error="lost = true" />
+                    <img v-if="address" ref="picture" :class="{ pale: asksLeft && leftUrl && !isError }" :src="address" alt="The picture as it is before this line" draggable="false" @load="ratio = ($event.target as HTMLImageElement).naturalHeight / ($event.target as HTMLImageElement).naturalWidth" @error="lost = true" />
+                    <img v-if="asksLeft && leftUrl && !isError" class="scribble-left" :src="leftUrl" alt="What is left of it" draggable="false" />
                     <svg :viewBox="`0 0 1000 ${1000 * ratio}`" preserveAspectRatio="none" aria-hidden="true">
                         <path v-for="(one, i) in shown" :key="i" :d="d(one.points, one.width === 0)" :class="{ keeps: one.keeps, filled: one.width === 0 }" :stroke-width="one.width === 0 ? 3 : one.width * 1000 * Math.max(1, ratio)" />
                         <path v-if="cross" class="cross" :d="`M${cross[0] * 1000 - 18} ${cross[1] * 1000 * ratio}h36m-18 -18v36`" />
@@ -151,6 +172,7 @@ function done(): void {
                     </button>
                 </div>
             </div>
+            <p v-if="parameter === 'scribbles'" class="small" role="status">{{ leftSays }}</p>
             <div class="dialog-ends">
                 <v-btn size="small" variant="flat" color="primary" :disabled="lost" @click="done">Use these marks</v-btn>
                 <v-btn size="small" :disabled="drawn.length === 0" @click="drawn = drawn.slice(0, -1)">Take back the last</v-btn>
@@ -163,6 +185,8 @@ function done(): void {
 
 <style>
 .scribble-room { cursor: crosshair; outline-offset: 3px; }
+.scribble-room img.pale { opacity: 0.2; filter: grayscale(1); }
+.scribble-room img.scribble-left { position: absolute; inset: 0; width: 100%; height: 100%; max-height: none; pointer-events: none; }
 .scribble-room path { fill: none; stroke: color-mix(in srgb, var(--bad) 60%, transparent); stroke-linecap: round; stroke-linejoin: round; }
 .scribble-room path.keeps { stroke: color-mix(in srgb, var(--moss, #3c7a4e) 65%, transparent); }
 .scribble-room path.filled { fill: color-mix(in srgb, var(--bad) 22%, transparent); }
