@@ -14,6 +14,7 @@ use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\Pockets;
 use TallCrow\Edit\AddEffect;
 use TallCrow\Effect\ClearsInk;
+use TallCrow\Geometry\BoxSide;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
@@ -93,9 +94,11 @@ final class BackgroundLeft implements ChecksSheet
     {
         $finding = $rim->finding('background:'.$layer->id, $layer->called().', background', $layer->called(), $layer->role->prints() ? 'print as a block' : 'take a block out of the ink')->about($layer->id)->at(array_filter([$subject->reach($layer->id)]));
 
-        return $mendable
-            ? $finding->mendedBy(Mend::by('Clear it from the edge', new AddEffect($layer->id, Lines::of('clear-edge', ['tolerance' => self::TOLERANCE, 'islands' => 'kept']), first: true)))
-            : $finding;
+        return match (true) {
+            $mendable => $finding->mendedBy(Mend::by('Clear it from the edge', new AddEffect($layer->id, Lines::of('clear-edge', ['tolerance' => self::TOLERANCE, 'islands' => 'kept']), first: true))),
+            $rim->isCut() => $finding->mendedBy(...CutEdges::mends($layer, BoxSide::cases(), $subject)),
+            default => $finding,
+        };
     }
 
     private static function clear(Layer $layer): Finding

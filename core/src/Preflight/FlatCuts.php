@@ -4,20 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Asset\AssetUnusable;
-use TallCrow\Edit\AddEffect;
-use TallCrow\Edit\AddMask;
 use TallCrow\Edit\CoverCut;
 use TallCrow\Edit\CoverWith;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\BoxSide;
-use TallCrow\Mask\MaskShape;
-use TallCrow\Mask\RaggedEdge;
-use TallCrow\Mask\ShapeMask;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
@@ -41,13 +35,6 @@ final class FlatCuts implements ChecksSheet
     /** The same of what lies beyond the line alone. */
     private const CARRIED = 0.8;
 
-    /** A torn edge: its depth in inches and as a share of the piece, at most, and how far within the cut it begins, as a share of that. */
-    private const TORN = 0.3;
-
-    private const TORN_SHARE = 0.16;
-
-    private const TORN_FROM = 0.25;
-
     public function sheet(SheetSubject $subject): array
     {
         $findings = [];
@@ -66,14 +53,9 @@ final class FlatCuts implements ChecksSheet
     private static function finding(Layer $layer, array $sides, SheetSubject $subject): Finding
     {
         $called = array_map(fn (BoxSide $side): string => $side->value, $sides);
-        $box = $subject->renderer->placer->box($layer->spun(-($layer->placement->turn ?? 0.0)));
-        $mends = [Mend::by('Fade its edge in a soft oval of dots', new AddMask($layer->id, new ShapeMask(MaskShape::Ellipse, 0.5, 0.5, 1.0, 1.0, 0.3)), new AddEffect($layer->id, Lines::of('halftone', []), first: false))];
-        if ($box !== null) {
-            $torn = min(self::TORN, self::TORN_SHARE * min(array_map(fn (BoxSide $side): float => $side->depth($box->width(), $box->height()), $sides)));
-            array_unshift($mends, Mend::by('Tear its edge off raggedly', new AddMask($layer->id, RaggedEdge::along(array_map(fn (BoxSide $side): BoxSide => self::mirrored($side, $layer), $sides), $box->width(), $box->height(), $torn, $torn * self::TORN_FROM, crc32($layer->id)))));
-            if (count($sides) === 1) {
-                array_push($mends, Mend::by('Carry it on by its mirror picture', new CoverCut($layer->id, $sides[0], CoverWith::Patch)), Mend::by('Stand it on a bar', new CoverCut($layer->id, $sides[0], CoverWith::Base)));
-            }
+        $mends = CutEdges::mends($layer, $sides, $subject);
+        if (count($sides) === 1 && count($mends) > 1) {
+            array_push($mends, Mend::by('Carry it on by its mirror picture', new CoverCut($layer->id, $sides[0], CoverWith::Patch)), Mend::by('Stand it on a bar', new CoverCut($layer->id, $sides[0], CoverWith::Base)));
         }
 
         return Finding::of(
@@ -97,15 +79,7 @@ final class FlatCuts implements ChecksSheet
         }
 
         // What fills its rectangle all round is told elsewhere.
-        return $rim === null || $rim->isCut() ? [] : array_map(fn (string $side): BoxSide => self::mirrored(BoxSide::from($side), $layer), $rim->cutSides());
-    }
-
-    /** A side of the art as a side of the piece on the sheet, or the other way about. */
-    private static function mirrored(BoxSide $side, Layer $layer): BoxSide
-    {
-        $flip = $layer->placement->flip ?? Flip::None;
-
-        return $side->mirrored($flip->x(), $flip->y());
+        return $rim === null || $rim->isCut() ? [] : array_map(fn (string $side): BoxSide => CutEdges::mirrored(BoxSide::from($side), $layer), $rim->cutSides());
     }
 
     /** Whether the cut lies at the sheet's edge, under another piece, or on one that goes on beyond it. */

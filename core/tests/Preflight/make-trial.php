@@ -196,4 +196,7 @@ $small = fn (float $width): array => $words('w', 'MOTH NIGHT', $place(3, 3, $wid
 $case('knocked-eaten', 'chipped edges of a fifth of a plate eat the words knocked out of it', $sheet([$plate, $small(1.6)], more: $chipped(0.2)), ['knocked-out:w'], ['knockout', 'word']);
 $case('knocked-spared', 'the same words, the ink about them shielded', $sheet([$plate, $small(1.6)], more: $chipped(0.2, ['w'])), [], ['knocked-out', 'knockout', 'word']);
 $case('knocked-worn', 'large words knocked out of a plate that is worn a little', $sheet([$plate, $small(4)], more: ['distress' => [['texture' => 'speckle', 'amount' => 0.1, 'seed' => 4]]]), [], ['knocked-out', 'knockout', 'wear']);
+$magick('-size', '90x70', '-seed', '8', 'plasma:#8a4a24-#d9a441', '-resize', '450x350!', '-modulate', '100,60', "PNG24:$folder/dune.png");
+$case('square-photo', 'a photo that fills its rectangle', $sheet([$art('p', 'dune.png', $place(3, 3, 1.45))]), ['background:p'], ['cut', 'haze', 'ppi', 'scraps']);
+$case('square-turned', 'the same, turned and mirrored', $sheet([$art('p', 'dune.png', ['flip' => 'across'] + $place(3, 3, 1.45, null, 20))]), ['background:p'], ['cut', 'ppi']);
 echo "$made cases\n";
