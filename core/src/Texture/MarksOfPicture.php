@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Texture;
 
 use TallCrow\Colour\Srgb;
+use TallCrow\Noise\Field;
 use TallCrow\Raster\Blur;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Composition;
@@ -24,6 +25,13 @@ final class MarksOfPicture
 
     /** A picture with less than this share of its pixels in between has two levels. */
     private const FEW = 0.25;
+
+    /** Deviation in pixels of the grain that parts even greys, its seed, and how many of 256 parts of the whole it is: six levels. */
+    private const GRAIN = 1.2;
+
+    private const SEED = 5;
+
+    private const GRAINY = 6.0;
 
     /** Pixels within which marks count, and how much. */
     private const NEAR = [[1.5, 0.45], [8.0, 0.25], [40.0, 0.17], [160.0, 0.13]];
@@ -45,7 +53,7 @@ final class MarksOfPicture
     {
         $marks = self::marks($pixels);
         if (! self::hasTwoLevels($marks)) {
-            return $marks;
+            return self::even($marks);
         }
         $sum = null;
         [$width, $height] = [$marks->width(), $marks->height()];
@@ -56,6 +64,25 @@ final class MarksOfPicture
         }
 
         return Lookup::equalised($sum->linearByte(1.0))->settled();
+    }
+
+    /**
+     * Greys with every level as common as any other: where the picture is as even as a wall, some grain says what goes first, so that ink goes or stays as a
+     * whole there, too.
+     */
+    private static function even(Image $greys): Image
+    {
+        $grain = Field::grain(self::SEED, self::GRAIN)->tiled(0, 0, $greys->width(), $greys->height());
+        $fine = $greys->linear(256 - self::GRAINY)->plus($grain->linear(self::GRAINY))->linearShort(1.0, 0.0)->settled();
+        $counts = Histogram::ofShorts($fine);
+        $all = max(1, array_sum($counts));
+        [$table, $sum] = ['', 0];
+        foreach (array_pad($counts, 65536, 0) as $count) {
+            $table .= chr((int) round(255 * ($sum + $count / 2) / $all));
+            $sum += $count;
+        }
+
+        return Lookup::shortsToBytes($fine, $table)->settled();
     }
 
     /** Whether the picture is of marks and nothing in between. */

@@ -20,6 +20,21 @@ it('leaves no haze, at any scale and share', function (string $texture, float $s
     expect($share)->toBeLessThanOrEqual(0.1)->and($picture->alpha()->area() / (2.6 * 3.4 * 300 ** 2))->toEqualWithDelta(1 - $amount, 0.04);
 })->with(array_keys(Catalogue::classes()))->with([[1.0, 0.05], [2.5, 0.15]]);
 
+it('leaves no haze of a picture in greys either, even where it is as even as a wall', function (array $made, bool $inverted, float $scale): void {
+    $folder = Fixtures::temporary('greys');
+    Fixtures::run(['convert', '-size', '512x512', ...$made, "$folder/greys.png"]);
+    $wear = ['texture' => 'picture', 'file' => 'greys.png', 'amount' => 0.15, 'scale' => $scale, 'inverted' => $inverted];
+    $picture = Fixtures::render(Fixtures::artwork([Fixtures::shape('p', 'rectangle', 2.6, more: ['placement' => ['height' => 3.4]])], ['distress' => [$wear]]), 300, $folder);
+    $share = (float) (new Haze)->picture(new PictureSubject($picture, 300, [], HouseRule::Strict300, PrintArea::pixels('sheet', $picture->width(), $picture->height(), Ppi::of(300))))[0]->figure;
+    // An even grey thinned 13 to 100 % of the ink.
+    expect($share)->toBeLessThanOrEqual(0.3)->and($picture->alpha()->area() / (2.6 * 3.4 * 300 ** 2))->toEqualWithDelta(0.85, 0.02);
+})->with([
+    'a wall of one grey' => [['xc:gray60']],
+    'walls of three greys' => [['xc:gray70', '-fill', 'gray55', '-draw', 'rectangle 0,0 200,511', '-fill', 'gray62', '-draw', 'rectangle 300,100 511,400']],
+    'a slow slope' => [['gradient:gray45-gray60']],
+    'clouds of few greys' => [['-seed', '4', 'plasma:gray45-gray50', '-colorspace', 'gray', '-blur', '0x6', '-posterize', '12']],
+])->with([[false, 1.0], [true, 2.0]]);
+
 it('takes wide ramps as a whole or not at all, and leaves edges soft', function (): void {
     // From the left: none, an edge of two pixels, all, a ramp of twelve pixels.
     $row = [0, 0, 0, 0, 90, 170, 255, 255, 255, 255, 230, 210, 190, 170, 150, 130, 110, 90, 70, 50, 30, 10, 0, 0];
