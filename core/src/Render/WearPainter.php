@@ -174,7 +174,7 @@ final class WearPainter
         return [$start, $cell * (int) ceil(($from + $length - $start) / $cell)];
     }
 
-    /** A picture's greys may be as even as a wall: they are taken by the share that is asked. */
+    /** A picture's marks are cut steeply as it is, and may run so slowly that a crisp cut would take less than was asked. */
     private static function crisp(Wear $wear, Image $taken): Image
     {
         return $wear->isPicture() ? $taken : Morphology::crisp($taken->settled());
