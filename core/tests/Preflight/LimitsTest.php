@@ -153,7 +153,12 @@ it('takes words for weak beside others whose strokes are less than three tenths 
     // Hollow words weigh what their line weighs.
     $word = fn (string $id, float $line, float $height, float $y): array => ['id' => $id, 'source' => ['kind' => 'text', 'text' => 'HEM', 'font' => 'anton.woff2'], 'placement' => ['x' => 5, 'y' => $y, 'width' => null, 'height' => null, 'capitals' => $height], 'effects' => [['kind' => 'fill', 'colour' => '#f3ead7'], ['kind' => 'hollow', 'width' => $line]]];
     $sheet = Fixtures::artwork([$word('a', 0.1, 2.0, 2), $word('b', 0.1, 2.0, 5), $word('c', $line, $height, 8)], ['sheet' => ['width' => 1000, 'height' => 1000, 'ppi' => 100]]);
-    expect(gauged(new VisualWeight, $sheet, 50) !== [])->toBe($isFound);
+    $found = gauged(new VisualWeight, $sheet, 50);
+    expect($found !== [])->toBe($isFound);
+    foreach ($found as $finding) {
+        // Three tenths of a tenth of an inch.
+        expect($finding->limit)->toBe('0.03 in');
+    }
 })->with([[0.034, 2.0, false], [0.027, 2.0, true], [0.015, 2.0, true], [0.018, 0.27, true], [0.018, 0.23, false], [0.027, 0.27, false]]);
 
 it('sets small words larger only where the sheet has room for them', function (float $x, bool $hasRoom): void {
@@ -195,6 +200,12 @@ it('wants it of a picture that is seen through words, too, beside a drawing that
     $ppi = $pixels->width / 2 / max($box->width(), $box->height() / $pixels->aspect());
     $found = gauged(new EffectivePpi, $sheet);
     expect(array_keys($found))->toHaveCount(1)->and((float) array_values($found)[0]->figure)->toEqualWithDelta(floor($ppi), 0.5)->and(array_values($found)[0]->verdict)->toBe(Verdict::Fail);
+});
+
+it('wants none of what is drawn anew from a picture', function (): void {
+    $words = fn (array $more): array => Fixtures::words('w', 'POOL', 4, ['effects' => [1 => ['kind' => 'picture', 'file' => 'rock-pool.png', 'scale' => 2], ...$more]]);
+    expect(gauged(new EffectivePpi, Fixtures::artwork([$words([])])))->toHaveCount(1)
+        ->and(gauged(new EffectivePpi, Fixtures::artwork([$words([2 => ['kind' => 'halftone', 'lpi' => 25]])])))->toBe([]);
 });
 
 it('holds the dots of a screen against the method, and a cell against four pixels of the print', function (float $lpi, Verdict $verdict): void {
