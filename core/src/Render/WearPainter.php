@@ -196,15 +196,14 @@ final class WearPainter
                 return json_encode(WearTile::cut(Histogram::of($this->sized($wear)), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
             if (! $edges) {
-                return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y), $amount, $ramp), JSON_THROW_ON_ERROR);
+                return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y, WornInk::FINER_LOOK), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
             // Clear all about, so that the ink's own rim is an edge, too.
             $margin = $this->margin($wear, WornInk::EDGES_PPI);
             $frame = $piece->frame->grown($margin);
-            $finer = WornInk::FINER;
             $alpha = $piece->image->embed($margin, $margin, $frame->width, $frame->height)->settled();
 
-            return json_encode(WearTile::cut(Histogram::summedBy($alpha->zoomed($finer)->settled(), $this->chippable($wear, $frame, $alpha, $finer, $x, $y)), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut($this->weighed($wear, new Piece($alpha, $frame), $x, $y, 1, self::near($wear, $frame, $alpha)->settled()), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);
@@ -216,19 +215,22 @@ final class WearPainter
      * How much ink lies under each level: as many looks as so much ink asks for, in each of which every pixel of the
      * coarse ink sees one pixel of the field, somewhere within it by chance.
      *
+     * @param  int  $finer  so many times finer than the ink the field is looked at
+     * @param  ?Image  $near  of ink that chips, how near an edge is
      * @return array<int, float>
      */
-    private function weighed(Wear $wear, Piece $ink, float $x, float $y): array
+    private function weighed(Wear $wear, Piece $ink, float $x, float $y, int $finer, ?Image $near = null): array
     {
         $sums = array_fill(0, 256, 0.0);
-        $frame = $ink->frame->finer(WornInk::FINER_LOOK);
-        $alpha = $ink->image->zoomed(WornInk::FINER_LOOK)->settled();
+        $frame = $ink->frame->finer($finer);
+        $alpha = $finer > 1 ? $ink->image->zoomed($finer)->settled() : $ink->image;
         $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $alpha->area())));
         for ($look = 0; $look < $looks; $look++) {
             $key = sprintf('look %s %.3f %d', $this->name($wear), $frame->ppi, $look);
             $glimpsed = fn (): Image => $this->glimpsed($wear, $frame->ppi, $look);
             $tile = $this->inMemory($key, fn (): Image => $wear->isPicture() ? $this->pictures->image($key, $glimpsed) : $this->pictures->material($key, $glimpsed));
-            foreach (Histogram::summedBy($alpha, $this->laid($tile, $wear, $frame, $x, $y, mixed: false)) as $level => $sum) {
+            $field = $this->laid($tile, $wear, $frame, $x, $y, mixed: false);
+            foreach (Histogram::summedBy($alpha, $near === null ? $field : self::bitten($field, $near)) as $level => $sum) {
                 $sums[$level] += $sum;
             }
         }
@@ -240,8 +242,7 @@ final class WearPainter
     private function chippable(Wear $wear, Frame $frame, Image $alpha, int $finer, float $x, float $y): Image
     {
         // Nearness has no part as fine as a pixel, so it runs straight between those of the frame.
-        $soft = Blur::wide($alpha, self::chipping($wear, $frame->ppi), [$frame->left, $frame->top])->settled();
-        $near = $soft->enlarged($finer)->linearByte(-2.0, 510)->settled();
+        $near = self::near($wear, $frame, $alpha, $finer)->settled();
         $frame = $frame->finer($finer);
         $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
             $whole = $this->sized($wear)->settled();
@@ -249,8 +250,21 @@ final class WearPainter
             return WearTile::make($whole, $frame->ppi);
         });
 
-        // Where no edge is near, nothing chips, however much is asked for.
-        return $this->laid($field, $wear, $frame, $x, $y)->linear(self::BITES / 255, 1 - self::BITES)->multiplied($near)->linearByte(1.0)->settled();
+        return self::bitten($this->laid($field, $wear, $frame, $x, $y), $near);
+    }
+
+    /** How near an edge of the ink is: 255 on it, none in the middle of a solid. */
+    private static function near(Wear $wear, Frame $frame, Image $alpha, int $finer = 1): Image
+    {
+        $soft = Blur::wide($alpha, self::chipping($wear, $frame->ppi), [$frame->left, $frame->top])->settled();
+
+        return ($finer > 1 ? $soft->enlarged($finer) : $soft)->linearByte(-2.0, 510);
+    }
+
+    /** Where no edge is near, nothing chips, however much is asked for. */
+    private static function bitten(Image $field, Image $near): Image
+    {
+        return $field->linear(self::BITES / 255, 1 - self::BITES)->multiplied($near)->linearByte(1.0)->settled();
     }
 
     private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image

@@ -22,9 +22,6 @@ final readonly class WornInk
     /** As many pixels of ink in all looks together give the share to a few parts in a thousand. */
     public const ENOUGH = 400_000;
 
-    /** Where wear follows edges, so much finer the texture is looked at than the ink. */
-    public const FINER = 2;
-
     /** Where wear follows edges, they need to be seen. */
     public const EDGES_PPI = 75.0;
 
