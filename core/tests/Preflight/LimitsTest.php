@@ -33,6 +33,7 @@ use TallCrow\Preflight\Verdict;
 use TallCrow\Preflight\VisualWeight;
 use TallCrow\Preflight\WearShare;
 use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
 use TallCrow\Tests\Fixtures;
 
 require_once __DIR__.'/subjects.php';
@@ -201,6 +202,19 @@ it('wants it of a picture that is seen through words, too, beside a drawing that
     $found = gauged(new EffectivePpi, $sheet);
     expect(array_keys($found))->toHaveCount(1)->and((float) array_values($found)[0]->figure)->toEqualWithDelta(floor($ppi), 0.5)->and(array_values($found)[0]->verdict)->toBe(Verdict::Fail);
 });
+
+it('says which way a design hangs, and which way its weight lies', function (float $right, string $hangs, string $weighs): void {
+    // Of 2.4 in, and heavier at one end.
+    $plates = [ink_slab('bar', 0.3 + $right, 1.9, 2.7 + $right, 2.1), ink_slab('end', $weighs === 'right' ? 2.2 + $right : 0.3 + $right, 1, $weighs === 'right' ? 2.7 + $right : 0.8 + $right, 3)];
+    $finding = (new Centred)->picture(subject_of(Fixtures::artwork($plates))->picture)[0];
+    expect($finding->says)->toContain("hangs 0.15 in to the $hangs of the middle")->toMatch('/its weight lies 0\.\d\d in to the '.$weighs.'\.$/');
+})->with([[0.15, 'right', 'left'], [-0.15, 'left', 'right'], [0.15, 'right', 'right'], [-0.15, 'left', 'left']]);
+
+it('counts what lies on the sheet of a piece that reaches beyond it', function (array $edges, float $area): void {
+    $artwork = Fixtures::artwork([ink_slab('p', ...$edges)]);
+    $subject = subject_of($artwork);
+    expect($subject->topmost(Frame::sheet($artwork->sheet, 100))->whole['p'] ?? 0)->toEqualWithDelta($area * 100 ** 2, 60);
+})->with(['within' => [[1, 1, 2, 2], 1.0], 'beyond the foot' => [[1, 3.5, 2, 4.5], 0.5], 'beyond the right' => [[2.6, 1, 3.6, 2], 0.4], 'beyond both' => [[2.5, 3.5, 3.5, 4.5], 0.25], 'off' => [[4, 1, 5, 2], 0.0]]);
 
 it('wants none of what is drawn anew from a picture', function (): void {
     $words = fn (array $more): array => Fixtures::words('w', 'POOL', 4, ['effects' => [1 => ['kind' => 'picture', 'file' => 'rock-pool.png', 'scale' => 2], ...$more]]);
