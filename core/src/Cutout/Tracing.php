@@ -24,6 +24,9 @@ final class Tracing
 
     private const LARGER = 4;
 
+    /** Pixels of the square by which the grain of a photo that is not enlarged is smoothed. */
+    private const SMOOTH = 7;
+
     /** Pixels on the longer side of what is painted again, at most. */
     private const PAINTED = 6000;
 
@@ -40,7 +43,7 @@ final class Tracing
         $solid = $ink->alpha()->isMore(127.0)->settled();
         $marks = '';
         if ($colours !== []) {
-            $nearest = FlatColours::numbered($small, $colours, $larger > 1 ? $ink : null, $larger);
+            $nearest = FlatColours::numbered($small, $colours, $larger > 1 ? $ink : null, $larger, $larger > 1 ? 1 : self::SMOOTH);
             $nearest = ($larger > 1 && count($colours) > 2 ? Morphology::commonest($nearest, min(Morphology::MOST_SIDE, $larger | 1), count($colours)) : $nearest)->settled();
             // Each colour lies over those before it and under those after, so that no gap opens between two.
             $paths = Tracer::outlines(array_map(fn (int $i): Image => $nearest->isMore($i - 0.5)->both($solid), array_keys($colours)));
