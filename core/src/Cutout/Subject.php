@@ -53,7 +53,7 @@ final class Subject
             return $ink;
         }
 
-        return Unmixing::edges($ink, self::kept($ink, $scribbles)->inverted()->settled());
+        return Unmixing::edgesOfShape($ink, self::kept($ink, $scribbles)->inverted()->settled());
     }
 
     /** @param  list<Scribble>  $scribbles */

@@ -59,9 +59,26 @@ final class Unmixing
     private const LUMA = [0.299, 0.587, 0.114];
 
     /**
+     * Of what was cut from a ground of a few colours.
+     *
      * @param  Image  $gone  255 where all is background
      */
     public static function edges(Image $ink, Image $gone): Image
+    {
+        return self::worked($ink, $gone, false);
+    }
+
+    /**
+     * Of what was cut from any ground: where its colours say nothing, the shape of the cut does.
+     *
+     * @param  Image  $gone  255 where all is background
+     */
+    public static function edgesOfShape(Image $ink, Image $gone): Image
+    {
+        return self::worked($ink, $gone, true);
+    }
+
+    private static function worked(Image $ink, Image $gone, bool $byShape): Image
     {
         // A bell that touches the border reaches about two deviations to either side of it.
         $soft = Blur::rough($gone, self::REACH / 2, 0.02)->settled();
@@ -74,15 +91,15 @@ final class Unmixing
             return $cleared;
         }
         if ($tiles->areMost()) {
-            return self::unmixed($ink->settled(), $gone, $sure, $mixed);
+            return self::unmixed($ink->settled(), $gone, $sure, $mixed, $byShape);
         }
         $packed = $tiles->packed($ink->settled()->withBand($gone)->withBand($sure)->withBand($mixed));
-        $clean = self::unmixed($packed->band(0, 4)->settled(), $packed->band(4), $packed->band(5)->settled(), $packed->band(6)->settled());
+        $clean = self::unmixed($packed->band(0, 4)->settled(), $packed->band(4), $packed->band(5)->settled(), $packed->band(6)->settled(), $byShape);
 
         return $tiles->laid($clean->settled(), $cleared);
     }
 
-    private static function unmixed(Image $ink, Image $gone, Image $sure, Image $mixed): Image
+    private static function unmixed(Image $ink, Image $gone, Image $sure, Image $mixed, bool $byShape): Image
     {
         $colour = $ink->band(0, 3);
         $ground = self::carried($colour, $sure);
@@ -104,7 +121,7 @@ final class Unmixing
             $own = $before->plus(self::luma($own->minus($before)));
         }
         $clean = $own->multiplied($part)->plus($before->multiplied($part->linear(-1.0, 1.0)))->linearByte(1.0)->asColours();
-        $alpha = self::steady($alpha, $length, self::carried($difference, $sure), self::carried(self::between($colour, $before), $gone->either($mixed)->inverted()->settled()), $gone);
+        $alpha = ! $byShape ? $alpha : self::steady($alpha, $length, self::carried($difference, $sure), self::carried(self::between($colour, $before), $gone->either($mixed)->inverted()->settled()), $gone);
         $kept = $mixed->chosen(self::overGrain($alpha, $length, self::grain($difference, $sure)), $gone->inverted());
 
         return $mixed->chosen($clean, $ink->band(0, 3))->asColours()->withBand($ink->alpha()->times($kept));

@@ -106,7 +106,7 @@ it('keeps an edge whole before a ground like wood, along a rim and lights of oth
         '-stroke', '#f0d8c8', '-strokewidth', '1.5', '-draw', 'stroke-dasharray 3 17 circle 200,200 200,56', "PNG24:$folder/subject.png"]);
     Fixtures::run(['convert', '-size', '1600x1600', 'xc:black', '-fill', 'white', '-draw', 'circle 800,800 800,200', '-scale', '400x400', '-depth', '8', "$folder/truth.png"]);
     [$photo, $truth] = [made_picture(["$folder/ground.png", "$folder/subject.png", "$folder/truth.png", '-composite']), made_picture(["$folder/truth.png"])->band(0)->settled()];
-    $off = Unmixing::edges($photo, $truth->isLess(128.0)->settled())->alpha()->linear(1)->minus($truth->linear(1))->operation('abs')->settled();
+    $off = Unmixing::edgesOfShape($photo, $truth->isLess(128.0)->settled())->alpha()->linear(1)->minus($truth->linear(1))->operation('abs')->settled();
     // By colours alone 262 pixels were off by a quarter and more, some of them well within the edge.
     expect($off->isMore(64.0)->area())->toBeLessThan(50.0);
 });
