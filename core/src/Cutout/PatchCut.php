@@ -32,13 +32,16 @@ final readonly class PatchCut
     /** Likelihood of a colour that was scribbled on by neither. */
     private const UNSEEN = 0.01;
 
+    /** Added to each way, so that two that are next to nothing are alike. */
     private const NEAR = 0.05;
 
+    /** What it costs to part a patch from the scribble on it, and the way to a scribble that cannot be reached. */
     private const NEVER = 1e6;
 
     private const BEYOND = 1e3;
 
     /**
+     * @param  float  $usual  how far neighbours are apart in Lab, in the middle
      * @param  list<array{int, int, float, float}>  $borders  two patches, how long their border is in sides of a patch, and how far their colours are apart in Lab
      * @param  array<int, list<int>>  $beside  patches that touch each
      */

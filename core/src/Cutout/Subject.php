@@ -69,7 +69,8 @@ final class Subject
         [$left, $top, $width, $height] = $window;
         $part = $ink->crop($left, $top, $width, $height)->settled();
         $own = self::sized($part->band(0, 3), self::PIXELS);
-        $sides = [$left > 0, $top > 0, $left + $width < $ink->width(), $top + $height < $ink->height()];
+        $all = ! Scribble::any($scribbles, false);
+        $sides = [$all || $left > 0, $all || $top > 0, $all || $left + $width < $ink->width(), $all || $top + $height < $ink->height()];
         $moved = array_map(fn (Scribble $scribble): Scribble => $scribble->within($left, $top, $width, $height, $ink->width(), $ink->height()), $scribbles);
 
         return self::alongEdges($part, $own, self::rough($own, $moved, $sides))->embed($left, $top, $ink->width(), $ink->height())->settled();

@@ -54,7 +54,7 @@ final class FlatCuts implements ChecksSheet
     {
         $called = array_map(fn (BoxSide $side): string => $side->value, $sides);
         $mends = CutEdges::mends($layer, $sides, $subject);
-        if (count($sides) === 1 && count($mends) > 1) {
+        if (count($sides) === 1 && $subject->renderer->placer->box($layer) !== null) {
             array_push($mends, Mend::by('Carry it on by its mirror picture', new CoverCut($layer->id, $sides[0], CoverWith::Patch)), Mend::by('Stand it on a bar', new CoverCut($layer->id, $sides[0], CoverWith::Base)));
         }
 

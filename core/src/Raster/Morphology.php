@@ -41,13 +41,23 @@ final class Morphology
     /** Each pixel becomes the least of its square of neighbours. */
     public static function eroded(Image $image, int $side = 3): Image
     {
-        return $image->operation('rank', [$side, 1, 0])->operation('rank', [1, $side, 0]);
+        return self::ranked($image, $side, 0);
     }
 
     /** Each pixel becomes the largest of its square of neighbours. */
     public static function dilated(Image $image, int $side = 3): Image
     {
-        return $image->operation('rank', [$side, 1, $side - 1])->operation('rank', [1, $side, $side - 1]);
+        return self::ranked($image, $side, $side - 1);
+    }
+
+    private static function ranked(Image $image, int $side, int $which): Image
+    {
+        [$width, $height, $about] = [$image->width(), $image->height(), intdiv($side, 2)];
+        // libvips takes no window that is larger than the picture.
+        $room = $width < $side || $height < $side ? $image->spread($about, $about, $width + 2 * $about, $height + 2 * $about) : $image;
+        $ranked = $room->operation('rank', [$side, 1, $which])->operation('rank', [1, $side, $which]);
+
+        return $room === $image ? $ranked : $ranked->crop($about, $about, $width, $height);
     }
 
     /** Of a mask of 0 and 255, what a square of that side fits into at every place: as eroded(), and many times quicker. */

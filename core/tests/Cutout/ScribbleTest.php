@@ -111,6 +111,19 @@ it('keeps an edge whole before a ground like wood, along a rim and lights of oth
     expect($off->isMore(64.0)->area())->toBeLessThan(50.0);
 });
 
+it('takes the rim for what goes though a small subject lies by it, and bears any scribble', function (): void {
+    // A disc at the foot of a wall, near the edge of the picture.
+    $photo = made_picture(['-size', '1200x900', 'xc:#8a8f94', '-fill', '#c03020', '-draw', 'circle 600,820 600,760', '-blur', '0x1']);
+    $truth = made_picture(['-size', '1200x900', 'xc:black', '-fill', 'white', '-draw', 'circle 600,820 600,760'])->band(0)->settled();
+    expect(overlap(Subject::of($photo, [new Scribble([[0.48, 0.9], [0.52, 0.92]], 0.01, true)])->alpha()->settled(), $truth))->toBeGreaterThan(0.97);
+    foreach ([[[[2.5, -1.0]], 0.01], [[[0.5, 0.5]], 0.0], [[[0.0, 0.0], [1.0, 1.0]], 1.0]] as [$points, $width]) {
+        foreach ([$photo, made_picture(['-size', '3x2', 'xc:#8a8f94']), made_picture(['-size', '1x300', 'gradient:red-blue'])] as $picture) {
+            $cut = Subject::of($picture, [new Scribble($points, $width, true)])->settled();
+            expect([$cut->width(), $cut->height()])->toBe([$picture->width(), $picture->height()]);
+        }
+    }
+});
+
 /** Three discs of white within a dark bar, on white; the first is open to the edge. */
 function garland(): Image
 {
