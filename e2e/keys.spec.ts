@@ -119,9 +119,16 @@ test('a job is copied whole, and thrown away only when that is meant', async ({ 
     await page.goto('/');
     // A copy that is ready late opens nothing once another page is open.
     const late = page.waitForResponse((answer) => answer.url().endsWith('/copy'));
-    await page.route('**/copy', (route) => setTimeout(() => void route.continue(), 700), { times: 1 });
+    let release = (): void => {};
+    const elsewhere = new Promise<void>((done) => { release = done; });
+    await page.route('**/copy', async (route) => {
+        await elsewhere;
+        await route.continue();
+    }, { times: 1 });
     await page.getByRole('button', { name: 'Copy Copy of Once', exact: true }).click();
     await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+    await expect(page).toHaveURL(/\/shelf$/);
+    release();
     await late;
     await page.waitForTimeout(500);
     await expect(page).toHaveURL(/\/shelf$/);

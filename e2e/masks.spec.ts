@@ -121,11 +121,24 @@ test('a subject is kept by a scribble, and what is left shows while it is drawn'
     await saved(page);
     await addLine(page, 'subject', 'Keep its subject, by a scribble');
     await saved(page);
+    let release = (): void => {};
+    const asked = new Promise<void>((done) => { release = done; });
+    await page.route('**/before/0.png', async (route) => {
+        await asked;
+        await route.continue();
+    });
     await page.getByRole('button', { name: 'What is the subject? mark it on the picture' }).click({ delay: 70 });
     const room = page.getByRole('application', { name: 'the picture' });
     await expect(page.getByRole('status').filter({ hasText: 'as soon as something is drawn' })).toBeVisible();
-    const box = await room.getByRole('img', { name: 'The picture as it is before this line' }).boundingBox();
+    // The picture comes late: the marks wait for it, and nothing moves when it is there.
+    await expect(page.getByRole('status').filter({ hasText: 'Loading the picture' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Use these marks' })).toBeDisabled();
+    await page.getByRole('heading', { name: 'What is the subject?' }).hover({ trial: true });
     const buttons = await page.getByRole('button', { name: 'Use these marks' }).boundingBox();
+    release();
+    await expect(page.getByRole('status').filter({ hasText: 'Loading the picture' })).toBeHidden();
+    expect(await page.getByRole('button', { name: 'Use these marks' }).boundingBox()).toEqual(buttons);
+    const box = await room.getByRole('img', { name: 'The picture as it is before this line' }).boundingBox();
     expect(box?.width ?? 0).toBeGreaterThan(200);
     const at = (x: number, y: number): [number, number] => [(box?.x ?? 0) + (box?.width ?? 0) * x, (box?.y ?? 0) + (box?.height ?? 0) * y];
     await page.mouse.move(...at(0.45, 0.5));

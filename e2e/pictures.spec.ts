@@ -37,6 +37,7 @@ async function laid(page: Page, name: string, picture: Buffer): Promise<string> 
 }
 
 async function drag(page: Page, mark: Locator, to: [number, number]): Promise<void> {
+    await expect(mark).toBeVisible();
     const picture = await page.getByRole('img', { name: 'The picture as it is before this line' }).boundingBox();
     const from = await mark.boundingBox();
     await page.mouse.move((from?.x ?? 0) + 13, (from?.y ?? 0) + 13);

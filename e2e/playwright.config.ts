@@ -12,7 +12,7 @@ export default defineConfig({
     workers: 1,
     fullyParallel: false,
     // When something counts as hung, on a machine that has a tenth of itself for minutes; how fast things are, bin/bench tells.
-    timeout: 600_000,
+    timeout: 300_000,
     expect: { timeout: 120_000 },
     reporter: [['list']],
     use: {

@@ -76,6 +76,11 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
     if (preg_match('/^Take out (.+)$/u', $says, $found) === 1) {
         return $is($after->layer($named($found[1])->id) === null && count([...$after->everyLayer()]) < count([...$before->everyLayer()]), 'still there');
     }
+    if (preg_match('/^(?:Narrow the gap of (.+) to ([\d.]+) in|Leave no gap about (.+))$/u', $says, $found) === 1) {
+        $role = $after->layer($named($found[3] ?? $found[1])->id)->role;
+
+        return $is(! $role->prints() && abs($role->gap - (float) $found[2]) < 0.001, sprintf('%.3f in', $role->gap));
+    }
     if (preg_match('/^Bring (.+) to the top$/u', $says, $found) === 1) {
         return $is(in_array($named($found[1])->id, array_map(fn (Layer $layer): string => $layer->id, $after->layers[count($after->layers) - 1]->everyLayer()), true), 'not the last');
     }

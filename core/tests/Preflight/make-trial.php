@@ -27,7 +27,7 @@ $words = fn (string $id, string $text, array $at, array $effects, string $font =
 $shape = fn (string $id, string $shape, array $at, array $effects, array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'shape', 'shape' => $shape], 'placement' => $at, 'effects' => $effects];
 $art = fn (string $id, string $file, array $at, array $effects = [], array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'art', 'file' => $file], 'placement' => $at, 'effects' => $effects];
 $bone = '#f3ead7';
-$all = ['blank', 'sheet', 'edge', 'haze', 'vanish', 'scraps', 'line-fine', 'gap-fine', 'small', 'centre', 'line', 'order', 'weight', 'cut', 'covered', 'sunk', 'uneven', 'word', 'ppi', 'background', 'method', 'knockout'];
+$all = ['blank', 'sheet', 'edge', 'haze', 'vanish', 'scraps', 'line-fine', 'gap-fine', 'small', 'centre', 'line', 'order', 'weight', 'cut', 'covered', 'sunk', 'uneven', 'word', 'ppi', 'background', 'method', 'knockout', 'filled'];
 
 // Ink on cloth.
 $case('plain', 'bone words on black', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill($bone)])]), [], $all);
@@ -199,4 +199,11 @@ $case('knocked-worn', 'large words knocked out of a plate that is worn a little'
 $magick('-size', '90x70', '-seed', '8', 'plasma:#8a4a24-#d9a441', '-resize', '450x350!', '-modulate', '100,60', "PNG24:$folder/dune.png");
 $case('square-photo', 'a photo that fills its rectangle', $sheet([$art('p', 'dune.png', $place(3, 3, 1.45))]), ['background:p'], ['cut', 'haze', 'ppi', 'scraps']);
 $case('square-turned', 'the same, turned and mirrored', $sheet([$art('p', 'dune.png', ['flip' => 'across'] + $place(3, 3, 1.45, null, 20))]), ['background:p'], ['cut', 'ppi']);
+
+// Letters that are filled in.
+$slab = fn (array $effects, array $more = []): array => $words('w', 'LANTERN', $place(3, 3, 4), [$fill($bone), ...$effects], 'alfa-slab-one.woff2', $more);
+$case('filled-gap', 'a gap that fills the letters that are knocked out', $sheet([$plate, $slab([], ['role' => ['kind' => 'knockout', 'gap' => 0.08]])]), ['filled:w'], ['knockout', 'small', 'collide']);
+$case('filled-narrow', 'the same with a narrow gap', $sheet([$plate, $slab([], ['role' => ['kind' => 'knockout', 'gap' => 0.01]])]), [], ['filled', 'knockout', 'small']);
+$case('filled-ring', 'a ring in the colour of its letters', $sheet([$slab([$ring(0.1, '#efe6d0')])]), ['filled:w'], ['vanish', 'small']);
+$case('ringed-apart', 'a ring in another colour and one more in that of the letters', $sheet([$slab([$ring(0.06, '#b04a2c'), $ring(0.1, $bone)])]), [], ['filled', 'vanish']);
 echo "$made cases\n";

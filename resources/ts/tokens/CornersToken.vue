@@ -4,6 +4,7 @@ import { findLayer } from '../bench/layers';
 import { useSheet } from '../stores/sheet';
 import type { EffectLine } from '../types';
 import { CORNERS, cornersOf, inTurn, placed, toLine, type Corner } from './corners';
+import PictureRoom from './PictureRoom.vue';
 
 /** Four corners to be put on a crooked picture, by pointer or keys, before anything changes. */
 const props = defineProps<{ effect: EffectLine; layer: string; line: number }>();
@@ -14,7 +15,6 @@ const sheet = useSheet();
 const open = ref(false);
 const corners = ref<Corner[]>([]);
 const held = ref(-1);
-const lost = ref(false);
 const picture = ref<HTMLImageElement | null>(null);
 
 /** A line just added is not in what the server holds yet. */
@@ -38,7 +38,7 @@ watch(open, (now) => {
     if (now) {
         corners.value = cornersOf(props.effect);
         held.value = -1;
-        lost.value = false;
+        picture.value = null;
     }
 });
 
@@ -80,27 +80,25 @@ function straighten(): void {
         <section class="sheet-dialog corners-dialog" aria-label="Corners of the picture">
             <h2>Where are its corners?</h2>
             <p id="corners-how" class="small">Drag each mark onto a corner of what should be upright, or choose a mark and press the arrow keys; with Shift in larger steps.</p>
-            <p v-if="lost" role="alert">The picture could not be loaded. Close this and open it again.</p>
-            <div v-else class="corners-room">
-                <div class="corners-picture">
-                    <img v-if="address" ref="picture" :src="address" alt="The picture as it is before this line" draggable="false" @error="lost = true" />
-                    <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true"><polygon :points="outline" :class="{ wrong: !fits }" /></svg>
-                    <button
-                        v-for="(corner, i) in corners" :key="i" type="button" class="corner-mark" :class="{ held: held === i }" :style="{ left: `${corner[0] * 100}%`, top: `${corner[1] * 100}%` }"
-                        :aria-label="`${CORNERS[i]} corner, ${(corner[0] * 100).toFixed(1)} % across, ${(corner[1] * 100).toFixed(1)} % down`" aria-describedby="corners-how"
-                        @focus="held = i" @pointerdown="grasp($event, i)" @pointermove="follow($event, i)" @keydown="key($event, i)"
-                    >
-                        {{ i + 1 }}
-                    </button>
-                </div>
-                <div v-show="held >= 0" class="corner-close" :class="{ left: (corners[held]?.[0] ?? 0) > 0.5 }" aria-hidden="true" :style="close"></div>
-            </div>
+            <PictureRoom v-model:picture="picture" :address="address" alt="The picture as it is before this line">
+                <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true"><polygon :points="outline" :class="{ wrong: !fits }" /></svg>
+                <button
+                    v-for="(corner, i) in corners" :key="i" type="button" class="corner-mark" :class="{ held: held === i }" :style="{ left: `${corner[0] * 100}%`, top: `${corner[1] * 100}%` }"
+                    :aria-label="`${CORNERS[i]} corner, ${(corner[0] * 100).toFixed(1)} % across, ${(corner[1] * 100).toFixed(1)} % down`" aria-describedby="corners-how"
+                    @focus="held = i" @pointerdown="grasp($event, i)" @pointermove="follow($event, i)" @keydown="key($event, i)"
+                >
+                    {{ i + 1 }}
+                </button>
+                <template #beside>
+                    <div v-show="held >= 0" class="corner-close" :class="{ left: (corners[held]?.[0] ?? 0) > 0.5 }" aria-hidden="true" :style="close"></div>
+                </template>
+            </PictureRoom>
             <div class="corners-says">
                 <p v-if="!fits" role="alert">The corners cross. Put 1 to 4 around the picture in turn, from the top left as the hands of a clock go.</p>
                 <p v-else class="small measure" role="status">{{ said }}</p>
             </div>
             <div class="dialog-ends">
-                <v-btn size="small" variant="flat" color="primary" :disabled="!fits || lost" @click="straighten">Straighten it</v-btn>
+                <v-btn size="small" variant="flat" color="primary" :disabled="!fits || !picture" @click="straighten">Straighten it</v-btn>
                 <v-btn size="small" variant="text" @click="open = false">Leave it as it was</v-btn>
             </div>
         </section>
@@ -108,12 +106,8 @@ function straighten(): void {
 </template>
 
 <style>
-.corners-room { position: relative; padding: 26px; margin: 8px 0; background: repeating-conic-gradient(var(--card) 0 25%, var(--paper) 0 50%) 0 0 / 16px 16px; display: grid; place-items: center; overflow: hidden; }
-.corners-picture { position: relative; max-width: 100%; touch-action: none; }
-.corners-picture img { display: block; max-width: 100%; max-height: 420px; user-select: none; }
-.corners-picture svg { position: absolute; inset: 0; width: 100%; height: 100%; overflow: visible; pointer-events: none; }
-.corners-picture polygon { fill: color-mix(in srgb, var(--rust) 12%, transparent); stroke: var(--rust); stroke-width: 2; vector-effect: non-scaling-stroke; }
-.corners-picture polygon.wrong { stroke: var(--bad); stroke-dasharray: 6 4; }
+.picture-laid polygon { fill: color-mix(in srgb, var(--rust) 12%, transparent); stroke: var(--rust); stroke-width: 2; vector-effect: non-scaling-stroke; }
+.picture-laid polygon.wrong { stroke: var(--bad); stroke-dasharray: 6 4; }
 .corner-mark { position: absolute; width: 26px; height: 26px; margin: -13px 0 0 -13px; border: 2px solid var(--rust); border-radius: 50%; background: color-mix(in srgb, var(--card) 75%, transparent); font-size: 12px; font-weight: 600; line-height: 1; touch-action: none; cursor: grab; }
 .corner-mark.held { background: var(--rust-wash); }
 .corner-close { position: absolute; right: 6px; top: calc(50% - 66px); width: 132px; height: 132px; border: 2px solid var(--rust); background-color: var(--card); background-repeat: no-repeat; image-rendering: pixelated; pointer-events: none; }

@@ -8,6 +8,7 @@ import { thinned } from '../peg/pen';
 import { useSheet } from '../stores/sheet';
 import type { PocketOfPicture, Scribble } from '../types';
 import ChoiceToken from './ChoiceToken.vue';
+import PictureRoom from './PictureRoom.vue';
 import QuantityToken from './QuantityToken.vue';
 
 /** Lines, dabs and closed shapes drawn over a picture as it is before a line, to say what of it is meant. */
@@ -34,8 +35,7 @@ const keeps = ref(true);
 const width = ref(0.04);
 const shape = ref('brush');
 const picture = ref<HTMLImageElement | null>(null);
-const ratio = ref(1);
-const lost = ref(false);
+const ratio = computed(() => (picture.value ? picture.value.naturalHeight / picture.value.naturalWidth : 1));
 
 /** A line just added is not in what the server holds yet. */
 const held = computed(() => sheet.job && findLayer(sheet.job.artwork, props.layer)?.effects[props.line]?.kind === props.kind);
@@ -77,7 +77,7 @@ watch(open, (isOpen) => {
         drawn.value = props.value;
         now.value = [];
         cross.value = null;
-        lost.value = false;
+        picture.value = null;
         keeps.value = props.kind !== 'clear-edge' || props.parameter === 'area';
         shape.value = ask.value.lasso ? 'lasso' : 'brush';
     }
@@ -154,27 +154,27 @@ function done(): void {
                 <template v-if="ask.lasso">, <ChoiceToken :value="shape" :choices="['lasso', 'brush']" :words="{ lasso: 'drawn around', brush: 'painted over' }" label="how it is drawn" @change="shape = $event" /></template>
                 <template v-if="shape === 'brush'">, <QuantityToken :value="width" kind="share" :least="0.002" :most="0.5" label="brush width" @change="width = $event" /> of the picture wide</template>
             </p>
-            <p v-if="lost" role="alert">The picture could not be loaded. Close this and open it again.</p>
-            <div v-else class="corners-room">
-                <div class="corners-picture scribble-room" tabindex="0" role="application" aria-describedby="scribble-how" :aria-label="cross ? `cross at ${Math.round(cross[0] * 100)} % across, ${Math.round(cross[1] * 100)} % down` : 'the picture'" @keydown="key" @pointerdown="press" @pointermove="follow" @pointerup="end">
-                    <img v-if="address" ref="picture" :class="{ pale: asksLeft && leftUrl && !isError }" :src="address" alt="The picture as it is before this line" draggable="false" @load="ratio = ($event.target as HTMLImageElement).naturalHeight / ($event.target as HTMLImageElement).naturalWidth" @error="lost = true" />
-                    <img v-if="asksLeft && leftUrl && !isError" class="scribble-left" :src="leftUrl" alt="What is left of it" draggable="false" />
-                    <svg :viewBox="`0 0 1000 ${1000 * ratio}`" preserveAspectRatio="none" aria-hidden="true">
-                        <path v-for="(one, i) in shown" :key="i" :d="d(one.points, one.width === 0)" :class="{ keeps: one.keeps, filled: one.width === 0 }" :stroke-width="one.width === 0 ? 3 : one.width * 1000 * Math.max(1, ratio)" />
-                        <path v-if="cross" class="cross" :d="`M${cross[0] * 1000 - 18} ${cross[1] * 1000 * ratio}h36m-18 -18v36`" />
-                    </svg>
-                    <button
-                        v-for="(pocket, i) in asksPockets ? (pockets ?? []) : []" :key="`${pocket.x} ${pocket.y}`" type="button" class="corner-mark" :class="{ held: drawn.some((one) => isAt(one, pocket)) }"
-                        :style="{ left: `${pocket.x * 100}%`, top: `${pocket.y * 100}%` }" :aria-pressed="drawn.some((one) => isAt(one, pocket))" :aria-label="`pocket ${i + 1}, ${(pocket.share * 100).toFixed(1)} % of the picture: clear it`"
-                        @pointerdown.stop @click="toggle(pocket)"
-                    >
-                        {{ i + 1 }}
-                    </button>
-                </div>
-            </div>
+            <PictureRoom
+                v-model:picture="picture" :address="address" alt="The picture as it is before this line" :pale="asksLeft && !!leftUrl && !isError"
+                class="scribble-room" tabindex="0" role="application" aria-describedby="scribble-how" :aria-label="cross ? `cross at ${Math.round(cross[0] * 100)} % across, ${Math.round(cross[1] * 100)} % down` : 'the picture'"
+                @keydown="key" @pointerdown="press" @pointermove="follow" @pointerup="end"
+            >
+                <img v-if="asksLeft && leftUrl && !isError" class="scribble-left" :src="leftUrl" alt="What is left of it" draggable="false" />
+                <svg :viewBox="`0 0 1000 ${1000 * ratio}`" preserveAspectRatio="none" aria-hidden="true">
+                    <path v-for="(one, i) in shown" :key="i" :d="d(one.points, one.width === 0)" :class="{ keeps: one.keeps, filled: one.width === 0 }" :stroke-width="one.width === 0 ? 3 : one.width * 1000 * Math.max(1, ratio)" />
+                    <path v-if="cross" class="cross" :d="`M${cross[0] * 1000 - 18} ${cross[1] * 1000 * ratio}h36m-18 -18v36`" />
+                </svg>
+                <button
+                    v-for="(pocket, i) in asksPockets ? (pockets ?? []) : []" :key="`${pocket.x} ${pocket.y}`" type="button" class="corner-mark" :class="{ held: drawn.some((one) => isAt(one, pocket)) }"
+                    :style="{ left: `${pocket.x * 100}%`, top: `${pocket.y * 100}%` }" :aria-pressed="drawn.some((one) => isAt(one, pocket))" :aria-label="`pocket ${i + 1}, ${(pocket.share * 100).toFixed(1)} % of the picture: clear it`"
+                    @pointerdown.stop @click="toggle(pocket)"
+                >
+                    {{ i + 1 }}
+                </button>
+            </PictureRoom>
             <p v-if="parameter === 'scribbles'" class="small" role="status">{{ leftSays }}</p>
             <div class="dialog-ends">
-                <v-btn size="small" variant="flat" color="primary" :disabled="lost" @click="done">Use these marks</v-btn>
+                <v-btn size="small" variant="flat" color="primary" :disabled="!picture" @click="done">Use these marks</v-btn>
                 <v-btn size="small" :disabled="drawn.length === 0" @click="drawn = drawn.slice(0, -1)">Take back the last</v-btn>
                 <v-btn size="small" :disabled="drawn.length === 0" @click="drawn = []">Clear all</v-btn>
                 <v-btn size="small" variant="text" @click="open = false">Leave it as it was</v-btn>
@@ -185,7 +185,6 @@ function done(): void {
 
 <style>
 .scribble-room { cursor: crosshair; outline-offset: 3px; }
-.scribble-room img.pale { opacity: 0.2; filter: grayscale(1); }
 .scribble-room img.scribble-left { position: absolute; inset: 0; width: 100%; height: 100%; max-height: none; pointer-events: none; }
 .scribble-room path { fill: none; stroke: color-mix(in srgb, var(--bad) 60%, transparent); stroke-linecap: round; stroke-linejoin: round; }
 .scribble-room path.keeps { stroke: color-mix(in srgb, var(--moss, #3c7a4e) 65%, transparent); }
