@@ -10,6 +10,7 @@ final class Catalogue
     private const CLASSES = [
         Retouch\StraightenCorners::class,
         Retouch\Crop::class,
+        Retouch\EvenLight::class,
         Retouch\Levels::class,
         Retouch\Tone::class,
         Retouch\Saturation::class,

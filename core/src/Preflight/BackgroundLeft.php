@@ -11,9 +11,11 @@ use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Picture;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
+use TallCrow\Cutout\FlatField;
 use TallCrow\Cutout\Pockets;
 use TallCrow\Edit\AddEffect;
 use TallCrow\Effect\ClearsInk;
+use TallCrow\Effect\Retouch\EvenLight;
 use TallCrow\Geometry\BoxSide;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
@@ -76,18 +78,56 @@ final class BackgroundLeft implements ChecksSheet
         $cleared = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), ClearsInk::class, true)) !== [];
 
         return match (true) {
+            $rim->isCut() && ! $cleared && ($shaded = self::inEvenLight($layer, $subject)) !== null => self::shaded($layer, $shaded, $subject),
             $rim->isBackground() || $rim->isCut() => self::standing($layer, $rim, $subject, $rim->isBackground()),
-            $cleared || $layer->liveMasks() !== [] => self::remains($layer, self::ofFile($picture, $art->file, $subject), $subject),
+            $cleared || $layer->liveMasks() !== [] => self::remains($layer, self::ofFile($layer, $picture, $art->file, $subject), $subject),
             default => self::remains($layer, null, $subject),
         };
     }
 
-    /** The rim of a raster's file as it is. */
-    private static function ofFile(Picture $picture, string $file, SheetSubject $subject): Rim
+    /** The rim of a raster's file as it is, or in even light where a line of the piece makes it so. */
+    private static function ofFile(Layer $layer, Picture $picture, string $file, SheetSubject $subject): Rim
     {
-        $kept = unserialize($subject->renderer->found('rim of file '.sha1_file(__DIR__.'/Rim.php').$subject->shelf->fingerprint($file), fn (): string => serialize(Rim::of($picture->pixels()))), ['allowed_classes' => [Rim::class, Srgb::class]]);
+        $isEvened = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $line->is() === EvenLight::class) !== [];
+        $of = fn (): Rim => Rim::of($isEvened ? self::inLight($picture->pixels()->resized(min(1.0, self::LOOK / max($picture->width, $picture->height)))) : $picture->pixels());
+        $kept = unserialize($subject->renderer->found('rim of file '.self::code().($isEvened ? 'evened ' : '').$subject->shelf->fingerprint($file), fn (): string => serialize($of())), ['allowed_classes' => [Rim::class, Srgb::class]]);
 
-        return $kept instanceof Rim ? $kept : Rim::of($picture->pixels());
+        return $kept instanceof Rim ? $kept : $of();
+    }
+
+    private static function inLight(Image $pixels): Image
+    {
+        return FlatField::of($pixels)?->evened($pixels, 1.0)->settled() ?? $pixels;
+    }
+
+    private static function code(): string
+    {
+        return sha1_file(__DIR__.'/Rim.php').sha1_file(dirname(__DIR__).'/Cutout/FlatField.php');
+    }
+
+    /** The rim of the upright piece in even light, where it stands on a ground of one material that light and shadow lie on; null otherwise. */
+    private static function inEvenLight(Layer $layer, SheetSubject $subject): ?Rim
+    {
+        $kept = $subject->renderer->found('even rim '.self::code().$subject->uprightKey($layer), function () use ($layer, $subject): string {
+            $drawn = $subject->upright($layer, self::LOOK);
+            // Its outermost pixels are soft, as it is drawn.
+            $drawn = $drawn?->crop(1, 1, $drawn->width() - 2, $drawn->height() - 2)->settled();
+            $field = $drawn === null ? null : FlatField::of($drawn);
+
+            return serialize($drawn === null || $field === null || ! $field->isOfOneColour() ? null : Rim::of($field->evened($drawn, 1.0)->settled()));
+        });
+        $rim = unserialize($kept, ['allowed_classes' => [Rim::class, Srgb::class]]);
+
+        return $rim instanceof Rim && $rim->isBackground() ? $rim : null;
+    }
+
+    /** On its ground in uneven light: what is like its rim all round would take parts of the art, too. */
+    private static function shaded(Layer $layer, Rim $rim, SheetSubject $subject): Finding
+    {
+        $evened = new AddEffect($layer->id, Lines::of('even-light', []), first: true);
+
+        return $rim->finding('background:'.$layer->id, $layer->called().', background', $layer->called())->about($layer->id)->at(array_filter([$subject->reach($layer->id)]))
+            ->mendedBy(Mend::by('Even out its light, and clear it from the edge', new AddEffect($layer->id, Lines::of('clear-edge', ['tolerance' => self::TOLERANCE, 'islands' => 'kept']), first: true), $evened));
     }
 
     private static function standing(Layer $layer, Rim $rim, SheetSubject $subject, bool $mendable): Finding

@@ -206,4 +206,14 @@ $case('filled-gap', 'a gap that fills the letters that are knocked out', $sheet(
 $case('filled-narrow', 'the same with a narrow gap', $sheet([$plate, $slab([], ['role' => ['kind' => 'knockout', 'gap' => 0.01]])]), [], ['filled', 'knockout', 'small']);
 $case('filled-ring', 'a ring in the colour of its letters', $sheet([$slab([$ring(0.1, '#efe6d0')])]), ['filled:w'], ['vanish', 'small']);
 $case('ringed-apart', 'a ring in another colour and one more in that of the letters', $sheet([$slab([$ring(0.06, '#b04a2c'), $ring(0.1, $bone)])]), [], ['filled', 'vanish']);
+
+// A page in the shadow of a hand.
+$shaded = ['-resize', '450x320', '-fx', 'u*(1-0.3*i/w)*(1-0.4/(1+exp(-(i/w+0.6*j/h-0.95)/0.03)))'];
+$magick('-size', '900x640', 'xc:#e9e4da', '-fill', '#55525a', '-draw', 'circle 660,190 660,80', '-draw', 'rectangle 90,120 340,175', '-fill', '#b0604c', '-draw', 'polygon 130,400 230,250 330,400', ...[...$shaded, "PNG24:$folder/shaded.png"]);
+$magick('-size', '900x640', 'xc:#e9e4da', '-fill', 'none', '-stroke', '#55525a', '-strokewidth', '44', '-draw', 'circle 480,320 480,120', ...[...$shaded, "PNG24:$folder/shaded-ring.png"]);
+$freed = [['kind' => 'even-light'], ['kind' => 'clear-edge', 'tolerance' => 14]];
+$oat = ['Oat' => '#e4d9c3'];
+$case('shaded-page', 'a drawing on a page that a shadow lies on', $sheet([$art('p', 'shaded.png', $place(3, 3, 1.45))], $oat), ['background:p'], ['ppi', 'cut']);
+$case('shaded-cleared', 'the same in even light, cleared from the edge', $sheet([$art('p', 'shaded.png', $place(3, 3, 1.45), $freed)], $oat), [], ['background', 'cut', 'haze', 'scraps', 'vanish']);
+$case('shaded-pocket', 'a ring freed from such a page, the paper within it left', $sheet([$art('p', 'shaded-ring.png', $place(3, 3, 1.45), $freed)]), ['background:p'], ['cut', 'haze']);
 echo "$made cases\n";

@@ -82,6 +82,7 @@ export const effectWords: Record<string, Wording> = {
         labels: { x1: 'top left across', y1: 'top left down', x2: 'top right across', y2: 'top right down', x3: 'bottom right across', y3: 'bottom right down', x4: 'bottom left across', y4: 'bottom left down' },
     },
     crop: { sentence: 'Crop {left} off the left, {top} off the top, {right} off the right, {bottom} off the bottom', verb: 'Crop', also: ['cut', 'trim'], labels: { left: 'crop left', top: 'crop top', right: 'crop right', bottom: 'crop bottom' } },
+    'even-light': { sentence: 'Even out its light by {amount}', verb: 'Even out the light on it', also: ['shadow', 'shade', 'uneven', 'paper', 'photographed page', 'vignette', 'flatten'], labels: { amount: 'evened by' } },
     levels: { sentence: 'Levels: black from {black}, white from {white}, middle {middle}', verb: 'Set its levels', also: ['levels', 'contrast', 'gamma'], labels: { black: 'black level', white: 'white level', middle: 'middle' } },
     tone: { sentence: 'Brightness {brightness}, contrast {contrast}', verb: 'Set brightness and contrast', also: ['light', 'dark'], labels: { brightness: 'brightness', contrast: 'contrast' } },
     saturation: { sentence: 'Saturation {by}', verb: 'Set its saturation', also: ['colour', 'grey', 'vivid'], labels: { by: 'saturation' } },

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Effect\Retouch;
+
+use TallCrow\Cutout\FlatField;
+use TallCrow\Effect\Parameter;
+use TallCrow\Effect\Retouches;
+use TallCrow\Effect\Values;
+use TallCrow\Raster\Image;
+
+/** Takes out the light in which a page, a board or a wall was photographed, so that its ground is of one colour. What has no smooth ground along its rim stays as it is. */
+final readonly class EvenLight implements Retouches
+{
+    private function __construct(private float $amount) {}
+
+    public static function kind(): string
+    {
+        return 'even-light';
+    }
+
+    public static function parameters(): array
+    {
+        return [Parameter::share('amount', 0, 1, 1), Parameter::area()];
+    }
+
+    public static function from(Values $values): static
+    {
+        return new self($values->number('amount'));
+    }
+
+    public function isMeasured(): bool
+    {
+        return false;
+    }
+
+    public function retouch(Image $ink, float $perInch): Image
+    {
+        return FlatField::of($ink)?->evened($ink, $this->amount) ?? $ink;
+    }
+}
