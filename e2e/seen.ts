@@ -54,9 +54,18 @@ async function seen(page: Page): Promise<Seen> {
 
 const told = (said: Seen): string[] => said.violations.map((one) => `${one.id}: ${one.nodes.map((node) => `${node.target.join(' ')} (${node.any[0]?.message ?? node.all[0]?.message ?? ''})`).slice(0, 3).join(' | ')}`);
 
+/** Buttons whose words do not fit into them. */
+async function spilled(page: Page): Promise<string[]> {
+    return page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('.v-btn')]
+            .filter((one) => one.getClientRects().length > 0 && (one.querySelector<HTMLElement>('.v-btn__content')?.scrollWidth ?? 0) > one.clientWidth + 1)
+            .map((one) => `the button "${one.innerText}" is wider than its ${one.clientWidth} px`),
+    );
+}
+
 /** Faults in whatever state a page is. */
 export async function faultsSeen(page: Page): Promise<string[]> {
-    return told(await seen(page));
+    return [...told(await seen(page)), ...(await spilled(page))];
 }
 
 /** What an eye sees at once and axe does not judge: boxes that count otherwise than all others, fields that are higher than others, names cut to next to nothing. */
@@ -110,5 +119,5 @@ export async function restless(page: Page): Promise<string[]> {
 export async function faultsOfWhole(page: Page): Promise<string[]> {
     const said = await seen(page);
     const unjudged = said.incomplete.filter((one) => one.id === 'color-contrast').flatMap((one) => one.nodes.map((node) => node.target.join(' '))).filter((target) => target.includes('.v-btn'));
-    return [...told(said), ...unjudged.map((target) => `contrast not judged: ${target}`), ...(await unsightly(page))];
+    return [...told(said), ...unjudged.map((target) => `contrast not judged: ${target}`), ...(await unsightly(page)), ...(await spilled(page))];
 }

@@ -14,7 +14,10 @@ use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\FlatField;
 use TallCrow\Cutout\Pockets;
 use TallCrow\Edit\AddEffect;
+use TallCrow\Edit\LineList;
+use TallCrow\Edit\SetChoice;
 use TallCrow\Effect\ClearsInk;
+use TallCrow\Effect\Retouch\ClearEdge;
 use TallCrow\Effect\Retouch\EvenLight;
 use TallCrow\Geometry\BoxSide;
 use TallCrow\Raster\Image;
@@ -171,10 +174,13 @@ final class BackgroundLeft implements ChecksSheet
             $rim === null ? '' : sprintf('a rim of its background (%d %% of its edge) is left about it', round($rim * 100)),
         ]);
 
+        $kept = array_key_last(array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $line->is() === ClearEdge::class && $line->values->word('islands') === 'kept'));
+
         return Finding::of(
             Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Warn, $pockets === 0 ? 'a rim left' : sprintf('%d %s left', $pockets, $pockets === 1 ? 'pocket' : 'pockets'), 'none left',
             sprintf('Of %s %s.', $layer->called(), implode(', and ', $what)),
         )->about($layer->id)->at(array_filter([$subject->reach($layer->id)]))->mendedBy(...array_filter([
+            $pockets === 0 || $kept === null ? null : Mend::by('Clear what it encloses, too', new SetChoice($layer->id, LineList::Effects, $kept, 'islands', 'cleared')),
             $rim === null ? null : Mend::by('Take its edge in a little', new AddEffect($layer->id, Lines::of('edge', ['choke' => 0.012, 'fringe' => 0.02]), first: false)),
         ]));
     }

@@ -75,7 +75,7 @@ final class WearShare implements ChecksSheet
             }
         }
         $kept = array_map(
-            fn (Wear $wear): Image => $compositor->takenBy($wear, $compositor->spared($artwork->layers, $wear, $frame, $painted), $frame, $compositor->wornInk($artwork->layers, $wear, $edges))->inverted()->settled(),
+            fn (Wear $wear): Image => $compositor->takenBy($wear, $compositor->spared($artwork->layers, $wear, $frame, $painted), $frame, $compositor->wornInk($artwork->layers, $wear, $edges === null ? null : new Piece($edges, $frame)))->inverted()->settled(),
             $artwork->liveDistress(),
         );
         $shares = [];

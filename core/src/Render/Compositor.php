@@ -98,7 +98,7 @@ final class Compositor implements Scene
                 $kept = null;
             }
             $isSheet = $this->pattern !== null && $layers === $this->artwork?->layers;
-            $ink = $this->wornInk($isSheet ? $this->pattern->layers : $layers, $wear, $edges ? $sheet->alpha() : null);
+            $ink = $this->wornInk($isSheet ? $this->pattern->layers : $layers, $wear, $edges ? new Piece($sheet->alpha(), $frame) : null);
             $left = $this->takenBy($wear, $this->spared($layers, $wear, $frame, $painted), $frame, $ink, $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
         }
@@ -219,21 +219,30 @@ final class Compositor implements Scene
      * The ink of several layers, as a line of wear over all of them finds it.
      *
      * @param  list<Layer>  $layers
+     * @param  ?Piece  $ink  its alpha in a window, for wear that follows edges
      */
-    public function wornInk(array $layers, Wear $wear, ?Image $alpha): WornInk
+    public function wornInk(array $layers, Wear $wear, ?Piece $ink): WornInk
     {
         // The whole sheet where it is known: a window that changed with the ink would let nothing drawn before serve again.
         $extent = $this->artwork?->sheet->box() ?? $this->around($layers) ?? new Box(0, 0, 1, 1);
         $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->keys->of($layer, $this)) : '', $layers)));
 
-        return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $extent, $key): ?Piece {
-            // At its own ppi even where finer ink is at hand: a part and a proof weigh the same.
-            $frame = $this->artwork === null ? Frame::about($extent, $ppi) : Frame::sheet($this->artwork->sheet, $ppi);
+        // At its own ppi even where finer ink is at hand: a part and a proof weigh the same.
+        $window = fn (float $ppi): ?Frame => $this->artwork === null ? Frame::about($extent, $ppi) : Frame::sheet($this->artwork->sheet, $ppi);
+        // The same for every line of wear over these layers.
+        $weighed = fn (Frame $frame): Image => $this->pictures->image("weighed $key {$frame->ppi}", fn (): Image => $this->compose($layers, [], $frame)->alpha());
+        $edges = self::knockedOut($layers, $wear) === [] ? null : function (float $ppi) use ($layers, $wear, $window, $weighed): ?Piece {
+            $frame = $window($ppi);
+
+            return $frame === null ? null : $this->healed($layers, $wear, new Piece($weighed($frame), $frame));
+        };
+
+        return new WornInk($key.implode(',', $wear->shielded), function (float $ppi) use ($layers, $wear, $window, $weighed): ?Piece {
+            $frame = $window($ppi);
             if ($frame === null) {
                 return null;
             }
-            // The same for every line of wear over these layers.
-            $alpha = $this->pictures->image("weighed $key $ppi", fn (): Image => $this->compose($layers, [], $frame)->alpha());
+            $alpha = $weighed($frame);
             foreach ($wear->shielded as $id) {
                 $layer = self::find($layers, $id);
                 $piece = $layer === null || ! $layer->on ? null : $this->kept($layer, $frame);
@@ -243,7 +252,37 @@ final class Compositor implements Scene
             }
 
             return new Piece($alpha->settled(), $frame);
-        }, $extent, $alpha);
+        }, $extent, $ink === null ? null : $this->healed($layers, $wear, $ink)->image, edges: $edges);
+    }
+
+    /**
+     * Ink as if shielded knockouts took none of it: their edges do not wear.
+     *
+     * @param  list<Layer>  $layers
+     */
+    private function healed(array $layers, Wear $wear, Piece $ink): Piece
+    {
+        $alpha = $ink->image;
+        foreach (self::knockedOut($layers, $wear) as $layer) {
+            $hole = $this->piece($layer, $ink->frame);
+            if ($hole !== null) {
+                // What it leaves of a pixel and what it takes are the whole pixel again.
+                $alpha = $alpha->linear(1.0)->plus($hole->image->alpha()->embed($hole->frame->left - $ink->frame->left, $hole->frame->top - $ink->frame->top, $ink->frame->width, $ink->frame->height))->linearByte(1.0)->settled();
+            }
+        }
+
+        return $ink->with($alpha);
+    }
+
+    /**
+     * The shielded knockouts.
+     *
+     * @param  list<Layer>  $layers
+     * @return list<Layer>
+     */
+    private static function knockedOut(array $layers, Wear $wear): array
+    {
+        return array_values(array_filter(array_map(fn (string $id): ?Layer => self::find($layers, $id), $wear->shielded), fn (?Layer $layer): bool => $layer !== null && $layer->on && ! $layer->role->prints()));
     }
 
     /**

@@ -201,9 +201,10 @@ final class WearPainter
             // Clear all about, so that the ink's own rim is an edge, too.
             $margin = $this->margin($wear, WornInk::EDGES_PPI);
             $frame = $piece->frame->grown($margin);
-            $alpha = $piece->image->embed($margin, $margin, $frame->width, $frame->height)->settled();
+            $about = fn (Image $alpha): Image => $alpha->embed($margin, $margin, $frame->width, $frame->height)->settled();
+            $chips = $ink->edges === null ? null : ($ink->edges)(WornInk::EDGES_PPI);
 
-            return json_encode(WearTile::cut($this->weighed($wear, new Piece($alpha, $frame), $x, $y, 1, self::near($wear, $frame, $alpha)->settled()), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut($this->weighed($wear, new Piece($about($piece->image), $frame), $x, $y, 1, self::near($wear, $frame, $about(($chips ?? $piece)->image))->settled()), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);

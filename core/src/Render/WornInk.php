@@ -39,5 +39,7 @@ final readonly class WornInk
         /** Where the texture's corner lies for the coarse ink, when that is not where the ink itself lies. */
         public ?float $x = null,
         public ?float $y = null,
+        /** @var ?\Closure(float): ?Piece as $coarse, the ink whose edges chip, where that is another */
+        public ?\Closure $edges = null,
     ) {}
 }

@@ -67,3 +67,14 @@ it('keeps the ink about a shielded knockout, and no more', function (string $tex
         // What is knocked out stays so.
         ->and($letters->both($whole->isLess(1.0))->both($shielded->isMore(0.0))->area())->toBe(0.0);
 })->with(['speckle', 'cracks']);
+
+it('lets no edge of a shielded knockout chip, near it or further off, while those of the plate do', function (float $ppi): void {
+    $print = fn (array $layers, array $shielded): Image => Fixtures::render(Fixtures::artwork($layers, ['distress' => [['texture' => 'chipped-edges', 'amount' => 0.12, 'seed' => 3, 'shielded' => $shielded]]]), $ppi)->alpha()->settled();
+    [$shielded, $worn] = [$print(plate_with_words(0), ['w']), $print(plate_with_words(0), [])];
+    // As the plate alone would come out, and only then the words are taken from it.
+    $words = Fixtures::render(Fixtures::artwork([Fixtures::words('w', 'MOTH NIGHT', 1.2)]), $ppi)->alpha();
+    $within = fn (Image $alpha): Image => $alpha->crop((int) (0.6 * $ppi), (int) (1.5 * $ppi), (int) (1.8 * $ppi), (int) (1.0 * $ppi))->settled();
+    $off = $within($shielded)->linear(1.0)->plus($within($words))->linear(1.0, -255.0)->range();
+    expect(max(abs($off[0]), abs($off[1])))->toBeLessThan(2.5)->and($within($worn)->area())->toBeLessThan(0.95 * $within($shielded)->area())
+        ->and($shielded->area())->toBeLessThan(0.97 * (2.8 * 3.8 * $ppi ** 2 - $words->area()));
+})->with([60.0, 300.0]);

@@ -56,7 +56,7 @@ function choose(finding: Finding): void {
                 <div v-if="gauges.open === finding.key" class="gauge-more">
                     <p>{{ finding.says }}</p>
                     <p class="small measure">limit: {{ finding.limit }}</p>
-                    <v-btn size="small" v-for="mend in finding.mends" :key="mend.says" @click="sheet.operate(...mend.operations)">{{ mend.says }}</v-btn>
+                    <v-btn size="small" class="long" v-for="mend in finding.mends" :key="mend.says" @click="sheet.operate(...mend.operations)">{{ mend.says }}</v-btn>
                 </div>
             </div>
         </div>

@@ -137,10 +137,10 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                         <p v-if="finding.meant" class="small">Meant so: {{ finding.meant }} <button type="button" class="token" @click="meanSo(finding, '')">count it again</button></p>
                         <template v-else>
                             <div v-for="one in finding.mends" :key="one.says" class="check-mend">
-                                <v-btn size="small" variant="flat" color="primary" @click="mend(one)">{{ one.says }}</v-btn>
+                                <v-btn size="small" class="long" variant="flat" color="primary" @click="mend(one)">{{ one.says }}</v-btn>
                                 <v-btn size="small" :aria-pressed="trying === one" @click="trying = trying === one ? null : one">{{ trying === one ? 'Hide what it would do' : 'Show what it would do' }}</v-btn>
                             </div>
-                            <v-btn v-if="unknown(finding)" size="small" :loading="learning.isPending.value" @click="learning.mutate(unknown(finding) ?? '')">Keep "{{ unknown(finding) }}" as a word of this shop</v-btn>
+                            <v-btn v-if="unknown(finding)" size="small" class="long" :loading="learning.isPending.value" @click="learning.mutate(unknown(finding) ?? '')">Keep "{{ unknown(finding) }}" as a word of this shop</v-btn>
                             <p v-if="learning.error.value && unknown(finding)" role="alert" class="small">{{ said(learning.error.value) }}</p>
                             <form v-if="asks" class="check-why" @submit.prevent="meanSo(finding, why)">
                                 <v-text-field v-model="why" v-first label="Why is it meant so?" :maxlength="200" hide-details density="compact" />
