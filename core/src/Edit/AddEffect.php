@@ -9,7 +9,6 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\EffectOrder;
 use TallCrow\Artwork\EffectReader;
 use TallCrow\Artwork\Reading;
-use TallCrow\Effect\Ink\Outline;
 use TallCrow\Effect\Stage;
 use TallCrow\Render\Placer;
 
@@ -38,7 +37,7 @@ final readonly class AddEffect extends Operation
         if (! $stage->isForAny() && ! ($stage->isForRasters() ? $layer->isPicture() : $layer->isWords())) {
             throw EditRefused::notHere($this->line->kind, $layer->called());
         }
-        $line = $this->standsOut && $this->line->is() === Outline::class ? $this->line->recoloured(fn (): string => NewInk::standingOut($artwork, $layer)) : $this->line;
+        $line = $this->standsOut ? NewInk::ofLine($this->line, $artwork, $layer) : $this->line;
         $lines = $layer->effects;
         array_splice($lines, $this->first ? 0 : EffectOrder::place($lines, $line->is()), 0, [$line]);
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\Layer;
+use TallCrow\Colour\Contrast;
+use TallCrow\Colour\Srgb;
 use TallCrow\Edit\EditRefused;
 use TallCrow\Edit\Operations;
 use TallCrow\Effect\Ink\Fill;
@@ -305,6 +307,32 @@ it('inks what is new so that it stands out on every cloth and on its piece', fun
     'on white' => [['#ffffff'], '#1d1a16', '#b04a2c'],
     'on black and white' => [['#101010', '#ffffff'], '#b04a2c', '#d8b04a'],
 ]);
+
+it('begins every line that lays ink so that it is seen on the cloth', function (string $kind, string $cloth, string $words): void {
+    $sheet = Fixtures::artwork([Fixtures::words('w', 'MOTH', 2.4, ['effects' => [['kind' => 'fill', 'colour' => $words]]])], ['garments' => [['name' => 'Cloth', 'colour' => $cloth]]]);
+    $added = fn (bool $standsOut): Artwork => operated($sheet, ['op' => 'add-effect', 'id' => 'w', 'line' => ['kind' => $kind], 'standsOut' => $standsOut])->artwork;
+    // WCAG 2.2: what is large asks for a contrast of 3.
+    $seen = function (Artwork $artwork) use ($cloth): int {
+        $count = 0;
+        foreach (str_split(Fixtures::render($artwork, 60)->toBytes(), 4) as $pixel) {
+            $count += ord($pixel[3]) > 127 && Contrast::ratio(Srgb::of(ord($pixel[0]), ord($pixel[1]), ord($pixel[2])), Srgb::hex($cloth)) > 3 ? 1 : 0;
+        }
+
+        return $count;
+    };
+    $plain = Fixtures::render($sheet, 60)->alpha()->isMore(127.0)->area();
+    expect($seen($added(true)))->toBeGreaterThan($kind === 'hollow' ? 0.3 * $plain : 0.7 * $plain);
+})->with(['fill', 'hollow', 'outline', 'photocopied', 'halftone-inks'])->with([
+    'pale words on black' => ['#17181a', '#f3ead7'],
+    'dark words on white' => ['#fdfdfb', '#1f1d1a'],
+]);
+
+it('photocopies of a picture what is lighter than dark cloth, and of one for pale cloth what is darker', function (string $cloth, string $parts): void {
+    $sheet = Fixtures::artwork([['id' => 'p', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2]]], ['garments' => [['name' => 'Cloth', 'colour' => $cloth]]]);
+    $copied = operated($sheet, ['op' => 'add-effect', 'id' => 'p', 'line' => ['kind' => 'photocopied'], 'standsOut' => true])->artwork;
+    expect($copied->layers[0]->effects[0]->values->word('parts'))->toBe($parts)
+        ->and(Fixtures::render($copied, 60)->alpha()->isMore(127.0)->area())->toBeGreaterThan(0.15 * Fixtures::render($sheet, 60)->alpha()->isMore(127.0)->area());
+})->with([['#17181a', 'light'], ['#fdfdfb', 'dark']]);
 
 it('repeats about the middle of the piece, and stacks by its own height', function (): void {
     $box = ink_box(desk(), 'plate');

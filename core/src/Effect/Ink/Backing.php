@@ -9,10 +9,11 @@ use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 
 /** Fills all that lies within the outermost outline, behind the ink: a line drawing stands on it, and takes the whole of it out where it knocks out. */
-final readonly class Backing implements Inks
+final readonly class Backing implements Inks, StandsOut
 {
     private function __construct(private Srgb $colour) {}
 
@@ -29,6 +30,11 @@ final readonly class Backing implements Inks
     public static function parameters(): array
     {
         return [Parameter::colour('colour', '#f3ead7')];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return true;
     }
 
     public static function from(Values $values): static

@@ -9,10 +9,11 @@ use TallCrow\Effect\Inking\Solid;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 
 /** One colour over all the layer's ink; its shape stays. */
-final readonly class Fill implements Inks
+final readonly class Fill implements Inks, StandsOut
 {
     private function __construct(private Solid $paint) {}
 
@@ -29,6 +30,11 @@ final readonly class Fill implements Inks
     public static function parameters(): array
     {
         return [Parameter::colour('colour', '#1f1d1a')];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return true;
     }
 
     public static function from(Values $values): static

@@ -10,10 +10,11 @@ use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 
 /** Parallel lines inside the ink, as hatching in a colour or etched out of it so that cloth shows. */
-final readonly class Hatch implements Inks, LeavesCloth
+final readonly class Hatch implements Inks, LeavesCloth, StandsOut
 {
     private function __construct(private Hatching $hatching) {}
 
@@ -37,6 +38,11 @@ final readonly class Hatch implements Inks, LeavesCloth
             Parameter::oneOf('as', ['ink', 'cut'], 'ink'),
             Parameter::colour('colour', '#1f1d1a'),
         ];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return true;
     }
 
     public static function from(Values $values): static

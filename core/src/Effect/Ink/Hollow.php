@@ -12,10 +12,11 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 
 /** Nothing but a line along the inside of the edge; cloth shows within. */
-final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge
+final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge, StandsOut
 {
     private function __construct(private Ring $line) {}
 
@@ -37,6 +38,11 @@ final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge
     public static function parameters(): array
     {
         return [Parameter::length('width', 0.005, 2, 0.06), Parameter::colour('colour', '#f3ead7')];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return false;
     }
 
     public static function from(Values $values): static

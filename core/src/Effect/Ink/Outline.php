@@ -11,6 +11,7 @@ use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 use TallCrow\Geometry\Join;
 
@@ -20,7 +21,7 @@ use TallCrow\Geometry\Join;
  * silhouette alone, a ring leaves counters free and what letters enclose between them. Crumbs are holes and islands that no disc of that
  * diameter fits into; they are filled, or left out.
  */
-final readonly class Outline implements Inks, MeasuresEdge
+final readonly class Outline implements Inks, MeasuresEdge, StandsOut
 {
     private function __construct(private Ring $ring, private bool $inside) {}
 
@@ -50,6 +51,11 @@ final readonly class Outline implements Inks, MeasuresEdge
             Parameter::oneOf('about', ['every-edge', 'silhouette'], 'every-edge'),
             Parameter::length('crumbs', 0, 0.2, 0.012),
         ];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return true;
     }
 
     public static function from(Values $values): static

@@ -9,10 +9,11 @@ use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 
 /** A hard shadow behind the piece and its rings: a shifted copy, or a solid block swept from the piece. */
-final readonly class Shadow implements Inks
+final readonly class Shadow implements Inks, StandsOut
 {
     private function __construct(private CastShadow $shadow) {}
 
@@ -34,6 +35,11 @@ final readonly class Shadow implements Inks
             Parameter::colour('colour', '#1f1d1a'),
             Parameter::oneOf('as', ['copy', 'solid'], 'copy'),
         ];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return true;
     }
 
     public static function from(Values $values): static

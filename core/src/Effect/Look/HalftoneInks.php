@@ -8,6 +8,7 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\LeavesNoFade;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Dots;
 use TallCrow\Look\PrintGrid;
@@ -16,7 +17,7 @@ use TallCrow\Raster\Image;
 
 /** A whole picture in one to four solid inks, each screened at an angle of its own, the darkest first; the colours of the
  * picture are matched by how much of each ink they hold. */
-final readonly class HalftoneInks implements DrawsDots, LeavesNoFade
+final readonly class HalftoneInks implements DrawsDots, LeavesNoFade, StandsOut
 {
     use LaysDots;
 
@@ -36,6 +37,11 @@ final readonly class HalftoneInks implements DrawsDots, LeavesNoFade
             Parameter::angle('angle', 45),
             Parameter::choice('dots', Dots::class, Dots::Round),
         ];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return false;
     }
 
     public static function from(Values $values): static

@@ -7,6 +7,8 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Colour\Srgb;
 use TallCrow\Effect\DrawsDots;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\StandsOut;
+use TallCrow\Effect\SuitsTones;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Dotted;
 use TallCrow\Look\Grain;
@@ -20,7 +22,7 @@ use TallCrow\Raster\Lookup;
  * A copy of a copy: lightness and contrast first, then all or nothing, with the grain of toner. Of a picture's dark parts ink is left, for light
  * cloth, or of its light parts, for pale ink on dark cloth: both read as the picture does.
  */
-final readonly class Photocopied implements DrawsDots
+final readonly class Photocopied implements DrawsDots, StandsOut, SuitsTones
 {
     use LaysDots;
 
@@ -40,6 +42,16 @@ final readonly class Photocopied implements DrawsDots
             Parameter::share('brightness', -1, 1, 0), Parameter::share('contrast', -1, 4, 0.6), Parameter::share('threshold', 0.02, 0.98, 0.5), Parameter::share('grain', 0, 1, 0.25),
             Parameter::colour('colour', '#1f1d1a'), Parameter::number('seed', 0, 999_999, 1), Parameter::oneOf('parts', ['dark', 'light'], 'dark'),
         ];
+    }
+
+    public static function liesBeside(): bool
+    {
+        return false;
+    }
+
+    public static function beginsWith(bool $isPale): array
+    {
+        return ['parts' => $isPale ? 'light' : 'dark'];
     }
 
     public static function from(Values $values): static
