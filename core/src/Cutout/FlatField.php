@@ -20,6 +20,9 @@ final readonly class FlatField
     /** Pixels of the longer side as the light is looked for. */
     private const SIDE = 320;
 
+    /** Pixels of the shorter side below which there is no ground to speak of. */
+    private const LEAST = 12;
+
     /** Levels between the lightest and the darkest of five pixels each way up to which a place is smooth. */
     private const SMOOTH = 7.0;
 
@@ -63,6 +66,9 @@ final readonly class FlatField
     {
         $scale = min(1.0, self::SIDE / max($ink->width(), $ink->height()));
         $small = $ink->resized($scale)->settled();
+        if (min($small->width(), $small->height()) < self::LEAST) {
+            return null;
+        }
         // Grain is no step.
         $colours = Blur::exact($small->band(0, 3), 1.0)->linearByte(1.0)->settled();
         $solid = $small->alpha()->isMore(250.0)->settled();

@@ -16,6 +16,7 @@ use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 use TallCrow\Render\Frame;
+use TallCrow\Render\Piece;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
@@ -34,12 +35,15 @@ final class FilledLetters implements ChecksSheet
     /** The share that a mend leaves. */
     private const MENDED = 0.5;
 
-    /** Pixels of the tallest letter as it is looked at, and of what about it fills too little to be looked for. */
-    private const TALL = 48.0;
+    /** Pixels of the tallest letter of a word as it is looked at, and what share of its height fills too little to be looked for. */
+    private const TALL = 72.0;
 
-    private const THIN = 1.0;
+    private const THIN = 0.02;
 
     private const MOST_PPI = 400.0;
+
+    /** Words are of one size when they differ by less than this factor. */
+    private const SIZES = 1.2;
 
     /** A word with less white, for its ink, has none to lose: I, a dash. */
     private const WHITE = 0.05;
@@ -60,14 +64,9 @@ final class FilledLetters implements ChecksSheet
         } catch (AssetUnusable|MissingGlyphs|FontRefused) {
             return null;
         }
-        $tall = max([0.0, ...array_map(fn (Letter $letter): float => $letter->height(), $letters)]);
-        if ($tall <= 0 || ! self::mayFill($layer->role, $inking, self::THIN * $tall / self::TALL)) {
-            return null;
-        }
-        $frame = Frame::about(Letter::together($letters)->bounds()->grown($tall), min(self::MOST_PPI, self::TALL / $tall));
-        $words = $frame === null ? [] : self::words($letters, $frame);
-        $left = $frame === null ? [] : self::left($layer, $words, $frame, $subject);
-        if ($frame === null || $left === [] || min($left) >= self::LOOK) {
+        $words = self::words($letters, $layer->role, $inking);
+        $left = self::left($layer, $words, $subject);
+        if ($left === [] || min($left) >= self::LOOK) {
             return null;
         }
         $bad = array_keys(array_filter($left, fn (float $share): bool => $share < self::LOOK));
@@ -78,13 +77,35 @@ final class FilledLetters implements ChecksSheet
                 'Of the white in and between the letters of %s %d %% is left: %s. They are hard to read.', $layer->called(), round(min($left) * 100),
                 $layer->role->prints() ? 'what lies about them is too like their own ink' : 'the gap about them fills it',
             ),
-        )->about($layer->id)->at(array_map(fn (int $word) => Letter::together(array_values(array_filter($letters, fn (Letter $letter): bool => $letter->word === $word)))->bounds(), $bad));
-        $gap = $layer->role->prints() ? null : self::open($layer, $words, $frame, $subject);
+        )->about($layer->id)->at(array_map(fn (int $word) => Letter::together($words[$word])->bounds(), $bad));
+        $gap = $layer->role->prints() ? null : self::narrowed($layer, $words, $subject);
 
         return $gap === null ? $finding : $finding->mendedBy(Mend::by(
             $gap > 0 ? sprintf('Narrow the gap of %s to %.2f in', $layer->called(), $gap) : sprintf('Leave no gap about %s', $layer->called()),
             new SetRole($layer->id, self::gapped($layer->role, $gap)),
         ));
+    }
+
+    /**
+     * Each word that may be filled.
+     *
+     * @param  list<Letter>  $letters
+     * @return array<int, non-empty-list<Letter>> by the word's number
+     */
+    private static function words(array $letters, Role $role, Inking $inking): array
+    {
+        $words = [];
+        foreach ($letters as $letter) {
+            $words[$letter->word][] = $letter;
+        }
+
+        return array_filter($words, fn (array $of): bool => self::tall($of) > 0 && self::mayFill($role, $inking, self::THIN * self::tall($of)));
+    }
+
+    /** @param  non-empty-list<Letter>  $letters */
+    private static function tall(array $letters): float
+    {
+        return max(array_map(fn (Letter $letter): float => $letter->height(), $letters));
     }
 
     /** Whether anything about the letters could fill them, by their lines alone. */
@@ -105,55 +126,59 @@ final class FilledLetters implements ChecksSheet
     }
 
     /**
-     * Each word's letters and the white in and between them.
-     *
-     * @param  list<Letter>  $letters
-     * @return array<int, array{own: Image, white: Image}> masks of 0 and 255, by the word's number
-     */
-    private static function words(array $letters, Frame $frame): array
-    {
-        $of = [];
-        foreach ($letters as $letter) {
-            $of[$letter->word][] = $letter->path;
-        }
-        $words = [];
-        $side = 2 * (int) (self::TALL / 4) + 1;
-        foreach ($of as $word => $paths) {
-            $canvas = new Canvas($frame->width, $frame->height, $frame->fromInches());
-            array_walk($paths, $canvas->fill(...));
-            $own = $canvas->mask()->isMore(127.0)->settled();
-            $white = Morphology::worn(Morphology::grown($own, $side), $side)->both($own->inverted())->settled();
-            if ($white->area() > self::WHITE * $own->area()) {
-                $words[$word] = ['own' => $own, 'white' => $white];
-            }
-        }
-
-        return $words;
-    }
-
-    /**
-     * @param  array<int, array{own: Image, white: Image}>  $words
+     * @param  array<int, non-empty-list<Letter>>  $words
      * @return array<int, float> the share of each word's white that is left
      */
-    private static function left(Layer $layer, array $words, Frame $frame, SheetSubject $subject): array
+    private static function left(Layer $layer, array $words, SheetSubject $subject): array
     {
-        $piece = $words === [] ? null : $subject->compositor()->piece(
-            $layer->withRole($layer->role->prints() ? Role::ink() : $layer->role)->withOpacity(1.0)->withDistress([])->withMasks([])->withRepeat(null), $frame,
-        );
-        if ($piece === null) {
-            return [];
+        $bare = $layer->withRole($layer->role->prints() ? Role::ink() : $layer->role)->withOpacity(1.0)->withDistress([])->withMasks([])->withRepeat(null);
+        // Words of one size are drawn at once.
+        $sizes = [];
+        foreach ($words as $number => $letters) {
+            $sizes[(int) round(log(self::tall($letters)) / log(self::SIZES))][$number] = $letters;
         }
-        $drawn = $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
-        $ink = $drawn->alpha()->isMore(127.0)->settled();
         $left = [];
-        foreach ($words as $number => ['own' => $own, 'white' => $white]) {
-            $filled = $layer->role->prints() ? self::alike($drawn, $ink, $own) : $ink;
-            if ($filled !== null) {
-                $left[$number] = 1 - $filled->both($white)->area() / $white->area();
+        foreach ($sizes as $size => $of) {
+            $tall = self::SIZES ** $size;
+            $frame = Frame::about(Letter::together(array_merge(...array_values($of)))->bounds()->grown($tall), min(self::MOST_PPI, self::TALL / $tall));
+            $piece = $frame === null ? null : $subject->compositor()->piece($bare, $frame);
+            if ($piece === null) {
+                continue;
+            }
+            foreach ($of as $number => $letters) {
+                $window = Frame::about(Letter::together($letters)->bounds()->grown($tall), $piece->frame->ppi);
+                $share = $window === null ? null : self::open($letters, $piece, $window, $layer->role->prints());
+                if ($share !== null) {
+                    $left[$number] = $share;
+                }
             }
         }
 
         return $left;
+    }
+
+    /**
+     * The share of one word's white that is left; null for one that has none, or no ink of its own.
+     *
+     * @param  non-empty-list<Letter>  $letters
+     */
+    private static function open(array $letters, Piece $piece, Frame $window, bool $prints): ?float
+    {
+        $canvas = new Canvas($window->width, $window->height, $window->fromInches());
+        foreach ($letters as $letter) {
+            $canvas->fill($letter->path);
+        }
+        $own = $canvas->mask()->isMore(127.0)->settled();
+        $side = 2 * (int) round(self::tall($letters) * $window->ppi / 4) + 1;
+        $white = Morphology::worn(Morphology::grown($own, $side), $side)->both($own->inverted())->settled();
+        if ($white->area() <= self::WHITE * $own->area()) {
+            return null;
+        }
+        $drawn = $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height)->settled();
+        $ink = $drawn->alpha()->isMore(127.0)->settled();
+        $filled = $prints ? self::alike($drawn, $ink, $own) : $ink;
+
+        return $filled === null ? null : 1 - $filled->both($white)->area() / $white->area();
     }
 
     /** Where ink is too like that of the letters; null for letters without ink of their own. */
@@ -172,11 +197,11 @@ final class FilledLetters implements ChecksSheet
     /**
      * A gap that leaves enough open, in inches: the one that is set, halved until it does.
      *
-     * @param  array<int, array{own: Image, white: Image}>  $words
+     * @param  array<int, non-empty-list<Letter>>  $words
      */
-    private static function open(Layer $layer, array $words, Frame $frame, SheetSubject $subject): ?float
+    private static function narrowed(Layer $layer, array $words, SheetSubject $subject): ?float
     {
-        $isOpen = fn (float $gap): bool => min([1.0, ...self::left($layer->withRole(self::gapped($layer->role, $gap)), $words, $frame, $subject)]) >= self::MENDED;
+        $isOpen = fn (float $gap): bool => min([1.0, ...self::left($layer->withRole(self::gapped($layer->role, $gap)), $words, $subject)]) >= self::MENDED;
         for ($gap = $layer->role->gap / 2; $gap >= 0.01; $gap /= 2) {
             if ($isOpen(floor($gap * 100) / 100)) {
                 return floor($gap * 100) / 100;

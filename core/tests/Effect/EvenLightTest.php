@@ -80,6 +80,8 @@ it('leaves alone what has no smooth ground along its rim, and every alpha', func
     expect(Fixtures::effect('even-light')->retouch($picture, 300)->settled()->toBytes())->toBe($picture->toBytes());
 })->with([
     'a wood' => ['-seed', '5', 'plasma:#203010-#c0d080'],
+    'a few pixels' => ['xc:#808080', '-resize', '7x5!'],
+    'a thread' => ['xc:#808080', '-resize', '840x2!'],
     'already cut out' => ['xc:none', '-fill', '#6f6c72', '-draw', 'circle 420,300 420,160'],
 ]);
 

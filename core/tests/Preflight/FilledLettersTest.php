@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use TallCrow\Geometry\Box;
 use TallCrow\Preflight\FilledLetters;
 use TallCrow\Preflight\Finding;
 use TallCrow\Preflight\Verdict;
@@ -76,3 +77,11 @@ it('says nothing of words in a gap of their own, of those that make room for ink
     'a stroke alone' => [[Fixtures::words('w', 'I', 0.3, ['role' => ['kind' => 'knockout', 'gap' => 0.08], 'source' => ['font' => 'anton.woff2']])]],
     'no gap' => [[Fixtures::words('w', 'LANTERN', 2.4, ['role' => ['kind' => 'knockout', 'gap' => 0.0]])]],
 ]);
+
+it('judges words of every size by their own height', function (): void {
+    $layers = [ink_slab('plate', 0.1, 0.1, 2.9, 3.9), Fixtures::words('w', "BELL\nringers of quarry road", 2.4, ['role' => ['kind' => 'knockout', 'gap' => 0.015], 'source' => ['font' => 'anton.woff2'], 'effects' => [1 => ['kind' => 'fit-lines']]])];
+    $found = gauged(new FilledLetters, Fixtures::artwork($layers))['filled:w'];
+    $large = Fixtures::renderer()->placer->place(Fixtures::artwork($layers)->layers[1])?->letters[0]->path->bounds();
+    // The four small ones, none beside the large one.
+    expect($found->where)->toHaveCount(4)->and(min(array_map(fn (Box $box): float => $box->top, $found->where)))->toBeGreaterThan($large?->bottom);
+});
