@@ -35,15 +35,15 @@ final class FilledLetters implements ChecksSheet
     /** The share that a mend leaves. */
     private const MENDED = 0.5;
 
-    /** Pixels of the tallest letter of a word as it is looked at, and what share of its height fills too little to be looked for. */
-    private const TALL = 72.0;
+    /** Pixels of the tallest letters as they are looked at, and what share of a letter's height fills too little to be looked for. */
+    private const TALL = 100.0;
 
     private const THIN = 0.02;
 
     private const MOST_PPI = 400.0;
 
-    /** Words are of one size when they differ by less than this factor. */
-    private const SIZES = 1.2;
+    /** Of all that is looked at together, at most. */
+    private const PIXELS = 2_000_000;
 
     /** A word with less white, for its ink, has none to lose: I, a dash. */
     private const WHITE = 0.05;
@@ -132,22 +132,23 @@ final class FilledLetters implements ChecksSheet
     private static function left(Layer $layer, array $words, SheetSubject $subject): array
     {
         $bare = $layer->withRole($layer->role->prints() ? Role::ink() : $layer->role)->withOpacity(1.0)->withDistress([])->withMasks([])->withRepeat(null);
-        // Words of one size are drawn at once.
+        // Words up to twice as tall as others are drawn together.
         $sizes = [];
         foreach ($words as $number => $letters) {
-            $sizes[(int) round(log(self::tall($letters)) / log(self::SIZES))][$number] = $letters;
+            $sizes[(int) floor(log(self::tall($letters), 2))][$number] = $letters;
         }
         $left = [];
         foreach ($sizes as $size => $of) {
-            $tall = self::SIZES ** $size;
-            $frame = Frame::about(Letter::together(array_merge(...array_values($of)))->bounds()->grown($tall), min(self::MOST_PPI, self::TALL / $tall));
+            $tall = 2.0 ** ($size + 1);
+            $about = Letter::together(array_merge(...array_values($of)))->bounds()->grown($tall);
+            $frame = Frame::about($about, min(self::MOST_PPI, self::TALL / $tall, sqrt(self::PIXELS / max(1e-6, $about->width() * $about->height()))));
             $piece = $frame === null ? null : $subject->compositor()->piece($bare, $frame);
-            if ($piece === null) {
+            $filled = $piece === null ? null : self::filled($piece, array_merge(...array_values($of)), $layer->role->prints());
+            if ($filled === null) {
                 continue;
             }
             foreach ($of as $number => $letters) {
-                $window = Frame::about(Letter::together($letters)->bounds()->grown($tall), $piece->frame->ppi);
-                $share = $window === null ? null : self::open($letters, $piece, $window, $layer->role->prints());
+                $share = self::open($letters, $filled, $tall);
                 if ($share !== null) {
                     $left[$number] = $share;
                 }
@@ -158,40 +159,58 @@ final class FilledLetters implements ChecksSheet
     }
 
     /**
-     * The share of one word's white that is left; null for one that has none, or no ink of its own.
+     * Where ink cannot be told from that of the letters, or all that is knocked out: one band. Null for letters without ink of their own.
      *
-     * @param  non-empty-list<Letter>  $letters
+     * @param  list<Letter>  $letters
      */
-    private static function open(array $letters, Piece $piece, Frame $window, bool $prints): ?float
+    private static function filled(Piece $piece, array $letters, bool $prints): ?Piece
     {
-        $canvas = new Canvas($window->width, $window->height, $window->fromInches());
+        $ink = $piece->image->alpha()->isMore(127.0)->settled();
+        if (! $prints) {
+            return $piece->with($ink);
+        }
+        $core = Morphology::worn(self::drawn($letters, $piece->frame))->settled();
+        $own = $core->both($ink)->settled();
+        if ($own->area() < self::SOLID * $core->area()) {
+            return null;
+        }
+        $of = fn (int $band): int => (int) round(min(255.0, $piece->image->band($band)->times($own)->mean() / max(1e-9, $own->mean() / 255)));
+        $colour = Srgb::of($of(0), $of(1), $of(2));
+
+        return $piece->with(ColourKeys::of($piece->image)->chosen(fn (Srgb $one): bool => Standing::isLost($one, $colour))->both($ink)->settled());
+    }
+
+    /** @param  list<Letter>  $letters */
+    private static function drawn(array $letters, Frame $frame): Image
+    {
+        $canvas = new Canvas($frame->width, $frame->height, $frame->fromInches());
         foreach ($letters as $letter) {
             $canvas->fill($letter->path);
         }
-        $own = $canvas->mask()->isMore(127.0)->settled();
+
+        return $canvas->mask()->isMore(127.0)->settled();
+    }
+
+    /**
+     * The share of one word's white that is left; null for one that has none.
+     *
+     * @param  non-empty-list<Letter>  $letters
+     */
+    private static function open(array $letters, Piece $filled, float $about): ?float
+    {
+        $window = Frame::about(Letter::together($letters)->bounds()->grown($about), $filled->frame->ppi);
+        if ($window === null) {
+            return null;
+        }
+        $own = self::drawn($letters, $window);
         $side = 2 * (int) round(self::tall($letters) * $window->ppi / 4) + 1;
         $white = Morphology::worn(Morphology::grown($own, $side), $side)->both($own->inverted())->settled();
         if ($white->area() <= self::WHITE * $own->area()) {
             return null;
         }
-        $drawn = $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height)->settled();
-        $ink = $drawn->alpha()->isMore(127.0)->settled();
-        $filled = $prints ? self::alike($drawn, $ink, $own) : $ink;
+        $there = $filled->image->embed($filled->frame->left - $window->left, $filled->frame->top - $window->top, $window->width, $window->height);
 
-        return $filled === null ? null : 1 - $filled->both($white)->area() / $white->area();
-    }
-
-    /** Where ink is too like that of the letters; null for letters without ink of their own. */
-    private static function alike(Image $drawn, Image $ink, Image $own): ?Image
-    {
-        $core = Morphology::worn($own)->both($ink)->settled();
-        if ($core->area() < self::SOLID * Morphology::worn($own)->area()) {
-            return null;
-        }
-        $of = fn (int $band): int => (int) round(min(255.0, $drawn->band($band)->times($core)->mean() / max(1e-9, $core->mean() / 255)));
-        $colour = Srgb::of($of(0), $of(1), $of(2));
-
-        return ColourKeys::of($drawn)->chosen(fn (Srgb $one): bool => Standing::isLost($one, $colour))->both($ink)->settled();
+        return 1 - $there->both($white)->area() / $white->area();
     }
 
     /**
