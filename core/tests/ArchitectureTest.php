@@ -86,3 +86,19 @@ it('denies no comparison of sizes', function (): void {
         }
     }
 });
+
+// All tests are loaded into one process: a second helper of the same name ends it before the first test.
+it('gives every helper of the tests a name of its own', function (): void {
+    $root = dirname(__DIR__, 2);
+    $named = [];
+    foreach (['core/tests', 'tests'] as $folder) {
+        foreach (array_keys(names_used("$root/$folder")) as $file) {
+            preg_match_all('/^(?:function|const|final class) (\w+)/m', (string) file_get_contents($file), $found);
+            foreach (str_starts_with((string) file_get_contents($file), "<?php\n\ndeclare(strict_types=1);\n\nnamespace") ? [] : $found[1] as $name) {
+                expect($named[strtolower($name)] ?? $file)->toBe($file, "$name is declared twice");
+                $named[strtolower($name)] = $file;
+            }
+        }
+    }
+    expect(count($named))->toBeGreaterThan(100);
+});

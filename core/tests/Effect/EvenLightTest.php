@@ -30,7 +30,7 @@ function drawn_page(string $paper = '#e9e4da'): array
 }
 
 /** @return array{float, float} the mean difference in levels, and the share of pixels off by more than ten in any band, grain averaged away by four pixels each way */
-function off_by(Image $picture, Image $truth): array
+function off_truth(Image $picture, Image $truth): array
 {
     $far = 0;
     $sum = 0;
@@ -52,7 +52,7 @@ it('finds the page again that ImageMagick has put in uneven light, with the mark
     // Brought to its best light, which is a little less than full: by as much as the middle of the paper tells.
     $paper = fn (Image $of): float => $of->crop(185, 120, 30, 30)->band(1)->mean();
     $level = $even->band(0, 3)->linear($paper($truth) / $paper($even))->linearByte(1.0)->withBand($even->alpha())->settled();
-    [$before, $after] = [off_by($photo, $truth), off_by($level, $truth)];
+    [$before, $after] = [off_truth($photo, $truth), off_truth($level, $truth)];
     expect($before[0])->toBeGreaterThan(35.0)->and($after[0])->toBeLessThan(3.0)->and($after[1])->toBeLessThan(0.03);
 })->with(array_values(UNEVEN_LIGHTS));
 
@@ -71,7 +71,7 @@ it('takes haze off a dark board and leaves the chalk on it its tones', function 
     $even = FlatField::of($photo)?->evened($photo, 1.0)->settled() ?? $photo;
     // Brought to the middle of the haze.
     $haze = $even->crop(185, 120, 30, 30)->band(1)->mean() - $truth->crop(185, 120, 30, 30)->band(1)->mean();
-    [$before, $after] = [off_by($photo, $truth), off_by($even->band(0, 3)->linear(1.0, -$haze)->linearByte(1.0)->withBand($even->alpha())->settled(), $truth)];
+    [$before, $after] = [off_truth($photo, $truth), off_truth($even->band(0, 3)->linear(1.0, -$haze)->linearByte(1.0)->withBand($even->alpha())->settled(), $truth)];
     expect($before[1])->toBeGreaterThan(0.5)->and($after[0])->toBeLessThan(2.5)->and($after[1])->toBeLessThan(0.02);
 });
 
