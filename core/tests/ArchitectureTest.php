@@ -93,10 +93,11 @@ it('gives every helper of the tests a name of its own', function (): void {
     $named = [];
     foreach (['core/tests', 'tests'] as $folder) {
         foreach (array_keys(names_used("$root/$folder")) as $file) {
-            preg_match_all('/^(?:function|const|final class) (\w+)/m', (string) file_get_contents($file), $found);
-            foreach (str_starts_with((string) file_get_contents($file), "<?php\n\ndeclare(strict_types=1);\n\nnamespace") ? [] : $found[1] as $name) {
-                expect($named[strtolower($name)] ?? $file)->toBe($file, "$name is declared twice");
-                $named[strtolower($name)] = $file;
+            $text = (string) file_get_contents($file);
+            preg_match_all('/^(?:function|const|final class) \w+/m', $text, $found);
+            foreach (preg_match('/^namespace /m', $text) === 1 ? [] : $found[0] as $name) {
+                expect($named[$name] ?? $file)->toBe($file, "$name is declared twice");
+                $named[$name] = $file;
             }
         }
     }
