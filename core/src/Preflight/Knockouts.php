@@ -6,6 +6,7 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
+use TallCrow\Edit\Move;
 use TallCrow\Edit\RemovePieces;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
@@ -23,6 +24,9 @@ final class Knockouts implements ChecksSheet
     private const NONE = 0.0001;
 
     private const LAID_OVER = 0.5;
+
+    /** Places that are tried. */
+    private const WAYS = 8;
 
     public function sheet(SheetSubject $subject): array
     {
@@ -64,16 +68,50 @@ final class Knockouts implements ChecksSheet
             Group::Composition, 'knockout:'.$layer->id, $layer->called().', knocked out', Verdict::Warn, $figure, $limit, $says,
         )->about($layer->id)->at(array_filter([$subject->renderer->placer->box($layer)]));
 
+        $onto = fn (): array => self::onto($layer, $below, $ink, $frame, $subject);
+
         return match (true) {
             $taken < self::NONE => $told('takes nothing', 'some ink', sprintf('%s takes no ink away: there is none beneath it.', $layer->called()))
-                ->mendedBy(Mend::by(sprintf('Take out %s', $layer->called()), new RemovePieces([$layer->id]))),
+                ->mendedBy(...[...$onto(), Mend::by(sprintf('Take out %s', $layer->called()), new RemovePieces([$layer->id]))]),
             // What makes room for ink that is laid over it is not read itself.
             $layer->isWords() && $share < self::WORDS && self::onInk($shape, $subject->compositor()->inkBefore($above, $frame, 1)->image, $frame) < self::LAID_OVER => $told(
                 sprintf('%d %% on ink', round($share * 100)), sprintf('%d %%', self::WORDS * 100),
                 sprintf('%d %% of %s lies where there is no ink beneath it, and cannot be read there.', round((1 - $share) * 100), $layer->called()),
-            ),
+            )->mendedBy(...$onto()),
             default => null,
         };
+    }
+
+    /**
+     * The shortest way onto the ink of a piece below it: to within its box, or to the middle of it.
+     *
+     * @param  list<Layer>  $below
+     * @return list<Mend> one at most
+     */
+    private static function onto(Layer $layer, array $below, Image $ink, Frame $frame, SheetSubject $subject): array
+    {
+        $own = $subject->renderer->placer->box($layer);
+        if ($own === null) {
+            return [];
+        }
+        $ways = [];
+        foreach ($below as $piece) {
+            $box = $piece->on && $piece->role->prints() ? $subject->renderer->placer->box($piece) : null;
+            if ($box === null || $box->width() < $own->width() || $box->height() < $own->height()) {
+                continue;
+            }
+            $ways[] = [max($box->left - $own->left, min(0.0, $box->right - $own->right)), max($box->top - $own->top, min(0.0, $box->bottom - $own->bottom))];
+            $ways[] = [$box->centreX() - $own->centreX(), $box->centreY() - $own->centreY()];
+        }
+        usort($ways, fn (array $one, array $other): int => hypot(...$one) <=> hypot(...$other));
+        foreach (array_slice($ways, 0, self::WAYS) as [$dx, $dy]) {
+            $move = new Move([$layer->id], round($dx, 4), round($dy, 4));
+            if (self::onInk($subject->compositor()->piece($layer->moved($move->dx, $move->dy)->withRole(Role::ink()), $frame), $ink, $frame) >= self::WORDS) {
+                return [Mend::by(sprintf('Move %s onto the ink', $layer->called()), $move)];
+            }
+        }
+
+        return [];
     }
 
     /** The share of a piece that lies on ink. */

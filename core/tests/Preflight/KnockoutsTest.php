@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use TallCrow\Preflight\Knockouts;
+use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\Verdict;
 use TallCrow\Tests\Fixtures;
 
@@ -22,5 +23,22 @@ it('tells to the nearest hundredth how much of knocked out words lies on ink', f
 
 it('says nothing of words that lie on ink, and that those off it take nothing', function (): void {
     $sheet = fn (float $x): array => gauged(new Knockouts, Fixtures::artwork([ink_slab('plate', 0.2, 0.5, 2.0, 3.5), Fixtures::words('w', 'MOTH', 0.6, ['placement' => ['x' => $x], 'role' => ['kind' => 'knockout', 'gap' => 0.0]])]));
-    expect($sheet(1.0))->toBe([])->and($sheet(2.5)['knockout:w']->figure)->toBe('takes nothing')->and($sheet(2.5)['knockout:w']->mends)->toHaveCount(1);
+    expect($sheet(1.0))->toBe([])->and($sheet(2.5)['knockout:w']->figure)->toBe('takes nothing')->and($sheet(2.5)['knockout:w']->mends)->toHaveCount(2);
 });
+
+it('moves words that are knocked out the shortest way onto ink that holds them, and nowhere else', function (array $below, float $x, ?array $to): void {
+    $words = Fixtures::words('w', 'MOTH', 0.6, ['placement' => ['x' => $x, 'y' => 2.0], 'role' => ['kind' => 'knockout', 'gap' => 0.0]]);
+    $artwork = Fixtures::artwork([...$below, $words]);
+    $mends = array_values(array_filter(gauged(new Knockouts, $artwork)['knockout:w']->mends, fn (Mend $mend): bool => str_starts_with($mend->says, 'Move')));
+    expect($mends)->toHaveCount($to === null ? 0 : 1);
+    if ($to !== null) {
+        $moved = Fixtures::edited($artwork, ...$mends[0]->operations);
+        expect(gauged(new Knockouts, $moved))->toBe([])->and([$moved->layers[count($below)]->placement->x, $moved->layers[count($below)]->placement->y])->toEqualWithDelta($to, 0.01);
+    }
+})->with([
+    'half off a plate' => [[ink_slab('plate', 0.2, 0.5, 2.0, 3.5)], 2.0, [1.7, 2.0]],
+    'off it' => [[ink_slab('plate', 0.2, 0.5, 2.0, 3.5)], 2.6, [1.7, 2.0]],
+    'the nearer of two' => [[ink_slab('far', 0.1, 0.5, 0.9, 3.5), ink_slab('near', 1.1, 0.5, 1.9, 3.5)], 2.6, [1.6, 2.0]],
+    'off a disc, to its middle' => [[Fixtures::shape('disc', 'ellipse', 0.8, more: ['placement' => ['x' => 0.6, 'y' => 1.0]])], 2.0, [0.6, 1.0]],
+    'off what is too small' => [[ink_slab('bar', 0.2, 0.5, 0.5, 3.5)], 2.0, null],
+]);

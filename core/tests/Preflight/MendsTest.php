@@ -81,6 +81,12 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
 
         return $is(! $role->prints() && abs($role->gap - (float) $found[2]) < 0.001, sprintf('%.3f in', $role->gap));
     }
+    if (preg_match('/^Move (.+) onto the ink$/u', $says, $found) === 1) {
+        $id = $named($found[1])->id;
+        [$from, $to] = [$placer->box($before->layer($id)), $placer->box($after->layer($id))];
+
+        return $is(abs($to->width() - $from->width()) < 0.001 && abs($to->height() - $from->height()) < 0.001 && ! $to->intersection($placer->box($after->layers[0]))->isEmpty(), 'not moved alone');
+    }
     if (preg_match('/^Bring (.+) to the top$/u', $says, $found) === 1) {
         return $is(in_array($named($found[1])->id, array_map(fn (Layer $layer): string => $layer->id, $after->layers[count($after->layers) - 1]->everyLayer()), true), 'not the last');
     }

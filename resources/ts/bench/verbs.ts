@@ -76,7 +76,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
             ? change('Knock out of all below', 'the chosen piece becomes a gap', ['knockout', 'cut', 'hole'], { op: 'set-role', id, role: gap })
             : change('Print it as ink again', 'the gap becomes a piece', ['ink'], { op: 'set-role', id, role: { kind: 'ink' } }),
         change('Cut a gap around it', 'it knocks out what lies below and sits in its own gap', ['knockout', 'set in the gap', 'halo'], { op: 'set-role', id, role: inGap }),
-        change('Set it in the gap, hollow', 'a gap with a hollow copy in it', ['knockout', 'outline only', 'empty'], { op: 'set-role', id, role: inGap }, { op: 'add-effect', id, line: hollow }),
+        change('Set it in the gap, hollow', 'a gap with a hollow copy in it', ['knockout', 'outline only', 'empty'], { op: 'set-role', id, role: inGap }, { op: 'add-effect', id, line: hollow, standsOut: true }),
         mask('Mask to an ellipse', 'show only a part of the chosen piece', ['mask', 'clip', 'oval', 'rectangle', 'feather', 'soft edge'], newMask('ellipse', { x: 0.5, y: 0.5, width: 1, height: 1, feather: 0, count: 5 })),
         ...(chosen.source.kind === 'drawn' ? [begin('Draw more on it', 'further strokes of the same drawing', ['draw', 'ink', 'brush'], () => drawInk(id))] : []),
         begin('Brush parts away', 'erase and restore by hand', ['erase', 'brush', 'mask', 'paint', 'restore'], () => brushOn(chosen, -1)),
