@@ -20,6 +20,7 @@ use TallCrow\Artwork\Repeat;
 use TallCrow\Artwork\RepeatKind;
 use TallCrow\Artwork\Shape;
 use TallCrow\Artwork\Side;
+use TallCrow\Artwork\TextSource;
 use TallCrow\Compose\Edge;
 use TallCrow\Effect\Catalogue as Effects;
 use TallCrow\Mask\MaskShape;
@@ -50,6 +51,7 @@ final class Catalogue
             rules: array_map(Rule::of(...), HouseRule::cases()),
             areas: array_map(Area::of(...), array_values(PrintArea::presets())),
             cloths: self::cloths(),
+            newWords: TextSource::UNWRITTEN,
         );
     }
 

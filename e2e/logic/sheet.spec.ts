@@ -89,6 +89,7 @@ const kind = (name: string, stage: EffectKind['stage'], more: Partial<EffectKind
 });
 const catalogue = {
     effects: [kind('crop', 'retouch'), kind('letter-spacing', 'type'), kind('arch', 'geometry'), kind('outline', 'ink', { parameters: [{ name: 'width', kind: 'length', least: 0, most: 2, default: 0.1, choices: [], pictured: false }] })],
+    newWords: 'SAY IT',
     textures: ['speckle', 'dry-roller'],
     repeats: { kinds: ['radial', 'stack'], facings: [], changes: [], most: 120 },
 } as unknown as Catalogue;
@@ -110,6 +111,10 @@ test('offers what suits the chosen piece, as each kind of line says for itself',
     expect(says(offered([], layer('a', { source: { kind: 'art', file: 'pool.png', frame: 'ink' } })))).toEqual(expect.arrayContaining(['Crop', 'Trace it to a drawing']));
     expect(says(offered([], layer('k', { role: { kind: 'knockout', gap: 0.1, join: 'round', from: [], whole: false, sets: false } })))).toContain('Print it as ink again');
     expect(says(offered([], undefined, []))).not.toContain('Set words');
+});
+
+test('sets new words that say what the core knows as not written yet', () => {
+    expect(stands(offered([]), 'Set words')).toEqual([expect.objectContaining({ op: 'add', source: expect.objectContaining({ text: 'SAY IT' }) as unknown })]);
 });
 
 test('asks the core for what a verb says', () => {

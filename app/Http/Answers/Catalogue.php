@@ -38,5 +38,7 @@ final readonly class Catalogue extends Answer
         public array $rules,
         public array $areas,
         public array $cloths,
+        /** What new words say until they are written. */
+        public string $newWords,
     ) {}
 }

@@ -12,6 +12,9 @@ final readonly class TextSource implements Source
 {
     use HoldsNoLayers;
 
+    /** What new words say until the seller writes them. */
+    public const UNWRITTEN = 'YOUR WORDS';
+
     /** Characters of the words that stand for the layer where it is named. */
     private const SHOWN = 32;
 

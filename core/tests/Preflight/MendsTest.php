@@ -105,7 +105,7 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
     }
 
     // What these do is seen by the gauge that is gone.
-    $others = '/^(Clear it from|Clear what it encloses|Even out its light|Take its edge|Tidy |Fade its edge|Tear its edge|Carry it on|Stand it on|Print the fade|Print .+ at full|Give .+ a hard|Put the lines|Write |Set .+ to the capitals|Wear to|Shield |Move all of it)/u';
+    $others = '/^(Clear it from|Clear what it encloses|Set .+ the right way round|Even out its light|Take its edge|Tidy |Fade its edge|Tear its edge|Carry it on|Stand it on|Print the fade|Print .+ at full|Give .+ a hard|Put the lines|Write |Set .+ to the capitals|Wear to|Shield |Move all of it)/u';
 
     return $is(preg_match($others, $says) === 1, 'nobody measures that');
 }

@@ -27,7 +27,7 @@ $words = fn (string $id, string $text, array $at, array $effects, string $font =
 $shape = fn (string $id, string $shape, array $at, array $effects, array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'shape', 'shape' => $shape], 'placement' => $at, 'effects' => $effects];
 $art = fn (string $id, string $file, array $at, array $effects = [], array $more = []): array => $more + ['id' => $id, 'source' => ['kind' => 'art', 'file' => $file], 'placement' => $at, 'effects' => $effects];
 $bone = '#f3ead7';
-$all = ['blank', 'sheet', 'edge', 'haze', 'vanish', 'scraps', 'line-fine', 'gap-fine', 'small', 'centre', 'line', 'order', 'weight', 'cut', 'covered', 'sunk', 'uneven', 'word', 'ppi', 'background', 'method', 'knockout', 'filled'];
+$all = ['blank', 'sheet', 'edge', 'haze', 'vanish', 'scraps', 'line-fine', 'gap-fine', 'small', 'centre', 'line', 'order', 'weight', 'cut', 'covered', 'sunk', 'uneven', 'word', 'ppi', 'background', 'method', 'knockout', 'filled', 'reads', 'unwritten'];
 
 // Ink on cloth.
 $case('plain', 'bone words on black', $sheet([$words('w', 'MOTH NIGHT', $place(3, 3, 5), [$fill($bone)])]), [], $all);
@@ -216,4 +216,12 @@ $oat = ['Oat' => '#e4d9c3'];
 $case('shaded-page', 'a drawing on a page that a shadow lies on', $sheet([$art('p', 'shaded.png', $place(3, 3, 1.45))], $oat), ['background:p'], ['ppi', 'cut']);
 $case('shaded-cleared', 'the same in even light, cleared from the edge', $sheet([$art('p', 'shaded.png', $place(3, 3, 1.45), $freed)], $oat), [], ['background', 'cut', 'haze', 'scraps', 'vanish']);
 $case('shaded-pocket', 'a ring freed from such a page, the paper within it left', $sheet([$art('p', 'shaded-ring.png', $place(3, 3, 1.45), $freed)]), ['background:p'], ['cut', 'haze']);
+
+// How words stand.
+$flipped = fn (string $how, float $y = 3, float $turn = 0, string $id = 'w'): array => $words($id, 'KITE DAY', ['flip' => $how] + $place(3, $y, 4, null, $turn), [$fill($bone)]);
+$case('reads-mirrored', 'words flipped across', $sheet([$flipped('across')]), ['reads:w'], ['centre', 'small']);
+$case('reads-head', 'words turned by half a turn', $sheet([$flipped('none', turn: 180)]), ['reads:w'], ['centre']);
+$case('reads-up', 'words that run up the sheet', $sheet([$flipped('none', turn: -90)]), [], ['reads']);
+$case('reads-water', 'words and what water shows of them', $sheet([$flipped('none', 2.2), $flipped('down', 3.8, id: 'v')]), [], ['reads']);
+$case('unwritten', 'words as they were laid', $sheet([$words('w', 'YOUR WORDS', $place(3, 3, 4), [$fill($bone)])]), ['unwritten:w'], ['reads', 'word', 'spelling']);
 echo "$made cases\n";

@@ -5,7 +5,7 @@ import { VBtn, VCheckbox, VForm } from 'vuetify/components';
 import { api, Refused } from '../api';
 import { vFirst } from '../focus';
 import { useFaults } from '../server/faults';
-import { queryClient } from '../server/queries';
+import { queryClient, useShop } from '../server/queries';
 import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import type { AssetCard, Operation } from '../types';
@@ -13,6 +13,7 @@ import type { AssetCard, Operation } from '../types';
 /** Files dropped on the bench go to the shelf and onto the sheet in one step; their licence is asked for once. */
 const { over } = defineProps<{ over: HTMLElement | null }>();
 const sheet = useSheet();
+const shop = useShop();
 const selection = useSelection();
 const files = ref<File[]>([]);
 const licence = ref('');
@@ -35,7 +36,7 @@ function begin(dropped: File[]): void {
 
 /** A picture is laid, a font sets words anew. */
 const laid = (asset: AssetCard): Operation => (asset.kind === 'font'
-    ? { op: 'add', source: { kind: 'text', text: 'YOUR WORDS', font: asset.file, align: 'centre', leading: 1 }, share: 0.6 }
+    ? { op: 'add', source: { kind: 'text', text: shop.catalogue?.newWords ?? '', font: asset.file, align: 'centre', leading: 1 }, share: 0.6 }
     : { op: 'add', source: { kind: 'art', file: asset.file, frame: 'ink' }, share: 0.4 });
 
 async function put(): Promise<void> {

@@ -30,7 +30,7 @@ interface Desk {
 
 /** What can be added, given what is chosen. */
 export function verbs(desk: Desk, chosen: Layer | undefined): Verb[] {
-    return [...newPieces(desk.assets), ...(chosen ? [...onPiece(desk, chosen), ...atHand(desk, chosen)] : []), { say: 'Follow a recipe', hint: 'a look that is kept under a name, on your words', also: ['recipe', 'style', 'template', 'preset', 'look', 'keep', 'save', 'idea'], begin: desk.recipes }, { say: 'Put files on the shelf', hint: 'fonts, clip art and photos of your own', also: ['upload', 'import', 'file', 'add font', 'add picture', 'photo', 'logo'], begin: desk.gather }, ...worn(desk.catalogue, '', 'Wear the whole sheet')];
+    return [...newPieces(desk), ...(chosen ? [...onPiece(desk, chosen), ...atHand(desk, chosen)] : []), { say: 'Follow a recipe', hint: 'a look that is kept under a name, on your words', also: ['recipe', 'style', 'template', 'preset', 'look', 'keep', 'save', 'idea'], begin: desk.recipes }, { say: 'Put files on the shelf', hint: 'fonts, clip art and photos of your own', also: ['upload', 'import', 'file', 'add font', 'add picture', 'photo', 'logo'], begin: desk.gather }, ...worn(desk.catalogue, '', 'Wear the whole sheet')];
 }
 
 /** What begins with the words comes before what holds them, and that before what is only akin. */
@@ -48,12 +48,12 @@ export function found(all: Verb[], typed: string): Verb[] {
     return all.filter((verb) => parts.every((part) => of(verb).includes(part))).sort((a, b) => rank(a) - rank(b));
 }
 
-function newPieces(assets: AssetCard[]): Verb[] {
+function newPieces({ assets, catalogue }: Desk): Verb[] {
     const font = assets.find((asset) => asset.kind === 'font')?.file;
     const art = assets.find((asset) => asset.kind === 'art')?.file;
     const piece = (say: string, hint: string, also: string[], source: Source, share: number): Verb => ({ say, hint, also, operations: [{ op: 'add', source, share }] });
     return [
-        ...(font ? [piece('Set words', 'a new piece of type', ['text', 'type', 'letters', 'font', 'title', 'caption'], { kind: 'text', text: 'YOUR WORDS', font, align: 'centre', leading: 1 }, 0.6)] : []),
+        ...(font ? [piece('Set words', 'a new piece of type', ['text', 'type', 'letters', 'font', 'title', 'caption'], { kind: 'text', text: catalogue.newWords, font, align: 'centre', leading: 1 }, 0.6)] : []),
         ...(art ? [piece('Lay a picture', 'clip art or a photo from the shelf', ['art', 'image', 'clip art', 'clipart', 'photo', 'logo', 'graphic', 'png', 'svg'], { kind: 'art', file: art, frame: 'ink' }, 0.4)] : []),
         piece('Lay out a grid of frames', 'two by two, three in a row, any; each frame its own fill', ['grid', 'squares', 'frames', 'collage', 'panels'], { kind: 'grid', columns: 2, rows: 2, gap: 0.25 }, 0.7),
         piece('Draw a shape', 'rectangle, ellipse, star, ring, line', ['rectangle', 'ellipse', 'circle', 'star', 'line', 'ring'], { kind: 'shape', shape: 'ellipse', count: 5, share: 0.5 }, 0.4),
