@@ -25,6 +25,12 @@ final class Knockouts implements ChecksSheet
 
     private const LAID_OVER = 0.5;
 
+    /** Share of what is moved that must then lie on ink. */
+    private const MOVED = 0.99;
+
+    /** Inches of ink that are left about what is moved onto it. */
+    private const RIM = 0.1;
+
     /** Places that are tried. */
     private const WAYS = 8;
 
@@ -100,13 +106,16 @@ final class Knockouts implements ChecksSheet
             if ($box === null || $box->width() < $own->width() || $box->height() < $own->height()) {
                 continue;
             }
-            $ways[] = [max($box->left - $own->left, min(0.0, $box->right - $own->right)), max($box->top - $own->top, min(0.0, $box->bottom - $own->bottom))];
+            $room = $box->grown(-self::RIM);
+            if ($room->width() > $own->width() && $room->height() > $own->height()) {
+                $ways[] = [max($room->left - $own->left, min(0.0, $room->right - $own->right)), max($room->top - $own->top, min(0.0, $room->bottom - $own->bottom))];
+            }
             $ways[] = [$box->centreX() - $own->centreX(), $box->centreY() - $own->centreY()];
         }
         usort($ways, fn (array $one, array $other): int => hypot(...$one) <=> hypot(...$other));
         foreach (array_slice($ways, 0, self::WAYS) as [$dx, $dy]) {
             $move = new Move([$layer->id], round($dx, 4), round($dy, 4));
-            if (self::onInk($subject->compositor()->piece($layer->moved($move->dx, $move->dy)->withRole(Role::ink()), $frame), $ink, $frame) >= self::WORDS) {
+            if (self::onInk($subject->compositor()->piece($layer->moved($move->dx, $move->dy)->withRole(Role::ink()), $frame), $ink, $frame) >= self::MOVED) {
                 return [Mend::by(sprintf('Move %s onto the ink', $layer->called()), $move)];
             }
         }
