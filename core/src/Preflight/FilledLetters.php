@@ -13,7 +13,9 @@ use TallCrow\Edit\SetRole;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Solid;
 use TallCrow\Raster\Canvas;
+use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
@@ -159,7 +161,7 @@ final class FilledLetters implements ChecksSheet
     }
 
     /**
-     * Where ink cannot be told from that of the letters, or all that is knocked out: one band. Null for letters without ink of their own.
+     * Ink that is joined to the letters and cannot be told from theirs, or all that is knocked out: one band. Null for letters without ink of their own.
      *
      * @param  list<Letter>  $letters
      */
@@ -177,7 +179,24 @@ final class FilledLetters implements ChecksSheet
         $of = fn (int $band): int => (int) round(min(255.0, $piece->image->band($band)->times($own)->mean() / max(1e-9, $own->mean() / 255)));
         $colour = Srgb::of($of(0), $of(1), $of(2));
 
-        return $piece->with(ColourKeys::of($piece->image)->chosen(fn (Srgb $one): bool => Standing::isLost($one, $colour))->both($ink)->settled());
+        $alike = ColourKeys::of($piece->image)->chosen(fn (Srgb $one): bool => Standing::isLost($one, $colour))->both($ink)->settled();
+
+        return $piece->with(self::joined($alike, $own));
+    }
+
+    /** What of a mask is joined to another: a ring beyond a gap leaves the letters their shape. */
+    private static function joined(Image $mask, Image $to): Image
+    {
+        [$regions] = Morphology::regions($mask);
+        $numbers = $regions->asNumbers()->settled();
+        $table = str_repeat("\0", 65536);
+        foreach (Histogram::ofMasks([$to->both($mask)->settled()], $numbers)[0] as $number => $count) {
+            if ($count > 0) {
+                $table[$number] = "\xff";
+            }
+        }
+
+        return Lookup::shortsToBytes($numbers, $table)->both($mask)->settled();
     }
 
     /** @param  list<Letter>  $letters */
