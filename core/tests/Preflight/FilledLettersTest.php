@@ -62,13 +62,18 @@ it('tells of rings, shadows and thickened letters in the colour of the letters, 
     'a ring nearly so' => [[['kind' => 'outline', 'width' => 0.05, 'colour' => '#e9dcc0']], true],
     'a ring in another' => [[['kind' => 'outline', 'width' => 0.05, 'colour' => '#b04a2c']], false],
     'two rings, the outer one alike' => [[['kind' => 'outline', 'width' => 0.04, 'colour' => '#b04a2c'], ['kind' => 'outline', 'width' => 0.05, 'colour' => '#f3ead7']], false],
-    'a gap, and a broad ring alike' => [[['kind' => 'gap', 'width' => 0.02], ['kind' => 'outline', 'width' => 0.1, 'colour' => '#f3ead7']], false],
     'a shadow alike' => [[['kind' => 'shadow', 'distance' => 0.12, 'angle' => 45, 'colour' => '#f3ead7', 'as' => 'solid']], true],
     'a shadow of another' => [[['kind' => 'shadow', 'distance' => 0.12, 'angle' => 45, 'colour' => '#b04a2c', 'as' => 'solid']], false],
     'emboldened' => [[['kind' => 'embolden', 'by' => 0.05]], true],
     'emboldened a little' => [[['kind' => 'embolden', 'by' => 0.006]], false],
     'hollow, ringed alike' => [[['kind' => 'hollow', 'width' => 0.012, 'colour' => '#f3ead7'], ['kind' => 'outline', 'width' => 0.02, 'colour' => '#f3ead7']], false],
 ]);
+
+it('counts what lies beyond a gap as no part of the letters', function (): void {
+    $ring = ['kind' => 'outline', 'width' => 0.1, 'colour' => '#f3ead7'];
+    $told = fn (array ...$effects): ?Finding => letters_with([['kind' => 'fill', 'colour' => '#f3ead7'], ...array_values($effects)], font: 'courier-prime.woff2');
+    expect($told($ring))->not->toBeNull()->and($told(['kind' => 'gap', 'width' => 0.015], $ring))->toBeNull();
+});
 
 it('says nothing of words in a gap of their own, of those that make room for ink, nor of what has no white', function (array $layers): void {
     expect(gauged(new FilledLetters, Fixtures::artwork([ink_slab('plate', 0.1, 0.1, 2.9, 3.9), ...$layers])))->toBe([]);
