@@ -70,9 +70,9 @@ it('tells of rings, shadows and thickened letters in the colour of the letters, 
 ]);
 
 it('counts what lies beyond a gap as no part of the letters', function (): void {
-    $ring = ['kind' => 'outline', 'width' => 0.1, 'colour' => '#f3ead7'];
-    $told = fn (array ...$effects): ?Finding => letters_with([['kind' => 'fill', 'colour' => '#f3ead7'], ...array_values($effects)], font: 'courier-prime.woff2');
-    expect($told($ring))->not->toBeNull()->and($told(['kind' => 'gap', 'width' => 0.015], $ring))->toBeNull();
+    $ring = ['kind' => 'outline', 'width' => 0.3, 'colour' => '#f3ead7'];
+    $told = fn (array ...$effects): ?Finding => letters_with([['kind' => 'fill', 'colour' => '#f3ead7'], ...array_values($effects)], text: 'MEN', font: 'limelight.woff2', width: 2.0);
+    expect($told($ring))->not->toBeNull()->and($told(['kind' => 'gap', 'width' => 0.02], $ring))->toBeNull();
 });
 
 it('says nothing of words in a gap of their own, of those that make room for ink, nor of what has no white', function (array $layers): void {
