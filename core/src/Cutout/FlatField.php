@@ -48,11 +48,13 @@ final readonly class FlatField
     /** Share of the light that is weaker than what all of it is brought to. */
     private const TARGET = 0.9;
 
+    /** As many times lighter a place is made at most. */
     private const MOST_GAIN = 6.0;
 
     /** Level of the light below which the ground is dark (our choice). */
     private const DARK = 120.0;
 
+    /** How often what has nearly the light so far is added to the ground. */
     private const PASSES = 5;
 
     /** How far a band's share of all three may differ over a ground of one colour (our choice). */

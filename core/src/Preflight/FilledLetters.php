@@ -9,13 +9,12 @@ use TallCrow\Artwork\Role;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
+use TallCrow\Cutout\Pockets;
 use TallCrow\Edit\SetRole;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Solid;
 use TallCrow\Raster\Canvas;
-use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
@@ -181,22 +180,8 @@ final class FilledLetters implements ChecksSheet
 
         $alike = ColourKeys::of($piece->image)->chosen(fn (Srgb $one): bool => Standing::isLost($one, $colour))->both($ink)->settled();
 
-        return $piece->with(self::joined($alike, $own));
-    }
-
-    /** What of a mask is joined to another: a ring beyond a gap leaves the letters their shape. */
-    private static function joined(Image $mask, Image $to): Image
-    {
-        [$regions] = Morphology::regions($mask);
-        $numbers = $regions->asNumbers()->settled();
-        $table = str_repeat("\0", 65536);
-        foreach (Histogram::ofMasks([$to->both($mask)->settled()], $numbers)[0] as $number => $count) {
-            if ($count > 0) {
-                $table[$number] = "\xff";
-            }
-        }
-
-        return Lookup::shortsToBytes($numbers, $table)->both($mask)->settled();
+        // A ring beyond a gap leaves the letters their shape.
+        return $piece->with(Pockets::touched($alike, $own));
     }
 
     /** @param  list<Letter>  $letters */

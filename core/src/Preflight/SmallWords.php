@@ -28,7 +28,7 @@ final class SmallWords implements ChecksSheet
             }
             [$height, $stroke, $box] = $measured;
             $words++;
-            // Letters that are knocked out are gaps, and may run together.
+            // Strokes of letters that are knocked out are gaps.
             [$stroke, $least] = $layer->role->prints() ? [$stroke, $method->line] : [$stroke + 2 * $layer->role->gap, $method->gap];
             if ($height < $method->xHeight || $stroke < $least) {
                 // A hundredth more than is needed, so that what is rounded holds.
