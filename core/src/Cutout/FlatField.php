@@ -152,20 +152,21 @@ final readonly class FlatField
     public function evened(Image $ink, float $amount): Image
     {
         $bytes = $this->light->linearByte(1.0)->settled();
-        $levels = array_map(fn (int $band): float => max(1.0, self::level($bytes->band($band), self::TARGET)), [0, 1, 2]);
+        $levels = fn (float $share): array => array_map(fn (int $band): float => self::level($bytes->band($band), $share), [0, 1, 2]);
+        $whole = fn (Image $small): Image => $small->settled()->stretched($ink->width(), $ink->height());
+        $evenly = fn (float $share): Image => $this->light->linear(0.0, 1.0)->linearBands($levels($share));
         $colours = $ink->band(0, 3);
-        $wanted = $this->light->linear(0.0, 1.0)->linearBands(max($levels) < self::DARK ? array_map(fn (int $band): float => self::level($bytes->band($band), 0.5), [0, 1, 2]) : $levels);
-        if (max($levels) < self::DARK) {
-            $even = $colours->linear(1.0)->plus($wanted->minus($this->light)->linear($amount)->settled()->stretched($ink->width(), $ink->height()));
+        if (max($levels(self::TARGET)) < self::DARK) {
+            $even = $colours->linear(1.0)->plus($whole($evenly(0.5)->minus($this->light)->linear($amount)));
         } else {
-            $gain = $wanted->divided($this->light->lighter($this->light->linear(0.0, 1.0)))->settled();
-            $even = $colours->multiplied($gain->lesser($gain->linear(0.0, self::MOST_GAIN))->linear($amount, 1 - $amount)->settled()->stretched($ink->width(), $ink->height()));
+            $gain = $evenly(self::TARGET)->divided($this->light->lighter($this->light->linear(0.0, 1.0)))->settled();
+            $even = $colours->multiplied($whole($gain->lesser($gain->linear(0.0, self::MOST_GAIN))->linear($amount, 1 - $amount)));
         }
 
         return $even->linearByte(1.0)->asColours()->withBand($ink->alpha());
     }
 
-    /** The level that a share of a band's pixels does not reach. */
+    /** The least level that a share of a band's pixels does not exceed. */
     private static function level(Image $band, float $share): float
     {
         $counts = Histogram::of($band);

@@ -19,10 +19,10 @@ use TallCrow\Type\MissingGlyphs;
 /** Words that nobody can read as they stand: mirrored, on their heads, or never written. The same words the right way round beside them make a reflection of it. */
 final class ReadingWay implements ChecksSheet
 {
-    /** Share of the letters that must stand so. */
+    /** Share of the letters that must be mirrored. */
     private const MOST = 0.8;
 
-    /** How far up the page a letter's own right may point, as a share of its length, for it to stand on its head: about 45 degrees either way. */
+    /** A letter stands on its head when its own right points to the left by more than this share of its length: within 45 degrees of it. */
     private const LEANING = 0.7;
 
     public function sheet(SheetSubject $subject): array
