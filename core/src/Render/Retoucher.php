@@ -28,6 +28,11 @@ final class Retoucher
     /** Pixels of the longer side of a drawing in which its ink is looked for. */
     private const DRAWN = 2400.0;
 
+    /** The same where ink is looked for that lies beyond its page: roughly, and closely where some comes near the page's edge. */
+    private const ROUGHLY = 300.0;
+
+    private const CLOSELY = 1200.0;
+
     private const WHOLE = [0.0, 0.0, 1.0, 1.0];
 
     /** Alpha from which on ink is seen. */
@@ -66,13 +71,27 @@ final class Retoucher
     /** Whether some of a drawing lies beyond its page, where it is not drawn. */
     private static function reachesBeyond(Picture $picture): bool
     {
-        [$width, $height] = self::pixels($picture, self::DRAWN / 2);
+        return match (true) {
+            self::outOfPage($picture, self::ROUGHLY, 1) => true,
+            self::outOfPage($picture, self::ROUGHLY, -2) => self::outOfPage($picture, self::CLOSELY, 1),
+            default => false,
+        };
+    }
+
+    /**
+     * Whether some of a drawing's ink lies by more than so many pixels beyond its page, or comes as near to its edge from within where they are negative.
+     *
+     * @param  float  $longer  pixels of the page's longer side
+     */
+    private static function outOfPage(Picture $picture, float $longer, int $by): bool
+    {
+        [$width, $height] = self::pixels($picture, $longer);
         // With half a page about it.
         $placing = Placing::picture(new Placement($width, $height, $width, $height, 0, Flip::None), $picture->aspect());
         $ink = SvgPainter::drawing($picture->cut(new Box(...self::WHOLE))->markup(), $placing, new Frame(1, 0, 0, 2 * $width, 2 * $height));
         [$left, $top, $across, $down] = $ink->alpha()->isMore(self::SEEN)->settled()->inkBox() ?? [$width, $height, 0, 0];
 
-        return $left < intdiv($width, 2) - 1 || $top < intdiv($height, 2) - 1 || $left + $across > $width + intdiv($width + 1, 2) + 1 || $top + $down > $height + intdiv($height + 1, 2) + 1;
+        return $left < intdiv($width, 2) - $by || $top < intdiv($height, 2) - $by || $left + $across > $width + intdiv($width + 1, 2) + $by || $top + $down > $height + intdiv($height + 1, 2) + $by;
     }
 
     /** @return array{int, int} of a drawing whose longer side has so many */

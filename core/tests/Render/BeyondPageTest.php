@@ -29,3 +29,18 @@ it('draws nothing of what lies beyond the page of a drawing, however it is laid'
     'turned' => [['turn' => 30], [], 'ink'], 'turned and mirrored' => [['turn' => -50, 'flip' => 'across'], [], 'ink'], 'as framed' => [['turn' => 30], [], 'file'], 'ringed' => [['turn' => 30], [['kind' => 'outline', 'width' => 0.1, 'colour' => '#102030']], 'ink'],
     'bent' => [['turn' => 30], [['kind' => 'arch', 'bend' => 0.3]], 'ink'], 'bent from pixels' => [['turn' => 30], [['kind' => 'arch', 'bend' => 0.3]], 'ink', ' shape-rendering="geometricPrecision"'], 'shaded' => [['turn' => 30], [['kind' => 'shadow', 'distance' => 0.2, 'angle' => 40, 'as' => 'solid']], 'ink'],
 ]);
+
+it('sees what lies a little beyond the page, and what is thin and far from it', function (string $beyond, string $within): void {
+    $area = function (string $figure): float {
+        $shelf = Fixtures::temporary('a-little-beyond');
+        file_put_contents("$shelf/kite.svg", '<svg xmlns="http://www.w3.org/2000/svg" width="200" height="200" viewBox="0 0 100 100"><rect x="30" y="30" width="40" height="40"/>'.$figure.'</svg>');
+
+        return Fixtures::render(Fixtures::artwork([['id' => 'a', 'source' => ['kind' => 'art', 'file' => 'kite.svg', 'frame' => 'file'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 1.5, 'height' => null, 'turn' => 45]]]), 300, $shelf)->alpha()->area();
+    };
+
+    // Print pixels: what lies beyond has a hundred of them.
+    expect($area($beyond) - $area($within))->toEqualWithDelta(0.0, 12.0);
+})->with([
+    'a quarter of a hundredth' => ['<rect x="60" y="40" width="40.25" height="20"/>', '<rect x="60" y="40" width="40" height="20"/>'],
+    'a hairline' => ['<rect x="110" y="30" width="0.12" height="40"/>', ''],
+]);
