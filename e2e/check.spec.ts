@@ -36,6 +36,38 @@ test('a design is examined: a fault is shown, tried, mended by one press and tak
     await expect(page.getByText('Meant so: it bleeds')).toBeVisible();
 });
 
+test('the closer look goes where the design is pressed, and on by the arrow keys', async ({ page }) => {
+    const path = await newJob(page, 'Looked at');
+    await addLine(page, 'shape', 'Draw a shape');
+    await page.goto(path.replace('/build', '/check'));
+    const close = page.getByAltText("The place in the print's own pixels");
+    const whole = page.getByRole('button', { name: /The place that is seen at 1 : 1/ });
+    const looksAt = async (left: number, top: number): Promise<void> => {
+        await expect.poll(async () => {
+            const asked = new URLSearchParams((await close.getAttribute('src'))?.split('?')[1]);
+            return Math.max(Math.abs(Number(asked.get('left')) - left), Math.abs(Number(asked.get('top')) - top));
+        }).toBeLessThan(6);
+    };
+    // A sheet of 12 × 12 in: a quarter from the left and three quarters down is the middle of what is looked at.
+    const box = await whole.boundingBox();
+    await whole.hover();
+    await page.mouse.move((box?.x ?? 0) + (box?.width ?? 0) / 4, (box?.y ?? 0) + ((box?.height ?? 0) * 3) / 4);
+    await page.mouse.down();
+    await page.waitForTimeout(70);
+    await page.mouse.up();
+    // Its corner lies an inch further out; a pixel of the screen is five of the print.
+    await looksAt(600, 2400);
+    await page.keyboard.press('ArrowUp');
+    await page.keyboard.press('ArrowRight');
+    await looksAt(900, 2100);
+    for (let i = 0; i < 12; i++) {
+        await page.keyboard.press('ArrowLeft');
+    }
+    await looksAt(0, 2100);
+    await page.keyboard.press('ArrowRight');
+    await looksAt(300, 2100);
+});
+
 test('choosing a line by pressing a token of it moves nothing under the hand', async ({ page }) => {
     await newJob(page, 'Still');
     await addLine(page, 'words', 'Set words');

@@ -17,6 +17,9 @@ final class Background
     /** A colour of the rim counts as background when it has this share of it. */
     private const SHARE = 0.12;
 
+    /** Share of the rim that must be covered for a picture to have a background at all (our choice): that of art freed already is clear, but where the art is cut off. */
+    private const GROUND = 0.5;
+
     /** By how much more than its tolerance a lone pixel may be off. */
     private const GRAIN = 2.0;
 
@@ -152,7 +155,7 @@ final class Background
         return Palette::of(strlen($pure) < self::PURE * strlen($all) ? $all : $pure, $count);
     }
 
-    /** @return list<Srgb> the colours along the edge that have a part of it worth naming */
+    /** @return list<Srgb> the colours along the edge that have a part of it worth naming; none where it is clear, and what touches it is art */
     private static function rim(Image $ink): array
     {
         [$width, $height] = [$ink->width(), $ink->height()];
@@ -161,6 +164,9 @@ final class Background
             foreach (str_split($ink->crop(...$line)->toBytes(), 4) as $pixel) {
                 $bytes .= ord($pixel[3]) > 127 ? substr($pixel, 0, 3) : '';
             }
+        }
+        if (strlen($bytes) / 3 < self::GROUND * 2 * ($width + $height)) {
+            return [];
         }
         $found = Palette::of($bytes, 4);
         $named = array_values(array_filter($found, fn (Swatch $swatch): bool => $swatch->share >= self::SHARE));

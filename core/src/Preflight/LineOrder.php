@@ -8,6 +8,7 @@ use TallCrow\Artwork\EffectOrder;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\PutInOrder;
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
@@ -65,9 +66,7 @@ final class LineOrder implements ChecksSheet
             return $piece === null ? Image::empty($frame->width, $frame->height) : $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
         };
         [$as, $ordered] = [$drawn($layer), $drawn($layer->withEffects(EffectOrder::mended($layer->effects)))];
-        // Over any cloth, what differs shows as colour times alpha.
-        $seen = fn (Image $image): Image => $image->masked($image->alpha())->band(0, 3)->withBand($image->alpha());
-        $off = $seen($as)->minus($seen($ordered))->linear(1.0)->raised(2.0)->isMore(self::DIFFERS ** 2)->mean() / 255;
+        $off = Composition::premultiplied($as)->minus(Composition::premultiplied($ordered))->linear(1.0)->raised(2.0)->isMore(self::DIFFERS ** 2)->mean() / 255;
 
         return $off * $frame->width * $frame->height > self::LEAST * max(1.0, $as->alpha()->isMore(127.0)->area());
     }

@@ -35,7 +35,7 @@ final class Preflight
         return [
             new NothingThere, new FileSize, new SheetSize, new EffectivePpi, new EdgeInk, new BackgroundOfFile, new BackgroundLeft, new Haze, new VanishingInk,
             new WearShare, new WornWords, new WornKnockouts, new FineDetail, new HalftoneDots, new SmallWords, new FilledLetters, new Thumbnail, new Spelling, new MethodFits, new Gamut, new InkCount,
-            new Centred, new NearlyAligned, new LineOrder, new VisualWeight, new FlatCuts, new Covered, new Knockouts, new ReadingWay, new Collisions, new Unevenness,
+            new Centred, new NearlyAligned, new LineOrder, new ChangesNothing, new VisualWeight, new FlatCuts, new Covered, new Knockouts, new ReadingWay, new Collisions, new Unevenness,
         ];
     }
 

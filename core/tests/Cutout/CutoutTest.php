@@ -41,6 +41,18 @@ it('floods from the edge and keeps what is enclosed, unless told otherwise', fun
     expect($cut->alpha()->area())->toEqualWithDelta($area, $area * 0.015);
 })->with([true, false]);
 
+it('leaves art whole that is free of its ground already, where it touches the edge or is cut off by it', function (array $art): void {
+    $ink = drawn(['xc:none', '-fill', '#b04a2c', ...$art], '200x200');
+    $cut = Background::fromEdge($ink, 14, true)->settled();
+    expect($cut->toBytes())->toBe($ink->toBytes())->and(Background::enclosed($ink, 14)->settled()->inkBox())->toBeNull();
+})->with(['a disc' => [['-draw', 'circle 99.5,99.5 99.5,0']], 'half a figure' => [['-draw', 'roundrectangle 40,60 160,230 40,40']]]);
+
+it('clears a ground of which a part is gone already', function (): void {
+    // A page whose right third is clear: 400 of the 1200 pixels of its rim.
+    $cut = Background::fromEdge(drawn(['xc:none', '-fill', '#f6f3ec', '-draw', 'rectangle 0,0 199,299', '-fill', '#b04a2c', '-draw', 'rectangle 60,80 139,219'], '300x300'), 14, false)->settled();
+    expect($cut->alpha()->area())->toEqualWithDelta(80.0 * 140, 60.0);
+});
+
 it('goes as far as its tolerance in CIEDE2000, and no further', function (): void {
     // Grey steps on white: the flood stops at the first that is more unlike white than the tolerance.
     $steps = ['xc:white'];

@@ -22,7 +22,7 @@ it('sends each operation as it reads it', function (array $sent): void {
     [['op' => 'flip', 'ids' => ['a'], 'way' => 'down']], [['op' => 'size-by', 'ids' => ['w'], 'by' => 'em', 'size' => null]], [['op' => 'align', 'ids' => ['a', 'b'], 'edge' => 'left', 'to' => 'sheet']], [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'across', 'gap' => null]],
     [['op' => 'space', 'ids' => ['a', 'b'], 'way' => 'down', 'gap' => 0.25]], [['op' => 'group', 'ids' => ['a']]], [['op' => 'ungroup', 'id' => 'a']], [['op' => 'remove', 'ids' => ['a']]], [['op' => 'copy', 'ids' => ['a'], 'linked' => true]], [['op' => 'follow-recipe', 'id' => 'w', 'words' => '', 'layers' => [], 'swatches' => [], 'replace' => ['#b04a2c'], 'with' => ['@Bone']]], [['op' => 'paste', 'layers' => [], 'swatches' => [['name' => 'Rust', 'colour' => '#b04a2c']]]],
     [['op' => 'reorder', 'id' => 'a', 'to' => 3]], [['op' => 'stretch', 'id' => 'a']], [['op' => 'put-in-order', 'id' => 'a']], [['op' => 'shield', 'id' => 'a']], [['op' => 'harden-masks', 'id' => 'a']], [['op' => 'as-halftone', 'ids' => ['a']]], [['op' => 'cover-cut', 'id' => 'a', 'side' => 'bottom', 'with' => 'patch']],
-    [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true, 'standsOut' => false]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]], [['op' => 'set-choice', 'id' => 'a', 'list' => 'effects', 'line' => 1, 'name' => 'paper', 'value' => 'kraft']],
+    [['op' => 'add-effect', 'id' => 'a', 'line' => ['kind' => 'fill', 'colour' => '@Bone', 'on' => true], 'first' => true, 'standsOut' => false]], [['op' => 'reorder-line', 'id' => 'a', 'list' => 'masks', 'from' => 0, 'to' => 2]], [['op' => 'remove-line', 'id' => 'a', 'list' => 'masks', 'line' => 1]], [['op' => 'set-choice', 'id' => 'a', 'list' => 'effects', 'line' => 1, 'name' => 'paper', 'value' => 'kraft']],
     [['op' => 'add-repeat', 'id' => 'a', 'kind' => 'stack']], [['op' => 'add-mask', 'id' => 'a', 'mask' => ['kind' => 'clip', 'layer' => 'b', 'inverted' => false, 'joining' => 'within', 'on' => true]]],
     [['op' => 'set-opacity', 'id' => 'a', 'opacity' => 0.5]], [['op' => 'set-blend', 'id' => 'a', 'blend' => 'soft-light']], [['op' => 'set-role', 'id' => 'a', 'role' => ['kind' => 'knockout', 'gap' => 0.1, 'join' => 'mitre', 'from' => ['b'], 'sets' => true, 'whole' => false]]],
     [['op' => 'set-words', 'id' => 'w', 'text' => 'KITE DAY']], [['op' => 'draw', 'id' => '', 'stroke' => ['points' => [[1.0, 2.0], [2.0, 2.5]], 'width' => 0.2, 'tip' => 'slash', 'symmetry' => 'none', 'count' => 6, 'seed' => 3]]],
@@ -232,6 +232,18 @@ it('reorders the lines of a list', function (string $id, string $list, array $af
     expect(array_map(fn (array $line): string => $line['kind'] ?? $line['texture'], $id === '' ? $sheet['distress'] : $sheet['layers'][0][$list]))->toBe($after);
 })->with([['s', 'effects', ['outline', 'fill', 'gap']], ['s', 'masks', ['star', 'ellipse', 'polygon']], ['s', 'distress', ['speckle', 'cracks', 'scratches']], ['', 'distress', ['cracks', 'photocopy', 'dry-roller']]]);
 
+it('takes out a line of a layer or of the sheet, and none but that', function (string $id, string $list, array $left): void {
+    $artwork = Fixtures::artwork([Fixtures::shape('s', 'star', 1, more: ['effects' => [['kind' => 'fill'], ['kind' => 'outline'], ['kind' => 'gap']], 'masks' => [['kind' => 'ellipse'], ['kind' => 'star'], ['kind' => 'polygon']], 'distress' => [['texture' => 'cracks'], ['texture' => 'speckle'], ['texture' => 'scratches']]])], ['distress' => [['texture' => 'photocopy'], ['texture' => 'cracks'], ['texture' => 'dry-roller']]]);
+    [$before, $after] = [$artwork->toArray(), operated($artwork, ['op' => 'remove-line', 'id' => $id, 'list' => $list, 'line' => 1])->artwork->toArray()];
+    expect(array_map(fn (array $line): string => $line['kind'] ?? $line['texture'], $id === '' ? $after['distress'] : $after['layers'][0][$list]))->toBe($left);
+    if ($id === '') {
+        unset($before['distress'], $after['distress']);
+    } else {
+        unset($before['layers'][0][$list], $after['layers'][0][$list]);
+    }
+    expect($after)->toBe($before);
+})->with([['s', 'effects', ['fill', 'gap']], ['s', 'masks', ['ellipse', 'polygon']], ['s', 'distress', ['cracks', 'scratches']], ['', 'distress', ['photocopy', 'dry-roller']]]);
+
 it('sets a word of a line to another that it offers, and nothing else', function (): void {
     $artwork = Fixtures::artwork([Fixtures::words('w', 'KITE', 2, ['effects' => [['kind' => 'fill'], ['kind' => 'paper', 'paper' => 'gingham', 'seed' => 7]], 'distress' => [['texture' => 'cracks', 'amount' => 0.3, 'seed' => 9]]])], ['distress' => [['texture' => 'photocopy']]]);
     $after = operated(
@@ -367,6 +379,7 @@ it('says what cannot be done as the sheet stands', function (array $operation, s
     [['op' => 'move', 'ids' => ['gone'], 'dx' => 1, 'dy' => 1], 'The line "gone" is not on the sheet'], [['op' => 'ungroup', 'id' => 'word'], 'is no group'], [['op' => 'stretch', 'id' => 'pair'], 'has no size of its own'],
     [['op' => 'lay-cut', 'id' => 'plate', 'font' => 'rye.woff2'], 'is no text'], [['op' => 'swap-picture', 'id' => 'word', 'file' => 'moth.svg'], 'lays no picture'],
     [['op' => 'reorder-line', 'id' => 'word', 'list' => 'masks', 'from' => 2, 'to' => 0], 'does not have that line'], [['op' => 'reorder-line', 'list' => 'distress', 'from' => 0, 'to' => 0], 'The sheet does not have that line'],
+    [['op' => 'remove-line', 'id' => 'word', 'list' => 'masks', 'line' => 2], 'does not have that line'], [['op' => 'remove-line', 'list' => 'distress', 'line' => 0], 'The sheet does not have that line'],
     [['op' => 'set-choice', 'id' => 'word', 'list' => 'effects', 'line' => 0, 'name' => 'colour', 'value' => 'red'], 'offers no "colour"'], [['op' => 'set-choice', 'id' => 'word', 'list' => 'masks', 'line' => 0, 'name' => 'kind', 'value' => 'star'], 'does not have that line'],
     [['op' => 'name-colour', 'colour' => '#123456', 'name' => 'Rust'], 'is called "Rust" already'], [['op' => 'rename-colour', 'from' => 'Bone', 'to' => 'Oat'], 'no colour called "Bone"'],
     [['op' => 'rename-colour', 'from' => 'Rust', 'to' => 'Rust'], 'already'], [['op' => 'remove-colour', 'name' => 'Bone'], 'no colour called "Bone"'],

@@ -73,6 +73,9 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
 
         return $is(in_array($found[3], $colours($layer, $found[1] === 'Edge' ? 'outline' : 'fill'), true), 'no such colour');
     }
+    if ($says === 'Take out that line') {
+        return $is(count($after->layer($of[0])->effects) === count($before->layer($of[0])->effects) - 1, 'as many lines as before');
+    }
     if (preg_match('/^Take out (.+)$/u', $says, $found) === 1) {
         return $is($after->layer($named($found[1])->id) === null && count([...$after->everyLayer()]) < count([...$before->everyLayer()]), 'still there');
     }

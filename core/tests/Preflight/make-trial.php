@@ -217,6 +217,12 @@ $case('shaded-page', 'a drawing on a page that a shadow lies on', $sheet([$art('
 $case('shaded-cleared', 'the same in even light, cleared from the edge', $sheet([$art('p', 'shaded.png', $place(3, 3, 1.45), $freed)], $oat), [], ['background', 'cut', 'haze', 'scraps', 'vanish']);
 $case('shaded-pocket', 'a ring freed from such a page, the paper within it left', $sheet([$art('p', 'shaded-ring.png', $place(3, 3, 1.45), $freed)]), ['background:p'], ['cut', 'haze']);
 
+// Lines that find nothing.
+$cleared = fn (string $colour): array => [['kind' => 'clear-colour', 'colour' => $colour, 'tolerance' => 6]];
+$case('idle-colour', 'a line that clears a colour that the picture does not have', $sheet([$art('p', 'freed.png', $place(3, 3, 1.1), $cleared('#2f6f4f'))]), ['idle:p:0'], ['background', 'ppi', 'haze']);
+$case('colour-cleared', 'a line that clears the colour of its disc', $sheet([$art('p', 'freed.png', $place(3, 3, 1.1), $cleared('#d9a441'))]), [], ['idle', 'background', 'ppi', 'haze']);
+$case('idle-edge', 'a background to clear of art that has none', $sheet([$art('p', 'freed.png', $place(3, 3, 1.1), [['kind' => 'clear-edge', 'tolerance' => 14]])]), ['idle:p:0'], ['background', 'ppi', 'haze']);
+
 // How words stand.
 $flipped = fn (string $how, float $y = 3, float $turn = 0, string $id = 'w'): array => $words($id, 'KITE DAY', ['flip' => $how] + $place(3, $y, 4, null, $turn), [$fill($bone)]);
 $case('reads-mirrored', 'words flipped across', $sheet([$flipped('across')]), ['reads:w'], ['centre', 'small']);

@@ -35,11 +35,15 @@ function begin(dropped: File[]): void {
 }
 
 /** A picture is laid, a font sets words anew. */
-const laid = (asset: AssetCard): Operation => (asset.kind === 'font'
-    ? { op: 'add', source: { kind: 'text', text: shop.catalogue?.newWords ?? '', font: asset.file, align: 'centre', leading: 1 }, share: 0.6 }
+const laid = (asset: AssetCard, newWords: string): Operation => (asset.kind === 'font'
+    ? { op: 'add', source: { kind: 'text', text: newWords, font: asset.file, align: 'centre', leading: 1 }, share: 0.6 }
     : { op: 'add', source: { kind: 'art', file: asset.file, frame: 'ink' }, share: 0.4 });
 
 async function put(): Promise<void> {
+    const newWords = shop.catalogue?.newWords;
+    if (newWords === undefined) {
+        return;
+    }
     busy.value = true;
     refused.value = null;
     try {
@@ -51,7 +55,7 @@ async function put(): Promise<void> {
             form.set('held', held.value ? '1' : '0');
             const kept = await api.upload<AssetCard[]>('assets', form);
             await queryClient.invalidateQueries({ queryKey: ['assets'] });
-            await sheet.operate(...kept.slice(0, 1).map(laid));
+            await sheet.operate(...kept.slice(0, 1).map((asset) => laid(asset, newWords)));
         }
         selection.reveal();
         files.value = [];
@@ -73,7 +77,7 @@ async function put(): Promise<void> {
             <v-text-field v-model="author" label="Author or seller" maxlength="300" :error-messages="fault.of('author')" />
             <v-checkbox v-model="held" label="I hold the right to use them for print on demand" :error-messages="fault.of('held')" />
             <p v-if="other" role="alert">{{ other }}</p>
-            <div class="dialog-ends"><v-btn type="submit" variant="flat" color="primary" :loading="busy">Put {{ files.length === 1 ? 'it' : 'them' }} there</v-btn><v-btn :disabled="busy" @click="open = false">Not now</v-btn></div>
+            <div class="dialog-ends"><v-btn type="submit" variant="flat" color="primary" :loading="busy" :disabled="!shop.catalogue">Put {{ files.length === 1 ? 'it' : 'them' }} there</v-btn><v-btn :disabled="busy" @click="open = false">Not now</v-btn></div>
         </v-form>
     </v-dialog>
 </template>

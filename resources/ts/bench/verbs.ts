@@ -73,7 +73,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
     return [
         ...effectsFor(catalogue, chosen, raster !== undefined),
         chosen.role.kind === 'ink'
-            ? change('Knock out of all below', 'the chosen piece becomes a gap', ['knockout', 'cut', 'hole'], { op: 'set-role', id, role: gap })
+            ? change('Knock out of all below', 'the chosen piece becomes a gap', ['knockout', 'cut', 'hole'], { op: 'set-role', id, role: knockedOut })
             : change('Print it as ink again', 'the gap becomes a piece', ['ink'], { op: 'set-role', id, role: { kind: 'ink' } }),
         change('Cut a gap around it', 'it knocks out what lies below and sits in its own gap', ['knockout', 'set in the gap', 'halo'], { op: 'set-role', id, role: inGap }),
         change('Set it in the gap, hollow', 'a gap with a hollow copy in it', ['knockout', 'outline only', 'empty'], { op: 'set-role', id, role: inGap }, { op: 'add-effect', id, line: hollow, standsOut: true }),
@@ -127,9 +127,9 @@ function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[
 }
 
 /** What is only knocked out keeps its shape: a gap about it would fill its letters. */
-const gap: Layer['role'] = { kind: 'knockout', gap: 0, join: 'round', from: [], whole: false, sets: false };
+const knockedOut: Layer['role'] = { kind: 'knockout', gap: 0, join: 'round', from: [], whole: false, sets: false };
 
-const inGap: Layer['role'] = { ...gap, gap: 0.08, sets: true };
+const inGap: Layer['role'] = { ...knockedOut, gap: 0.08, sets: true };
 
 const others = (artwork: Artwork, chosen: Layer): Layer[] => artwork.layers.filter((layer) => layer.id !== chosen.id).slice(0, 12);
 

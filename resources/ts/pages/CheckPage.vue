@@ -46,14 +46,37 @@ const picture = computed(() => `/api/revisions/${revision.value}/proof.png?ppi=6
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const saysMark = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
 
-/** Two inches about the first place of a finding, in the print's own pixels. */
-const part = computed(() => {
-    const ppi = page.value?.ppi ?? 300;
-    const box = chosen.value?.where[0] ?? { left: inches.value.width / 2, top: inches.value.height / 2, width: 0, height: 0 };
-    const side = Math.min(600, page.value?.width ?? 600, page.value?.height ?? 600);
-    const at = (middle: number, most: number): number => Math.round(Math.max(0, Math.min(most - side, middle * ppi - side / 2)));
-    return `ppi=${ppi}&left=${at(box.left + box.width / 2, page.value?.width ?? side)}&top=${at(box.top + box.height / 2, page.value?.height ?? side)}&width=${side}&height=${side}`;
+/** Where the seller looks closely, in inches; nothing where the gauges choose. */
+const pointed = ref<{ x: number; y: number } | null>(null);
+const middle = computed(() => {
+    const box = (chosen.value ?? told.value.find((finding) => finding.where.length > 0))?.where[0];
+    return pointed.value ?? (box ? { x: box.left + box.width / 2, y: box.top + box.height / 2 } : { x: inches.value.width / 2, y: inches.value.height / 2 });
 });
+/** Two inches about that place, in the print's own pixels and never off the sheet. */
+const close = computed(() => {
+    const ppi = page.value?.ppi ?? 300;
+    const side = Math.min(600, page.value?.width ?? 600, page.value?.height ?? 600);
+    const at = (inch: number, most: number): number => Math.round(Math.max(0, Math.min(most - side, inch * ppi - side / 2)));
+    return { ppi, left: at(middle.value.x, page.value?.width ?? side), top: at(middle.value.y, page.value?.height ?? side), side };
+});
+const part = computed(() => `ppi=${close.value.ppi}&left=${close.value.left}&top=${close.value.top}&width=${close.value.side}&height=${close.value.side}`);
+
+function look(event: MouseEvent): void {
+    // A press of Enter or the space bar has no place.
+    if (event.detail > 0) {
+        const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+        pointed.value = { x: ((event.clientX - box.left) / box.width) * inches.value.width, y: ((event.clientY - box.top) / box.height) * inches.value.height };
+    }
+}
+
+function lookOn(event: KeyboardEvent): void {
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (way) {
+        event.preventDefault();
+        const { ppi, left, top, side } = close.value;
+        pointed.value = { x: (left + side / 2) / ppi + (way[0] ?? 0), y: (top + side / 2) / ppi + (way[1] ?? 0) };
+    }
+}
 const loupe = computed(() => `/api/revisions/${revision.value}/proof.png?${part.value}`);
 const pressed = computed(() => `/api/revisions/${revision.value}/pressed.png?${part.value}&cloth=${cloth.value}`);
 /** How much of the loupe shows the art, the rest the press. */
@@ -95,6 +118,7 @@ async function goBack(): Promise<void> {
 
 watch(open, () => {
     trying.value = null;
+    pointed.value = null;
     asks.value = false;
     why.value = '';
     const index = garments.value.findIndex((garment) => `vanish:${garment.name}` === open.value);
@@ -170,7 +194,11 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                 <figure v-for="one in pictures" :key="one.key">
                     <div class="check-piece" :style="{ background: garments[cloth]?.colour, aspectRatio: `${inches.width} / ${inches.height}` }">
                         <img :src="one.src" :alt="one.alt" />
-                        <svg v-if="chosen && one.key === 'now'" :viewBox="`0 0 ${inches.width} ${inches.height}`" aria-hidden="true"><rect v-for="(box, i) in chosen.where" :key="i" :x="box.left" :y="box.top" :width="box.width" :height="box.height" /></svg>
+                        <svg v-if="one.key === 'now'" :viewBox="`0 0 ${inches.width} ${inches.height}`" aria-hidden="true">
+                            <rect v-for="(box, i) in chosen?.where ?? []" :key="i" :x="box.left" :y="box.top" :width="box.width" :height="box.height" />
+                            <rect v-for="under in [true, false]" :key="`${under}`" class="check-close" :class="{ under }" :x="close.left / close.ppi" :y="close.top / close.ppi" :width="close.side / close.ppi" :height="close.side / close.ppi" />
+                        </svg>
+                        <button v-if="one.key === 'now'" type="button" class="check-look" aria-label="The place that is seen at 1 : 1; arrow keys move it by an inch" title="Press where you want to look closely" @click="look" @keydown="lookOn"></button>
                     </div>
                     <figcaption v-if="pictures.length > 1" class="small">{{ one.says }} <v-btn v-if="one.key === 'older'" size="small" @click="goBack()">Go back to this state</v-btn> <v-btn v-if="one.key === 'older'" size="small" :loading="starting.isPending.value" @click="start(older ?? 0)">Start a new job from it</v-btn></figcaption>
                 </figure>
@@ -223,6 +251,9 @@ button.check-row:hover, .check-row[aria-expanded=true] { background: var(--rust-
 .check-piece img { position: absolute; inset: 0; width: 100%; height: 100%; }
 .check-piece svg { position: absolute; inset: 0; width: 100%; height: 100%; pointer-events: none; }
 .check-piece rect { fill: none; stroke: #ff00c8; stroke-width: 2; vector-effect: non-scaling-stroke; }
+.check-piece .check-close { stroke: #fff; stroke-width: 1; stroke-dasharray: 4 4; }
+.check-piece .check-close.under { stroke: #000; stroke-dasharray: none; }
+.check-look { position: absolute; inset: 0; width: 100%; height: 100%; cursor: zoom-in; }
 .check-loupes { display: flex; flex-wrap: wrap; gap: 16px; margin-top: 16px; }
 .check-press { position: relative; width: 380px; max-width: 100%; aspect-ratio: 1; border: 1px solid var(--hair); overflow: hidden; }
 .check .check-press img { position: absolute; inset: 0; width: 100%; height: 100%; border: 0; image-rendering: auto; }

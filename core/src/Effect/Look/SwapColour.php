@@ -7,6 +7,7 @@ namespace TallCrow\Effect\Look;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Cutout\Mixtures;
+use TallCrow\Effect\LooksFor;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\SeesAround;
 use TallCrow\Effect\Values;
@@ -19,7 +20,7 @@ use TallCrow\Raster\Image;
  * One colour for another in art of many. What is within the tolerance (CIEDE2000) of the old colour goes all the way to the new one, with what sets
  * it apart from the old; beyond it, less and less, so that the soft edge to a neighbour stays soft.
  */
-final readonly class SwapColour implements SeesAround
+final readonly class SwapColour implements LooksFor, SeesAround
 {
     /** Tolerances beyond the first over which the change fades out. */
     private const FADE = 1.5;
@@ -37,6 +38,11 @@ final readonly class SwapColour implements SeesAround
     public static function parameters(): array
     {
         return [Parameter::colour('from', '#1f1d1a'), Parameter::colour('to', '#f3ead7'), Parameter::number('tolerance', 0.5, 60, 12)];
+    }
+
+    public static function findsNothing(): string
+    {
+        return 'swaps a colour for another, and finds none like it';
     }
 
     public static function from(Values $values): static

@@ -7,12 +7,13 @@ namespace TallCrow\Effect\Retouch;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\Background;
 use TallCrow\Effect\ClearsInk;
+use TallCrow\Effect\LooksFor;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Takes away all that is like one colour, wherever it is (CIEDE2000). */
-final readonly class ClearColour implements ClearsInk
+final readonly class ClearColour implements ClearsInk, LooksFor
 {
     private function __construct(private Srgb $colour, private float $tolerance) {}
 
@@ -24,6 +25,11 @@ final readonly class ClearColour implements ClearsInk
     public static function parameters(): array
     {
         return [Parameter::colour('colour', '#ffffff'), Parameter::number('tolerance', 0.5, 60, 12), Parameter::area()];
+    }
+
+    public static function findsNothing(): string
+    {
+        return 'clears a colour, and finds none like it';
     }
 
     public static function from(Values $values): static

@@ -7,12 +7,13 @@ namespace TallCrow\Effect\Retouch;
 use TallCrow\Cutout\Background;
 use TallCrow\Cutout\Scribble;
 use TallCrow\Effect\ClearsInk;
+use TallCrow\Effect\LooksFor;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Takes away the background that is joined to the edge of the picture, by its difference in colour (CIEDE2000). */
-final readonly class ClearEdge implements ClearsInk
+final readonly class ClearEdge implements ClearsInk, LooksFor
 {
     /** @param  list<Scribble>  $scribbles  what is kept whatever its colour, and pockets that go */
     private function __construct(private float $tolerance, private bool $islands, private array $scribbles) {}
@@ -25,6 +26,11 @@ final readonly class ClearEdge implements ClearsInk
     public static function parameters(): array
     {
         return [Parameter::number('tolerance', 0.5, 60, 12), Parameter::oneOf('islands', ['kept', 'cleared'], 'kept'), Parameter::scribbles('scribbles'), Parameter::area()];
+    }
+
+    public static function findsNothing(): string
+    {
+        return 'clears the background, and finds none along the rim';
     }
 
     public static function from(Values $values): static

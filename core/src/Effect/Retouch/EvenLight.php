@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Retouch;
 
 use TallCrow\Cutout\FlatField;
+use TallCrow\Effect\LooksFor;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /** Takes out the light in which a page, a board or a wall was photographed, so that its ground is of one colour. What has no smooth ground along its rim stays as it is. */
-final readonly class EvenLight implements Retouches
+final readonly class EvenLight implements LooksFor, Retouches
 {
     private function __construct(private float $amount) {}
 
@@ -23,6 +24,11 @@ final readonly class EvenLight implements Retouches
     public static function parameters(): array
     {
         return [Parameter::share('amount', 0, 1, 1), Parameter::area()];
+    }
+
+    public static function findsNothing(): string
+    {
+        return 'evens out light, and finds no smooth ground along the rim';
     }
 
     public static function from(Values $values): static

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace TallCrow\Preflight;
+
+use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\Role;
+use TallCrow\Edit\LineList;
+use TallCrow\Edit\RemoveLine;
+use TallCrow\Effect\LooksFor;
+use TallCrow\Raster\Composition;
+use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
+
+/** Lines that look for something in their piece, a colour or a background, and find none: the seller believes it gone, and it prints. */
+final class ChangesNothing implements ChecksSheet
+{
+    private const PPI = 100.0;
+
+    private const ROOM = 0.2;
+
+    /** Levels: what differs by less came of rounding. */
+    private const DIFFERS = 2.0;
+
+    public function sheet(SheetSubject $subject): array
+    {
+        $findings = [];
+        foreach ($subject->artwork->everyLayer() as $layer) {
+            foreach ($layer->on ? $layer->effects : [] as $i => $line) {
+                $class = $line->is();
+                if ($line->on && is_a($class, LooksFor::class, true) && ! $this->changes($layer, $i, $subject)) {
+                    $findings[] = self::finding($layer, $i, $class);
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /** Whether the line leaves anything of what the lines before it drew otherwise. */
+    private function changes(Layer $layer, int $at, SheetSubject $subject): bool
+    {
+        $reach = $subject->reach($layer->id);
+        $frame = $reach === null ? null : Frame::about($reach->grown(self::ROOM), self::PPI);
+        if ($frame === null) {
+            return true;
+        }
+        $bare = $layer->withRole(Role::ink())->withMasks([])->withDistress([]);
+        $drawn = function (int $lines) use ($bare, $subject, $frame): Image {
+            $piece = $subject->compositor()->piece($bare->withEffects(array_slice($bare->effects, 0, $lines)), $frame);
+            $ink = $piece === null ? Image::empty($frame->width, $frame->height) : $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height);
+
+            return Composition::premultiplied($ink->settled())->settled();
+        };
+        [$least, $most] = $drawn($at)->linear(1.0)->minus($drawn($at + 1)->linear(1.0))->range();
+
+        return max(-$least, $most) >= self::DIFFERS;
+    }
+
+    /** @param  class-string<LooksFor>  $class */
+    private static function finding(Layer $layer, int $at, string $class): Finding
+    {
+        $says = sprintf('A line of %s %s: it changes nothing. Set it otherwise, or take it out.', $layer->called(), $class::findsNothing());
+
+        return Finding::of(Group::Composition, 'idle:'.$layer->id.':'.$at, $layer->called().', a line', Verdict::Warn, 'changes nothing', 'something found', $says)
+            ->about($layer->id)
+            ->mendedBy(Mend::by('Take out that line', new RemoveLine($layer->id, LineList::Effects, $at)));
+    }
+}
