@@ -180,13 +180,22 @@ trait Arithmetic
      */
     public function range(): array
     {
-        $least = Vips::library()->new('double');
-        $most = Vips::library()->new('double');
-        assert($least instanceof \FFI\CData && $most instanceof \FFI\CData);
-        Vips::operate('min', [$this, \FFI::addr($least)]);
-        Vips::operate('max', [$this, \FFI::addr($most)]);
+        return [$this->looked('min'), $this->looked('max')];
+    }
 
-        return [(float) $least->cdata, (float) $most->cdata];
+    /** Whether its last band is full in every pixel. */
+    public function isOpaque(): bool
+    {
+        return $this->alpha()->looked('min') >= 255.0;
+    }
+
+    private function looked(string $for): float
+    {
+        $found = Vips::library()->new('double');
+        assert($found instanceof \FFI\CData);
+        Vips::operate($for, [$this, \FFI::addr($found)]);
+
+        return (float) $found->cdata;
     }
 
     /**

@@ -119,12 +119,48 @@ trait Transforms
      */
     public function lookedUp(int $left = 0, int $top = 0, int $edge = 2): \Closure
     {
-        // What lies beyond is clear and not the last row drawn out. Of a picture that is shrunk, the edge and all of it are whole pixels.
+        $looks = $this->weighed()->looksAt($left, $top, $edge, Extend::Black);
+
+        return function (array $maps, int $across = 1, int $down = 1) use ($looks): self {
+            /** @var non-empty-list<self> $maps */
+            return $looks($maps, $across, $down)->freed();
+        };
+    }
+
+    /**
+     * The same of a picture that is opaque everywhere, in half the time: its colours need no weights, and the alpha is looked up where its edge may be seen.
+     *
+     * @param  self  $inside  as large as the maps, 255 where they lead nowhere near the edge
+     * @return \Closure(non-empty-list<self>, int=, int=): self
+     */
+    public function lookedUpOpaque(self $inside, int $left = 0, int $top = 0, int $edge = 2): \Closure
+    {
+        $colours = $this->band(0, 3)->looksAt($left, $top, $edge, Extend::Copy);
+        // In two bytes, so that what one look shoots over the edge evens out what another lacks.
+        $alpha = self::empty($this->width(), $this->height(), 1)->linearShort(1.0, 255.0 * self::STEPS)->looksAt($left, $top, $edge, Extend::Black);
+
+        return function (array $maps, int $across = 1, int $down = 1) use ($inside, $colours, $alpha): self {
+            /** @var non-empty-list<self> $maps */
+            $edge = $alpha($maps, $across, $down)->linearByte(1 / self::STEPS);
+
+            return $colours($maps, $across, $down)->linearByte(1.0)->withBand($inside->chosen($inside, $edge));
+        };
+    }
+
+    /**
+     * Draws the mean of what the maps point to, as it is.
+     *
+     * @param  Extend  $beyond  what lies about the picture
+     * @return \Closure(non-empty-list<self>, int, int): self
+     */
+    private function looksAt(int $left, int $top, int $edge, Extend $beyond): \Closure
+    {
+        // Of a picture that is shrunk, the edge and all of it are whole pixels.
         $far = fn (int $length): int => $edge === 2 ? $length + 4 : intdiv($length + 3 * $edge - 1, $edge) * $edge;
-        $wide = $this->weighed()->embed($edge, $edge, $far($this->width()), $far($this->height()))->settled();
+        $wide = $this->operation('embed', [$edge, $edge, $far($this->width()), $far($this->height())], ['extend' => $beyond])->settled();
         $shrunk = [];
 
-        return /** @param  non-empty-list<self>  $maps */ function (array $maps, int $across = 1, int $down = 1) use ($wide, $left, $top, $edge, &$shrunk): self {
+        return /** @param  non-empty-list<self>  $maps */ function (array $maps, int $across, int $down) use ($wide, $left, $top, $edge, &$shrunk): self {
             $from = $across === 1 && $down === 1 ? $wide : $shrunk["$across $down"] ??= $wide->operation('shrink', [(float) $across, (float) $down])->settled();
             $on = fn (self $map, float $x, float $y, float $plusX, float $plusY): self => $map->operation('linear', [Boxed::doubles([$x, $y]), Boxed::doubles([$plusX, $plusY])]);
             $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
@@ -138,7 +174,7 @@ trait Transforms
                 };
                 $looks = array_values(array_map($look, $maps));
 
-                return (count($looks) === 1 ? $looks[0] : self::of(Vips::image('sum', [Boxed::images($looks)]))->linear(1 / count($looks)))->freed();
+                return count($looks) === 1 ? $looks[0] : self::of(Vips::image('sum', [Boxed::images($looks)]))->linear(1 / count($looks));
             } finally {
                 Vips::run('g_object_unref', $interpolate);
             }

@@ -31,8 +31,14 @@ final readonly class BentGrid
      */
     private const BEFORE = 64;
 
-    /** Pixels beyond the source that are as good as any further: held there, what a square sees of both ends of the source needs no copy of all between. */
+    /** Pixels beyond the source that are as good as any further: what a tear's square sees of both ends is held there, and no pixels between are copied to look them up. */
     private const BEYOND = 20;
+
+    /** Pixels from which on the library would lose count of them. */
+    private const FAR = 1e7;
+
+    /** Looks up to which the buffers of all threads are small: a block that is looked up alike everywhere is drawn at once. */
+    private const FEW = 4;
 
     /** Pixels of the source in one of the window's, along a side, beyond which looks lie no further apart. */
     private const STEEPEST = 16.0;
@@ -49,9 +55,11 @@ final readonly class BentGrid
         if ($whole === null) {
             return Image::empty($window->width, $window->height);
         }
-        $torn = $points->torn([$source->width(), $source->height()]);
+        $size = [$source->width(), $source->height()];
+        $torn = $points->torn($size);
         // Of a source that is worked out as it is asked for, no more than shows.
         $source = $source->crop(...$whole)->settled();
+        $isOpaque = $source->isOpaque();
         $drawn = [];
         $blocks = [new GridCells(0, 0, $across, $down)];
         while ($blocks !== []) {
@@ -72,7 +80,8 @@ final readonly class BentGrid
 
                 continue;
             }
-            $pixels = $this->block($source, $whole, $part, $torn, $seen, $block);
+            $inside = $isOpaque ? $this->inside($seen, $torn, $size) : null;
+            $pixels = $this->block($source, $whole, $part, $torn, $seen, $block, $inside);
             $drawn[] = [$pixels->crop($own->left - $block->left, $own->top - $block->top, $own->width, $own->height)->settled(), $own];
         }
         $sheet = Image::empty($window->width, $window->height);
@@ -89,15 +98,15 @@ final readonly class BentGrid
      * @param  array{int, int, int, int}  $whole  what of the source is at hand
      * @param  array{int, int, int, int}  $part  what of that is seen
      * @param  array<int, array<int, true>>  $torn
+     * @param  ?Image  $inside  of an opaque source: which squares show none of its edge
      */
-    private function block(Image $source, array $whole, array $part, array $torn, GridCells $cells, Frame $block): Image
+    private function block(Image $source, array $whole, array $part, array $torn, GridCells $cells, Frame $block, ?Image $inside): Image
     {
         [$left, $top] = [self::BEFORE + $whole[0] + $part[0], self::BEFORE + $whole[1] + $part[1]];
-        $middles = $this->middles($cells, $torn, $block)
-            ->held([(float) $left - self::BEYOND, (float) $top - self::BEYOND], [(float) $left + $part[2] + self::BEYOND, (float) $top + $part[3] + self::BEYOND])
-            ->settled();
+        $middles = $this->middles($cells, $torn, $block, [$left, $top], [$left + $part[2], $top + $part[3]])->settled();
         [$slope, $wanted] = $this->slopes($cells, $torn);
-        $from = $source->crop(...$part)->lookedUp($left, $top, self::BEFORE);
+        $seen = $source->crop(...$part);
+        $from = $inside === null ? $seen->lookedUp($left, $top, self::BEFORE) : $seen->lookedUpOpaque($inside->zoomed(self::SQUARE), $left, $top, self::BEFORE);
         $looked = function (Supersampling $looks) use ($from, $middles, $slope): Image {
             $maps = [];
             foreach (range(1, $looks->across) as $i) {
@@ -110,8 +119,14 @@ final readonly class BentGrid
 
             return $from($maps, $looks->shrunkAcross, $looks->shrunkDown);
         };
-        $drawn = Image::empty($block->width, $block->height);
-        foreach (array_unique($wanted, SORT_REGULAR) as $kind) {
+        $kinds = array_unique($wanted, SORT_REGULAR);
+        // What most squares want is drawn everywhere where its looks are few: that is done sooner than square by square.
+        $usual = array_values(array_filter($kinds, fn (Supersampling $kind): bool => $kind->count() <= self::FEW && 2 * count(array_keys($wanted, $kind)) > count($wanted)))[0] ?? null;
+        $drawn = $usual === null ? Image::empty($block->width, $block->height) : $looked($usual)->settled();
+        foreach ($kinds as $kind) {
+            if ($kind === $usual) {
+                continue;
+            }
             $squares = implode('', array_map(fn (Supersampling $looks): string => $looks == $kind ? "\xff" : "\0", $wanted));
             // Square by square, where it is wanted alone; one kind after another, since each look has buffers of its own.
             $drawn = Image::raw($squares, intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1)
@@ -122,32 +137,68 @@ final readonly class BentGrid
     }
 
     /**
+     * A pixel for each square: whether it lies well within the source.
+     *
+     * @param  array<int, array<int, true>>  $torn
+     * @param  array{int, int}  $size
+     */
+    private function inside(GridCells $cells, array $torn, array $size): Image
+    {
+        $side = intdiv(self::SQUARE, $this->points->step);
+        $within = '';
+        for ($row = $cells->row; $row < $cells->row + $cells->rows; $row += $side) {
+            for ($column = $cells->column; $column < $cells->column + $cells->columns; $column += $side) {
+                $square = new GridCells($column, $row, $side, $side);
+                $within .= $this->own($square, $torn) === [] && $this->points->liesWithin($square, $size) ? "\xff" : "\0";
+            }
+        }
+
+        return Image::raw($within, intdiv($cells->columns, $side), intdiv($cells->rows, $side), 1);
+    }
+
+    /**
      * A map of some cells: where the middle of each pixel comes from.
      *
      * @param  array<int, array<int, true>>  $torn
+     * @param  array{int, int}  $least  the first corner of what is seen of the source, as maps count
+     * @param  array{int, int}  $most  the last
      */
-    private function middles(GridCells $cells, array $torn, Frame $block): Image
+    private function middles(GridCells $cells, array $torn, Frame $block, array $least, array $most): Image
     {
         $numbers = [];
+        $own = $this->own($cells, $torn);
+        $isHeld = $own !== [];
         // With one more on either side, which a curve looks at.
         for ($j = $cells->row - 1; $j <= $cells->row + $cells->rows + 1; $j++) {
             for ($i = $cells->column - 1; $i <= $cells->column + $cells->columns + 1; $i++) {
                 [$x, $y] = $this->points->at($i, $j);
                 array_push($numbers, $x + self::BEFORE, $y + self::BEFORE);
+                $isHeld = $isHeld || abs($x) > self::FAR || abs($y) > self::FAR;
             }
         }
-        $step = $this->points->step;
-        $samples = Image::floats(pack('g*', ...$numbers), $cells->columns + 3, $cells->rows + 3, 2);
-        $middles = $this->points->isSmooth
-            ? $samples->interpolatedSmoothly($step, $block->width, $block->height, -$step)
-            : $samples->interpolated($step, $block->width, $block->height, -$step);
-        $own = $this->own($cells, $torn);
-        if ($own === []) {
-            return $middles;
+        $middles = $this->between(Image::floats(pack('g*', ...$numbers), $cells->columns + 3, $cells->rows + 3, 2), $cells, $block);
+        if ($own !== []) {
+            [$known, $map] = $this->oneByOne($cells, $own, $block);
+            $middles = $known->zoomed($this->points->step)->chosen($map, $middles);
         }
-        [$known, $map] = $this->oneByOne($cells, $own, $block);
 
-        return $known->zoomed($step)->chosen($map, $middles);
+        return $isHeld ? $middles->held(array_map(fn (int $at): float => $at - self::BEYOND, $least), array_map(fn (int $at): float => $at + self::BEYOND, $most)) : $middles;
+    }
+
+    /** From points a cell apart, with one more on the left and above and two on the right and below, to pixels. */
+    private function between(Image $points, GridCells $cells, Frame $block): Image
+    {
+        [$step, $straight] = [$this->points->step, $this->points->straight];
+        if (! $this->points->isSmooth) {
+            return $points->interpolated($step, $block->width, $block->height, -$step);
+        }
+        if ($straight === 1) {
+            return $points->interpolatedSmoothly($step, $block->width, $block->height, -$step);
+        }
+        // A point more than there are stretches, and one that is not looked at.
+        $by = intdiv($step, $straight);
+
+        return $points->interpolatedSmoothly($by, $cells->columns * $by + 2, $cells->rows * $by + 2, -$by)->settled()->interpolated($straight, $block->width, $block->height);
     }
 
     /**

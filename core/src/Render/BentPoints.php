@@ -14,6 +14,9 @@ final readonly class BentPoints
     /** Pixels of the source about a point that the filter sees, and one for what is rounded. */
     private const RIM = 4;
 
+    /** As many from its edge count as well within it, where no curve swings out. */
+    private const WITHIN = 8.0;
+
     /** Far outside any picture. */
     private const NOWHERE = -1e6;
 
@@ -27,6 +30,7 @@ final readonly class BentPoints
      * @param  int  $step  pixels of the window between two points, a power of two
      * @param  int  $left  where on the sheet's grid of pixels the first point lies
      * @param  bool  $isSmooth  whether the way between points is a curve, and not straight
+     * @param  int  $straight  pixels over which a curve may go straight all the same, a power of two
      */
     public function __construct(
         private mixed $back,
@@ -37,6 +41,7 @@ final readonly class BentPoints
         public int $left,
         public int $top,
         public bool $isSmooth,
+        public int $straight = 1,
     ) {
         $points = [];
         for ($j = 0; $j < $down; $j++) {
@@ -151,6 +156,25 @@ final readonly class BentPoints
         $down = $least($this->back($left, $top + 1), $this->back($left, $top - 1));
 
         return [...$across, ...$across, ...$down, ...$down];
+    }
+
+    /**
+     * Whether all of some cells lies well within the source: further from its edge than a curve through their points swings out, and than a pixel reaches.
+     *
+     * @param  array{int, int}  $size  of the source
+     */
+    public function liesWithin(GridCells $cells, array $size): bool
+    {
+        [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
+        for ($j = $cells->row - 1; $j <= $cells->row + $cells->rows + 1; $j++) {
+            for ($i = $cells->column - 1; $i <= $cells->column + $cells->columns + 1; $i++) {
+                [$x, $y] = $this->at($i, $j);
+                [$x0, $y0, $x1, $y1] = [min($x0, $x), min($y0, $y), max($x1, $x), max($y1, $y)];
+            }
+        }
+        $room = self::WITHIN + max($x1 - $x0, $y1 - $y0) / 4;
+
+        return $x0 > $room && $y0 > $room && $x1 < $size[0] - $room && $y1 < $size[1] - $room;
     }
 
     /**

@@ -16,6 +16,11 @@ final class Resampler
     /** Pixels of the source by which a place between two points may be off. */
     private const ASTRAY = 0.08;
 
+    /** The same by which it may be off where it goes straight between points so many pixels of the window apart: a curve is followed from point to point, and is slow. */
+    private const NEAR = [8, 4];
+
+    private const NEARLY = 0.01;
+
     private const PROBES = 14;
 
     /**
@@ -34,7 +39,7 @@ final class Resampler
         $across = intdiv((int) ceil(($window->left + $window->width) / $square) * $square - $left, $step) + 2;
         $down = intdiv((int) ceil(($window->top + $window->height) / $square) * $square - $top, $step) + 2;
 
-        return (new BentGrid(new BentPoints($back, $window->ppi, $across, $down, $step, $left, $top, $isSmooth), $finer))->draw($source, $window);
+        return (new BentGrid(new BentPoints($back, $window->ppi, $across, $down, $step, $left, $top, $isSmooth, $isSmooth ? self::straight($back, $whole, $window->ppi, $step) : 1), $finer))->draw($source, $window);
     }
 
     /**
@@ -57,6 +62,22 @@ final class Resampler
 
         // A part of a square's side as well.
         return [min(2 ** (int) log($most, 2), intdiv(self::STEPS[count(self::STEPS) - 1], $finer)), false];
+    }
+
+    /**
+     * Pixels of the window over which a curve may go straight.
+     *
+     * @param  callable(float, float): array{float, float}  $back
+     */
+    private static function straight(callable $back, Box $whole, float $ppi, int $step): int
+    {
+        foreach (self::NEAR as $near) {
+            if ($near < $step && self::astray($back, $whole, $near / $ppi, false) <= self::NEARLY) {
+                return $near;
+            }
+        }
+
+        return 1;
     }
 
     /**

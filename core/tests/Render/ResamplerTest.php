@@ -78,3 +78,43 @@ it('neither breaks a thin line that it slants nor leaves steps along it', functi
         expect($inked)->toEqualWithDelta(2 / $slant, 0.2 * 2 / $slant);
     }
 })->with([4.0, 9.0, 14.0])->with([true, false]);
+
+// Of a picture with an alpha every look is weighed by it: one nearly opaque pixel, far inside, and all of it is drawn so.
+it('draws a picture that is opaque as it draws any other', function (Closure $back, Box $whole): void {
+    $noise = '';
+    mt_srand(5);
+    for ($i = 0; $i < 500 * 400; $i++) {
+        $noise .= chr(128 + intdiv($i % 500, 4)).chr(mt_rand(90, 160)).chr(intdiv($i, 1600))."\xff";
+    }
+    $window = new Frame(1, 0, 0, 512, 512);
+    $drawn = fn (string $bytes): Image => Resampler::bent(Image::raw($bytes, 500, 400, 4)->asColours()->settled(), $back, $window, $whole);
+    [$opaque, $weighed] = [$drawn($noise), $drawn(substr_replace($noise, "\xfe", 4 * (200 * 500 + 250) + 3, 1))];
+    $off = fn (Image $one, Image $other): float => max(array_map(abs(...), $one->linear(1.0)->minus($other->linear(1.0))->range()));
+    $solid = $opaque->alpha()->isMore(254.5)->settled();
+    $within = fn (Image $image): Image => $solid->chosen($image->band(0, 3), Image::empty(512, 512, 3));
+    expect($off($opaque->alpha(), $weighed->alpha()))->toBeLessThanOrEqual(1.0)
+        // Beside its edge they are the edge's drawn out, and not weighed.
+        ->and($off($within($opaque), $within($weighed)))->toBeLessThanOrEqual(4.0)
+        ->and($solid->area())->toBeGreaterThan(60_000.0);
+})->with([
+    'shifted and turned' => [fn (float $x, float $y): array => [0.9 * ($x - 30.3) + 0.2 * ($y - 40.7), 0.9 * ($y - 60.2) - 0.2 * ($x - 30)], new Box(0, 0, 512, 512)],
+    'waved' => [fn (float $x, float $y): array => [$x - 5.4, $y - 60.3 + 24 * sin($x / 60)], new Box(0, 0, 512, 512)],
+    'squeezed aslant' => [fn (float $x, float $y): array => [2.6 * ($x - 150) + 0.4 * $y, 1.1 * $y - 60], new Box(0, 0, 512, 512)],
+    'pinched' => [fn (float $x, float $y): array => [250 + ($x - 256) * hypot($x - 256, $y - 256) / 160, 200 + ($y - 256) * hypot($x - 256, $y - 256) / 160], new Box(0, 0, 512, 512)],
+]);
+
+it('follows a bend from pixel to pixel though it goes straight between points near to one another', function (float $high): void {
+    // A ramp of eight levels a pixel about row 300: a level off is an eighth of a pixel.
+    $bytes = implode('', array_map(fn (int $row): string => str_repeat(str_repeat(chr(max(0, min(255, 128 + 8 * ($row - 300)))), 3)."\xff", 640), range(0, 639)));
+    $back = fn (float $x, float $y): array => [$x, $y + $high * sin($x / 90) - 20];
+    $row = Resampler::bent(Image::raw($bytes, 640, 640, 4)->asColours()->settled(), $back, new Frame(1, 0, 0, 640, 640), new Box(0, 0, 640, 640))->crop(0, 320, 640, 1)->band(0)->toBytes();
+    $seen = 0;
+    for ($x = 2; $x < 638; $x++) {
+        $level = 128 + 8 * ($back($x + 0.5, 320.5)[1] - 0.5 - 300);
+        if ($level > 24 && $level < 232) {
+            $seen++;
+            expect(abs(ord($row[$x]) - $level))->toBeLessThan(1.3);
+        }
+    }
+    expect($seen)->toBeGreaterThan(40);
+})->with([4.0, 40.0, 120.0]);
