@@ -50,6 +50,7 @@ function lines(): array
             : sheet_with($words, ['effects' => [$fill, $line]]);
         if (is_a($class, BendsOutline::class, true)) {
             $sheets["effect $kind of art"] = sheet_with(['kind' => 'art', 'file' => 'kite.svg'], ['effects' => [$line]]);
+            $sheets["effect $kind of a photo"] = sheet_with($photo, ['effects' => [$line]]);
         }
     }
     foreach (array_keys(Textures::classes()) as $texture) {
