@@ -127,10 +127,11 @@ final readonly class BentGrid
             if ($kind === $usual) {
                 continue;
             }
-            $squares = implode('', array_map(fn (Supersampling $looks): string => $looks == $kind ? "\xff" : "\0", $wanted));
+            $squares = Image::raw(implode('', array_map(fn (Supersampling $looks): string => $looks == $kind ? "\xff" : "\0", $wanted)), intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1);
             // Square by square, where it is wanted alone; one kind after another, since each look has buffers of its own.
-            $drawn = Image::raw($squares, intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1)
-                ->zoomed(self::SQUARE)->chosen($looked($kind), $drawn)->inSquares($kind->count() < 16 ? self::SQUARE : intdiv(self::SQUARE, 2))->settled();
+            $about = array_map(fn (int $of): int => $of * self::SQUARE, $squares->inkBox() ?? [0, 0, 1, 1]);
+            $part = $squares->zoomed(self::SQUARE)->crop(...$about)->chosen($looked($kind)->crop(...$about), $drawn->crop(...$about))->inSquares($kind->count() < 16 ? self::SQUARE : intdiv(self::SQUARE, 2))->settled();
+            $drawn = $drawn->insert($part, $about[0], $about[1])->settled();
         }
 
         return $drawn;
