@@ -4,19 +4,16 @@ declare(strict_types=1);
 
 namespace TallCrow\Edit;
 
-use TallCrow\Artwork\Artwork;
-use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
-use TallCrow\Render\Placer;
 
-/** Moves a line to another place among its like: effects, masks or wear of a layer, or wear of the sheet. */
-final readonly class ReorderLine extends Operation
+/** Moves a line to another place among its like. */
+final readonly class ReorderLine extends ChangesLines
 {
-    /**
-     * @param  string  $id  nothing for the whole sheet
-     * @param  int  $from  0 is the first
-     */
-    public function __construct(public string $id, public LineList $list, public int $from, public int $to) {}
+    /** @param  int  $from  0 is the first */
+    public function __construct(string $id, LineList $list, public int $from, public int $to)
+    {
+        parent::__construct($id, $list);
+    }
 
     public static function name(): string
     {
@@ -30,26 +27,7 @@ final readonly class ReorderLine extends Operation
         return new self($node->text('id', 40, ''), $node->choice('list', LineList::class), $node->integer('from', 0, 40), $node->integer('to', 0, 40));
     }
 
-    public function apply(Artwork $artwork, Placer $placer): Edited
-    {
-        if ($this->id === '') {
-            return Edited::of($artwork->withDistress($this->moved($artwork->distress, 'The sheet')));
-        }
-
-        return Edited::of(Pieces::each($artwork, [$this->id], fn (Layer $layer): Layer => match ($this->list) {
-            LineList::Effects => $layer->withEffects($this->moved($layer->effects, $layer->called())),
-            LineList::Masks => $layer->withMasks($this->moved($layer->masks, $layer->called())),
-            LineList::Distress => $layer->withDistress($this->moved($layer->distress, $layer->called())),
-        }));
-    }
-
-    /**
-     * @template T
-     *
-     * @param  list<T>  $lines
-     * @return list<T>
-     */
-    private function moved(array $lines, string $called): array
+    protected function changed(array $lines, string $called): array
     {
         if (! isset($lines[$this->from])) {
             throw EditRefused::noSuchLine($called);
