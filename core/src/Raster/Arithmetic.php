@@ -180,20 +180,20 @@ trait Arithmetic
      */
     public function range(): array
     {
-        return [$this->looked('min'), $this->looked('max')];
+        return [$this->extreme('min'), $this->extreme('max')];
     }
 
     /** Whether its last band is full in every pixel. */
     public function isOpaque(): bool
     {
-        return $this->alpha()->looked('min') >= 255.0;
+        return $this->alpha()->extreme('min') >= 255.0;
     }
 
-    private function looked(string $for): float
+    private function extreme(string $which): float
     {
         $found = Vips::library()->new('double');
         assert($found instanceof \FFI\CData);
-        Vips::operate($for, [$this, \FFI::addr($found)]);
+        Vips::operate($which, [$this, \FFI::addr($found)]);
 
         return (float) $found->cdata;
     }

@@ -43,8 +43,11 @@ final readonly class BentGrid
     /** Pixels of the source in one of the window's, along a side, beyond which looks lie no further apart. */
     private const STEEPEST = 16.0;
 
-    /** @param  int  $finer  pixels of the source to one of the window's, along a side */
-    public function __construct(private BentPoints $points, private int $finer) {}
+    /**
+     * @param  int  $finer  pixels of the source to one of the window's, along a side
+     * @param  bool  $isOpaque  whether all of the source is opaque, and not only what is seen of it here: a part is drawn as the whole is
+     */
+    public function __construct(private BentPoints $points, private int $finer, private bool $isOpaque) {}
 
     public function draw(Image $source, Frame $window): Image
     {
@@ -59,7 +62,6 @@ final readonly class BentGrid
         $torn = $points->torn($size);
         // Of a source that is worked out as it is asked for, no more than shows.
         $source = $source->crop(...$whole)->settled();
-        $isOpaque = $source->isOpaque();
         $drawn = [];
         $blocks = [new GridCells(0, 0, $across, $down)];
         while ($blocks !== []) {
@@ -80,7 +82,7 @@ final readonly class BentGrid
 
                 continue;
             }
-            $inside = $isOpaque ? $this->inside($seen, $torn, $size) : null;
+            $inside = $this->isOpaque ? $this->inside($seen, $torn, $size) : null;
             $pixels = $this->block($source, $whole, $part, $torn, $seen, $block, $inside);
             $drawn[] = [$pixels->crop($own->left - $block->left, $own->top - $block->top, $own->width, $own->height)->settled(), $own];
         }

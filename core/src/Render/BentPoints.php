@@ -14,7 +14,7 @@ final readonly class BentPoints
     /** Pixels of the source about a point that the filter sees, and one for what is rounded. */
     private const RIM = 4;
 
-    /** As many from its edge count as well within it, where no curve swings out. */
+    /** Pixels from the edge of a source beyond which a place lies well within it, were there no curve to swing out. */
     private const WITHIN = 8.0;
 
     /** Far outside any picture. */

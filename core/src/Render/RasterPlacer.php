@@ -36,7 +36,7 @@ final class RasterPlacer
     public static function place(Image $source, Placing $placing, Frame $frame, string $key = '', Pictures $pictures = new NoPictures, int $finer = 1): Image
     {
         if ($placing->bend !== null && $finer > 1) {
-            return self::bent($source, $placing, $placing->bend, $frame, $finer);
+            return self::bent($source, $placing, $placing->bend, $frame, $finer, false);
         }
         $across = $placing->pictureWidth * $frame->ppi / $source->width();
         $down = $placing->pictureHeight * $frame->ppi / $source->height();
@@ -52,7 +52,7 @@ final class RasterPlacer
             };
         }
         if ($placing->bend !== null) {
-            return self::bent($source, $placing, $placing->bend, $frame, 1);
+            return self::bent($source, $placing, $placing->bend, $frame, 1, $source->isOpaque());
         }
         $map = Affine::shift(-$source->width() / 2, -$source->height() / 2)
             ->then(Affine::scale($placing->width / $source->width(), $placing->height / $source->height()))
@@ -86,12 +86,12 @@ final class RasterPlacer
         return self::$shrunk[1];
     }
 
-    private static function bent(Image $source, Placing $placing, Bend $bend, Frame $frame, int $finer): Image
+    private static function bent(Image $source, Placing $placing, Bend $bend, Frame $frame, int $finer, bool $isOpaque): Image
     {
         $toOwn = $placing->toSheet->inverse();
         $toPixels = Affine::shift($placing->pictureWidth / 2, $placing->pictureHeight / 2)
             ->then(Affine::scale($source->width() / $placing->pictureWidth, $source->height() / $placing->pictureHeight));
 
-        return Resampler::bent($source, fn (float $x, float $y): array => $toPixels->apply(...($bend->back)(...$toOwn->apply($x, $y))), $frame, $placing->box(), $finer);
+        return Resampler::bent($source, fn (float $x, float $y): array => $toPixels->apply(...($bend->back)(...$toOwn->apply($x, $y))), $frame, $placing->box(), $finer, $isOpaque);
     }
 }

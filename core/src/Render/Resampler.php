@@ -29,8 +29,9 @@ final class Resampler
      * @param  callable(float, float): array{float, float}  $back  from inches on the sheet to pixels of the source, its first corner 0, 0
      * @param  Box  $whole  where the bent picture lies, in inches on the sheet
      * @param  int  $finer  pixels of the source to one of the window's, along a side: each is the mean of at least as many looks
+     * @param  bool  $isOpaque  whether all of the source is: that is drawn sooner
      */
-    public static function bent(Image $source, callable $back, Frame $window, Box $whole, int $finer = 1): Image
+    public static function bent(Image $source, callable $back, Frame $window, Box $whole, int $finer = 1, bool $isOpaque = false): Image
     {
         [$step, $isSmooth] = self::step($back, $whole, $window->ppi, $finer);
         // As many squares as the window touches, and a point more on either side.
@@ -39,7 +40,7 @@ final class Resampler
         $across = intdiv((int) ceil(($window->left + $window->width) / $square) * $square - $left, $step) + 2;
         $down = intdiv((int) ceil(($window->top + $window->height) / $square) * $square - $top, $step) + 2;
 
-        return (new BentGrid(new BentPoints($back, $window->ppi, $across, $down, $step, $left, $top, $isSmooth, $isSmooth ? self::straight($back, $whole, $window->ppi, $step) : 1), $finer))->draw($source, $window);
+        return (new BentGrid(new BentPoints($back, $window->ppi, $across, $down, $step, $left, $top, $isSmooth, $isSmooth ? self::straight($back, $whole, $window->ppi, $step) : 1), $finer, $isOpaque))->draw($source, $window);
     }
 
     /**
