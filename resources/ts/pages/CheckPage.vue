@@ -144,7 +144,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
             <header>
                 <h1>Check</h1>
                 <p class="small" role="status">{{ isFetching ? 'examining the print …' : summary }}</p>
-                <v-progress-linear v-if="isFetching" indeterminate color="primary" height="2" />
+                <v-progress-linear v-if="isFetching" indeterminate color="primary" height="2" aria-label="The print is being examined" />
             </header>
             <p v-if="error" role="alert" class="gauge-trouble">{{ said(error) }} <button type="button" class="token" @click="refetch()">Examine again</button></p>
             <p v-else-if="report && told.length === 0" class="check-fine">Nothing to object to. {{ held.length }} gauges hold.</p>

@@ -33,7 +33,7 @@ watch(id, (now) => now && open(), { immediate: true });
 
 <template>
     <div v-if="failed || unread" class="page"><h1>This job could not be opened</h1><p role="alert">{{ failed || said(unread) }}</p><v-btn @click="open">Try again</v-btn></div>
-    <div v-else-if="!sheet.artwork || !catalogue" class="page" role="status"><p>Opening the job …</p><v-progress-linear indeterminate color="primary" /></div>
+    <div v-else-if="!sheet.artwork || !catalogue" class="page" role="status"><p>Opening the job …</p><v-progress-linear indeterminate color="primary" aria-label="The job is being opened" /></div>
     <template v-else>
         <div v-if="sheet.stale" class="banner" role="alert">
             <span>{{ sheet.stale }}</span>

@@ -57,6 +57,7 @@ function look(id: number | null): void {
                 <v-data-table
                     v-else :headers="headers" :items="licences ?? []" :loading="isLoading" :search="search ?? ''" :items-per-page="25" hover no-data-text="No licence is recorded yet. What is put on the shelf brings its own, or record one here."
                 >
+                    <template #loader><v-progress-linear v-if="isLoading" indeterminate absolute color="primary" height="2" aria-label="The licences are being read" /></template>
                     <template #[`item.name`]="{ item }"><button type="button" class="token" @click="look(item.id)">{{ item.name }}</button><small v-if="item.spdx" class="licence-id">{{ item.spdx }}</small></template>
                     <template #[`item.licensor`]="{ item }"><span class="licence-giver" :title="item.licensor">{{ item.licensor }}</span></template>
                     <template #[`item.proofs`]="{ item }"><span :class="{ 'is-bad': item.proofs.length === 0 }">{{ item.proofs.length || 'none' }}</span></template>

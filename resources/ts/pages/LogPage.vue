@@ -51,6 +51,7 @@ async function look(): Promise<void> {
         <p v-if="trouble || error" role="alert">{{ trouble || said(error) }} <v-btn v-if="error" size="small" @click="refetch()">Try again</v-btn></p>
         <div class="log-bar"><v-text-field v-model="wanted" type="search" label="Find by design, file, house or hash" clearable @click:clear="wanted = ''" /><v-btn :href="table" download>As a table</v-btn></div>
         <v-data-table :headers="headers" :items="log?.lines ?? []" :loading="isLoading" :items-per-page="-1" hide-default-footer disable-sort no-data-text="No file was made yet.">
+            <template #loader><v-progress-linear v-if="isLoading" indeterminate absolute color="primary" height="2" aria-label="The log is being read" /></template>
             <template #[`item.at`]="{ item }">{{ ago(item.at) }}</template>
             <template #[`item.event`]="{ item }">{{ eventWords[item.event] }}<small v-for="what in item.said" :key="what" class="log-why">{{ what }}</small></template>
             <template #[`item.title`]="{ item }"><router-link v-if="item.job" :to="`/jobs/${item.job}/build`">{{ item.title }}</router-link><template v-else>{{ item.title }}</template><small v-if="item.why" class="log-why">{{ item.why }}</small></template>

@@ -67,7 +67,7 @@ function take(): void {
                 <template #text>
                     <div class="shelf-file">
                         <v-btn href="/api/shelf/file" download>Save the shelf with its licences and proofs</v-btn>
-                        <v-file-input v-model="file" label="Take in a shelf that was saved" accept=".zip" prepend-icon="" density="compact" variant="outlined" hide-details :loading="opening.isPending.value" @update:model-value="take" />
+                        <v-file-input v-model="file" label="Take in a shelf that was saved" accept=".zip" prepend-icon="" density="compact" variant="outlined" hide-details :loading="opening.isPending.value" @update:model-value="take"><template #loader><v-progress-linear v-if="opening.isPending.value" indeterminate absolute color="primary" height="2" aria-label="The shelf is being taken in" /></template></v-file-input>
                     </div>
                     <div v-if="opened" role="status"><p>{{ counted(opened.taken, 'piece') }} taken in, {{ opened.known }} {{ opened.known === 1 ? 'was' : 'were' }} here; {{ counted(opened.licences, 'licence') }}, {{ counted(opened.proofs, 'proof') }}.</p><p v-for="problem in opened.problems" :key="problem" class="small">{{ problem }}</p></div>
                 </template>

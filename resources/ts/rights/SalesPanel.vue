@@ -60,7 +60,9 @@ function take(): void {
         <v-data-table
             v-else :loading="isLoading" :items="sales ?? []" :items-per-page="25" no-data-text="No designs yet."
             :headers="[{ title: 'Design', key: 'title' }, { title: 'Sold', key: 'units', align: 'end' }, { title: 'Last on', key: 'lastOn' }]"
-        />
+        >
+            <template #loader><v-progress-linear v-if="isLoading" indeterminate absolute color="primary" height="2" aria-label="The sales are being read" /></template>
+        </v-data-table>
     </section>
 </template>
 
