@@ -128,7 +128,7 @@ trait Transforms
     }
 
     /**
-     * The same of a picture that is opaque everywhere, in half the time: its colours need no weights, and the alpha is looked up where its edge may be seen.
+     * The same of a picture that is opaque everywhere, and sooner: its colours need no weights, and the alpha is looked up where its edge may be seen.
      *
      * @param  self  $inside  as large as the maps, 255 where they lead nowhere near the edge
      * @return \Closure(non-empty-list<self>, int=, int=): self
