@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Role;
 use TallCrow\Edit\LineList;
 use TallCrow\Edit\RemoveLine;
 use TallCrow\Effect\LooksFor;
@@ -46,13 +45,8 @@ final class ChangesNothing implements ChecksSheet
         if ($frame === null) {
             return true;
         }
-        $bare = $layer->withRole(Role::ink())->withMasks([])->withDistress([]);
-        $drawn = function (int $lines) use ($bare, $subject, $frame): Image {
-            $piece = $subject->compositor()->piece($bare->withEffects(array_slice($bare->effects, 0, $lines)), $frame);
-            $ink = $piece === null ? Image::empty($frame->width, $frame->height) : $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height);
-
-            return Composition::premultiplied($ink->settled())->settled();
-        };
+        $bare = $layer->withMasks([])->withDistress([]);
+        $drawn = fn (int $lines): Image => Composition::premultiplied($subject->inked($bare->withEffects(array_slice($bare->effects, 0, $lines)), $frame));
         [$least, $most] = $drawn($at)->linear(1.0)->minus($drawn($at + 1)->linear(1.0))->range();
 
         return max(-$least, $most) >= self::DIFFERS;

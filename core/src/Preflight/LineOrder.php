@@ -6,10 +6,8 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\EffectOrder;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Role;
 use TallCrow\Edit\PutInOrder;
 use TallCrow\Raster\Composition;
-use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
 /** Lines in an order that harms (common practice): a warp after a ring bends the ring too, a fill laid over a piece before its ring is cut by it. */
@@ -59,13 +57,7 @@ final class LineOrder implements ChecksSheet
         if ($frame === null) {
             return false;
         }
-        $compositor = $subject->compositor();
-        $drawn = function (Layer $layer) use ($compositor, $frame): Image {
-            $piece = $compositor->piece($layer->withRole(Role::ink()), $frame);
-
-            return $piece === null ? Image::empty($frame->width, $frame->height) : $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
-        };
-        [$as, $ordered] = [$drawn($layer), $drawn($layer->withEffects(EffectOrder::mended($layer->effects)))];
+        [$as, $ordered] = [$subject->inked($layer, $frame), $subject->inked($layer->withEffects(EffectOrder::mended($layer->effects)), $frame)];
         $off = Composition::premultiplied($as)->minus(Composition::premultiplied($ordered))->linear(1.0)->raised(2.0)->isMore(self::DIFFERS ** 2)->mean() / 255;
 
         return $off * $frame->width * $frame->height > self::LEAST * max(1.0, $as->alpha()->isMore(127.0)->area());

@@ -192,6 +192,14 @@ final class SheetSubject
         return serialize([$layer->source, $layer->effects, $layer->masks, $placing?->width, $placing?->height, array_map($this->shelf->fingerprint(...), $layer->files())]);
     }
 
+    /** A layer's ink in a window, clear where there is none. */
+    public function inked(Layer $layer, Frame $frame): Image
+    {
+        $piece = $this->compositor()->piece($layer->withRole(Role::ink()), $frame);
+
+        return $piece === null ? Image::empty($frame->width, $frame->height) : $piece->image->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
+    }
+
     public function compositor(): Compositor
     {
         return $this->renderer->compositor(fn (LayerTrouble $trouble): null => null, artwork: $this->artwork);
