@@ -29,7 +29,7 @@ final class ChangesNothing implements ChecksSheet
             foreach ($layer->on ? $layer->effects : [] as $i => $line) {
                 $class = $line->is();
                 if ($line->on && is_a($class, LooksFor::class, true) && ! $this->changes($layer, $i, $subject)) {
-                    $findings[] = self::finding($layer, $i, $class);
+                    $findings[] = self::finding($layer, $i, $class)->at(array_filter([$subject->reach($layer->id)]));
                 }
             }
         }

@@ -27,7 +27,7 @@ it('tells of a line that looks for something and finds none', function (array $l
     expect(array_column($found, 'says'))->toBe($finds === null ? [] : ["A line of {$artwork->layers[0]->called()} $finds: it changes nothing. Set it otherwise, or take it out."]);
     if ($found !== []) {
         $left = Fixtures::edited($artwork, ...$found[0]->mends[0]->operations);
-        expect($found[0]->key)->toBe('idle:a:1')->and(array_column($left->layers[0]->effects, 'kind'))->toBe([$layer['effects'][0]['kind']])->and(lines_in_vain($left, $folder))->toBe([]);
+        expect($found[0]->key)->toBe('idle:a:1')->and($found[0]->where[0]->centreX())->toEqualWithDelta(1.5, 0.05)->and(array_column($left->layers[0]->effects, 'kind'))->toBe([$layer['effects'][0]['kind']])->and(lines_in_vain($left, $folder))->toBe([]);
     }
 })->with(function (): array {
     $words = fn (array ...$lines): array => Fixtures::words('a', 'KITE DAY', 2.2, ['effects' => [1 => $lines[0], ...array_slice($lines, 1)]]);
