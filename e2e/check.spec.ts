@@ -66,6 +66,7 @@ test('the closer look goes where the design is pressed, and on by the arrow keys
     await looksAt(0, 2100);
     await page.keyboard.press('ArrowRight');
     await looksAt(300, 2100);
+    await expect(page.getByRole('status').filter({ hasText: 'about 2.0 in from the left and 8.0 in from the top' })).toBeAttached();
 });
 
 test('choosing a line by pressing a token of it moves nothing under the hand', async ({ page }) => {

@@ -15,7 +15,7 @@ use TallCrow\Render\Placer;
 /** Adds a line to a layer, where it reads best or before all that are there. */
 final readonly class AddEffect extends Operation
 {
-    /** @param  bool  $standsOut  the colour of a ring is chosen so that it is seen on the piece and on the cloths */
+    /** @param  bool  $standsOut  its colour is chosen so that it is seen on the piece and on the cloths, its usual lengths to suit the size of the piece */
     public function __construct(public string $id, public EffectLine $line, public bool $first, public bool $standsOut = false) {}
 
     public static function name(): string
@@ -37,7 +37,7 @@ final readonly class AddEffect extends Operation
         if (! $stage->isForAny() && ! ($stage->isForRasters() ? $layer->isPicture() : $layer->isWords())) {
             throw EditRefused::notHere($this->line->kind, $layer->called());
         }
-        $line = $this->standsOut ? NewInk::ofLine($this->line, $artwork, $layer) : $this->line;
+        $line = $this->standsOut ? NewLengths::ofLine(NewInk::ofLine($this->line, $artwork, $layer), $layer, $placer) : $this->line;
         $lines = $layer->effects;
         array_splice($lines, $this->first ? 0 : EffectOrder::place($lines, $line->is()), 0, [$line]);
 

@@ -8,10 +8,11 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
+use TallCrow\Effect\ParameterKind;
 use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
-/** Sets a word of a line to another that it offers: the paper of a fill, the texture of wear. */
+/** Sets a word of a line to another that it offers, or a colour: the paper of a fill, the colour of a ring, the texture of wear. */
 final readonly class SetChoice extends Operation
 {
     /**
@@ -66,7 +67,7 @@ final readonly class SetChoice extends Operation
     private function effect(EffectLine $line): EffectLine
     {
         foreach ($line->is()::parameters() as $parameter) {
-            if ($parameter->name === $this->name && $parameter->choices !== []) {
+            if ($parameter->name === $this->name && ($parameter->choices !== [] || $parameter->kind === ParameterKind::Colour)) {
                 return new EffectLine($line->kind, $line->values->with($this->name, $this->value), $line->on);
             }
         }

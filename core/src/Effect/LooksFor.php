@@ -8,5 +8,5 @@ namespace TallCrow\Effect;
 interface LooksFor extends Effect
 {
     /** What it does and does not find: follows "A line of the moth". */
-    public static function findsNothing(): string;
+    public function findsNothing(): string;
 }

@@ -49,6 +49,11 @@ final readonly class Box
         return new self($this->left - $by, $this->top - $by, $this->right + $by, $this->bottom + $by);
     }
 
+    public function moved(float $x, float $y): self
+    {
+        return new self($this->left + $x, $this->top + $y, $this->right + $x, $this->bottom + $y);
+    }
+
     public function union(self $other): self
     {
         return new self(

@@ -47,12 +47,46 @@ final class Centred implements MendsOnSheet
 
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
-        $box = $finding->where[0] ?? null;
-        $ids = array_map(fn (Layer $layer): string => $layer->id, $subject->artwork->layers);
+        $ink = $finding->where[0] ?? null;
+        $boxes = array_filter(array_map(fn (Layer $layer): ?Box => $layer->on && $layer->role->prints() ? $subject->reach($layer->id) : null, $subject->artwork->layers));
+        if ($finding->verdict === Verdict::Pass || $ink === null || $boxes === []) {
+            return $finding;
+        }
+        $middle = $subject->artwork->sheet->box()->centreX();
+        if ($subject->artwork->isWorn() && abs(self::around($boxes)->centreX() - $middle) <= self::SEEN) {
+            return Finding::of($finding->group, $finding->key, $finding->word, Verdict::Pass, $finding->figure, $finding->limit, 'Before its wear, which takes more on one side, the design hangs in the middle of the sheet.');
+        }
+        $mend = self::mend($ink, $boxes, $middle, $subject->artwork->layers);
 
-        return $finding->verdict === Verdict::Pass || $box === null || $ids === [] ? $finding : $finding->mendedBy(Mend::by(
-            'Move all of it to the middle', new Move($ids, round($subject->artwork->sheet->box()->centreX() - $box->centreX(), 4), 0.0),
-        ));
+        return $mend === null ? $finding : $finding->mendedBy($mend);
+    }
+
+    /**
+     * All of it is moved, unless a piece stands in the middle already and would then be just beside it: then the one that pulls the design aside.
+     *
+     * @param  non-empty-array<int, Box>  $boxes  by their number among the layers
+     * @param  list<Layer>  $layers
+     */
+    private static function mend(Box $ink, array $boxes, float $middle, array $layers): ?Mend
+    {
+        $by = round($middle - $ink->centreX(), 4);
+        $off = array_map(fn (Box $box): float => $middle - $box->centreX(), $boxes);
+        if (abs($by) > NearlyAligned::MEANT || array_filter($off, fn (float $own): bool => abs($own) < NearlyAligned::SEEN) === []) {
+            return Mend::by('Move all of it to the middle', new Move(array_map(fn (Layer $layer): string => $layer->id, $layers), $by, 0.0));
+        }
+        foreach ($boxes as $i => $box) {
+            if (abs($off[$i]) > self::SEEN && abs(self::around([$box->moved($off[$i], 0.0), ...array_diff_key($boxes, [$i => $box])])->centreX() - $middle) <= self::SEEN) {
+                return Mend::by(sprintf('Move %s to the middle', $layers[$i]->called()), new Move([$layers[$i]->id], round($off[$i], 4), 0.0));
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  non-empty-array<Box>  $boxes */
+    private static function around(array $boxes): Box
+    {
+        return array_reduce($boxes, fn (?Box $all, Box $one): Box => $all?->union($one) ?? $one) ?? new Box(0, 0, 0, 0);
     }
 
     /** The mean place of the ink across, in pixels. */

@@ -27,9 +27,9 @@ final class ChangesNothing implements ChecksSheet
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
             foreach ($layer->on ? $layer->effects : [] as $i => $line) {
-                $class = $line->is();
-                if ($line->on && is_a($class, LooksFor::class, true) && ! $this->changes($layer, $i, $subject)) {
-                    $findings[] = self::finding($layer, $i, $class)->at(array_filter([$subject->reach($layer->id)]));
+                $effect = $line->effect();
+                if ($line->on && $effect instanceof LooksFor && ! $this->changes($layer, $i, $subject)) {
+                    $findings[] = self::finding($layer, $i, $effect)->at(array_filter([$subject->reach($layer->id)]));
                 }
             }
         }
@@ -52,10 +52,9 @@ final class ChangesNothing implements ChecksSheet
         return max(-$least, $most) >= self::DIFFERS;
     }
 
-    /** @param  class-string<LooksFor>  $class */
-    private static function finding(Layer $layer, int $at, string $class): Finding
+    private static function finding(Layer $layer, int $at, LooksFor $line): Finding
     {
-        $says = sprintf('A line of %s %s: it changes nothing. Set it otherwise, or take it out.', $layer->called(), $class::findsNothing());
+        $says = sprintf('A line of %s %s: it changes nothing. Set it otherwise, or take it out.', $layer->called(), $line->findsNothing());
 
         return Finding::of(Group::Composition, 'idle:'.$layer->id.':'.$at, $layer->called().', a line', Verdict::Warn, 'changes nothing', 'something found', $says)
             ->about($layer->id)

@@ -31,6 +31,9 @@ final class Covered implements ChecksSheet
 
     private const ON_INK = 0.6;
 
+    /** Pixels across the square that takes the rim off letters: two on each side, the width of a thin ring. */
+    private const RIM = 5;
+
     public function sheet(SheetSubject $subject): array
     {
         $frame = Frame::sheet($subject->artwork->sheet, self::PPI);
@@ -115,8 +118,10 @@ final class Covered implements ChecksSheet
         }
         [$own, $ground] = [self::mean($picture, $core), self::mean($picture, $inked)];
         $contrast = Contrast::ratio($own, $ground);
+        // A ring of their own edges them, however much of the letters is within it.
+        $rim = $seen->both(Morphology::worn($seen, self::RIM)->inverted())->settled();
 
-        return Standing::isLost($own, $ground) ? Finding::of(
+        return Standing::isLost($own, $ground) && Standing::isLost(self::mean($picture, $rim), $ground) ? Finding::of(
             Group::Composition, 'sunk:'.$layer->id, $layer->called().', on ink', Verdict::Fail, sprintf('%.1f : 1', $contrast), sprintf('%.1f : 1', Standing::CONTRAST),
             sprintf('%s is %s on %s: its contrast with the ink about it is %.1f to 1.', $layer->called(), $own->toHex(), $ground->toHex(), $contrast),
         )->mendedBy(Mend::by(sprintf('Edge %s in %s', $layer->called(), self::other($ground)), new AddEffect($layer->id, Lines::of('outline', ['width' => 0.04, 'colour' => self::other($ground)]), first: false))) : null;

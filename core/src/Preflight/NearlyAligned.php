@@ -18,9 +18,9 @@ use TallCrow\Type\MissingGlyphs;
 final class NearlyAligned implements ChecksSheet
 {
     /** Inches: less cannot be seen, more is taken as meant (our choice). */
-    private const SEEN = 0.006;
+    public const SEEN = 0.006;
 
-    private const MEANT = 0.09;
+    public const MEANT = 0.09;
 
     private const MOST = 6;
 

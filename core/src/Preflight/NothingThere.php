@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Layer;
+use TallCrow\Edit\LineList;
+use TallCrow\Edit\RemoveLine;
 use TallCrow\Edit\RemovePieces;
 
 /** A sheet without ink, lines that leave none, pieces that lie wholly off the sheet, and pieces laid twice. */
 final class NothingThere implements MendsOnSheet
 {
     private const SEEN = 8.0;
+
+    private const MOST_MENDS = 3;
 
     /** Inches within which a second piece lies on the first. */
     private const SAME = 0.02;
@@ -39,6 +43,8 @@ final class NothingThere implements MendsOnSheet
                 $bare[] = $layer;
             } elseif ($reach->right <= 0 || $reach->bottom <= 0 || $reach->left >= $sheet->right || $reach->top >= $sheet->bottom) {
                 $off[] = $layer;
+            } elseif ($subject->isBlank($layer)) {
+                $bare[] = $layer;
             }
             foreach ($before as $other) {
                 if (self::isSame($layer, $other)) {
@@ -57,14 +63,28 @@ final class NothingThere implements MendsOnSheet
             return $finding;
         }
         $layers = self::once([...$bare, ...$off, ...$twice]);
+        $takers = array_filter(array_map(fn (Layer $layer): ?Mend => self::withoutTaker($layer, $subject), $bare));
 
         return Finding::of(
             $finding->group, $finding->key, $finding->word, Verdict::Fail, $finding->verdict === Verdict::Fail ? 'none' : sprintf('%d of %d pieces', count($layers), count($subject->pieces())), 'every piece once',
             ($finding->verdict === Verdict::Fail ? $finding->says.' ' : '').ucfirst(implode('; ', $what)).'.',
-        )->about(...array_map(fn (Layer $layer): string => $layer->id, $layers))->mendedBy(...array_map(
+        )->about(...array_map(fn (Layer $layer): string => $layer->id, $layers))->mendedBy(...array_slice([...$takers, ...array_map(
             fn (Layer $layer): Mend => Mend::by(sprintf('Take out %s', self::named([$layer])), new RemovePieces([$layer->id])),
-            array_slice(self::once([...$twice, ...$bare, ...$off]), 0, 3),
-        ));
+            self::once([...$twice, ...$bare, ...$off]),
+        )], 0, self::MOST_MENDS));
+    }
+
+    /** Without the line that takes all the ink there is, where it is one: the last of those without which some is left. */
+    private static function withoutTaker(Layer $layer, SheetSubject $subject): ?Mend
+    {
+        foreach (array_reverse($layer->effects, true) as $i => $line) {
+            $rest = array_values(array_diff_key($layer->effects, [$i => $line]));
+            if ($line->on && ! $subject->isBlankAs($layer->withEffects($rest))) {
+                return Mend::by(sprintf('Take out the line that clears %s', self::named([$layer])), new RemoveLine($layer->id, LineList::Effects, $i));
+            }
+        }
+
+        return null;
     }
 
     /**

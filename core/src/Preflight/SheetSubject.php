@@ -27,6 +27,17 @@ use TallCrow\Render\Renderer;
 /** A sheet that is checked, every line of which can be drawn, with the picture that came of it. */
 final class SheetSubject
 {
+    /** Pixels to the inch at which it is seen that a piece has ink, and at which the thinnest ink is. */
+    private const GLANCE = 50.0;
+
+    private const CLOSE = 100.0;
+
+    /** Level up to which ink is none. */
+    private const FAINT = 8.0;
+
+    /** @var array<string, bool> by id */
+    private array $blank = [];
+
     /** @var array<string, Topmost> by frame and level */
     private array $known = [];
 
@@ -190,6 +201,24 @@ final class SheetSubject
         $placing = $this->renderer->placer->place($layer);
 
         return serialize([$layer->source, $layer->effects, $layer->masks, $placing?->width, $placing?->height, array_map($this->shelf->fingerprint(...), $layer->files())]);
+    }
+
+    /** Whether nothing of a piece is left to print, though it has a place: a look, a mask or wear takes all of it. */
+    public function isBlank(Layer $layer): bool
+    {
+        return $this->blank[$layer->id] ??= $this->isBlankAs($layer);
+    }
+
+    /** The same of a piece as it is given here, with other lines. */
+    public function isBlankAs(Layer $layer): bool
+    {
+        $frame = Frame::sheet($this->artwork->sheet, self::GLANCE);
+        $reach = $layer->on && $layer->role->prints() ? $this->renderer->placer->reach($layer) : null;
+        $close = $reach === null ? null : Frame::about($reach, self::CLOSE);
+        // What is seen at a glance is there; a hairline is looked for closely.
+        $glance = $close === null ? null : $this->piece($layer, $frame);
+
+        return $close !== null && ($glance === null || $glance->image->alpha()->range()[1] <= Topmost::HALF) && $this->inked($layer, $close)->alpha()->range()[1] <= self::FAINT;
     }
 
     /** A layer's ink in a window, clear where there is none. */

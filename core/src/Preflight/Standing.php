@@ -42,6 +42,9 @@ final readonly class Standing
     /** A part is lost when more than this share of its border is bare cloth. */
     private const BARE = 0.3;
 
+    /** Pixels of cloth between ink and a ring about it that edges it all the same: a twelfth of an inch. */
+    private const GAP = 4;
+
     private const MOST_REGIONS = 65_000;
 
     /**
@@ -100,9 +103,11 @@ final readonly class Standing
             return $like;
         }
         $numbers = $regions->asNumbers()->settled();
-        // Of each region's pixels, those that bare cloth borders and those that standing ink does.
+        // Of each region's pixels, those that bare cloth borders and those that standing ink does, close by or beyond a gap.
         $standing = $seen->ink->both($like->inverted())->settled();
-        [$cloth, $ink] = Histogram::ofMasks([$seen->beside->both($like), Morphology::grown($standing)->both($like)], $numbers);
+        $border = $like->both(Morphology::worn($like)->inverted())->settled();
+        $edged = Morphology::grown($standing, 2 * self::GAP + 1)->both($border)->settled();
+        [$cloth, $ink] = Histogram::ofMasks([$seen->beside->both($border)->both($edged->inverted()), $edged], $numbers);
         // What nothing borders fills the picture, and cloth lies beyond.
         $table = str_repeat("\xff", 65536);
         foreach ($ink as $number => $edged) {

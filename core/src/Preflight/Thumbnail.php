@@ -39,7 +39,7 @@ final class Thumbnail implements ChecksSheet
                 continue;
             }
             $words[] = $layer;
-            $isHidden = in_array($layer->id, $hidden, true);
+            $isHidden = in_array($layer->id, $hidden, true) || $subject->isBlank($layer);
             if ($isHidden || $measured[0] * self::WIDTH / $width < self::READS) {
                 $lost[] = $layer;
             }

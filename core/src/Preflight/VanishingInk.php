@@ -12,6 +12,9 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Edit\AddEffect;
 use TallCrow\Edit\LeaveGarmentOut;
+use TallCrow\Edit\LineList;
+use TallCrow\Edit\SetChoice;
+use TallCrow\Effect\Looks;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
@@ -30,6 +33,12 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     private const WORDS_LOST = 0.4;
 
     private const PIECE_LOST = 0.6;
+
+    /** Lines that lay ink about letters; those of looks draw it otherwise. */
+    private const ABOUT = ['outline', 'gap', 'backing', 'shadow'];
+
+    /** Share of a word's ink that its letters have at least, to be read by them alone. */
+    private const FACE = 0.2;
 
     /** Square inches below which a piece is not judged by itself. */
     private const LEAST = 0.02;
@@ -122,12 +131,24 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
                 continue;
             }
             $matters = $layer->isWords() || $area > self::MATTERS * $all;
-            if ($matters && $gone[$id] / max(1, $inked[$id]) > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST)) {
+            if ($matters && $gone[$id] / max(1, $inked[$id]) > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST) && ! self::readsByItsFace($layer, $inked[$id], $top->seen($id), $standing, $frame, $subject)) {
                 $lost[] = [$layer, $subject->renderer->placer->box($layer) ?? $subject->artwork->sheet->box()];
             }
         }
 
         return array_reverse($lost);
+    }
+
+    /** Whether the letters themselves stand out, though a ring or a shadow about them does not. */
+    private static function readsByItsFace(Layer $layer, int $inked, Image $seen, Standing $standing, Frame $frame, SheetSubject $subject): bool
+    {
+        $bare = array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! in_array($line->kind, self::ABOUT, true) && ! is_a($line->is(), Looks::class, true)));
+        if (! $layer->isWords() || count($bare) === count($layer->effects)) {
+            return false;
+        }
+        $face = $subject->inked($layer->withEffects($bare), $frame)->alpha()->isMore(127.0)->both($seen)->both($standing->ink)->settled();
+
+        return $face->area() > self::FACE * $inked && $standing->lost->both($face)->area() <= self::WORDS_LOST * $face->area();
     }
 
     /**
@@ -155,13 +176,17 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     private function recoloured(array $lost, SheetSubject $subject): array
     {
         $colour = self::standsOut($subject);
-        $words = array_values(array_filter($lost, fn (array $one): bool => $one[0]->isWords()
-            && array_map(fn (EffectLine $line): string => $line->kind, array_values(array_filter($one[0]->effects, fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::FILLS, true)))) === ['fill']));
+        if ($colour === null) {
+            return [];
+        }
+        foreach ($lost as [$layer]) {
+            $fills = array_filter($layer->isWords() ? $layer->effects : [], fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::FILLS, true));
+            if (array_column($fills, 'kind') === ['fill']) {
+                return [Mend::by(sprintf('Print %s in %s', $layer->called(), $colour->toHex()), new SetChoice($layer->id, LineList::Effects, (int) array_key_first($fills), 'colour', $colour->toHex()))];
+            }
+        }
 
-        return $colour === null ? [] : array_map(
-            fn (array $one): Mend => Mend::by(sprintf('Print %s in %s', $one[0]->called(), $colour->toHex()), new AddEffect($one[0]->id, Lines::of('fill', ['colour' => $colour->toHex()]), first: false)),
-            array_slice($words, 0, 1),
-        );
+        return [];
     }
 
     /** Of the job's own colours, and of bone and ink, the one with the most contrast with the cloth that it stands out from least. */

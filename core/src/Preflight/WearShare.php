@@ -9,7 +9,6 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\ScaleWear;
 use TallCrow\Raster\Image;
-use TallCrow\Render\Compositor;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Piece;
@@ -22,6 +21,11 @@ final class WearShare implements ChecksSheet
     private const WARN = 0.25;
 
     private const FAIL = 0.5;
+
+    /** A little below the limit, which a mend aims at, and how often it is measured whether it got there: edges chip much before a solid does. */
+    private const AIM = 0.22;
+
+    private const TRIES = 4;
 
     private const PPI = 75.0;
 
@@ -51,35 +55,44 @@ final class WearShare implements ChecksSheet
         $unworn = $subject->beforeWear($frame, $every);
         $before = $unworn->image->area();
         $after = ($isCoarse ? $subject->sampled($frame->ppi / $every) : $renderer->picture($artwork, $frame, $skip))->alpha()->area();
-        $findings = [$this->finding('wear', 'Wear', 'the ink', $before > 0 ? 1 - $after / $before : 0.0, [], $artwork)];
-        foreach ($this->layers($subject, $compositor, $frame, $byEdges ? $unworn->image : null, $knocksOut ? $unworn->image : null) as [$layer, $share]) {
-            $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork);
+        $share = $before > 0 ? 1 - $after / $before : 0.0;
+        $findings = [$this->finding('wear', 'Wear', 'the ink', $share, [], $artwork, fn (float $by): float => $share * $by)];
+        [$edges, $left] = [$byEdges ? $unworn->image : null, $knocksOut ? $unworn->image : null];
+        foreach ($this->layers($subject, $artwork->layers, $frame, $edges, $left) as [$layer, $share]) {
+            $findings[] = $this->finding('wear:'.$layer->id, $layer->called(), $layer->called(), $share, [$layer->id], $artwork, function (float $by) use ($layer, $subject, $frame, $edges, $left): float {
+                $less = new SheetSubject((new ScaleWear([$layer->id], $by))->apply($subject->artwork, $subject->renderer->placer)->artwork, $subject->renderer, $subject->shelf, $subject->area, $subject->picture);
+
+                return $this->layers($less, array_filter([$less->artwork->layer($layer->id)]), $frame, $edges, $left)[0][1] ?? 0.0;
+            });
         }
 
         return $findings;
     }
 
     /**
+     * @param  array<Layer>  $asked
      * @param  ?Image  $edges  all of the ink before wear, where a line of wear follows its edges
      * @param  ?Image  $left  the same, where some of it is knocked out
      * @return list<array{Layer, float}>
      */
-    private function layers(SheetSubject $subject, Compositor $compositor, Frame $frame, ?Image $edges, ?Image $left): array
+    private function layers(SheetSubject $subject, array $asked, Frame $frame, ?Image $edges, ?Image $left): array
     {
-        $artwork = $subject->artwork;
+        [$artwork, $compositor] = [$subject->artwork, $subject->compositor()];
         $painted = [];
-        foreach ($artwork->layers as $layer) {
+        foreach ($asked as $layer) {
             $piece = $layer->on && $layer->role->prints() ? $compositor->piece($layer->withRole(Role::ink()), $frame) : null;
             if ($piece !== null) {
                 $painted[$layer->id] = $piece;
             }
         }
-        $kept = array_map(
-            fn (Wear $wear): Image => $compositor->takenBy($wear, $compositor->spared($artwork->layers, $wear, $frame, $painted), $frame, $compositor->wornInk($artwork->layers, $wear, $edges === null ? null : new Piece($edges, $frame)))->inverted()->settled(),
-            $artwork->liveDistress(),
-        );
+        $kept = [];
+        foreach ($artwork->liveDistress() as $wear) {
+            $worn = $compositor->wornInk($artwork->layers, $wear, $edges === null ? null : new Piece($edges, $frame));
+            $still = fn (): Image => array_reduce($kept, fn (Image $ink, Image $left): Image => $ink->times($left), $compositor->inkBefore($artwork->layers, $frame, 1)->image);
+            $kept[] = $compositor->takenBy($wear, $compositor->spared($artwork->layers, $wear, $frame, $painted), $frame, $worn, $still)->inverted()->settled();
+        }
         $shares = [];
-        foreach ($artwork->layers as $layer) {
+        foreach ($asked as $layer) {
             $piece = $painted[$layer->id] ?? null;
             $whole = $piece === null ? null : $compositor->piece($layer->withRole(Role::ink())->unworn(), $frame);
             if ($piece === null || $whole === null) {
@@ -103,19 +116,38 @@ final class WearShare implements ChecksSheet
         return $shares;
     }
 
-    /** @param  list<string>  $layers */
-    private function finding(string $key, string $word, string $what, float $share, array $layers, Artwork $artwork): Finding
+    /**
+     * @param  list<string>  $layers
+     * @param  \Closure(float): float  $measured  the share when all amounts are so many times theirs
+     */
+    private function finding(string $key, string $word, string $what, float $share, array $layers, Artwork $artwork, \Closure $measured): Finding
     {
         $verdict = Verdict::atMost($share, self::WARN, self::FAIL);
-        // A little below the limit, since what wear takes of one layer is not quite its amount.
-        $by = $share > 0 ? self::WARN * 0.9 / $share : 1.0;
-
         $finding = Finding::of(
             Group::Wear, $key, $word, $verdict, sprintf('%.1f %% worn', $share * 100), sprintf('%d %%', self::WARN * 100),
             sprintf('Distress took %.1f %% of %s%s.', $share * 100, $what, self::asked($artwork, $layers)),
         )->about(...$layers);
 
-        return $verdict === Verdict::Pass ? $finding : $finding->mendedBy(Mend::by(sprintf('Wear to %d %%', self::WARN * 90), new ScaleWear($layers, $by)));
+        return $verdict === Verdict::Pass ? $finding : $finding->mendedBy(...self::less($share, $layers, $measured));
+    }
+
+    /**
+     * @param  list<string>  $layers
+     * @param  \Closure(float): float  $measured
+     * @return list<Mend>
+     */
+    private static function less(float $share, array $layers, \Closure $measured): array
+    {
+        $by = 1.0;
+        for ($i = 0; $i < self::TRIES; $i++) {
+            $by *= self::AIM / $share;
+            $share = $measured($by);
+            if ($share <= self::WARN) {
+                return [Mend::by(sprintf('Wear to %d %%', round($share * 100)), new ScaleWear($layers, $by))];
+            }
+        }
+
+        return [];
     }
 
     /**

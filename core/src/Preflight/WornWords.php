@@ -29,6 +29,9 @@ final class WornWords implements ChecksSheet
     /** Share of a letter below which nothing was taken from it. */
     private const TAKEN = 0.02;
 
+    /** A stroke that is left with more than this of its own width was as thin before. */
+    private const THINNED = 0.8;
+
     /** Levels of one colour by which a letter's own ink may look otherwise and is there all the same. */
     private const SAME = 48.0;
 
@@ -157,7 +160,7 @@ final class WornWords implements ChecksSheet
             $box = Letter::together($of)->bounds();
             $limits = $artwork->limits;
             $thin = $thin === null || $subject->picture->ppi < self::CLOSE || $subject->picture->ppi >= self::FINE ? $thin : self::inPrint($layer, $box, $subject);
-            $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke);
+            $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke && $thin < self::THINNED * self::ownStroke($layer, $box, $subject));
             $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
             $finding = Finding::of(
                 Group::Wear, 'word:'.$layer->id.':'.$number, $called, $gone ? Verdict::Fail : Verdict::Pass,
@@ -169,6 +172,14 @@ final class WornWords implements ChecksSheet
         }
 
         return $findings;
+    }
+
+    /** The thinnest stroke of a word before anything is taken from it, in the print's own pixels. */
+    private static function ownStroke(Layer $layer, Box $box, SheetSubject $subject): float
+    {
+        $whole = self::whole($layer, $subject->compositor(), PrintedPart::of($subject->artwork, $subject, $box)->frame);
+
+        return $whole === null ? 0.0 : self::thinnest($box, $whole->with($whole->image->alpha()), $whole->frame->ppi, $subject->artwork->limits->stroke) ?? 0.0;
     }
 
     /** The thinnest stroke of a word in the print's own pixels. */

@@ -99,7 +99,9 @@ final class Compositor implements Scene
             }
             $isSheet = $this->pattern !== null && $layers === $this->artwork?->layers;
             $ink = $this->wornInk($isSheet ? $this->pattern->layers : $layers, $wear, $edges ? new Piece($sheet->alpha(), $frame) : null);
-            $left = $this->takenBy($wear, $this->spared($layers, $wear, $frame, $painted), $frame, $ink, $x, $y)->inverted();
+            $spared = $this->spared($layers, $wear, $frame, $painted);
+            $sheet = $spared->isEmpty() ? $sheet : $sheet->settled();
+            $left = $this->takenBy($wear, $spared, $frame, $ink, fn (): Image => $kept === null ? $sheet->alpha() : $sheet->alpha()->times($kept), $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
         }
 
@@ -191,17 +193,17 @@ final class Compositor implements Scene
      *
      * @param  list<Layer>  $layers
      * @param  array<string, Piece>  $painted  ink that was drawn already, by id
-     * @return array<string, Piece> by id
      */
-    public function spared(array $layers, Wear $wear, Frame $frame, array $painted): array
+    public function spared(array $layers, Wear $wear, Frame $frame, array $painted): Spared
     {
-        $found = [];
+        $found = new Spared;
         foreach ($layers as $layer) {
             if (! $layer->on) {
                 continue;
             }
             $piece = in_array($layer->id, $wear->shielded, true) ? $painted[$layer->id] ?? $this->kept($layer, $frame) : null;
-            $found += ($piece === null ? [] : [$layer->id => $piece]) + $this->spared($layer->children(), $wear, $frame, []);
+            $own = $piece === null ? [] : [$layer->id => $piece];
+            $found = $found->and($layer->role->prints() ? new Spared(ink: $own) : new Spared(about: $own))->and($this->spared($layer->children(), $wear, $frame, []));
         }
 
         return $found;
@@ -242,16 +244,10 @@ final class Compositor implements Scene
             if ($frame === null) {
                 return null;
             }
+            $spared = $this->spared($layers, $wear, $frame, []);
             $alpha = $weighed($frame);
-            foreach ($wear->shielded as $id) {
-                $layer = self::find($layers, $id);
-                $piece = $layer === null || ! $layer->on ? null : $this->kept($layer, $frame);
-                if ($piece !== null) {
-                    $alpha = $alpha->times($piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->inverted())->settled();
-                }
-            }
 
-            return new Piece($alpha->settled(), $frame);
+            return new Piece(($spared->isEmpty() ? $alpha : $alpha->times($spared->open($frame, $alpha->settled())))->settled(), $frame);
         }, $extent, $ink === null ? null : $this->healed($layers, $wear, $ink)->image, edges: $edges);
     }
 
@@ -319,20 +315,14 @@ final class Compositor implements Scene
     }
 
     /**
-     * What one line of wear takes: nothing where ink is spared. One band.
+     * What one line of wear takes: nothing of ink that is spared. One band.
      *
-     * @param  array<string, Piece>  $spared
+     * @param  callable(): Image  $alpha  of all the ink as this line finds it, asked for where some is spared
      */
-    public function takenBy(Wear $wear, array $spared, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
+    public function takenBy(Wear $wear, Spared $spared, Frame $frame, WornInk $ink, callable $alpha, float $x = 0.0, float $y = 0.0): Image
     {
         $taken = $this->wear->taken($wear, $frame, $ink, $x, $y);
-        foreach ($spared as $piece) {
-            $left = $piece->frame->left - $frame->left;
-            $top = $piece->frame->top - $frame->top;
-            $here = $taken->crop($left, $top, $piece->frame->width, $piece->frame->height);
-            $taken = $taken->insert($here->times($piece->image->alpha()->inverted()), $left, $top);
-        }
 
-        return $taken;
+        return $spared->isEmpty() ? $taken : $taken->times($spared->open($frame, $alpha()->settled()));
     }
 }

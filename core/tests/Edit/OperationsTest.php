@@ -253,6 +253,9 @@ it('sets a word of a line to another that it offers, and nothing else', function
     $before = $artwork->toArray();
     [$before['layers'][0]['effects'][1]['paper'], $before['layers'][0]['distress'][0]['texture'], $before['distress'][0]['texture']] = ['kraft', 'speckle', 'scratches'];
     expect($after)->toEqual($before);
+    $coloured = operated($artwork, ['op' => 'set-choice', 'id' => 'w', 'list' => 'effects', 'line' => 0, 'name' => 'colour', 'value' => '#24506e'])->artwork->layer('w');
+    expect($coloured?->effects[0]->values->word('colour'))->toBe('#24506e')->and($coloured->effects[0]->effect())->toEqual(Fixtures::effect('fill', ['colour' => '#24506e']));
+    expect(fn () => operated($artwork, ['op' => 'set-choice', 'id' => 'w', 'list' => 'effects', 'line' => 0, 'name' => 'colour', 'value' => 'reddish']))->toThrow(ArtworkInvalid::class, 'effects[0].colour');
     expect(fn () => operated($artwork, ['op' => 'set-choice', 'id' => 'w', 'list' => 'effects', 'line' => 1, 'name' => 'paper', 'value' => 'velvet']))->toThrow(ArtworkInvalid::class, 'effects[1].paper: must be one of');
     expect(fn () => operated($artwork, ['op' => 'set-choice', 'id' => 'w', 'list' => 'distress', 'line' => 0, 'name' => 'texture', 'value' => 'velvet']))->toThrow(ArtworkInvalid::class, 'distress[0].texture: must be one of');
 });
@@ -339,13 +342,6 @@ it('begins every line that lays ink so that it is seen on the cloth', function (
     'dark words on white' => ['#fdfdfb', '#1f1d1a'],
 ]);
 
-it('photocopies of a picture what is lighter than dark cloth, and of one for pale cloth what is darker', function (string $cloth, string $parts): void {
-    $sheet = Fixtures::artwork([['id' => 'p', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2]]], ['garments' => [['name' => 'Cloth', 'colour' => $cloth]]]);
-    $copied = operated($sheet, ['op' => 'add-effect', 'id' => 'p', 'line' => ['kind' => 'photocopied'], 'standsOut' => true])->artwork;
-    expect($copied->layers[0]->effects[0]->values->word('parts'))->toBe($parts)
-        ->and(Fixtures::render($copied, 60)->alpha()->isMore(127.0)->area())->toBeGreaterThan(0.15 * Fixtures::render($sheet, 60)->alpha()->isMore(127.0)->area());
-})->with([['#17181a', 'light'], ['#fdfdfb', 'dark']]);
-
 it('repeats about the middle of the piece, and stacks by its own height', function (): void {
     $box = ink_box(desk(), 'plate');
     $radial = operated(desk(), ['op' => 'add-repeat', 'id' => 'plate', 'kind' => 'radial'])->artwork->layer('plate')?->repeat;
@@ -380,7 +376,7 @@ it('says what cannot be done as the sheet stands', function (array $operation, s
     [['op' => 'lay-cut', 'id' => 'plate', 'font' => 'rye.woff2'], 'is no text'], [['op' => 'swap-picture', 'id' => 'word', 'file' => 'moth.svg'], 'lays no picture'],
     [['op' => 'reorder-line', 'id' => 'word', 'list' => 'masks', 'from' => 2, 'to' => 0], 'does not have that line'], [['op' => 'reorder-line', 'list' => 'distress', 'from' => 0, 'to' => 0], 'The sheet does not have that line'],
     [['op' => 'remove-line', 'id' => 'word', 'list' => 'masks', 'line' => 2], 'does not have that line'], [['op' => 'remove-line', 'list' => 'distress', 'line' => 0], 'The sheet does not have that line'],
-    [['op' => 'set-choice', 'id' => 'word', 'list' => 'effects', 'line' => 0, 'name' => 'colour', 'value' => 'red'], 'offers no "colour"'], [['op' => 'set-choice', 'id' => 'word', 'list' => 'masks', 'line' => 0, 'name' => 'kind', 'value' => 'star'], 'does not have that line'],
+    [['op' => 'set-choice', 'id' => 'word', 'list' => 'effects', 'line' => 0, 'name' => 'shade', 'value' => 'red'], 'offers no "shade"'], [['op' => 'set-choice', 'id' => 'word', 'list' => 'masks', 'line' => 0, 'name' => 'kind', 'value' => 'star'], 'does not have that line'],
     [['op' => 'name-colour', 'colour' => '#123456', 'name' => 'Rust'], 'is called "Rust" already'], [['op' => 'rename-colour', 'from' => 'Bone', 'to' => 'Oat'], 'no colour called "Bone"'],
     [['op' => 'rename-colour', 'from' => 'Rust', 'to' => 'Rust'], 'already'], [['op' => 'remove-colour', 'name' => 'Bone'], 'no colour called "Bone"'],
 ]);

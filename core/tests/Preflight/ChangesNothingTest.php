@@ -37,6 +37,7 @@ it('tells of a line that looks for something and finds none', function (array $l
 
     return [
         'no such colour to swap' => [$words($swap('#3d9a57')), 'swaps a colour for another, and finds none like it'],
+        'a colour for itself' => [$words(['kind' => 'swap-colour', 'from' => '#f3ead7', 'to' => '#f3ead7']), 'swaps a colour for itself'],
         'the colour of the letters' => [$words($swap('#f3ead7')), null],
         'switched off' => [$words($swap('#3d9a57', false)), null],
         'painted over afterwards' => [$words($swap('#f3ead7'), ['kind' => 'paper', 'paper' => 'kraft']), null],

@@ -73,7 +73,7 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
 
         return $is(in_array($found[3], $colours($layer, $found[1] === 'Edge' ? 'outline' : 'fill'), true), 'no such colour');
     }
-    if ($says === 'Take out that line') {
+    if ($says === 'Take out that line' || str_starts_with($says, 'Take out the line that clears ')) {
         return $is(count($after->layer($of[0])->effects) === count($before->layer($of[0])->effects) - 1, 'as many lines as before');
     }
     if (preg_match('/^Take out (.+)$/u', $says, $found) === 1) {
@@ -89,6 +89,11 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
         [$from, $to] = [$placer->box($before->layer($id)), $placer->box($after->layer($id))];
 
         return $is(abs($to->width() - $from->width()) < 0.001 && abs($to->height() - $from->height()) < 0.001 && ! $to->intersection($placer->box($after->layers[0]))->isEmpty(), 'not moved alone');
+    }
+    if ($says !== 'Move all of it to the middle' && preg_match('/^Move (.+) to the middle$/u', $says, $found) === 1) {
+        $off = $placer->reach($after->layer($named($found[1])->id))->centreX() - $after->sheet->box()->centreX();
+
+        return $is(abs($off) < 0.001 && abs($off) < abs($placer->reach($named($found[1]))->centreX() - $before->sheet->box()->centreX()), sprintf('%.3f in off', $off));
     }
     if (preg_match('/^Bring (.+) to the top$/u', $says, $found) === 1) {
         return $is(in_array($named($found[1])->id, array_map(fn (Layer $layer): string => $layer->id, $after->layers[count($after->layers) - 1]->everyLayer()), true), 'not the last');

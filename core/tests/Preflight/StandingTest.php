@@ -7,10 +7,13 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Preflight\InkAndCloth;
 use TallCrow\Preflight\Standing;
+use TallCrow\Preflight\VanishingInk;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 use TallCrow\Tests\Fixtures;
+
+require_once __DIR__.'/subjects.php';
 
 /** Contrast of WCAG 2.2 by the words of the standard, and not by our own class. */
 function wcag_contrast(string $one, string $other): float
@@ -89,3 +92,20 @@ it('finds no cloth in the little holes of wear, and finds it in larger ones', fu
     // Outside, the cloth begins one pixel within the ink.
     expect($seen->beside->crop(0, 0, 20, 200)->area())->toBe(4000.0)->and($seen->beside->crop(20, 25, 1, 30)->area())->toBe(30.0)->and($seen->beside->crop(21, 25, 1, 30)->area())->toBe(0.0);
 })->with([[1, 0.0], [4, 0.0], [5, 49.0], [8, 100.0]]);
+
+it('reads words by their letters, whatever is lost about them', function (array $effects, array $lost): void {
+    $artwork = Fixtures::artwork([Fixtures::words('w', 'KITE', 2.4, ['effects' => $effects])], ['garments' => [['name' => 'Black', 'colour' => '#17181a']]]);
+    expect(array_map(fn (array $one): string => $one[0]->id, VanishingInk::lostPieces($artwork->brief->garments[0], subject_of($artwork, 50))))->toBe($lost);
+})->with(function (): array {
+    $fill = fn (string $colour): array => ['kind' => 'fill', 'colour' => $colour];
+    $ring = fn (string $colour, float $width): array => ['kind' => 'outline', 'colour' => $colour, 'width' => $width];
+
+    return [
+        'pale in a lost ring' => [[$fill('#f3ead7'), $ring('#17181a', 0.15)], []],
+        'with a lost shadow' => [[$fill('#f3ead7'), ['kind' => 'shadow', 'colour' => '#17181a', 'distance' => 0.2]], []],
+        'lost in a lost ring' => [[$fill('#1d1e22'), $ring('#17181a', 0.15)], ['w']],
+        'lost in a pale ring' => [[$fill('#1d1e22'), $ring('#f3ead7', 0.06)], []],
+        'lost in a pale ring beyond a gap' => [[$fill('#1d1e22'), ['kind' => 'gap', 'width' => 0.06], $ring('#f3ead7', 0.06)], []],
+        'lost far within a pale ring' => [[$fill('#1d1e22'), ['kind' => 'gap', 'width' => 0.25], $ring('#f3ead7', 0.01)], ['w']],
+    ];
+});

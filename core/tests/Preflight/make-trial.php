@@ -230,4 +230,17 @@ $case('reads-head', 'words turned by half a turn', $sheet([$flipped('none', turn
 $case('reads-up', 'words that run up the sheet', $sheet([$flipped('none', turn: -90)]), [], ['reads']);
 $case('reads-water', 'words and what water shows of them', $sheet([$flipped('none', 2.2), $flipped('down', 3.8, id: 'v')]), [], ['reads']);
 $case('unwritten', 'words as they were laid', $sheet([$words('w', 'YOUR WORDS', $place(3, 3, 4), [$fill($bone)])]), ['unwritten:w'], ['reads', 'word', 'spelling']);
+
+// Rings that are lost, and rings that carry what is within them.
+$case('ring-lost', 'bone words in a wide ring of the colour of the cloth', $sheet([$words('w', 'KITE DAY', $place(3, 3, 4), [$fill($bone), $ring(0.12, '#17181a')])]), [], ['small', 'thumbnail', 'covered']);
+$case('ring-beyond-gap', 'black words with a bone ring beyond a gap on black', $sheet([$words('w', 'POOL', $place(3, 3, 4.4), [$fill('#17181a'), ['kind' => 'gap', 'width' => 0.05], $ring(0.06, $bone)])]), [], ['vanish']);
+$pale = $shape('p', 'rectangle', $place(3, 3, 5.4, 3), [$fill($bone)]);
+$case('sunk-ringed', 'bone words on bone, in a thin dark ring', $sheet([$pale, $words('w', 'POOL', $place(3, 3, 4.6), [$fill($bone), $ring(0.04, '#1f1d1a')])]), [], ['sunk', 'vanish']);
+$case('sunk-beyond-gap', 'the same beyond a gap', $sheet([$pale, $words('w', 'POOL', $place(3, 3, 4.6), [$fill($bone), ['kind' => 'gap', 'width' => 0.03], $ring(0.04, '#1f1d1a')])]), [], ['sunk', 'vanish']);
+
+// Pieces of which nothing is left, and wear that takes too much of one.
+$case('cleared-by-look', 'pale words, photocopied as if they were dark', $sheet([$words('a', 'KITE', $place(3, 2, 4), [$fill($bone)]), $words('w', 'quarry road', $place(3, 4.4, 4), [$fill('#b8c2ca'), ['kind' => 'photocopied']])]), ['blank'], ['covered', 'vanish']);
+$case('chipped-words', 'chipped edges of a fifth of a plate and the words below it', $sheet([$shape('p', 'rectangle', $place(3, 1.9, 5, 2.6), [$fill('#b04a2c')]), $words('w', 'MOTH NIGHT', $place(3, 4.6, 4), [$fill($bone)])], more: $chipped(0.2)), ['wear:w'], ['edge', 'blank']);
+$case('shielded-small', 'small words, spared by the wear of a sheet', $sheet([$shape('p', 'rectangle', $place(3, 1.9, 5, 2.6), [$fill('#b04a2c')]), $words('w', 'ring for the hill', $place(3, 4.6, 2.4), [$fill($bone)], 'special-elite.woff2')], more: ['distress' => [['texture' => 'photocopy', 'amount' => 0.2, 'seed' => 3, 'shielded' => ['w']]]]), [], ['wear:w', 'word', 'blank']);
+$case('one-aside', 'a line in the middle, and one beside it that pulls the design aside', $sheet([$words('a', 'KITE DAY', $place(3, 2, 4), [$fill($bone)]), $words('b', 'QUARRY ROAD', $place(3.12, 4.4, 4), [$fill($bone)])]), ['centre'], ['line', 'weight']);
 echo "$made cases\n";

@@ -61,6 +61,9 @@ const close = computed(() => {
 });
 const part = computed(() => `ppi=${close.value.ppi}&left=${close.value.left}&top=${close.value.top}&width=${close.value.side}&height=${close.value.side}`);
 
+/** Said to who hears the page: where the arrow keys brought it. */
+const moved = ref('');
+
 function look(event: MouseEvent): void {
     // A press of Enter or the space bar has no place.
     if (event.detail > 0) {
@@ -69,12 +72,15 @@ function look(event: MouseEvent): void {
     }
 }
 
+const inch = (pixels: number): string => `${(pixels / close.value.ppi).toFixed(1)} in`;
+
 function lookOn(event: KeyboardEvent): void {
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
     if (way) {
         event.preventDefault();
         const { ppi, left, top, side } = close.value;
         pointed.value = { x: (left + side / 2) / ppi + (way[0] ?? 0), y: (top + side / 2) / ppi + (way[1] ?? 0) };
+        moved.value = `Seen at 1 : 1 about ${inch(close.value.left + side / 2)} from the left and ${inch(close.value.top + side / 2)} from the top`;
     }
 }
 const loupe = computed(() => `/api/revisions/${revision.value}/proof.png?${part.value}`);
@@ -199,6 +205,7 @@ async function meanSo(finding: Finding, word: string): Promise<void> {
                             <rect v-for="under in [true, false]" :key="`${under}`" class="check-close" :class="{ under }" :x="close.left / close.ppi" :y="close.top / close.ppi" :width="close.side / close.ppi" :height="close.side / close.ppi" />
                         </svg>
                         <button v-if="one.key === 'now'" type="button" class="check-look" aria-label="The place that is seen at 1 : 1; arrow keys move it by an inch" title="Press where you want to look closely" @click="look" @keydown="lookOn"></button>
+                        <span v-if="one.key === 'now'" role="status" class="d-sr-only">{{ moved }}</span>
                     </div>
                     <figcaption v-if="pictures.length > 1" class="small">{{ one.says }} <v-btn v-if="one.key === 'older'" size="small" @click="goBack()">Go back to this state</v-btn> <v-btn v-if="one.key === 'older'" size="small" :loading="starting.isPending.value" @click="start(older ?? 0)">Start a new job from it</v-btn></figcaption>
                 </figure>

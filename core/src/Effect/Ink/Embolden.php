@@ -8,11 +8,12 @@ use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 use TallCrow\Geometry\Join;
 
 /** Moves the outline out on all sides, so that a thin face carries as much weight as its neighbours; below nothing in. */
-final readonly class Embolden implements Inks
+final readonly class Embolden implements Inks, SuitsSize
 {
     private function __construct(private float $by, private Join $join) {}
 
@@ -29,6 +30,11 @@ final readonly class Embolden implements Inks
     public static function parameters(): array
     {
         return [Parameter::length('by', -0.3, 0.5, 0.03), Parameter::choice('join', Join::class, Join::Round)];
+    }
+
+    public static function growing(): array
+    {
+        return ['by'];
     }
 
     public static function from(Values $values): static

@@ -11,10 +11,11 @@ use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
+use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
 /** Room between one ring and the next: outside cloth shows in it, inside the fill does. */
-final readonly class Gap implements Inks, MeasuresEdge
+final readonly class Gap implements Inks, MeasuresEdge, SuitsSize
 {
     private function __construct(private Ring $ring, private bool $inside) {}
 
@@ -36,6 +37,11 @@ final readonly class Gap implements Inks, MeasuresEdge
     public static function parameters(): array
     {
         return [Parameter::length('width', 0.005, 2, 0.05), Parameter::oneOf('side', ['outside', 'inside'], 'outside')];
+    }
+
+    public static function growing(): array
+    {
+        return ['width'];
     }
 
     public static function from(Values $values): static

@@ -11,10 +11,11 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
+use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
 /** Parallel lines inside the ink, as hatching in a colour or etched out of it so that cloth shows. */
-final readonly class Hatch implements Inks, LeavesCloth, StandsOut
+final readonly class Hatch implements Inks, LeavesCloth, StandsOut, SuitsSize
 {
     private function __construct(private Hatching $hatching) {}
 
@@ -43,6 +44,11 @@ final readonly class Hatch implements Inks, LeavesCloth, StandsOut
     public static function liesBeside(): bool
     {
         return true;
+    }
+
+    public static function growing(): array
+    {
+        return ['spacing', 'width'];
     }
 
     public static function from(Values $values): static

@@ -13,10 +13,11 @@ use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
+use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
 /** Nothing but a line along the inside of the edge; cloth shows within. */
-final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge, StandsOut
+final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge, StandsOut, SuitsSize
 {
     private function __construct(private Ring $line) {}
 
@@ -43,6 +44,11 @@ final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge, StandsOu
     public static function liesBeside(): bool
     {
         return false;
+    }
+
+    public static function growing(): array
+    {
+        return ['width'];
     }
 
     public static function from(Values $values): static

@@ -12,6 +12,7 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
+use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 use TallCrow\Geometry\Join;
 
@@ -21,7 +22,7 @@ use TallCrow\Geometry\Join;
  * silhouette alone, a ring leaves counters free and what letters enclose between them. Crumbs are holes and islands that no disc of that
  * diameter fits into; they are filled, or left out.
  */
-final readonly class Outline implements Inks, MeasuresEdge, StandsOut
+final readonly class Outline implements Inks, MeasuresEdge, StandsOut, SuitsSize
 {
     private function __construct(private Ring $ring, private bool $inside) {}
 
@@ -56,6 +57,11 @@ final readonly class Outline implements Inks, MeasuresEdge, StandsOut
     public static function liesBeside(): bool
     {
         return true;
+    }
+
+    public static function growing(): array
+    {
+        return ['width'];
     }
 
     public static function from(Values $values): static

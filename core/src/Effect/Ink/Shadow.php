@@ -10,10 +10,11 @@ use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
+use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
 /** A hard shadow behind the piece and its rings: a shifted copy, or a solid block swept from the piece. */
-final readonly class Shadow implements Inks, StandsOut
+final readonly class Shadow implements Inks, StandsOut, SuitsSize
 {
     private function __construct(private CastShadow $shadow) {}
 
@@ -40,6 +41,11 @@ final readonly class Shadow implements Inks, StandsOut
     public static function liesBeside(): bool
     {
         return true;
+    }
+
+    public static function growing(): array
+    {
+        return ['distance'];
     }
 
     public static function from(Values $values): static

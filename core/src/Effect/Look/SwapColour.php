@@ -40,9 +40,9 @@ final readonly class SwapColour implements LooksFor, SeesAround
         return [Parameter::colour('from', '#1f1d1a'), Parameter::colour('to', '#f3ead7'), Parameter::number('tolerance', 0.5, 60, 12)];
     }
 
-    public static function findsNothing(): string
+    public function findsNothing(): string
     {
-        return 'swaps a colour for another, and finds none like it';
+        return $this->to->toHex() === $this->from->toHex() ? 'swaps a colour for itself' : 'swaps a colour for another, and finds none like it';
     }
 
     public static function from(Values $values): static

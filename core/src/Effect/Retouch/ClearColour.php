@@ -27,7 +27,7 @@ final readonly class ClearColour implements ClearsInk, LooksFor
         return [Parameter::colour('colour', '#ffffff'), Parameter::number('tolerance', 0.5, 60, 12), Parameter::area()];
     }
 
-    public static function findsNothing(): string
+    public function findsNothing(): string
     {
         return 'clears a colour, and finds none like it';
     }

@@ -28,7 +28,7 @@ final readonly class ClearEdge implements ClearsInk, LooksFor
         return [Parameter::number('tolerance', 0.5, 60, 12), Parameter::oneOf('islands', ['kept', 'cleared'], 'kept'), Parameter::scribbles('scribbles'), Parameter::area()];
     }
 
-    public static function findsNothing(): string
+    public function findsNothing(): string
     {
         return 'clears the background, and finds none along the rim';
     }

@@ -26,7 +26,7 @@ final readonly class EvenLight implements LooksFor, Retouches
         return [Parameter::share('amount', 0, 1, 1), Parameter::area()];
     }
 
-    public static function findsNothing(): string
+    public function findsNothing(): string
     {
         return 'evens out light, and finds no smooth ground along the rim';
     }
