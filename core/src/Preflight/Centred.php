@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Edit\Move;
+use TallCrow\Effect\Ink\Shadow;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 
@@ -48,13 +50,14 @@ final class Centred implements MendsOnSheet
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
         $ink = $finding->where[0] ?? null;
-        $boxes = array_filter(array_map(fn (Layer $layer): ?Box => $layer->on && $layer->role->prints() ? $subject->reach($layer->id) : null, $subject->artwork->layers));
+        $boxes = array_filter(array_map(fn (Layer $layer): ?Box => $layer->on && $layer->role->prints() ? $subject->renderer->placer->box($layer) : null, $subject->artwork->layers));
         if ($finding->verdict === Verdict::Pass || $ink === null || $boxes === []) {
             return $finding;
         }
         $middle = $subject->artwork->sheet->box()->centreX();
-        if ($subject->artwork->isWorn() && abs(self::around($boxes)->centreX() - $middle) <= self::SEEN) {
-            return Finding::of($finding->group, $finding->key, $finding->word, Verdict::Pass, $finding->figure, $finding->limit, 'Before its wear, which takes more on one side, the design hangs in the middle of the sheet.');
+        // What wear takes on one side, and shadows add, moves no design.
+        if (($subject->artwork->isWorn() || self::hasShadow($subject)) && abs(self::around($boxes)->centreX() - $middle) <= self::SEEN) {
+            return Finding::of($finding->group, $finding->key, $finding->word, Verdict::Pass, $finding->figure, $finding->limit, 'But for its shadows and its wear the design hangs in the middle of the sheet.');
         }
         $mend = self::mend($ink, $boxes, $middle, $subject->artwork->layers);
 
@@ -81,6 +84,13 @@ final class Centred implements MendsOnSheet
         }
 
         return null;
+    }
+
+    private static function hasShadow(SheetSubject $subject): bool
+    {
+        $lines = array_merge([], ...array_map(fn (Layer $layer): array => $layer->on ? $layer->effects : [], [...$subject->artwork->everyLayer()]));
+
+        return array_filter($lines, fn (EffectLine $line): bool => $line->on && $line->kind === Shadow::kind()) !== [];
     }
 
     /** @param  non-empty-array<Box>  $boxes */

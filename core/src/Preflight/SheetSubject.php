@@ -11,6 +11,7 @@ use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\Role;
+use TallCrow\Asset\AssetUnusable;
 use TallCrow\Asset\Shelf;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\ColourKeys;
@@ -23,6 +24,8 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Renderer;
+use TallCrow\Type\FontRefused;
+use TallCrow\Type\MissingGlyphs;
 
 /** A sheet that is checked, every line of which can be drawn, with the picture that came of it. */
 final class SheetSubject
@@ -88,13 +91,23 @@ final class SheetSubject
             && $reach->centreY() - $reach->height() * $by / 2 > 0 && $reach->centreY() + $reach->height() * $by / 2 < $sheet->bottom;
     }
 
-    /** Whether a layer's words are read in print: printed, or knocked out and not merely to make room for the same words. */
+    /** Whether a layer's words are read in print: printed, or knocked out and not merely to make room for the same words in that place. */
     public function isRead(Layer $layer): bool
     {
         $text = $layer->words()?->text;
-        $isSame = fn (Layer $other): bool => $other->on && $other->role->prints() && $other->words()?->text === $text;
+        $isSame = fn (Layer $other): bool => $other->on && $other->role->prints() && $other->words()?->text === $text && $this->isRoomFor($layer, $other);
 
-        return $layer->on && $text !== null && ($layer->role->prints() || array_filter($this->artwork->everyLayer(), $isSame) === []);
+        return $layer->on && $text !== null && ($layer->role->prints() || array_filter([...$this->artwork->everyLayer()], $isSame) === []);
+    }
+
+    private function isRoomFor(Layer $knockout, Layer $words): bool
+    {
+        $placer = $this->renderer->placer;
+        try {
+            return $placer->box($knockout)?->intersection($placer->box($words) ?? new Box(0, 0, 0, 0))->isEmpty() === false;
+        } catch (AssetUnusable|MissingGlyphs|FontRefused) {
+            return true;
+        }
     }
 
     /** Which piece of the sheet is seen where: its own ink, less what lies over it. */

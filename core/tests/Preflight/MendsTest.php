@@ -91,9 +91,9 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
         return $is(abs($to->width() - $from->width()) < 0.001 && abs($to->height() - $from->height()) < 0.001 && ! $to->intersection($placer->box($after->layers[0]))->isEmpty(), 'not moved alone');
     }
     if ($says !== 'Move all of it to the middle' && preg_match('/^Move (.+) to the middle$/u', $says, $found) === 1) {
-        $off = $placer->reach($after->layer($named($found[1])->id))->centreX() - $after->sheet->box()->centreX();
+        $off = $placer->box($after->layer($named($found[1])->id))->centreX() - $after->sheet->box()->centreX();
 
-        return $is(abs($off) < 0.001 && abs($off) < abs($placer->reach($named($found[1]))->centreX() - $before->sheet->box()->centreX()), sprintf('%.3f in off', $off));
+        return $is(abs($off) < 0.001 && abs($off) < abs($placer->box($named($found[1]))->centreX() - $before->sheet->box()->centreX()), sprintf('%.3f in off', $off));
     }
     if (preg_match('/^Bring (.+) to the top$/u', $says, $found) === 1) {
         return $is(in_array($named($found[1])->id, array_map(fn (Layer $layer): string => $layer->id, $after->layers[count($after->layers) - 1]->everyLayer()), true), 'not the last');
