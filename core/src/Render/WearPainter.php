@@ -9,7 +9,6 @@ use TallCrow\Look\Grain;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Mask\Stroke;
 use TallCrow\Noise\Patchwork;
-use TallCrow\Raster\Blur;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
@@ -46,14 +45,8 @@ final class WearPainter
     /** The same of proofs of fewer than so many ppi, which are looked at alone: a half of that will do. */
     private const LOOKED_AT = 75.0;
 
-    /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
-    private const CHIP = 0.06;
-
     /** Inches: a soft restoring stroke spares wear in patches of about four of these. */
     private const PATCH = 0.012;
-
-    /** How much the field says about where it chips, beside how near the edge is. */
-    private const BITES = 0.75;
 
     /** Print pixels of a window below which it is cut by itself; of a larger one, cut as a whole tile, more serves again. */
     private const LITTLE = 4_000_000;
@@ -204,7 +197,7 @@ final class WearPainter
             $about = fn (Image $alpha): Image => $alpha->embed($margin, $margin, $frame->width, $frame->height)->settled();
             $chips = $ink->edges === null ? null : ($ink->edges)(WornInk::EDGES_PPI);
 
-            return json_encode(WearTile::cut($this->weighed($wear, new Piece($about($piece->image), $frame), $x, $y, 1, self::near($wear, $frame, $about(($chips ?? $piece)->image))->settled()), $amount), JSON_THROW_ON_ERROR);
+            return json_encode(WearTile::cut($this->weighed($wear, new Piece($about($piece->image), $frame), $x, $y, 1, NearEdges::of($wear->scale, $frame, $about(($chips ?? $piece)->image))->settled()), $amount), JSON_THROW_ON_ERROR);
         });
         /** @var list<int> $table */
         $table = json_decode($json, true);
@@ -231,7 +224,7 @@ final class WearPainter
             $glimpsed = fn (): Image => $this->glimpsed($wear, $frame->ppi, $look);
             $tile = $this->inMemory($key, fn (): Image => $wear->isPicture() ? $this->pictures->image($key, $glimpsed) : $this->pictures->material($key, $glimpsed));
             $field = $this->laid($tile, $wear, $frame, $x, $y, mixed: false);
-            foreach (Histogram::summedBy($alpha, $near === null ? $field : self::bitten($field, $near)) as $level => $sum) {
+            foreach (Histogram::summedBy($alpha, $near === null ? $field : NearEdges::bitten($field, $near)) as $level => $sum) {
                 $sums[$level] += $sum;
             }
         }
@@ -242,8 +235,7 @@ final class WearPainter
     /** How soon ink chips, on pixels so many times finer than the frame's: the field, and how near an edge is. */
     private function chippable(Wear $wear, Frame $frame, Image $alpha, int $finer, float $x, float $y): Image
     {
-        // Nearness has no part as fine as a pixel, so it runs straight between those of the frame.
-        $near = self::near($wear, $frame, $alpha, $finer)->settled();
+        $near = NearEdges::of($wear->scale, $frame, $alpha, $finer)->settled();
         $frame = $frame->finer($finer);
         $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
             $whole = $this->sized($wear)->settled();
@@ -251,21 +243,7 @@ final class WearPainter
             return WearTile::make($whole, $frame->ppi);
         });
 
-        return self::bitten($this->laid($field, $wear, $frame, $x, $y), $near);
-    }
-
-    /** How near an edge of the ink is: 255 on it, none in the middle of a solid. */
-    private static function near(Wear $wear, Frame $frame, Image $alpha, int $finer = 1): Image
-    {
-        $soft = Blur::wide($alpha, self::chipping($wear, $frame->ppi), [$frame->left, $frame->top])->settled();
-
-        return ($finer > 1 ? $soft->enlarged($finer) : $soft)->linearByte(-2.0, 510);
-    }
-
-    /** Where no edge is near, nothing chips, however much is asked for. */
-    private static function bitten(Image $field, Image $near): Image
-    {
-        return $field->linear(self::BITES / 255, 1 - self::BITES)->multiplied($near)->linearByte(1.0)->settled();
+        return NearEdges::bitten($this->laid($field, $wear, $frame, $x, $y), $near);
     }
 
     private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image
@@ -340,15 +318,10 @@ final class WearPainter
         return $this->fields[$key];
     }
 
-    private static function chipping(Wear $wear, float $ppi): float
-    {
-        return max(0.3, self::CHIP * $wear->scale * $ppi);
-    }
-
     /** Pixels of ink about a window that its wear needs to know. */
     public function margin(Wear $wear, float $ppi): int
     {
-        return $this->followsEdges($wear) ? Blur::margin(self::chipping($wear, $ppi)) : 0;
+        return $this->followsEdges($wear) ? NearEdges::margin($wear->scale, $ppi) : 0;
     }
 
     /** Whether wear depends on where the ink's edges are, so that its alpha must be given. */
