@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\Shield;
+use TallCrow\Effect\DrawsDots;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Canvas;
@@ -89,7 +91,10 @@ final class WornWords implements ChecksSheet
 
     private static function whole(Layer $layer, Compositor $compositor, Frame $frame): ?Piece
     {
-        return $compositor->piece($layer->withRole(Role::ink())->withOpacity(1.0)->withDistress([])->withMasks([])->withRepeat(null), $frame);
+        // What is printed weakly in dots is all that there is of it.
+        $inDots = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), DrawsDots::class, true)) !== [];
+
+        return $compositor->piece($layer->withRole(Role::ink())->withOpacity($inDots ? $layer->opacity : 1.0)->withDistress([])->withMasks([])->withRepeat(null), $frame);
     }
 
     /**
