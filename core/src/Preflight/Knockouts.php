@@ -8,6 +8,8 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\Move;
 use TallCrow\Edit\RemovePieces;
+use TallCrow\Edit\Scale;
+use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
@@ -30,6 +32,9 @@ final class Knockouts implements ChecksSheet
 
     /** Inches of ink that are left about what is moved onto it. */
     private const RIM = 0.1;
+
+    /** Of its size, what a piece keeps at least when it is made to fit (our choice). */
+    private const SMALLEST = 0.5;
 
     /** Places that are tried. */
     private const WAYS = 8;
@@ -89,7 +94,7 @@ final class Knockouts implements ChecksSheet
     }
 
     /**
-     * The shortest way onto the ink of a piece below it: to within its box, or to the middle of it.
+     * The shortest way onto the ink of a piece below it: to within its box, or to the middle of it; onto none that is large enough, so much smaller.
      *
      * @param  list<Layer>  $below
      * @return list<Mend> one at most
@@ -117,6 +122,34 @@ final class Knockouts implements ChecksSheet
             $move = new Move([$layer->id], round($dx, 4), round($dy, 4));
             if (self::onInk($subject->compositor()->piece($layer->moved($move->dx, $move->dy)->withRole(Role::ink()), $frame), $ink, $frame) >= self::MOVED) {
                 return [Mend::by(sprintf('Move %s onto the ink', $layer->called()), $move)];
+            }
+        }
+
+        return self::smaller($layer, $own, $below, $ink, $frame, $subject);
+    }
+
+    /**
+     * As large as the piece below it allows on which it stays the largest.
+     *
+     * @param  list<Layer>  $below
+     * @return list<Mend> one at most
+     */
+    private static function smaller(Layer $layer, Box $own, array $below, Image $ink, Frame $frame, SheetSubject $subject): array
+    {
+        $sizes = [];
+        foreach ($below as $piece) {
+            $room = $piece->on && $piece->role->prints() ? $subject->renderer->placer->box($piece)?->grown(-self::RIM) : null;
+            $by = $room === null ? 0.0 : floor(100 * min($room->width() / $own->width(), $room->height() / $own->height())) / 100;
+            if ($room !== null && $by >= self::SMALLEST && $by < 1.0) {
+                $sizes[] = [$by, $room->centreX() - $own->centreX(), $room->centreY() - $own->centreY()];
+            }
+        }
+        rsort($sizes);
+        foreach (array_slice($sizes, 0, self::WAYS) as [$by, $dx, $dy]) {
+            $move = new Move([$layer->id], round($dx, 4), round($dy, 4));
+            $moved = $layer->scaled($by, $own->centreX(), $own->centreY())->moved($move->dx, $move->dy);
+            if (self::onInk($subject->compositor()->piece($moved->withRole(Role::ink()), $frame), $ink, $frame) >= self::MOVED) {
+                return [Mend::by(sprintf('Set %s %d %% smaller, on the ink', $layer->called(), round(100 * (1 - $by))), new Scale([$layer->id], $by), $move)];
             }
         }
 

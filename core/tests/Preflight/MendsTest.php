@@ -53,6 +53,12 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
 
         return $is(abs($by - 1 - (int) $found[2] / 100) < 0.011, sprintf('%.3f times', $by));
     }
+    if (preg_match('/^Set (.+) (\d+) % smaller, on the ink$/u', $says, $found) === 1) {
+        $id = $named($found[1])->id;
+        $by = $wide($after, $id) / $wide($before, $id);
+
+        return $is(abs(1 - $by - (int) $found[2] / 100) < 0.006 && $placer->box($after->layer($id))->union($placer->box($after->layers[0])) == $placer->box($after->layers[0]), sprintf('%.3f times', $by));
+    }
     if (preg_match('/^Print it ([\d.]+) in wide$/', $says, $found) === 1) {
         return $is(abs($wide($after, $of[0]) - (float) $found[1]) < 0.006, sprintf('%.3f in', $wide($after, $of[0])));
     }
