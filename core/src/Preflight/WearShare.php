@@ -25,7 +25,7 @@ final class WearShare implements ChecksSheet
     /** A little below the limit, which a mend aims at, and how often it is measured whether it got there: edges chip much before a solid does. */
     private const AIM = 0.22;
 
-    private const TRIES = 4;
+    private const TRIES = 5;
 
     private const PPI = 75.0;
 
@@ -138,16 +138,18 @@ final class WearShare implements ChecksSheet
      */
     private static function less(float $share, array $layers, \Closure $measured): array
     {
-        $by = 1.0;
-        for ($i = 0; $i < self::TRIES; $i++) {
-            $by *= self::AIM / $share;
+        [$much, $little] = [1.0, 0.0];
+        $best = null;
+        $by = self::AIM / $share;
+        for ($i = 0; $i < self::TRIES && ($best === null || $best[1] < self::AIM / 2); $i++) {
             $share = $measured($by);
-            if ($share <= self::WARN) {
-                return [Mend::by(sprintf('Wear to %d %%', round($share * 100)), new ScaleWear($layers, $by))];
-            }
+            [$much, $little] = $share > self::WARN ? [$by, $little] : [$much, $by];
+            $best = $share > self::WARN ? $best : [$by, $share];
+            // Towards the share that is wanted, between what is known to be too much and too little.
+            $by = $little > 0 ? sqrt($much * $little) : $by * self::AIM / $share;
         }
 
-        return [];
+        return $best === null ? [] : [Mend::by(sprintf('Wear to %d %%', round($best[1] * 100)), new ScaleWear($layers, $best[0]))];
     }
 
     /**
