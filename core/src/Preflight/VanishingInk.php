@@ -15,6 +15,7 @@ use TallCrow\Edit\LeaveGarmentOut;
 use TallCrow\Edit\LineList;
 use TallCrow\Edit\SetChoice;
 use TallCrow\Effect\Looks;
+use TallCrow\Effect\StandsOut;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
@@ -33,9 +34,6 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     private const WORDS_LOST = 0.4;
 
     private const PIECE_LOST = 0.6;
-
-    /** Lines that lay ink about letters; those of looks draw it otherwise. */
-    private const ABOUT = ['outline', 'gap', 'backing', 'shadow'];
 
     /** Share of a word's ink that its letters have at least, to be read by them alone. */
     private const FACE = 0.2;
@@ -142,7 +140,8 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     /** Whether the letters themselves stand out, though a ring or a shadow about them does not. */
     private static function readsByItsFace(Layer $layer, int $inked, Image $seen, Standing $standing, Frame $frame, SheetSubject $subject): bool
     {
-        $bare = array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! in_array($line->kind, self::ABOUT, true) && ! is_a($line->is(), Looks::class, true)));
+        $isAbout = fn (string $kind): bool => is_a($kind, Looks::class, true) || (is_a($kind, StandsOut::class, true) && $kind::liesBeside());
+        $bare = array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! $isAbout($line->is())));
         if (! $layer->isWords() || count($bare) === count($layer->effects)) {
             return false;
         }
