@@ -103,6 +103,8 @@ final class Compositor implements Scene
             $sheet = $spared->isEmpty() ? $sheet : $sheet->settled();
             $left = $this->takenBy($wear, $spared, $frame, $ink, fn (): Image => $kept === null ? $sheet->alpha() : $sheet->alpha()->times($kept), $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
+            // The next line looks at what this one leaves before the sheet does.
+            $kept = $spared->isEmpty() ? $kept : $kept->settled();
         }
 
         return $kept === null ? $sheet : $sheet->masked($kept);
