@@ -41,15 +41,15 @@ final class Covered implements ChecksSheet
         $findings = [];
         foreach (array_reverse($top->counted(), true) as $id => $area) {
             $layer = $subject->artwork->layer($id);
-            $all = $top->whole[$id];
-            if ($layer === null || $all < self::LEAST * self::PPI ** 2) {
+            $isLarge = $layer !== null && $top->whole[$id] >= self::LEAST * self::PPI ** 2;
+            if ($layer === null || (! $isLarge && ! WeakInk::isOf($layer))) {
                 continue;
             }
-            $share = $area / $all;
+            $share = $area / max(1, $top->whole[$id]);
             $finding = match (true) {
                 self::isTwice($layer, $subject) => null,
-                $share < ($layer->isWords() ? self::WORDS : self::PIECE) => self::hidden($layer, $share, $subject),
-                $layer->isWords() => self::sunk($layer, $top->seen($id), $subject),
+                $isLarge && $share < ($layer->isWords() ? self::WORDS : self::PIECE) => self::hidden($layer, $share, $subject),
+                $layer->isWords() => self::sunk($layer, WeakInk::topmost($layer, $frame, $subject)->seen($layer->id), $subject),
                 default => null,
             };
             if ($finding !== null) {
@@ -124,7 +124,25 @@ final class Covered implements ChecksSheet
         return Standing::isLost($own, $ground) && Standing::isLost(self::mean($picture, $rim), $ground) ? Finding::of(
             Group::Composition, 'sunk:'.$layer->id, $layer->called().', on ink', Verdict::Fail, sprintf('%.1f : 1', $contrast), sprintf('%.1f : 1', Standing::CONTRAST),
             sprintf('%s is %s on %s: its contrast with the ink about it is %.1f to 1.', $layer->called(), $own->toHex(), $ground->toHex(), $contrast),
-        )->mendedBy(Mend::by(sprintf('Edge %s in %s', $layer->called(), self::other($ground)), new AddEffect($layer->id, Lines::of('outline', ['width' => 0.04, 'colour' => self::other($ground)]), first: false))) : null;
+        )->mendedBy(...self::readable($layer, $ground, $core, $part ?? Frame::sheet($subject->artwork->sheet, self::PPI), $subject)) : null;
+    }
+
+    /**
+     * What makes sunk words read: their own ink in full, where that stands out, or else a thin edge.
+     *
+     * @param  Image  $core  where the letters are
+     * @return list<Mend>
+     */
+    private static function readable(Layer $layer, Srgb $ground, Image $core, Frame $part, SheetSubject $subject): array
+    {
+        if (WeakInk::isOf($layer) && ! Standing::isLost(self::mean($subject->inked($layer->withOpacity(1.0), $part), $core), $ground)) {
+            return [Mend::by(sprintf('Print %s at full strength', $layer->called()), ...WeakInk::inFull($layer))];
+        }
+
+        return [Mend::by(
+            sprintf('Edge %s in %s%s', $layer->called(), self::other($ground), WeakInk::isOf($layer) ? ' at full strength' : ''),
+            new AddEffect($layer->id, Lines::of('outline', ['width' => 0.04, 'colour' => self::other($ground)]), first: false), ...WeakInk::inFull($layer),
+        )];
     }
 
     private static function other(Srgb $ground): string

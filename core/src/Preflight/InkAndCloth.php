@@ -19,9 +19,10 @@ final readonly class InkAndCloth
      */
     private function __construct(public Image $ink, public Image $beside) {}
 
-    public static function of(Image $picture): self
+    /** @param  float  $least  level of alpha beyond which there is ink */
+    public static function of(Image $picture, float $least = Topmost::HALF): self
     {
-        $ink = $picture->alpha()->isMore(127.0)->settled();
+        $ink = $picture->alpha()->isMore($least)->settled();
         // The little holes of wear and of screens bare no cloth to the eye: closed by a square (Serra, 1982).
         $filled = Morphology::worn(Morphology::grown($ink, self::HOLES), self::HOLES)->either($ink)->settled();
 

@@ -138,7 +138,9 @@ final class SheetSubject
     /** What stands out of the finished picture on a cloth, looked at in so many pixels to the inch. */
     public function standing(Garment $garment, float $ppi): Standing
     {
-        return $this->standing["{$garment->colour->toHex()} $ppi"] ??= Standing::of($this->seen[(int) $ppi] ??= InkAndCloth::of($this->sampled($ppi)), $this->keys($ppi), $garment);
+        $seen = $this->seen[(int) $ppi] ??= InkAndCloth::of($this->sampled($ppi));
+
+        return $this->standing["{$garment->colour->toHex()} $ppi"] ??= WeakInk::seenOn($garment, Standing::of($seen, $this->keys($ppi), $garment), $this, $ppi);
     }
 
     /** The alpha of all the ink before any wear, at every so many pixels of a window. */

@@ -89,6 +89,12 @@ final readonly class Standing
         return ($lab->l > 8.0 ? (($lab->l + 16) / 116) ** 3 : $lab->l * 27 / 24389) + 0.05;
     }
 
+    /** This one, but another where a mask shows. */
+    public function within(Image $mask, self $other): self
+    {
+        return new self($mask->chosen($other->ink, $this->ink)->settled(), $mask->chosen($other->lost, $this->lost)->settled());
+    }
+
     public function share(): float
     {
         $all = $this->ink->area();

@@ -81,6 +81,12 @@ final readonly class Topmost
         return $found;
     }
 
+    /** Whether a layer is drawn at all in a window as large as a picture. */
+    public function shows(string $id, Image $picture): bool
+    {
+        return in_array($id, $this->ids, true) && $this->fits($picture);
+    }
+
     public function fits(Image $mask): bool
     {
         return $mask->width() === $this->numbers->width() && $mask->height() === $this->numbers->height();

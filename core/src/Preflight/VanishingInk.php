@@ -49,6 +49,8 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
 
     private const MOST_MENDS = 3;
 
+    private const IN_FULL = ' at full strength';
+
     /** Lines that say what the letters themselves are filled with. */
     private const FILLS = ['fill', 'gradient', 'paper', 'picture', 'letter-colours', 'hollow', 'hatch', 'only'];
 
@@ -101,7 +103,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
             )->at([...array_map(fn (array $one): Box => $one[1], $lost), ...$finding->where])->about(...array_map(fn (array $one): string => $one[0]->id, $lost));
         }
 
-        return $finding->verdict === Verdict::Pass ? $finding : $finding->mendedBy(...array_slice([...$this->recoloured($lost, $subject), ...$this->edged($lost, $subject), ...$this->leftOut($finding, $garment, $subject)], 0, self::MOST_MENDS));
+        return $finding->verdict === Verdict::Pass ? $finding : $finding->mendedBy(...array_slice([...self::strengthened($lost, $garment, $subject), ...$this->recoloured($lost, $subject), ...$this->edged($lost, $subject), ...$this->leftOut($finding, $garment, $subject)], 0, self::MOST_MENDS));
     }
 
     /**
@@ -116,20 +118,17 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         if ($standing->lost->mean() <= 0.0) {
             return [];
         }
-        $top = $subject->topmost($frame);
-        if (! $top->fits($standing->lost)) {
-            return [];
-        }
-        [$seen, $gone, $inked] = [$top->counted(), $top->counted($standing->lost), $top->counted($standing->ink)];
         $all = $standing->ink->area();
-        $lost = [];
-        foreach ($seen as $id => $area) {
-            $layer = $subject->artwork->layer($id);
-            if ($layer === null || $area < self::LEAST * self::GRID ** 2) {
+        $lost = $counts = [];
+        foreach ($subject->pieces() as $layer) {
+            $top = WeakInk::topmost($layer, $frame, $subject);
+            if (! $top->shows($layer->id, $standing->lost)) {
                 continue;
             }
-            $matters = $layer->isWords() || $area > self::MATTERS * $all;
-            if ($matters && $gone[$id] / max(1, $inked[$id]) > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST) && ! self::readsByItsFace($layer, $inked[$id], $top->seen($id), $standing, $frame, $subject)) {
+            [$areas, $withInk, $withLost] = $counts[(string) WeakInk::level($layer)] ??= [$top->counted(), $top->counted($standing->ink), $top->counted($standing->lost)];
+            [$area, $inked, $gone] = [$areas[$layer->id], $withInk[$layer->id], $withLost[$layer->id]];
+            $matters = $area >= self::LEAST * self::GRID ** 2 && ($layer->isWords() || $area > self::MATTERS * $all);
+            if ($matters && $gone / max(1, $inked) > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST) && ! self::readsByItsFace($layer, $inked, $top->seen($layer->id), $standing, $frame, $subject)) {
                 $lost[] = [$layer, $subject->renderer->placer->box($layer) ?? $subject->artwork->sheet->box()];
             }
         }
@@ -151,6 +150,24 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     }
 
     /**
+     * Weak ink that reads once it is printed in full.
+     *
+     * @param  list<array{Layer, Box}>  $lost
+     * @return list<Mend>
+     */
+    private static function strengthened(array $lost, Garment $garment, SheetSubject $subject): array
+    {
+        $reads = function (Layer $layer) use ($garment, $subject): bool {
+            $ink = $subject->inked($layer->withOpacity(1.0), Frame::sheet($subject->artwork->sheet, self::GRID));
+
+            return Standing::of(InkAndCloth::of($ink), ColourKeys::of($ink), $garment)->share() <= self::WORDS_LOST;
+        };
+        $weak = array_filter(array_column($lost, 0), fn (Layer $layer): bool => WeakInk::isOf($layer) && $reads($layer));
+
+        return array_map(fn (Layer $layer): Mend => Mend::by(sprintf('Print %s%s', $layer->called(), self::IN_FULL), ...WeakInk::inFull($layer)), array_slice(array_values($weak), 0, 1));
+    }
+
+    /**
      * A thin edge in a colour that reads on every cloth of the job.
      *
      * @param  list<array{Layer, Box}>  $lost
@@ -161,7 +178,11 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         $colour = self::standsOut($subject);
 
         return $colour === null ? [] : array_map(
-            fn (array $one): Mend => Mend::by(sprintf('Edge %s in %s', $one[0]->called(), $colour->toHex()), new AddEffect($one[0]->id, Lines::of('outline', ['width' => self::EDGE, 'colour' => $colour->toHex()]), first: false)),
+            fn (array $one): Mend => Mend::by(
+                sprintf('Edge %s in %s%s', $one[0]->called(), $colour->toHex(), WeakInk::isOf($one[0]) ? self::IN_FULL : ''),
+                new AddEffect($one[0]->id, Lines::of('outline', ['width' => self::EDGE, 'colour' => $colour->toHex()]), first: false),
+                ...WeakInk::inFull($one[0]),
+            ),
             array_slice($lost, 0, 2),
         );
     }
@@ -181,7 +202,11 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         foreach ($lost as [$layer]) {
             $fills = array_filter($layer->isWords() ? $layer->effects : [], fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::FILLS, true));
             if (array_column($fills, 'kind') === ['fill']) {
-                return [Mend::by(sprintf('Print %s in %s', $layer->called(), $colour->toHex()), new SetChoice($layer->id, LineList::Effects, (int) array_key_first($fills), 'colour', $colour->toHex()))];
+                return [Mend::by(
+                    sprintf('Print %s in %s%s', $layer->called(), $colour->toHex(), WeakInk::isOf($layer) ? self::IN_FULL : ''),
+                    new SetChoice($layer->id, LineList::Effects, (int) array_key_first($fills), 'colour', $colour->toHex()),
+                    ...WeakInk::inFull($layer),
+                )];
             }
         }
 

@@ -170,7 +170,7 @@ trait Transforms
                     $map = $from === $wide ? $map : $on($map, 1 / $across, 1 / $down, 0.5 / $across - 0.5, 0.5 / $down - 0.5);
                     $map = $on($map, 1.0, 1.0, ($edge - $left) / $across, ($edge - $top) / $down);
 
-                    return $from->operation('mapim', [$map], ['interpolate' => $interpolate, 'premultiplied' => true]);
+                    return $from->operation('mapim', [$map], ['interpolate' => $interpolate, 'premultiplied' => true, 'extend' => Extend::Copy]);
                 };
                 $looks = array_values(array_map($look, $maps));
 

@@ -74,10 +74,10 @@ function done_otherwise(string $says, array $of, Artwork $before, Artwork $after
 
         return $is(abs($by - (float) $found[2]) < 0.001, sprintf('%.4f in', $by));
     }
-    if (preg_match('/^(Edge|Print) (.+) in (#[0-9a-f]{6})$/u', $says, $found) === 1) {
+    if (preg_match('/^(Edge|Print) (.+) in (#[0-9a-f]{6})( at full strength)?$/u', $says, $found) === 1) {
         $layer = $after->layer($named($found[2])->id);
 
-        return $is(in_array($found[3], $colours($layer, $found[1] === 'Edge' ? 'outline' : 'fill'), true), 'no such colour');
+        return $is(isset($found[4]) === ($named($found[2])->opacity < 1) && $layer->opacity === 1.0 && in_array($found[3], $colours($layer, $found[1] === 'Edge' ? 'outline' : 'fill'), true), 'no such colour');
     }
     if ($says === 'Take out that line' || str_starts_with($says, 'Take out the line that clears ')) {
         return $is(count($after->layer($of[0])->effects) === count($before->layer($of[0])->effects) - 1, 'as many lines as before');

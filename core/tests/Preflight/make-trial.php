@@ -246,4 +246,11 @@ $case('one-aside', 'a line in the middle, and one beside it that pulls the desig
 $case('filled-beside-copy', 'filled letters that are knocked out, and the same word printed elsewhere', $sheet([$shape('p', 'rectangle', $place(3, 4, 5, 2.6), [$fill('#b04a2c')]), $words('v', 'LANTERN', $place(3, 1.4, 4), [$fill($bone)], 'alfa-slab-one.woff2'), $words('w', 'LANTERN', $place(3, 4, 4), [], 'alfa-slab-one.woff2', ['role' => ['kind' => 'knockout', 'gap' => 0.08]])]), ['filled:w'], ['filled:v', 'knockout', 'blank']);
 $case('shadow-aside', 'words in the middle whose shadow falls to the right', $sheet([$words('w', 'KITE DAY', $place(3, 3, 4), [$fill($bone), ['kind' => 'shadow', 'distance' => 0.15, 'colour' => '#b04a2c']])]), [], ['centre', 'vanish', 'line']);
 $case('weak-in-dots', 'thin words at six tenths of their strength, in dots', $sheet([$words('w', 'ring for the hill', $place(3, 3, 4.6), [$fill($bone), ['kind' => 'halftone', 'lpi' => 35]], 'special-elite.woff2', ['opacity' => 0.6])]), [], ['word', 'haze', 'blank']);
+// Weak ink: what is seen is a mixture of it and of what lies below.
+$weak = fn (string $colour, float $opacity, array $effects = []): array => $words('w', 'QUARRY', $place(3, 3, 4), [$fill($colour), ...$effects], 'anton.woff2', ['opacity' => $opacity]);
+$light = ['White' => '#fdfdfb'];
+$case('weak-on-white', 'grey words at a fifth of their strength on white', $sheet([$weak('#6b7075', 0.2)], $light), ['vanish:White'], ['blank']);
+$case('weak-and-read', 'black words at a half of their strength on white', $sheet([$weak('#17181a', 0.5)], $light), [], ['vanish', 'sunk', 'blank']);
+$case('weak-on-plate', 'bone words at a tenth of their strength on a rust plate', $sheet([$shape('p', 'rectangle', $place(3, 3, 5, 3), [$fill('#b04a2c')]), $weak($bone, 0.1)], $light), ['sunk:w'], ['covered', 'blank']);
+$case('weak-plate-read', 'the same at a half', $sheet([$shape('p', 'rectangle', $place(3, 3, 5, 3), [$fill('#b04a2c')]), $weak($bone, 0.5)], $light), [], ['sunk', 'covered', 'vanish']);
 echo "$made cases\n";

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+use TallCrow\Artwork\Artwork;
+use TallCrow\Edit\Operations;
+use TallCrow\Preflight\Covered;
+use TallCrow\Preflight\Mend;
+use TallCrow\Preflight\VanishingInk;
+use TallCrow\Preflight\Verdict;
+use TallCrow\Tests\Fixtures;
+
+require_once __DIR__.'/subjects.php';
+
+/** Words at some strength on a cloth, on a plate if one is given. */
+function weak_words(string $colour, float $opacity, string $cloth, ?string $plate = null, array $effects = []): Artwork
+{
+    $words = Fixtures::words('w', 'KITE', 2.2, ['opacity' => $opacity, 'effects' => [['kind' => 'fill', 'colour' => $colour], ...$effects]]);
+
+    return Fixtures::artwork([...($plate === null ? [] : [ink_slab('plate', 0.2, 0.5, 2.8, 3.5, $plate)]), $words], ['garments' => [['name' => 'Cloth', 'colour' => $cloth]]]);
+}
+
+// Mixed in sRGB as compositors do, and by the formula of WCAG 2.2: black at 12.2 % on white is #e0e0e0, contrast 1.32; at 24.7 % #c0c0c0, 1.82.
+it('sees weak words mixed with the cloth', function (float $opacity, Verdict $verdict, string $figure): void {
+    $found = gauged(new VanishingInk, weak_words('#000000', $opacity, '#ffffff'))['vanish:Cloth'];
+    expect([$found->verdict, $found->figure])->toBe([$verdict, $figure]);
+})->with([[0.122, Verdict::Fail, '100.0 % lost'], [0.247, Verdict::Pass, '0.0 % lost'], [0.6, Verdict::Pass, '0.0 % lost'], [1.0, Verdict::Pass, '0.0 % lost']]);
+
+it('sees them so above half strength, too', function (): void {
+    // #5a5a5a at six tenths on #3a3a3a is #4d4d4d: contrast 1.35 where the ink itself has 1.65.
+    $found = fn (float $opacity): Verdict => gauged(new VanishingInk, weak_words('#5a5a5a', $opacity, '#3a3a3a'))['vanish:Cloth']->verdict;
+    expect([$found(1.0), $found(0.6)])->toBe([Verdict::Pass, Verdict::Fail]);
+});
+
+it('leaves words alone whose weakness is printed as dots of solid ink', function (): void {
+    $found = gauged(new VanishingInk, weak_words('#000000', 0.122, '#ffffff', effects: [['kind' => 'halftone', 'lpi' => 20]]))['vanish:Cloth'];
+    expect($found->verdict)->toBe(Verdict::Pass);
+});
+
+it('offers to print weak words in full where that reads, and in another colour where it does not', function (string $colour, string $first): void {
+    $sheet = weak_words($colour, 0.1, '#ffffff');
+    $mends = gauged(new VanishingInk, $sheet)['vanish:Cloth']->mends;
+    expect($mends[0]->says)->toStartWith($first)->toEndWith(' at full strength');
+    foreach ($mends as $mend) {
+        $mended = Operations::apply($mend->operations, $sheet, Fixtures::renderer()->placer)->artwork;
+        expect(gauged(new VanishingInk, $mended)['vanish:Cloth']->verdict)->toBe(Verdict::Pass, $mend->says);
+    }
+})->with([['#000000', 'Print KITE'], ['#fbfbfb', 'Print KITE in #']]);
+
+// Bone at a tenth on rust is #b75a3d, contrast 1.22; at a half #d29a82, 2.1.
+it('sees weak words mixed with the ink that they stand on', function (float $opacity, bool $isSunk): void {
+    expect(isset(gauged(new Covered, weak_words('#f3ead7', $opacity, '#ffffff', '#b04a2c'))['sunk:w']))->toBe($isSunk);
+})->with([[0.1, true], [0.5, false], [1.0, false]]);
+
+it('raises sunk words by their own ink, or by an edge where that is like the ground itself', function (string $colour, string $says): void {
+    $sheet = weak_words($colour, 0.1, '#ffffff', '#b04a2c');
+    $mends = gauged(new Covered, $sheet)['sunk:w']->mends;
+    expect(array_map(fn (Mend $mend): string => $mend->says, $mends))->toBe([$says]);
+    $mended = Operations::apply($mends[0]->operations, $sheet, Fixtures::renderer()->placer)->artwork;
+    expect(gauged(new Covered, $mended))->toBe([]);
+})->with([['#f3ead7', 'Print KITE at full strength'], ['#b8482c', 'Edge KITE in #f3ead7 at full strength']]);
