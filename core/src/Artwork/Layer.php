@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 use TallCrow\Effect\Effect;
+use TallCrow\Effect\LaysAbout;
 use TallCrow\Effect\LeavesNoFade;
 use TallCrow\Effect\Look\Airbrushed;
 use TallCrow\Mask\Mask;
@@ -176,7 +177,14 @@ final readonly class Layer
     /** Whether it only holds others together: each of them is drawn as it would be without it, wear apart. */
     public function isPlainGroup(): bool
     {
-        return $this->children() !== [] && $this->liveEffects() === [] && $this->liveMasks() === [] && $this->opacity >= 1.0 && $this->blend === BlendMode::Normal && $this->repeat?->on !== true;
+        return $this->liveEffects() === [] && $this->showsItsPieces();
+    }
+
+    /** Whether each of what a group holds is seen as it would be without it, whatever is laid about them. */
+    public function showsItsPieces(): bool
+    {
+        return $this->children() !== [] && array_filter($this->liveEffects(), fn (Effect $effect): bool => ! $effect instanceof LaysAbout) === []
+            && $this->liveMasks() === [] && $this->opacity >= 1.0 && $this->blend === BlendMode::Normal && $this->repeat?->on !== true;
     }
 
     /** @return list<Layer> those that it holds, if it is a group */

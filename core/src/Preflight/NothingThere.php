@@ -4,15 +4,26 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Edit\LineList;
 use TallCrow\Edit\RemoveLine;
 use TallCrow\Edit\RemovePieces;
+use TallCrow\Effect\Looks;
+use TallCrow\Raster\Canvas;
+use TallCrow\Render\Frame;
+use TallCrow\Type\Letter;
 
-/** A sheet without ink, lines that leave none, pieces that lie wholly off the sheet, and pieces laid twice. */
+/** A sheet without ink, lines that leave none of a piece or a letter, pieces that lie wholly off the sheet, and pieces laid twice. */
 final class NothingThere implements MendsOnSheet
 {
     private const SEEN = 8.0;
+
+    /** Pixels to the inch at which letters are looked at. */
+    private const CLOSE = 100.0;
+
+    /** Inches: full stops that are no larger are no loss. */
+    private const LEAST = 0.03;
 
     private const MOST_MENDS = 3;
 
@@ -32,7 +43,7 @@ final class NothingThere implements MendsOnSheet
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
         $sheet = $subject->artwork->sheet->box();
-        $bare = $off = $twice = [];
+        $bare = $off = $twice = $gaps = [];
         $before = [];
         foreach ($subject->pieces() as $layer) {
             if (! $layer->on || ! $layer->role->prints()) {
@@ -45,6 +56,8 @@ final class NothingThere implements MendsOnSheet
                 $off[] = $layer;
             } elseif ($subject->isBlank($layer)) {
                 $bare[] = $layer;
+            } elseif (($count = self::lettersLost($layer, $subject)) > 0) {
+                $gaps[$layer->id] = [$layer, $count];
             }
             foreach ($before as $other) {
                 if (self::isSame($layer, $other)) {
@@ -56,14 +69,19 @@ final class NothingThere implements MendsOnSheet
         }
         $what = array_filter([
             self::told($bare, 'leaves no ink', 'leave no ink'),
+            implode('; ', array_map(fn (array $one): string => sprintf('a look leaves nothing of %s of %s', $one[1] === 1 ? 'one letter' : "$one[1] letters", self::named([$one[0]])), $gaps)),
             self::told($off, 'lies wholly off the sheet', 'lie wholly off the sheet'),
             self::told($twice, 'lies on another piece that is just the same', 'lie on others that are just the same'),
         ]);
         if ($what === []) {
             return $finding;
         }
-        $layers = self::once([...$bare, ...$off, ...$twice]);
-        $takers = array_filter(array_map(fn (Layer $layer): ?Mend => self::withoutTaker($layer, $subject), $bare));
+        $gapped = array_column(array_values($gaps), 0);
+        $layers = self::once([...$bare, ...$gapped, ...$off, ...$twice]);
+        $takers = array_filter([
+            ...array_map(fn (Layer $layer): ?Mend => self::withoutTaker($layer, $subject->isBlankAs(...)), $bare),
+            ...array_map(fn (Layer $layer): ?Mend => self::withoutTaker($layer, fn (Layer $rest): bool => self::lettersLost($rest, $subject) > 0), $gapped),
+        ]);
 
         return Finding::of(
             $finding->group, $finding->key, $finding->word, Verdict::Fail, $finding->verdict === Verdict::Fail ? 'none' : sprintf('%d of %d pieces', count($layers), count($subject->pieces())), 'every piece once',
@@ -74,12 +92,43 @@ final class NothingThere implements MendsOnSheet
         )], 0, self::MOST_MENDS));
     }
 
-    /** Without the line that takes all the ink there is, where it is one: the last of those without which some is left. */
-    private static function withoutTaker(Layer $layer, SheetSubject $subject): ?Mend
+    /** Letters of which a look leaves no ink, though there is some of others. */
+    private static function lettersLost(Layer $layer, SheetSubject $subject): int
+    {
+        $looks = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), Looks::class, true));
+        $letters = $looks === [] || ! $layer->isWords() ? [] : ($subject->renderer->placer->place($layer)->letters ?? []);
+        $frame = $letters === [] ? null : Frame::about(Letter::together($letters)->bounds(), self::CLOSE);
+        if ($frame === null) {
+            return 0;
+        }
+        $ink = $subject->inked($layer->withMasks([])->withDistress([])->withRepeat(null)->withOpacity(1.0), $frame)->alpha()->settled();
+        $isLost = function (Letter $letter) use ($ink, $frame): bool {
+            $bounds = $letter->path->bounds();
+            $own = max($bounds->width(), $bounds->height()) < self::LEAST ? null : Frame::about($bounds, self::CLOSE)?->overlap($frame);
+            if ($own === null) {
+                return false;
+            }
+            // Its neighbours may reach into its box.
+            $canvas = new Canvas($own->width, $own->height, $own->fromInches());
+            $canvas->fill($letter->path);
+            $shape = $canvas->mask()->isMore(Topmost::HALF)->settled();
+
+            return $shape->mean() > 0.0 && $ink->crop($own->left - $frame->left, $own->top - $frame->top, $own->width, $own->height)->both($shape)->settled()->range()[1] <= self::SEEN;
+        };
+
+        return count(array_filter($letters, $isLost));
+    }
+
+    /**
+     * Without the line that takes the ink, where it is one: the last of those without which it is there.
+     *
+     * @param  callable(Layer): bool  $isTaken
+     */
+    private static function withoutTaker(Layer $layer, callable $isTaken): ?Mend
     {
         foreach (array_reverse($layer->effects, true) as $i => $line) {
             $rest = array_values(array_diff_key($layer->effects, [$i => $line]));
-            if ($line->on && ! $subject->isBlankAs($layer->withEffects($rest))) {
+            if ($line->on && ! $isTaken($layer->withEffects($rest))) {
                 return Mend::by(sprintf('Take out the line that clears %s', self::named([$layer])), new RemoveLine($layer->id, LineList::Effects, $i));
             }
         }

@@ -132,7 +132,7 @@ final class SheetSubject
      */
     private static function apart(array $layers): array
     {
-        return array_merge([], ...array_map(fn (Layer $layer): array => $layer->on && $layer->role->prints() && $layer->isPlainGroup() ? self::apart($layer->children()) : [$layer], $layers));
+        return array_merge([], ...array_map(fn (Layer $layer): array => $layer->on && $layer->role->prints() && $layer->showsItsPieces() ? self::apart($layer->children()) : [$layer], $layers));
     }
 
     /** What stands out of the finished picture on a cloth, looked at in so many pixels to the inch. */

@@ -9,6 +9,8 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Role;
 use TallCrow\Edit\Shield;
 use TallCrow\Effect\DrawsDots;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\LaysAbout;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Canvas;
@@ -51,7 +53,7 @@ final class WornWords implements ChecksSheet
         $frame = Frame::sheet($artwork->sheet, $ppi);
         $compositor = $subject->compositor();
         $findings = [];
-        foreach (self::words($artwork->layers, false) as [$layer, $isReplaced]) {
+        foreach (self::words($artwork->layers) as [$layer, $isReplaced, $opacity]) {
             $letters = $isReplaced ? [] : ($subject->renderer->placer->place($layer)->letters ?? []);
             $whole = $letters === [] ? null : self::whole($layer, $compositor, $frame);
             if ($whole === null) {
@@ -59,7 +61,7 @@ final class WornWords implements ChecksSheet
             }
             $at = $whole->frame;
             $now = $subject->picture->picture->crop($at->left, $at->top, $at->width, $at->height)->settled();
-            array_push($findings, ...$this->ofWords($layer, self::measured($letters, $whole, $whole->with(self::left($layer, $whole, $now)), $ppi, $subject), $subject));
+            array_push($findings, ...$this->ofWords($layer, $opacity, self::measured($letters, $whole, $whole->with(self::left($layer, $opacity, $whole, $now)), $ppi, $subject), $subject));
         }
         // What is lost is told first; what holds as far as there is room.
         usort($findings, fn (Finding $one, Finding $other): int => ($other->verdict === Verdict::Fail ? 1 : 0) <=> ($one->verdict === Verdict::Fail ? 1 : 0));
@@ -68,12 +70,13 @@ final class WornWords implements ChecksSheet
     }
 
     /**
-     * Words at any depth, and whether they stand elsewhere than their own lines say: in a group that is bent.
+     * Words at any depth, and whether they stand elsewhere, or look otherwise, than their own lines say: in a group that is bent. And how weakly
+     * they are printed, groups and all.
      *
      * @param  list<Layer>  $layers
-     * @return list<array{Layer, bool}>
+     * @return list<array{Layer, bool, float}>
      */
-    private static function words(array $layers, bool $isReplaced): array
+    private static function words(array $layers, bool $isReplaced = false, float $opacity = 1.0): array
     {
         $found = [];
         foreach ($layers as $layer) {
@@ -81,9 +84,10 @@ final class WornWords implements ChecksSheet
                 continue;
             }
             if ($layer->isWords()) {
-                $found[] = [$layer, $isReplaced];
+                $found[] = [$layer, $isReplaced, $opacity * $layer->opacity];
             }
-            array_push($found, ...self::words($layer->children(), $isReplaced || $layer->effects !== []));
+            $stay = array_filter($layer->liveEffects(), fn (Effect $effect): bool => ! $effect instanceof LaysAbout) === [];
+            array_push($found, ...self::words($layer->children(), $isReplaced || ! $stay || $layer->blend !== BlendMode::Normal, $opacity * $layer->opacity));
         }
 
         return $found;
@@ -100,13 +104,14 @@ final class WornWords implements ChecksSheet
     /**
      * Where the letters' own ink is still seen: one band.
      *
+     * @param  float  $opacity  of what is printed
      * @param  Image  $now  the finished picture there
      */
-    private static function left(Layer $layer, Piece $whole, Image $now): Image
+    private static function left(Layer $layer, float $opacity, Piece $whole, Image $now): Image
     {
         // Words that are printed weakly are there all the same.
-        $there = $now->alpha()->isMore(127.0 * min(1.0, $layer->opacity));
-        if ($layer->blend !== BlendMode::Normal || $layer->opacity < 1) {
+        $there = $now->alpha()->isMore(127.0 * min(1.0, $opacity));
+        if ($layer->blend !== BlendMode::Normal || $opacity < 1) {
             return $there->both($whole->image->alpha()->isMore(127.0))->settled();
         }
         $off = $now->band(0, 3)->linear(1.0)->minus($whole->image->band(0, 3));
@@ -157,14 +162,14 @@ final class WornWords implements ChecksSheet
      * @param  array<int, array{list<Letter>, float, ?float}>  $words  of measured()
      * @return list<Finding>
      */
-    private function ofWords(Layer $layer, array $words, SheetSubject $subject): array
+    private function ofWords(Layer $layer, float $opacity, array $words, SheetSubject $subject): array
     {
         $artwork = $subject->artwork;
         $findings = [];
         foreach ($words as $number => [$of, $lost, $thin]) {
             $box = Letter::together($of)->bounds();
             $limits = $artwork->limits;
-            $thin = $thin === null || $subject->picture->ppi < self::CLOSE || $subject->picture->ppi >= self::FINE ? $thin : self::inPrint($layer, $box, $subject);
+            $thin = $thin === null || $subject->picture->ppi < self::CLOSE || $subject->picture->ppi >= self::FINE ? $thin : self::inPrint($layer, $opacity, $box, $subject);
             $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke && $thin < self::THINNED * self::ownStroke($layer, $box, $subject));
             $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
             $finding = Finding::of(
@@ -188,17 +193,17 @@ final class WornWords implements ChecksSheet
     }
 
     /** The thinnest stroke of a word in the print's own pixels. */
-    private static function inPrint(Layer $layer, Box $box, SheetSubject $subject): ?float
+    private static function inPrint(Layer $layer, float $opacity, Box $box, SheetSubject $subject): ?float
     {
         $part = PrintedPart::of($subject->artwork, $subject, $box);
-        $thin = $part->figure($subject->picture->picture, serialize(['thinnest', sha1_file(__FILE__), sha1_file(__DIR__.'/Strokes.php'), $layer->id, $subject->artwork->limits->stroke]), function () use ($layer, $box, $part, $subject): float {
+        $thin = $part->figure($subject->picture->picture, serialize(['thinnest', sha1_file(__FILE__), sha1_file(__DIR__.'/Strokes.php'), $layer->id, $subject->artwork->limits->stroke]), function () use ($layer, $opacity, $box, $part, $subject): float {
             $whole = self::whole($layer, $subject->compositor(), $part->frame);
             if ($whole === null) {
                 return 0.0;
             }
             $now = $part->picture()->crop($whole->frame->left - $part->frame->left, $whole->frame->top - $part->frame->top, $whole->frame->width, $whole->frame->height)->settled();
 
-            return self::thinnest($box, $whole->with(self::left($layer, $whole, $now)), $part->frame->ppi, $subject->artwork->limits->stroke) ?? 0.0;
+            return self::thinnest($box, $whole->with(self::left($layer, $opacity, $whole, $now)), $part->frame->ppi, $subject->artwork->limits->stroke) ?? 0.0;
         });
 
         return $thin > 0 ? $thin : null;

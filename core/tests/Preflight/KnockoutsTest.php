@@ -42,3 +42,20 @@ it('moves words that are knocked out the shortest way onto ink that holds them, 
     'off a disc, to its middle' => [[Fixtures::shape('disc', 'ellipse', 0.8, more: ['placement' => ['x' => 0.6, 'y' => 1.0]])], 2.0, [0.6, 1.0]],
     'off what is too small' => [[ink_slab('bar', 0.2, 0.5, 0.5, 3.5)], 2.0, null],
 ]);
+
+it('sets words that are knocked out smaller where the ink holds them no other way, as large as the piece on which they stay the largest allows', function (array $below, int $on): void {
+    $words = Fixtures::words('w', 'MOTH', 1.6, ['role' => ['kind' => 'knockout', 'gap' => 0.0]]);
+    $artwork = Fixtures::artwork([...$below, $words]);
+    $mends = array_values(array_filter(gauged(new Knockouts, $artwork)['knockout:w']->mends, fn (Mend $mend): bool => str_starts_with($mend->says, 'Set')));
+    expect($mends)->toHaveCount(1);
+    $mended = Fixtures::edited($artwork, ...$mends[0]->operations);
+    [$box, $plate] = [Fixtures::renderer()->placer->box($mended->layers[count($below)]), Fixtures::renderer()->placer->box($mended->layers[$on])];
+    expect(gauged(new Knockouts, $mended))->toBe([])
+        ->and($box->union($plate))->toEqual($plate)
+        // A tenth of an inch of ink about them, and whole hundredths.
+        ->and($plate->width() - $box->width())->toBeGreaterThanOrEqual(0.2)->toBeLessThan(0.2 + 0.016)
+        ->and($mends[0]->says)->toBe(sprintf('Set MOTH %d %% smaller, on the ink', round(100 * (1 - $box->width() / 1.6))));
+})->with([
+    'a plate' => [[ink_slab('plate', 0.9, 0.5, 2.1, 3.5)], 0],
+    'the wider of two' => [[ink_slab('narrow', 0.1, 0.5, 1.2, 3.5), ink_slab('wide', 1.4, 0.5, 2.7, 3.5)], 1],
+]);

@@ -253,4 +253,12 @@ $case('weak-on-white', 'grey words at a fifth of their strength on white', $shee
 $case('weak-and-read', 'black words at a half of their strength on white', $sheet([$weak('#17181a', 0.5)], $light), [], ['vanish', 'sunk', 'blank']);
 $case('weak-on-plate', 'bone words at a tenth of their strength on a rust plate', $sheet([$shape('p', 'rectangle', $place(3, 3, 5, 3), [$fill('#b04a2c')]), $weak($bone, 0.1)], $light), ['sunk:w'], ['covered', 'blank']);
 $case('weak-plate-read', 'the same at a half', $sheet([$shape('p', 'rectangle', $place(3, 3, 5, 3), [$fill('#b04a2c')]), $weak($bone, 0.5)], $light), [], ['sunk', 'covered', 'vanish']);
+// Words of a group that is ringed, and one line of several.
+$grouped = fn (string $colour): array => ['id' => 'g', 'source' => ['kind' => 'group', 'layers' => [$words('w', 'POOL', $place(3, 3, 4.4), [$fill('#26375c')])]], 'effects' => [$ring(0.05, $colour)]];
+$case('ringed-group-sunk', 'navy words on navy in a group with a navy ring', $sheet([$shape('p', 'rectangle', $place(3, 3, 5.4, 3), [$fill('#22304f')]), $grouped('#26375c')], $light), ['sunk:w'], ['covered', 'blank']);
+$case('ringed-group-read', 'the same with a bone ring', $sheet([$shape('p', 'rectangle', $place(3, 3, 5.4, 3), [$fill('#22304f')]), $grouped($bone)], $light), [], ['sunk', 'covered', 'vanish', 'blank']);
+$case('one-line-sunk', 'two lines of bone words, the lower one on a bone plate', $sheet([$shape('p', 'rectangle', $place(3, 4.1, 5.4, 1.9), [$fill($bone)]), $words('w', "MOTHS\nPOOL", $place(3, 3, 2.8), [['kind' => 'letter-spacing', 'by' => 80], $fill('#efe6d2')])]), ['sunk:w'], ['covered', 'vanish']);
+$everySecond = fn (string $other): array => $words('w', 'MOTHS', $place(3, 3, 4.4), [['kind' => 'letter-colours', 'colours' => ['#1f1d1a', $other], 'way' => 'in-turn'], ['kind' => 'photocopied', 'grain' => 0, 'colour' => '#1f1d1a']]);
+$case('letters-cleared', 'words in two colours, photocopied: of the light letters nothing is left', $sheet([$everySecond('#d9a441')], $light), ['blank'], ['vanish', 'covered']);
+$case('letters-kept', 'the same of two dark colours', $sheet([$everySecond('#3d2a24')], $light), [], ['blank', 'vanish', 'covered']);
 echo "$made cases\n";

@@ -8,12 +8,13 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\LaysAbout;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 
 /** Fills all that lies within the outermost outline, behind the ink: a line drawing stands on it, and takes the whole of it out where it knocks out. */
-final readonly class Backing implements Inks, StandsOut
+final readonly class Backing implements Inks, LaysAbout, StandsOut
 {
     private function __construct(private Srgb $colour) {}
 

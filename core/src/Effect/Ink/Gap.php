@@ -9,13 +9,14 @@ use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\LaysAbout;
 use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
 /** Room between one ring and the next: outside cloth shows in it, inside the fill does. */
-final readonly class Gap implements Inks, MeasuresEdge, SuitsSize
+final readonly class Gap implements Inks, LaysAbout, MeasuresEdge, SuitsSize
 {
     private function __construct(private Ring $ring, private bool $inside) {}
 

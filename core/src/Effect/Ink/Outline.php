@@ -9,6 +9,7 @@ use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\LaysAbout;
 use TallCrow\Effect\MeasuresEdge;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
@@ -22,7 +23,7 @@ use TallCrow\Geometry\Join;
  * silhouette alone, a ring leaves counters free and what letters enclose between them. Crumbs are holes and islands that no disc of that
  * diameter fits into; they are filled, or left out.
  */
-final readonly class Outline implements Inks, MeasuresEdge, StandsOut, SuitsSize
+final readonly class Outline implements Inks, LaysAbout, MeasuresEdge, StandsOut, SuitsSize
 {
     private function __construct(private Ring $ring, private bool $inside) {}
 

@@ -8,13 +8,14 @@ use TallCrow\Effect\Inking\CastShadow;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
+use TallCrow\Effect\LaysAbout;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
 /** A hard shadow behind the piece and its rings: a shifted copy, or a solid block swept from the piece. */
-final readonly class Shadow implements Inks, StandsOut, SuitsSize
+final readonly class Shadow implements Inks, LaysAbout, StandsOut, SuitsSize
 {
     private function __construct(private CastShadow $shadow) {}
 
