@@ -50,6 +50,9 @@ final class SheetSubject
     /** @var array<int, Image> by ppi */
     private array $samples = [];
 
+    /** @var array<string, Image> by layer and part */
+    private array $mixed = [];
+
     /** @var array<int, InkAndCloth> by ppi */
     private array $seen = [];
 
@@ -141,6 +144,12 @@ final class SheetSubject
         $seen = $this->seen[(int) $ppi] ??= InkAndCloth::of($this->sampled($ppi));
 
         return $this->standing["{$garment->colour->toHex()} $ppi"] ??= WeakInk::seenOn($garment, Standing::of($seen, $this->keys($ppi), $garment), $this, $ppi);
+    }
+
+    /** A part of the finished picture, a piece in dots as the eye mixes them: the same for every cloth. */
+    public function mixed(Layer $layer, Frame $part): Image
+    {
+        return $this->mixed["$layer->id {$part->key()}"] ??= WeakInk::mixed($layer, $part, $this);
     }
 
     /** The alpha of all the ink before any wear, at every so many pixels of a window. */

@@ -162,7 +162,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
 
             return Standing::of(InkAndCloth::of($ink), ColourKeys::of($ink), $garment)->share() <= self::WORDS_LOST;
         };
-        $weak = array_filter(array_column($lost, 0), fn (Layer $layer): bool => WeakInk::isOf($layer) && $reads($layer));
+        $weak = array_filter(array_column($lost, 0), fn (Layer $layer): bool => WeakInk::isOf($layer) && self::ownInks($layer) === [] && $reads($layer));
 
         return array_map(fn (Layer $layer): Mend => Mend::by(sprintf('Print %s%s', $layer->called(), self::IN_FULL), ...WeakInk::inFull($layer)), array_slice(array_values($weak), 0, 1));
     }
@@ -183,7 +183,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
                 new AddEffect($one[0]->id, Lines::of('outline', ['width' => self::EDGE, 'colour' => $colour->toHex()]), first: false),
                 ...WeakInk::inFull($one[0]),
             ),
-            array_slice($lost, 0, 2),
+            array_slice(array_values(array_filter($lost, fn (array $one): bool => self::ownInks($one[0]) === [])), 0, 2),
         );
     }
 
@@ -200,17 +200,33 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
             return [];
         }
         foreach ($lost as [$layer]) {
-            $fills = array_filter($layer->isWords() ? $layer->effects : [], fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::FILLS, true));
-            if (array_column($fills, 'kind') === ['fill']) {
+            $line = self::colourLine($layer);
+            if ($line !== null) {
                 return [Mend::by(
                     sprintf('Print %s in %s%s', $layer->called(), $colour->toHex(), WeakInk::isOf($layer) ? self::IN_FULL : ''),
-                    new SetChoice($layer->id, LineList::Effects, (int) array_key_first($fills), 'colour', $colour->toHex()),
+                    new SetChoice($layer->id, LineList::Effects, $line, 'colour', $colour->toHex()),
                     ...WeakInk::inFull($layer),
                 )];
             }
         }
 
         return [];
+    }
+
+    /** Which line says what one colour words are printed in, if one does: their only fill, or the look that prints them in an ink of its own. */
+    private static function colourLine(Layer $layer): ?int
+    {
+        $fills = array_filter($layer->isWords() ? $layer->effects : [], fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::FILLS, true));
+        $own = self::ownInks($layer);
+        $say = $own === [] ? $fills : $own;
+
+        return $layer->isWords() && in_array(array_column($say, 'kind'), [['fill'], ['photocopied']], true) ? array_key_first($say) : null;
+    }
+
+    /** @return array<int, EffectLine> looks that print a piece in inks of their own, whatever it is filled and edged with */
+    private static function ownInks(Layer $layer): array
+    {
+        return array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), Looks::class, true) && is_a($line->is(), StandsOut::class, true));
     }
 
     /** Of the job's own colours, and of bone and ink, the one with the most contrast with the cloth that it stands out from least. */

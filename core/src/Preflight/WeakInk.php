@@ -4,23 +4,42 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
+use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
 use TallCrow\Cutout\ColourKeys;
 use TallCrow\Edit\SetOpacity;
+use TallCrow\Effect\DrawsDots;
+use TallCrow\Effect\Effect;
+use TallCrow\Raster\Blur;
 use TallCrow\Raster\Composition;
+use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
-/** Pieces that are printed weakly: what the eye sees of them on a cloth is a mixture of both colours. */
+/** Pieces that are printed weakly, and words in dots: what the eye sees of them at arm's length is a mixture of their ink and of what it lies on. */
 final readonly class WeakInk
 {
     /** Of its greatest alpha, what a pixel of theirs has at least: their soft edges are not looked at. */
     private const SOLID = 0.6;
 
-    /** Whether a layer's own ink lets the cloth through. */
+    /** Inches, the standard deviation over which dots are mixed: the eye does not part those of twenty lines to the inch at arm's length (our choice). */
+    private const MIXED = 0.05;
+
+    /** Pixels about a piece in which it is seen whether anything edges it. */
+    private const ROOM = 12;
+
+    /** The least share of a place that dots cover where it is still ink. */
+    private const COVERED = 0.05;
+
+    /** Whether a layer's own ink lets through what lies below it. */
     public static function isOf(Layer $layer): bool
     {
-        return $layer->opacity < 1.0 && $layer->fades();
+        return $layer->opacity < 1.0;
+    }
+
+    private static function isInDots(Layer $layer): bool
+    {
+        return $layer->isWords() && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof DrawsDots) !== [];
     }
 
     /** Level of alpha beyond which a piece's ink is seen. */
@@ -41,19 +60,42 @@ final readonly class WeakInk
         return self::isOf($layer) ? [new SetOpacity($layer->id, 1.0)] : [];
     }
 
-    /** What stands out on a cloth, with weak pieces as they are seen there. */
+    /** What stands out on a cloth, with weak pieces, and words in dots, as they are seen there. */
     public static function seenOn(Garment $garment, Standing $standing, SheetSubject $subject, float $ppi): Standing
     {
         $frame = Frame::sheet($subject->artwork->sheet, $ppi);
         $picture = $subject->sampled($ppi);
         foreach ($subject->pieces() as $layer) {
-            $top = $layer->on && $layer->role->prints() && self::isOf($layer) ? self::topmost($layer, $frame, $subject) : null;
-            if ($top?->shows($layer->id, $picture) === true) {
-                $mixed = Standing::of(InkAndCloth::of($picture, self::level($layer)), ColourKeys::of(Composition::onCloth($picture, $garment->colour)), $garment);
-                $standing = $standing->within($top->seen($layer->id), $mixed);
+            $isInDots = self::isInDots($layer);
+            $top = $layer->on && $layer->role->prints() && ($isInDots || self::isOf($layer)) ? self::topmost($layer, $frame, $subject) : null;
+            $reach = $top?->shows($layer->id, $picture) === true ? $subject->reach($layer->id) : null;
+            $part = $reach === null ? null : Frame::about($reach, $ppi)?->grown(self::ROOM)->overlap($frame);
+            if ($top === null || $part === null) {
+                continue;
             }
+            $seen = $isInDots ? $subject->mixed($layer, $part) : $picture->crop($part->left, $part->top, $part->width, $part->height);
+            $mixed = Standing::of(InkAndCloth::of($seen, $isInDots ? self::COVERED * 255 : self::level($layer)), ColourKeys::of(Composition::onCloth($seen, $garment->colour)), $garment);
+            $standing = $standing->within($top->seen($layer->id), $mixed->placed($part, $frame));
         }
 
         return $standing;
+    }
+
+    /**
+     * A part of the picture, each place of a piece in dots the mean of what its shape holds there: levels are mixed, as proofs mix them, and about as on
+     * cloth, where scattered light darkens what lies between dots (an n of Yule and Nielsen of 2.2).
+     */
+    public static function mixed(Layer $layer, Frame $part, SheetSubject $subject): Image
+    {
+        $every = max(1, (int) round($subject->picture->ppi / $part->ppi));
+        $solid = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), DrawsDots::class, true))));
+        $fine = $part->finer($every);
+        $shape = $subject->inked($solid->withOpacity(1.0), $fine)->alpha()->isMore(Topmost::HALF)->settled();
+        $own = $subject->picture->picture->crop($fine->left, $fine->top, min($fine->width, $subject->picture->picture->width() - $fine->left), min($fine->height, $subject->picture->picture->height() - $fine->top))->embed(0, 0, $fine->width, $fine->height)->settled();
+        // Normalised convolution (Knutsson and Westin, 1993): what lies beside the shape does not count.
+        $spread = fn (Image $image): Image => Blur::exact($image->shrunk($every)->settled(), self::MIXED * $part->ppi);
+        $mean = $spread(Composition::premultiplied($own)->times($shape))->divided($spread($shape))->linearByte(255.0)->asColours()->unpremultiplied();
+
+        return $shape->subsampled($every)->chosen($mean, $own->subsampled($every))->settled();
     }
 }

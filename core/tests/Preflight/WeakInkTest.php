@@ -32,10 +32,16 @@ it('sees them so above half strength, too', function (): void {
     expect([$found(1.0), $found(0.6)])->toBe([Verdict::Pass, Verdict::Fail]);
 });
 
-it('leaves words alone whose weakness is printed as dots of solid ink', function (): void {
-    $found = gauged(new VanishingInk, weak_words('#000000', 0.122, '#ffffff', effects: [['kind' => 'halftone', 'lpi' => 20]]))['vanish:Cloth'];
-    expect($found->verdict)->toBe(Verdict::Pass);
-});
+it('sees dots mixed with the cloth just so', function (float $opacity, float $lpi, Verdict $verdict): void {
+    $found = gauged(new VanishingInk, weak_words('#000000', $opacity, '#ffffff', effects: [['kind' => 'halftone', 'lpi' => $lpi]]))['vanish:Cloth'];
+    expect($found->verdict)->toBe($verdict);
+})->with([[0.1, 20, Verdict::Fail], [0.1, 40, Verdict::Fail], [0.3, 20, Verdict::Pass], [0.3, 40, Verdict::Pass], [1.0, 20, Verdict::Pass]]);
+
+it('mixes the inks of a screen, but not with what lies beside the piece', function (string $cloth, Verdict $verdict): void {
+    // Of #808080, whose light is 0.216, so much is white and the rest black (Neugebauer, 1937): 0.216 of 255 levels are #373737.
+    $screened = weak_words('#808080', 1.0, $cloth, effects: [['kind' => 'halftone-inks', 'inks' => ['#000000', '#ffffff'], 'lpi' => 35]]);
+    expect(gauged(new VanishingInk, $screened)['vanish:Cloth']->verdict)->toBe($verdict);
+})->with([['#373737', Verdict::Fail], ['#ffffff', Verdict::Pass], ['#808080', Verdict::Pass]]);
 
 it('offers to print weak words in full where that reads, and in another colour where it does not', function (string $colour, string $first): void {
     $sheet = weak_words($colour, 0.1, '#ffffff');
@@ -59,3 +65,16 @@ it('raises sunk words by their own ink, or by an edge where that is like the gro
     $mended = Operations::apply($mends[0]->operations, $sheet, Fixtures::renderer()->placer)->artwork;
     expect(gauged(new Covered, $mended))->toBe([]);
 })->with([['#f3ead7', 'Print KITE at full strength'], ['#b8482c', 'Edge KITE in #f3ead7 at full strength']]);
+
+it('offers for words that a look prints in inks of its own what that look can do', function (array $look, array $says): void {
+    $sheet = weak_words('#202020', 1.0, '#151515', effects: [$look]);
+    $mends = gauged(new VanishingInk, $sheet)['vanish:Cloth']->mends;
+    expect(array_map(fn (Mend $mend): string => $mend->says, $mends))->toBe($says);
+    foreach ($mends as $mend) {
+        $mended = Operations::apply($mend->operations, $sheet, Fixtures::renderer()->placer)->artwork;
+        expect(gauged(new VanishingInk, $mended)['vanish:Cloth']->verdict)->toBe(Verdict::Pass);
+    }
+})->with([
+    'one ink' => [['kind' => 'photocopied', 'grain' => 0, 'colour' => '#1c1c1c'], ['Print KITE in #f3ead7']],
+    'two inks in dots' => [['kind' => 'halftone-inks', 'inks' => ['#101010', '#2a2a2a'], 'lpi' => 30], []],
+]);

@@ -261,4 +261,7 @@ $case('one-line-sunk', 'two lines of bone words, the lower one on a bone plate',
 $everySecond = fn (string $other): array => $words('w', 'MOTHS', $place(3, 3, 4.4), [['kind' => 'letter-colours', 'colours' => ['#1f1d1a', $other], 'way' => 'in-turn'], ['kind' => 'photocopied', 'grain' => 0, 'colour' => '#1f1d1a']]);
 $case('letters-cleared', 'words in two colours, photocopied: of the light letters nothing is left', $sheet([$everySecond('#d9a441')], $light), ['blank'], ['vanish', 'covered']);
 $case('letters-kept', 'the same of two dark colours', $sheet([$everySecond('#3d2a24')], $light), [], ['blank', 'vanish', 'covered']);
+$screened = fn (string $colour, array $inks): array => $words('w', 'QUARRY', $place(3, 3, 4.4), [$fill($colour), ['kind' => 'halftone-inks', 'inks' => $inks, 'lpi' => 30]]);
+$case('dark-dots', 'words in a few bone dots among black ones on maroon', $sheet([$screened('#4a1f24', ['#f3ead7', '#000000'])], ['Maroon' => '#4a1f28']), ['vanish:Maroon'], ['blank', 'sunk']);
+$case('light-dots', 'words in many bone dots among black ones on maroon', $sheet([$screened('#d8ccb8', ['#f3ead7', '#000000'])], ['Maroon' => '#4a1f28']), [], ['vanish', 'blank', 'sunk']);
 echo "$made cases\n";
