@@ -177,11 +177,35 @@ final class WornWords implements ChecksSheet
                 sprintf('%d %% · %.3f in', round($lost * 100), $thin ?? 0.0), sprintf('%d %% · %.3f in', round($limits->letterLost * 100), $limits->stroke),
                 sprintf('Of one letter of %s %d %% is gone (worn, knocked out, masked or covered); the thinnest stroke that is left is %.3f in.', $called, round($lost * 100), $thin ?? 0.0),
             )->at([$box])->about($layer->id);
-            $isWorn = $artwork->liveDistress() !== [] && in_array($layer, $artwork->layers, true);
-            $findings[] = $gone && $isWorn ? $finding->mendedBy(Mend::by(sprintf('Shield %s', $layer->called()), new Shield($layer->id))) : $finding;
+            $isWorn = $gone && $artwork->liveDistress() !== [] && in_array($layer, $artwork->layers, true);
+            $findings[] = $isWorn && self::isWholeAlone($layer, $of, $subject) ? $finding->mendedBy(Mend::by(sprintf('Shield %s', $layer->called()), new Shield($layer->id))) : $finding;
         }
 
         return $findings;
+    }
+
+    /**
+     * Whether enough of a word is left where only its own lines take from it: shielding it spares it that of the sheet.
+     *
+     * @param  list<Letter>  $word
+     */
+    private static function isWholeAlone(Layer $layer, array $word, SheetSubject $subject): bool
+    {
+        $ppi = $subject->picture->ppi;
+        $limits = $subject->artwork->limits;
+        $box = Letter::together($word)->bounds();
+        $frame = Frame::about($box, $ppi);
+        $whole = $frame === null ? null : self::whole($layer, $subject->compositor(), $frame);
+        if ($frame === null || $whole === null) {
+            return false;
+        }
+        $before = $whole->with($whole->image->alpha()->isMore(127.0)->settled());
+        $own = $subject->inked($layer->withRepeat(null), $whole->frame)->alpha()->isMore(127.0 * min(1.0, $layer->opacity));
+        $left = $whole->with($own->both($before->image)->settled());
+        $lost = max([0.0, ...array_map(fn (Letter $letter): float => self::lost($letter, $before, $left, $ppi), $word)]);
+        $thin = self::thinnest($box, $left, $ppi, $limits->stroke);
+
+        return $lost <= $limits->letterLost && ($thin === null || $thin >= $limits->stroke || $thin >= self::THINNED * self::ownStroke($layer, $box, $subject));
     }
 
     /** The thinnest stroke of a word before anything is taken from it, in the print's own pixels. */

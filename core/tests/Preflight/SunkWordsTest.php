@@ -64,3 +64,17 @@ it('takes nothing for gone of words that a group prints weakly', function (): vo
     $found = gauged(new WornWords, Fixtures::artwork([['id' => 'g', 'source' => ['kind' => 'group', 'layers' => [two_lines('#1f1d1a')]], 'opacity' => 0.3]], ['garments' => [['name' => 'White', 'colour' => '#ffffff']]]));
     expect(array_filter($found, fn (Finding $finding): bool => $finding->verdict === Verdict::Fail))->toBe([]);
 });
+
+it('offers to shield words only where the wear of the sheet is what takes them', function (array $own, bool $isOffered): void {
+    $words = ['masks' => [], ...$own] + two_lines('#1f1d1a');
+    $sheet = Fixtures::artwork([$words], ['garments' => [['name' => 'White', 'colour' => '#ffffff']], 'distress' => [['texture' => 'speckle', 'amount' => 0.6, 'seed' => 3]]]);
+    $failed = array_filter(gauged(new WornWords, $sheet), fn (Finding $finding): bool => $finding->verdict === Verdict::Fail);
+    expect($failed)->not->toBe([]);
+    foreach ($failed as $finding) {
+        expect(count($finding->mends))->toBe($isOffered ? 1 : 0, $finding->key);
+    }
+})->with([
+    'nothing of its own' => [[], true],
+    'a mask that cuts both words' => [['masks' => [['kind' => 'rectangle', 'x' => 0.3, 'y' => 0.5, 'width' => 0.5, 'height' => 1.2]]], false],
+    'as much wear of its own' => [['distress' => [['texture' => 'speckle', 'amount' => 0.7, 'seed' => 9]]], false],
+]);
