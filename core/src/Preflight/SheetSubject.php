@@ -50,7 +50,7 @@ final class SheetSubject
     /** @var array<int, Image> by ppi */
     private array $samples = [];
 
-    /** @var array<string, Image> by layer and part */
+    /** @var array<int, Image> by ppi */
     private array $mixed = [];
 
     /** @var array<int, InkAndCloth> by ppi */
@@ -146,10 +146,14 @@ final class SheetSubject
         return $this->standing["{$garment->colour->toHex()} $ppi"] ??= WeakInk::seenOn($garment, Standing::of($seen, $this->keys($ppi), $garment), $this, $ppi);
     }
 
-    /** A part of the finished picture, a piece in dots as the eye mixes them: the same for every cloth. */
-    public function mixed(Layer $layer, Frame $part): Image
+    /**
+     * The finished picture, words in dots as the eye mixes them: the same for every cloth.
+     *
+     * @param  list<Layer>  $inDots
+     */
+    public function mixed(array $inDots, float $ppi): Image
     {
-        return $this->mixed["$layer->id {$part->key()}"] ??= WeakInk::mixed($layer, $part, $this);
+        return $this->mixed[(int) $ppi] ??= WeakInk::mixed($inDots, $ppi, $this);
     }
 
     /** The alpha of all the ink before any wear, at every so many pixels of a window. */

@@ -13,7 +13,6 @@ use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
-use TallCrow\Render\Frame;
 
 /**
  * What of a picture's ink stands out from a cloth and what is lost on it. Ink of the cloth's own lightness and colour reads all the same where it is
@@ -88,14 +87,6 @@ final readonly class Standing
     private static function light(Lab $lab): float
     {
         return ($lab->l > 8.0 ? (($lab->l + 16) / 116) ** 3 : $lab->l * 27 / 24389) + 0.05;
-    }
-
-    /** What was found in a part, as large as the whole. */
-    public function placed(Frame $part, Frame $whole): self
-    {
-        $place = fn (Image $mask): Image => $mask->embed($part->left - $whole->left, $part->top - $whole->top, $whole->width, $whole->height);
-
-        return new self($place($this->ink), $place($this->lost));
     }
 
     /** This one, but another where a mask shows. */

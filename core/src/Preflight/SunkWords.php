@@ -105,11 +105,11 @@ final readonly class SunkWords
     {
         $layer = $this->layer;
         if (WeakInk::isOf($layer) && ! Standing::isLost(self::mean($this->subject->inked($layer->withOpacity(1.0), $part), $core), $ground)) {
-            return [Mend::by(sprintf('Print %s at full strength', $layer->called()), ...WeakInk::inFull($layer))];
+            return [Mend::by(sprintf('Print %s%s', $layer->called(), WeakInk::IN_FULL), ...WeakInk::inFull($layer))];
         }
 
         return [Mend::by(
-            sprintf('Edge %s in %s%s', $layer->called(), self::other($ground), WeakInk::isOf($layer) ? ' at full strength' : ''),
+            sprintf('Edge %s in %s%s', $layer->called(), self::other($ground), WeakInk::isOf($layer) ? WeakInk::IN_FULL : ''),
             new AddEffect($layer->id, Lines::of('outline', ['width' => 0.04, 'colour' => self::other($ground)]), first: false), ...WeakInk::inFull($layer),
         )];
     }

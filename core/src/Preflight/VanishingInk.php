@@ -49,8 +49,6 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
 
     private const MOST_MENDS = 3;
 
-    private const IN_FULL = ' at full strength';
-
     /** Lines that say what the letters themselves are filled with. */
     private const FILLS = ['fill', 'gradient', 'paper', 'picture', 'letter-colours', 'hollow', 'hatch', 'only'];
 
@@ -164,7 +162,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         };
         $weak = array_filter(array_column($lost, 0), fn (Layer $layer): bool => WeakInk::isOf($layer) && self::ownInks($layer) === [] && $reads($layer));
 
-        return array_map(fn (Layer $layer): Mend => Mend::by(sprintf('Print %s%s', $layer->called(), self::IN_FULL), ...WeakInk::inFull($layer)), array_slice(array_values($weak), 0, 1));
+        return array_map(fn (Layer $layer): Mend => Mend::by(sprintf('Print %s%s', $layer->called(), WeakInk::IN_FULL), ...WeakInk::inFull($layer)), array_slice(array_values($weak), 0, 1));
     }
 
     /**
@@ -179,7 +177,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
 
         return $colour === null ? [] : array_map(
             fn (array $one): Mend => Mend::by(
-                sprintf('Edge %s in %s%s', $one[0]->called(), $colour->toHex(), WeakInk::isOf($one[0]) ? self::IN_FULL : ''),
+                sprintf('Edge %s in %s%s', $one[0]->called(), $colour->toHex(), WeakInk::isOf($one[0]) ? WeakInk::IN_FULL : ''),
                 new AddEffect($one[0]->id, Lines::of('outline', ['width' => self::EDGE, 'colour' => $colour->toHex()]), first: false),
                 ...WeakInk::inFull($one[0]),
             ),
@@ -203,7 +201,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
             $line = self::colourLine($layer);
             if ($line !== null) {
                 return [Mend::by(
-                    sprintf('Print %s in %s%s', $layer->called(), $colour->toHex(), WeakInk::isOf($layer) ? self::IN_FULL : ''),
+                    sprintf('Print %s in %s%s', $layer->called(), $colour->toHex(), WeakInk::isOf($layer) ? WeakInk::IN_FULL : ''),
                     new SetChoice($layer->id, LineList::Effects, $line, 'colour', $colour->toHex()),
                     ...WeakInk::inFull($layer),
                 )];

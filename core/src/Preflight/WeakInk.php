@@ -25,8 +25,10 @@ final readonly class WeakInk
     /** Inches, the standard deviation over which dots are mixed: the eye does not part those of twenty lines to the inch at arm's length (our choice). */
     private const MIXED = 0.05;
 
-    /** Pixels about a piece in which it is seen whether anything edges it. */
-    private const ROOM = 12;
+    /** Strengths are told apart in so many steps: each is looked at by itself. */
+    private const STEPS = 10;
+
+    public const IN_FULL = ' at full strength';
 
     /** The least share of a place that dots cover where it is still ink. */
     private const COVERED = 0.05;
@@ -45,7 +47,7 @@ final readonly class WeakInk
     /** Level of alpha beyond which a piece's ink is seen. */
     public static function level(Layer $layer): float
     {
-        return self::isOf($layer) ? self::SOLID * 255 * $layer->opacity : Topmost::HALF;
+        return self::isOf($layer) ? self::SOLID * 255 * max(0.02, floor(self::STEPS * $layer->opacity) / self::STEPS) : Topmost::HALF;
     }
 
     /** Which piece is seen where, as far as it matters to this one. */
@@ -63,29 +65,65 @@ final readonly class WeakInk
     /** What stands out on a cloth, with weak pieces, and words in dots, as they are seen there. */
     public static function seenOn(Garment $garment, Standing $standing, SheetSubject $subject, float $ppi): Standing
     {
-        $frame = Frame::sheet($subject->artwork->sheet, $ppi);
-        $picture = $subject->sampled($ppi);
+        $weak = $inDots = [];
         foreach ($subject->pieces() as $layer) {
-            $isInDots = self::isInDots($layer);
-            $top = $layer->on && $layer->role->prints() && ($isInDots || self::isOf($layer)) ? self::topmost($layer, $frame, $subject) : null;
-            $reach = $top?->shows($layer->id, $picture) === true ? $subject->reach($layer->id) : null;
-            $part = $reach === null ? null : Frame::about($reach, $ppi)?->grown(self::ROOM)->overlap($frame);
-            if ($top === null || $part === null) {
-                continue;
+            if ($layer->on && $layer->role->prints() && self::isInDots($layer)) {
+                $inDots[] = $layer;
+            } elseif ($layer->on && $layer->role->prints() && self::isOf($layer)) {
+                $weak[(string) self::level($layer)][] = $layer;
             }
-            $seen = $isInDots ? $subject->mixed($layer, $part) : $picture->crop($part->left, $part->top, $part->width, $part->height);
-            $mixed = Standing::of(InkAndCloth::of($seen, $isInDots ? self::COVERED * 255 : self::level($layer)), ColourKeys::of(Composition::onCloth($seen, $garment->colour)), $garment);
-            $standing = $standing->within($top->seen($layer->id), $mixed->placed($part, $frame));
+        }
+        foreach ($weak as $layers) {
+            $standing = self::withOf($layers, $standing, $subject->sampled($ppi), self::level($layers[0]), $garment, $subject, $ppi);
         }
 
-        return $standing;
+        return $inDots === [] ? $standing : self::withOf($inDots, $standing, $subject->mixed($inDots, $ppi), self::COVERED * 255, $garment, $subject, $ppi);
+    }
+
+    /**
+     * @param  non-empty-list<Layer>  $layers
+     * @param  Image  $picture  as it is seen where they are
+     * @param  float  $least  level of alpha beyond which there is ink
+     */
+    private static function withOf(array $layers, Standing $standing, Image $picture, float $least, Garment $garment, SheetSubject $subject, float $ppi): Standing
+    {
+        $where = null;
+        foreach ($layers as $layer) {
+            $top = self::topmost($layer, Frame::sheet($subject->artwork->sheet, $ppi), $subject);
+            if ($top->shows($layer->id, $picture)) {
+                $seen = $top->seen($layer->id);
+                $where = $where === null ? $seen : $where->either($seen)->settled();
+            }
+        }
+
+        return $where === null ? $standing : $standing->within($where, Standing::of(InkAndCloth::of($picture, $least), ColourKeys::of(Composition::onCloth($picture, $garment->colour)), $garment));
+    }
+
+    /**
+     * The picture with all words in dots as the eye mixes them.
+     *
+     * @param  list<Layer>  $layers
+     */
+    public static function mixed(array $layers, float $ppi, SheetSubject $subject): Image
+    {
+        $frame = Frame::sheet($subject->artwork->sheet, $ppi);
+        $picture = $subject->sampled($ppi);
+        foreach ($layers as $layer) {
+            $reach = $subject->reach($layer->id);
+            $part = $reach === null ? null : Frame::about($reach, $ppi)?->overlap($frame);
+            if ($part !== null && $part->left + $part->width <= $picture->width() && $part->top + $part->height <= $picture->height()) {
+                $picture = $picture->insert(self::part($layer, $part, $picture, $subject), $part->left, $part->top)->settled();
+            }
+        }
+
+        return $picture;
     }
 
     /**
      * A part of the picture, each place of a piece in dots the mean of what its shape holds there: levels are mixed, as proofs mix them, and about as on
      * cloth, where scattered light darkens what lies between dots (an n of Yule and Nielsen of 2.2).
      */
-    public static function mixed(Layer $layer, Frame $part, SheetSubject $subject): Image
+    private static function part(Layer $layer, Frame $part, Image $picture, SheetSubject $subject): Image
     {
         $every = max(1, (int) round($subject->picture->ppi / $part->ppi));
         $solid = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), DrawsDots::class, true))));
@@ -96,6 +134,6 @@ final readonly class WeakInk
         $spread = fn (Image $image): Image => Blur::exact($image->shrunk($every)->settled(), self::MIXED * $part->ppi);
         $mean = $spread(Composition::premultiplied($own)->times($shape))->divided($spread($shape))->linearByte(255.0)->asColours()->unpremultiplied();
 
-        return $shape->subsampled($every)->chosen($mean, $own->subsampled($every))->settled();
+        return $shape->subsampled($every)->chosen($mean, $picture->crop($part->left, $part->top, $part->width, $part->height))->settled();
     }
 }

@@ -8,6 +8,7 @@ use TallCrow\Preflight\Covered;
 use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\VanishingInk;
 use TallCrow\Preflight\Verdict;
+use TallCrow\Preflight\WeakInk;
 use TallCrow\Tests\Fixtures;
 
 require_once __DIR__.'/subjects.php';
@@ -78,3 +79,8 @@ it('offers for words that a look prints in inks of its own what that look can do
     'one ink' => [['kind' => 'photocopied', 'grain' => 0, 'colour' => '#1c1c1c'], ['Print KITE in #f3ead7']],
     'two inks in dots' => [['kind' => 'halftone-inks', 'inks' => ['#101010', '#2a2a2a'], 'lpi' => 30], []],
 ]);
+
+it('looks at a sheet of many strengths a few times, not once for each', function (): void {
+    $levels = array_map(fn (int $percent): float => WeakInk::level(weak_words('#000000', $percent / 100, '#ffffff')->layers[0]), range(0, 99));
+    expect(count(array_unique($levels)))->toBeLessThanOrEqual(10)->and(min($levels))->toBeGreaterThan(0.0);
+});
