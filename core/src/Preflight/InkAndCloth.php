@@ -19,10 +19,11 @@ final readonly class InkAndCloth
      */
     private function __construct(public Image $ink, public Image $beside) {}
 
-    /** @param  float  $least  level of alpha beyond which there is ink */
-    public static function of(Image $picture, float $least = Topmost::HALF): self
+    /** @param  ?Image  $also  where there is ink besides, however weak: 255 there */
+    public static function of(Image $picture, ?Image $also = null): self
     {
-        $ink = $picture->alpha()->isMore($least)->settled();
+        $full = $picture->alpha()->isMore(Topmost::HALF);
+        $ink = ($also === null ? $full : $full->either($also))->settled();
         // The little holes of wear and of screens bare no cloth to the eye: closed by a square (Serra, 1982).
         $filled = Morphology::worn(Morphology::grown($ink, self::HOLES), self::HOLES)->either($ink)->settled();
 

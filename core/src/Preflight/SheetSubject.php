@@ -53,6 +53,9 @@ final class SheetSubject
     /** @var array<int, Image> by ppi */
     private array $mixed = [];
 
+    /** @var array<int, array{?Image}> by ppi */
+    private array $weak = [];
+
     /** @var array<int, InkAndCloth> by ppi */
     private array $seen = [];
 
@@ -116,7 +119,13 @@ final class SheetSubject
     /** Which piece of the sheet is seen where: its own ink, less what lies over it. */
     public function topmost(Frame $frame, float $least = Topmost::HALF): Topmost
     {
-        return $this->known["{$frame->key()} $least"] ??= Topmost::of($this->pieces(), $frame, $this->piece(...), $least);
+        return $this->known["{$frame->key()} $least"] ??= Topmost::of($this->pieces(), $frame, $this->piece(...), fn (): float => $least);
+    }
+
+    /** The same, weak ink by its own strength. */
+    public function topmostWeak(Frame $frame): Topmost
+    {
+        return $this->known["weak {$frame->key()}"] ??= Topmost::of($this->pieces(), $frame, $this->piece(...), WeakInk::level(...));
     }
 
     /**
@@ -146,14 +155,16 @@ final class SheetSubject
         return $this->standing["{$garment->colour->toHex()} $ppi"] ??= WeakInk::seenOn($garment, Standing::of($seen, $this->keys($ppi), $garment), $this, $ppi);
     }
 
-    /**
-     * The finished picture, words in dots as the eye mixes them: the same for every cloth.
-     *
-     * @param  list<Layer>  $inDots
-     */
-    public function mixed(array $inDots, float $ppi): Image
+    /** The finished picture, words in dots as the eye mixes them: the same for every cloth. */
+    public function mixed(float $ppi): Image
     {
-        return $this->mixed[(int) $ppi] ??= WeakInk::mixed($inDots, $ppi, $this);
+        return $this->mixed[(int) $ppi] ??= WeakInk::mixed($this, $ppi);
+    }
+
+    /** Where weak ink is seen; null where there is none. */
+    public function weakAt(float $ppi): ?Image
+    {
+        return ($this->weak[(int) $ppi] ??= [WeakInk::where($this, $ppi)])[0];
     }
 
     /** The alpha of all the ink before any wear, at every so many pixels of a window. */

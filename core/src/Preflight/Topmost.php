@@ -34,9 +34,9 @@ final readonly class Topmost
     /**
      * @param  list<Layer>  $layers  from the cloth up; of more than fit in a byte, the uppermost
      * @param  \Closure(Layer, Frame): ?Piece  $piece
-     * @param  float  $least  level of alpha beyond which ink is seen
+     * @param  ?\Closure(Layer): float  $least  level of alpha beyond which a layer's ink is seen; HALF unless given
      */
-    public static function of(array $layers, Frame $frame, \Closure $piece, float $least = self::HALF): self
+    public static function of(array $layers, Frame $frame, \Closure $piece, ?\Closure $least = null): self
     {
         $numbers = Image::empty($frame->width, $frame->height, 1);
         $ids = $whole = [];
@@ -47,7 +47,7 @@ final readonly class Topmost
             }
             $ids[] = $layer->id;
             // Each is measured as large as it is; all of them are laid in one go, a few at a time.
-            $ink = $own->image->alpha()->isMore($least)->settled();
+            $ink = $own->image->alpha()->isMore($least === null ? self::HALF : $least($layer))->settled();
             $laid = $ink->embed($own->frame->left - $frame->left, $own->frame->top - $frame->top, $frame->width, $frame->height);
             $within = $own->frame->overlap($frame);
             $whole[$layer->id] = $within === null ? 0 : (int) round(($within->width === $own->frame->width && $within->height === $own->frame->height ? $ink : $laid)->area());

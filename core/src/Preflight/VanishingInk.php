@@ -123,7 +123,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
             if (! $top->shows($layer->id, $standing->lost)) {
                 continue;
             }
-            [$areas, $withInk, $withLost] = $counts[(string) WeakInk::level($layer)] ??= [$top->counted(), $top->counted($standing->ink), $top->counted($standing->lost)];
+            [$areas, $withInk, $withLost] = $counts[WeakInk::isOf($layer) ? 'weak' : 'full'] ??= [$top->counted(), $top->counted($standing->ink), $top->counted($standing->lost)];
             [$area, $inked, $gone] = [$areas[$layer->id], $withInk[$layer->id], $withLost[$layer->id]];
             $matters = $area >= self::LEAST * self::GRID ** 2 && ($layer->isWords() || $area > self::MATTERS * $all);
             if ($matters && $gone / max(1, $inked) > ($layer->isWords() ? self::WORDS_LOST : self::PIECE_LOST) && ! self::readsByItsFace($layer, $inked, $top->seen($layer->id), $standing, $frame, $subject)) {

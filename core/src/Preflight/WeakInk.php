@@ -25,13 +25,7 @@ final readonly class WeakInk
     /** Inches, the standard deviation over which dots are mixed: the eye does not part those of twenty lines to the inch at arm's length (our choice). */
     private const MIXED = 0.05;
 
-    /** Strengths are told apart in so many steps: each is looked at by itself. */
-    private const STEPS = 10;
-
     public const IN_FULL = ' at full strength';
-
-    /** The least share of a place that dots cover where it is still ink. */
-    private const COVERED = 0.05;
 
     /** Whether a layer's own ink lets through what lies below it. */
     public static function isOf(Layer $layer): bool
@@ -47,13 +41,13 @@ final readonly class WeakInk
     /** Level of alpha beyond which a piece's ink is seen. */
     public static function level(Layer $layer): float
     {
-        return self::isOf($layer) ? self::SOLID * 255 * max(0.02, floor(self::STEPS * $layer->opacity) / self::STEPS) : Topmost::HALF;
+        return self::isOf($layer) ? self::SOLID * 255 * max(0.02, $layer->opacity) : Topmost::HALF;
     }
 
     /** Which piece is seen where, as far as it matters to this one. */
     public static function topmost(Layer $layer, Frame $frame, SheetSubject $subject): Topmost
     {
-        return $subject->topmost($frame, self::level($layer));
+        return self::isOf($layer) ? $subject->topmostWeak($frame) : $subject->topmost($frame);
     }
 
     /** @return list<SetOpacity> what prints weak ink in full */
@@ -65,51 +59,36 @@ final readonly class WeakInk
     /** What stands out on a cloth, with weak pieces, and words in dots, as they are seen there. */
     public static function seenOn(Garment $garment, Standing $standing, SheetSubject $subject, float $ppi): Standing
     {
-        $weak = $inDots = [];
-        foreach ($subject->pieces() as $layer) {
-            if ($layer->on && $layer->role->prints() && self::isInDots($layer)) {
-                $inDots[] = $layer;
-            } elseif ($layer->on && $layer->role->prints() && self::isOf($layer)) {
-                $weak[(string) self::level($layer)][] = $layer;
-            }
+        $where = $subject->weakAt($ppi);
+        if ($where === null) {
+            return $standing;
         }
-        foreach ($weak as $layers) {
-            $standing = self::withOf($layers, $standing, $subject->sampled($ppi), self::level($layers[0]), $garment, $subject, $ppi);
-        }
+        $picture = $subject->mixed($ppi);
 
-        return $inDots === [] ? $standing : self::withOf($inDots, $standing, $subject->mixed($inDots, $ppi), self::COVERED * 255, $garment, $subject, $ppi);
+        return $standing->within($where, Standing::of(InkAndCloth::of($picture, $where), ColourKeys::of(Composition::onCloth($picture, $garment->colour)), $garment));
     }
 
-    /**
-     * @param  non-empty-list<Layer>  $layers
-     * @param  Image  $picture  as it is seen where they are
-     * @param  float  $least  level of alpha beyond which there is ink
-     */
-    private static function withOf(array $layers, Standing $standing, Image $picture, float $least, Garment $garment, SheetSubject $subject, float $ppi): Standing
+    /** Where weak pieces and words in dots are seen: 255 there. Null where there are none. */
+    public static function where(SheetSubject $subject, float $ppi): ?Image
     {
         $where = null;
-        foreach ($layers as $layer) {
-            $top = self::topmost($layer, Frame::sheet($subject->artwork->sheet, $ppi), $subject);
-            if ($top->shows($layer->id, $picture)) {
-                $seen = $top->seen($layer->id);
-                $where = $where === null ? $seen : $where->either($seen)->settled();
+        foreach ($subject->pieces() as $layer) {
+            $top = $layer->on && $layer->role->prints() && (self::isInDots($layer) || self::isOf($layer)) ? self::topmost($layer, Frame::sheet($subject->artwork->sheet, $ppi), $subject) : null;
+            if ($top?->shows($layer->id, $subject->sampled($ppi)) === true) {
+                $where = ($where === null ? $top->seen($layer->id) : $where->either($top->seen($layer->id)))->settled();
             }
         }
 
-        return $where === null ? $standing : $standing->within($where, Standing::of(InkAndCloth::of($picture, $least), ColourKeys::of(Composition::onCloth($picture, $garment->colour)), $garment));
+        return $where;
     }
 
-    /**
-     * The picture with all words in dots as the eye mixes them.
-     *
-     * @param  list<Layer>  $layers
-     */
-    public static function mixed(array $layers, float $ppi, SheetSubject $subject): Image
+    /** The picture with all words in dots as the eye mixes them. */
+    public static function mixed(SheetSubject $subject, float $ppi): Image
     {
         $frame = Frame::sheet($subject->artwork->sheet, $ppi);
         $picture = $subject->sampled($ppi);
-        foreach ($layers as $layer) {
-            $reach = $subject->reach($layer->id);
+        foreach ($subject->pieces() as $layer) {
+            $reach = $layer->on && $layer->role->prints() && self::isInDots($layer) ? $subject->reach($layer->id) : null;
             $part = $reach === null ? null : Frame::about($reach, $ppi)?->overlap($frame);
             if ($part !== null && $part->left + $part->width <= $picture->width() && $part->top + $part->height <= $picture->height()) {
                 $picture = $picture->insert(self::part($layer, $part, $picture, $subject), $part->left, $part->top)->settled();
