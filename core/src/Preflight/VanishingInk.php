@@ -160,9 +160,13 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
 
             return Standing::of(InkAndCloth::of($ink), ColourKeys::of($ink), $garment)->share() <= self::WORDS_LOST;
         };
-        $weak = array_filter(array_column($lost, 0), fn (Layer $layer): bool => WeakInk::isOf($layer) && self::ownInks($layer) === [] && $reads($layer));
+        foreach (array_slice($lost, 0, self::MOST_MENDS) as [$layer]) {
+            if (WeakInk::isOf($layer) && self::ownInks($layer) === [] && $reads($layer)) {
+                return [Mend::by(sprintf('Print %s%s', $layer->called(), WeakInk::IN_FULL), ...WeakInk::inFull($layer))];
+            }
+        }
 
-        return array_map(fn (Layer $layer): Mend => Mend::by(sprintf('Print %s%s', $layer->called(), WeakInk::IN_FULL), ...WeakInk::inFull($layer)), array_slice(array_values($weak), 0, 1));
+        return [];
     }
 
     /**
