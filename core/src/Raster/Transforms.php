@@ -10,6 +10,12 @@ trait Transforms
     /** Steps to a level of what is weighed by alpha. */
     private const STEPS = 200.0;
 
+    /** Pixels on either side that the filter sees. */
+    private const SEES = 3;
+
+    /** Pixels to a sample up to which means of them are taken sooner than each pixel is placed between four samples. */
+    private const FEW_PIXELS = 16;
+
     /** Weighed by alpha in 16 bits, STEPS to a level. What is looked up out of order lies whole in memory, where floating point would take twice the room. */
     private function weighed(): self
     {
@@ -30,16 +36,63 @@ trait Transforms
      */
     public function affine(array $matrix, float $shiftX, float $shiftY, int $left, int $top, int $width, int $height): self
     {
+        return $this->weighed()->placed($matrix, $shiftX, $shiftY, [$left, $top, $width, $height], Extend::Background)->freed();
+    }
+
+    /**
+     * The same of a picture that is opaque everywhere, and sooner: its colours need no weights, and unless it is turned the alpha is reckoned at its edge alone.
+     *
+     * @param  array{float, float, float, float}  $matrix  row by row
+     */
+    public function affineOpaque(array $matrix, float $shiftX, float $shiftY, int $left, int $top, int $width, int $height): self
+    {
+        $box = [$left, $top, $width, $height];
+        $colours = $this->band(0, 3)->placed($matrix, $shiftX, $shiftY, $box, Extend::Copy);
+        // In two bytes, so that what the filter shoots over the edge is cut off alike on either side.
+        $alpha = self::empty($this->width(), $this->height(), 1)->linearShort(1.0, 255.0 * self::STEPS)
+            ->placed($matrix, $shiftX, $shiftY, $box, Extend::Background)->linearByte(1 / self::STEPS);
+        if ($matrix[1] !== 0.0 || $matrix[2] !== 0.0) {
+            return $colours->withBand($alpha);
+        }
+        [$across, $down] = [self::within($this->width(), $matrix[0], $shiftX, $left, $width), self::within($this->height(), $matrix[3], $shiftY, $top, $height)];
+        if ($across === null || $down === null) {
+            return $colours->withBand($alpha);
+        }
+        $inside = self::empty($across[1], $down[1], 1)->inverted()->embed($across[0], $down[0], $width, $height);
+
+        return $colours->withBand($inside->chosen($inside, $alpha));
+    }
+
+    /**
+     * Where a window begins, and how far it goes, to see pixels of a picture that lie so far from its edge that the filter does not see over it.
+     *
+     * @return ?array{int, int}
+     */
+    private static function within(int $length, float $by, float $shift, int $from, int $seen): ?array
+    {
+        $ends = [self::SEES * $by + $shift - $from, ($length - 1 - self::SEES) * $by + $shift - $from];
+        [$first, $last] = [max(0, (int) ceil(min($ends))), min($seen - 1, (int) floor(max($ends)))];
+
+        return $length > 2 * self::SEES && $last >= $first ? [$first, $last - $first + 1] : null;
+    }
+
+    /**
+     * @param  array{float, float, float, float}  $matrix  row by row
+     * @param  array{int, int, int, int}  $box
+     * @param  Extend  $beyond  what lies about the picture
+     */
+    private function placed(array $matrix, float $shiftX, float $shiftY, array $box, Extend $beyond): self
+    {
         $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
         try {
-            return $this->weighed()->operation('affine', [Boxed::doubles($matrix)], [
+            return $this->operation('affine', [Boxed::doubles($matrix)], [
                 'interpolate' => $interpolate,
                 'odx' => $shiftX,
                 'ody' => $shiftY,
-                'oarea' => Boxed::integers([$left, $top, $width, $height]),
-                'extend' => Extend::Background,
+                'oarea' => Boxed::integers($box),
+                'extend' => $beyond,
                 'premultiplied' => true,
-            ])->freed();
+            ]);
         } finally {
             Vips::run('g_object_unref', $interpolate);
         }
@@ -73,7 +126,47 @@ trait Transforms
     /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel, or as many pixels in (and down) as given. */
     public function interpolated(int $step, int $width, int $height, float $first = 0.0, ?float $firstDown = null): self
     {
-        return $this->drawnOut('bilinear', $step, $width, $height, $first, $firstDown ?? $first);
+        $firstDown ??= $first;
+        if ($this->isShort() || $step > self::FEW_PIXELS || ! self::liesOnGrid($step, $first) || ! self::liesOnGrid($step, $firstDown)) {
+            return $this->drawnOut('bilinear', $step, $width, $height, $first, $firstDown);
+        }
+        $drawn = $this->drawnOutAlong(true, $step, $height, $firstDown)->drawnOutAlong(false, $step, $width, $first);
+
+        return $this->isByte() ? $drawn->linearByte(1.0) : $drawn;
+    }
+
+    /** Whether the pixels are those of the picture zoomed by so many to a sample, or lie half way between them, and its first sample is near the first of them. */
+    private static function liesOnGrid(int $step, float $first): bool
+    {
+        return abs($first) <= $step && fmod($step % 2 === 0 ? 2 * $first : $first, 1.0) === 0.0;
+    }
+
+    /**
+     * One way, in floating point: each sample is so many pixels, and the mean of as many about each pixel goes straight from sample to sample.
+     *
+     * @param  int  $length  pixels
+     * @param  float  $first  pixels to the middle of the first sample, on the grid
+     */
+    private function drawnOutAlong(bool $isDown, int $step, int $length, float $first): self
+    {
+        $middle = ($step - 1) / 2 - $first;
+        $isBetween = fmod($middle, 1.0) !== 0.0;
+        // About a pixel lie an odd number: of an even one, one more, of which the ends count half.
+        $step = max(1, $step);
+        $weights = array_fill(0, $step, 1.0 / $step);
+        if ($step % 2 === 0 && ! $isBetween) {
+            $weights = [0.5 / $step, ...array_slice($weights, 1), 0.5 / $step];
+        }
+        // The mean of an even number is taken half a pixel before the one that it is written to.
+        $from = (int) floor($middle + ($isBetween ? 0.5 : 0.0));
+        $zoomed = $isDown ? $this->zoomed(1, $step) : $this->zoomed($step, 1);
+        $beyond = [$step - $from, $length + 2 * $step];
+        $wide = $isDown
+            ? $zoomed->operation('embed', [0, $beyond[0], $zoomed->width(), $beyond[1]], ['extend' => Extend::Copy])
+            : $zoomed->operation('embed', [$beyond[0], 0, $beyond[1], $zoomed->height()], ['extend' => Extend::Copy]);
+        $mean = $wide->operation('conv', [self::of(Vips::matrix($isDown ? array_map(fn (float $weight): array => [$weight], $weights) : [$weights]))], ['precision' => Precision::Float]);
+
+        return $isDown ? $mean->crop(0, $step, $zoomed->width(), $length) : $mean->crop($step, 0, $length, $zoomed->height());
     }
 
     /** The same by a cubic spline through the samples (Catmull and Rom), which looks a sample further on either side. */

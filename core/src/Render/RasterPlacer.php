@@ -65,7 +65,9 @@ final class RasterPlacer
             return $source->embed((int) round($shiftX - 0.5) - $frame->left, (int) round($shiftY - 0.5) - $frame->top, $frame->width, $frame->height);
         }
 
-        return $source->affine([$map->a, $map->c, $map->b, $map->d], $shiftX - 0.5, $shiftY - 0.5, $frame->left, $frame->top, $frame->width, $frame->height);
+        $place = $source->isOpaque() ? $source->affineOpaque(...) : $source->affine(...);
+
+        return $place([$map->a, $map->c, $map->b, $map->d], $shiftX - 0.5, $shiftY - 0.5, $frame->left, $frame->top, $frame->width, $frame->height);
     }
 
     /** Whether each pixel comes to lie on one of the grid's: nothing is mixed then. */

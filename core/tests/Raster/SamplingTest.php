@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
+use TallCrow\Raster\Morphology;
 use TallCrow\Raster\Sampling;
 
 /** A field of floating point whose samples are what a function says of their places. */
@@ -109,3 +110,42 @@ it('stretches a plane so that it stays one, the middles of pixels where they wer
         expect($wide[$y * $width + $x])->toEqualWithDelta($wanted, 1e-3);
     }
 })->with([[120, 90], [77, 200], [131, 101]]);
+
+// Straight lines between the middles of samples (bilinear interpolation), as the formula has it; beyond the outmost middles a sample stays what it is.
+it('draws samples out to any number of pixels, straight between their middles', function (int $step, float $first): void {
+    mt_srand($step);
+    $levels = array_map(fn (): int => mt_rand(0, 255), range(1, 30));
+    $wide = 6 * $step + 5;
+    $fields = [Image::floats(pack('g*', ...$levels), 6, 5, 1), Image::raw(implode('', array_map(chr(...), $levels)), 6, 5, 1)];
+    foreach ($fields as $i => $field) {
+        $drawn = samples_of($field->interpolated($step, $wide, $wide - 3, $first)->linear(1.0));
+        foreach ($drawn as $at => $level) {
+            [$x, $y] = [max(0.0, min(5.0, ($at % $wide - $first) / $step)), max(0.0, min(4.0, (intdiv($at, $wide) - $first) / $step))];
+            [$left, $top] = [min(4, (int) $x), min(3, (int) $y)];
+            [$u, $v] = [$x - $left, $y - $top];
+            $row = fn (int $j): float => (1 - $u) * $levels[6 * $j + $left] + $u * $levels[6 * $j + $left + 1];
+            expect($level)->toEqualWithDelta((1 - $v) * $row($top) + $v * $row($top + 1), $i === 0 ? 0.001 : 0.501);
+        }
+    }
+})->with([[2, 0.5], [2, -1.0], [3, 1.0], [4, 0.0], [4, 1.5], [4, -4.0], [7, 3.0], [7, 0.0], [8, -8.0], [8, 3.5], [15, 7.0], [16, 0.0]]);
+
+// Weighed by its alpha or not, an opaque picture comes to the same; each way rounds by itself, and on the edge colours beyond it are none or go on.
+it('places an opaque picture as any other', function (array $matrix): void {
+    mt_srand(4);
+    $colours = implode('', array_map(fn (): string => chr(mt_rand(0, 255)), range(1, 3 * 90 * 70)));
+    $picture = Image::raw($colours, 90, 70, 3)->asColours()->withBand(Image::empty(90, 70, 1)->inverted())->settled();
+    $box = [10.3, 20.7, -15, -10, 160, 150];
+    [$plain, $sooner] = [$picture->affine($matrix, ...$box)->settled(), $picture->affineOpaque($matrix, ...$box)->settled()];
+    expect($sooner->alpha()->toBytes())->toBe($plain->alpha()->toBytes());
+    [$one, $other, $within] = [$plain->band(0, 3)->toBytes(), $sooner->band(0, 3)->toBytes(), Morphology::eroded($plain->alpha(), 5)->toBytes()];
+    $worst = 0;
+    for ($i = 0; $i < strlen($within); $i++) {
+        if ($within[$i] === "\xff") {
+            $worst = max($worst, ...array_map(fn (int $band): int => abs(ord($one[3 * $i + $band]) - ord($other[3 * $i + $band])), [0, 1, 2]));
+        }
+    }
+    expect(substr_count($within, "\xff"))->toBeGreaterThan(1500)->and($worst)->toBeLessThanOrEqual(2);
+})->with([
+    'hardly larger' => [[1.003, 0.0, 0.0, 1.003]], 'smaller one way' => [[0.81, 0.0, 0.0, 0.97]], 'mirrored' => [[-0.9, 0.0, 0.0, 1.1]],
+    'turned' => [[0.9, -0.3, 0.3, 0.9]], 'much smaller one way' => [[1.0, 0.0, 0.0, 0.6]],
+]);
