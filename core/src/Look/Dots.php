@@ -10,7 +10,7 @@ enum Dots: string
     case Ellipse = 'ellipse';
     case Line = 'line';
 
-    /** How soon a place in a cell is inked, from the middle at (0, 0) to the corner at (½, ½): the higher, the sooner. */
+    /** The spot function: places of a cell with a larger value are inked first; from the centre (0, 0) to the corner (½, ½). */
     public function height(float $u, float $v): float
     {
         return match ($this) {
@@ -20,7 +20,7 @@ enum Dots: string
         };
     }
 
-    /** @return array{float, float} what the cosines across and down the cell weigh */
+    /** @return array{float, float} weights of the cosines across and down the cell */
     public function weights(): array
     {
         return match ($this) {

@@ -9,7 +9,7 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 
-/** Where one solid ink stands: a band of 0 and 255, and its colour; nothing for the colours of the picture itself. */
+/** One solid ink: a mask of 0 and 255, and its colour; null for the picture's own colours. */
 final readonly class Dotted
 {
     private function __construct(
@@ -28,10 +28,10 @@ final readonly class Dotted
     }
 
     /**
-     * The inks over one another, pixel by pixel.
+     * Composes the inks, pixel by pixel.
      *
-     * @param  list<self>  $inks  the lowest first
-     * @param  Image  $picture  the colours of those that have none of their own
+     * @param  list<self>  $inks  from bottom to top
+     * @param  Image  $picture  colours for inks without a colour of their own
      */
     public static function printed(array $inks, Image $picture): Image
     {
@@ -44,12 +44,12 @@ final readonly class Dotted
     }
 
     /**
-     * The same, averaged over blocks of pixels. Of each ink what no other hides is counted; so colours are mixed by the areas that they take, and only
-     * masks are worked at the print's pixels.
+     * The same, averaged over blocks of pixels: counts the area of each ink that no other ink hides, and mixes colours by area, so that only masks are computed at
+     * print resolution.
      *
-     * @param  list<self>  $inks  the lowest first
-     * @param  int  $width  of what is left, and its height
-     * @param  \Closure(): Image  $picture  on the pixels that are left
+     * @param  list<self>  $inks  from bottom to top
+     * @param  int  $width  width of the result; then its height
+     * @param  \Closure(): Image  $picture  colours at the result's resolution
      */
     public static function averaged(array $inks, int $block, int $width, int $height, \Closure $picture): Image
     {

@@ -9,18 +9,18 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Sampling;
 
-/** Seeded grain over a piece that stays where it is on the sheet, the same at every ppi. */
+/** Seeded grain, fixed to the sheet and the same at every ppi. */
 final class Grain
 {
     private const PPI = 300.0;
 
     /**
-     * Tiles of these sides, in pixels at 300 ppi, are added up. Where one repeats the others do not, and no two begin together again within 32 in
-     * (the least common multiple of their sides), so that on a sheet no shift of the sum is like it by much more than a quarter.
+     * Four tiles of these sides (pixels at 300 ppi) are summed. Where one tile repeats, the others do not: the least common multiple of any two sides is at
+     * least 32 in. So the autocorrelation of the sum stays at about a quarter at every shift on a sheet.
      */
     private const SIDES = [510, 570, 630, 690];
 
-    /** Pixels at 300 ppi, by which every side divides. */
+    /** Block sizes, in pixels at 300 ppi, that divide all sides. */
     private const BLOCKS = [1, 2, 3, 5, 6, 10, 15, 30];
 
     private const KEPT = 24;
@@ -29,7 +29,7 @@ final class Grain
     private static array $tiles = [];
 
     /**
-     * Blobs of about four sigma, every level as common as any other: one 8-bit band as large as the ink.
+     * Blobs of about four sigma in size, with a uniform distribution of levels: one 8-bit band of the ink's size.
      *
      * @param  float  $sigma  inches
      */
@@ -39,19 +39,19 @@ final class Grain
     }
 
     /**
-     * The same in a window of the sheet.
+     * The same for a window of the sheet.
      *
      * @param  array{int, int}  $at  its corner in pixels
      */
     public static function field(int $width, int $height, float $sigma, int $seed, float $ppi, array $at, GrainKind $kind = GrainKind::Rough): Image
     {
-        // Blocks of whole pixels, so that a proof's grain is the print's averaged.
+        // Average whole blocks, so that a proof shows the average of the print's grain.
         $coarser = max(array_filter(self::BLOCKS, fn (int $block): bool => $block === 1 || $block * $ppi < self::PPI + 0.5));
         $by = $ppi * $coarser / self::PPI;
         if (abs($by - 1) < 1e-6) {
             return self::blocks($kind, $sigma, $seed, $coarser, $at, $width, $height);
         }
-        // On any other grid it lies between the pixels of the next finer that has whole blocks.
+        // For other ppis, interpolate from the next finer grid with whole blocks.
         $from = [(int) floor($at[0] / $by) - 1, (int) floor($at[1] / $by) - 1];
         $grain = self::blocks($kind, $sigma, $seed, $coarser, $from, (int) ceil($width / $by) + 3, (int) ceil($height / $by) + 3);
 
@@ -72,20 +72,20 @@ final class Grain
         return self::levelled($sum, sqrt($variance));
     }
 
-    /** @return array{Image, float} a tile of grain about 0, and the standard deviation of its samples */
+    /** @return array{Image, float} a tile of grain with mean 0, and its standard deviation */
     private static function tile(GrainKind $kind, int $side, float $sigma, int $seed): array
     {
         $key = "$kind->name $side $sigma $seed";
         if (! isset(self::$tiles[$key])) {
             $tile = $kind->tile($side, $sigma, $seed)->linear(1, -127.5)->settled();
-            // A sheet has few grains at once.
+            // Keep the latest: a sheet uses few grains at once.
             self::$tiles = [...array_slice(self::$tiles, -self::KEPT + 1, null, true), $key => [$tile, $tile->deviation()]];
         }
 
         return self::$tiles[$key];
     }
 
-    /** The sum of many grains is a bell: each level goes where as much of the bell lies below it. */
+    /** The sum is normally distributed: the normal distribution function makes its levels uniform. */
     private static function levelled(Image $sum, float $deviation): Image
     {
         $table = array_map(fn (int $level): int => (int) round(255 * Bell::below(($level - 127.5) / 32)), range(0, 255));

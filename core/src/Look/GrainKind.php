@@ -7,13 +7,13 @@ namespace TallCrow\Look;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Noise;
 
-/** How the blobs of a grain are bounded. */
+/** The edges of a grain's blobs. */
 enum GrainKind
 {
-    /** As toner, or a torn edge. */
+    /** Like toner, or a torn edge. */
     case Rough;
 
-    /** As ink that runs. */
+    /** Like ink that runs. */
     case Smooth;
 
     /** @param  float  $sigma  in pixels */

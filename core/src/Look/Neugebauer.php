@@ -8,16 +8,15 @@ use TallCrow\Colour\Lab;
 use TallCrow\Colour\Srgb;
 
 /**
- * How much of some solid inks, and of what is left bare, gives a colour to the eye. The light of small dots adds up by their areas: the model of
- * Neugebauer (1937), with an n of Yule and Nielsen of 1, since what the cloth scatters is not known. Areas are those whose light is nearest to the
- * wanted colour in CIE L*a*b*.
+ * The area coverages of some solid inks, and of the bare ground, that reproduce a colour. The light of small dots adds up by their areas: Neugebauer's model
+ * (1937) with a Yule-Nielsen factor n of 1, since the scattering of the cloth is unknown. The coverages minimise the distance in CIE L*a*b*.
  */
 final readonly class Neugebauer
 {
-    /** Steps of the weights that are tried, from coarse to fine. */
+    /** Step sizes of the search, from coarse to fine. */
     private const STEPS = [0.25, 0.125, 0.0625, 0.03125, 0.015625, 0.004, 0.001, 0.00025];
 
-    /** @var list<array{float, float, float}> light of each ink, the bare cloth last where it counts */
+    /** @var list<array{float, float, float}> linear light of each ink, then of the bare ground if it counts */
     private array $light;
 
     /** @param  list<Srgb>  $inks */
@@ -27,10 +26,10 @@ final readonly class Neugebauer
     }
 
     /**
-     * The share of each ink, in their order; what is left of the whole is bare.
+     * The coverage of each ink, in order; the rest is bare.
      *
-     * @param  ?list<float>  $from  shares of a colour much like it, to begin with
-     * @return list<float> of all, the bare last where it counts
+     * @param  ?list<float>  $from  initial guess: the coverages of a similar colour
+     * @return list<float> coverages, that of the bare ground last if it counts
      */
     public function shares(Lab $wanted, ?array $from = null): array
     {
@@ -62,10 +61,10 @@ final readonly class Neugebauer
     }
 
     /**
-     * What screens must let through so that, each ink laid over those before it and their dots as by chance over one another (Demichel, 1924),
-     * just those shares are seen.
+     * The screen strength of each ink that yields these visible coverages, if inks are printed over one another in order and their dots overlap at random
+     * (Demichel, 1924). Example: the last ink covers all below it, so each earlier ink needs its share divided by what the later ones leave open.
      *
-     * @param  list<float>  $shares  of the inks
+     * @param  list<float>  $shares  visible coverages of the inks
      * @return list<float>
      */
     public static function screened(array $shares): array

@@ -7,10 +7,10 @@ namespace TallCrow\Look;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 
-/** The pixels on which a look is drawn: where they lie on the sheet, and how what is coarser is laid on them. */
+/** The pixel grid on which a look is computed: its place on the sheet, and how coarser bands are enlarged to it. */
 final readonly class PrintGrid
 {
-    /** Inches of the side of a block that is kept. */
+    /** Side, in inches, of a cached block. */
     private const BLOCK = 3.4;
 
     /**
@@ -26,10 +26,10 @@ final readonly class PrintGrid
     ) {}
 
     /**
-     * The pixels of the ink itself.
+     * The grid of the ink's own pixels.
      *
-     * @param  array{int, int}  $at  pixels of the sheet at which the corner lies
-     * @param  ?\Closure(string, \Closure(): Image): Image  $keeper  keeps what other proofs need, too
+     * @param  array{int, int}  $at  sheet coordinates of the first pixel
+     * @param  ?\Closure(string, \Closure(): Image): Image  $keeper  cache for what other proofs need as well
      */
     public static function ofInk(float $ppi, array $at, ?\Closure $keeper = null): self
     {
@@ -37,34 +37,33 @@ final readonly class PrintGrid
     }
 
     /**
-     * The print's pixels, so many times finer than those of a proof's ink.
+     * The grid of the print's pixels, so many times finer than a proof's ink.
      *
-     * @param  array{int, int}  $at  pixels of the sheet at which the corner lies
-     * @param  array{int, int, int, int}  $cut  left, top, width and height of the window in the finer pixels of the ink
-     * @param  ?\Closure(string, \Closure(): Image): Image  $keeper  keeps what other proofs need, too
+     * @param  array{int, int}  $at  sheet coordinates of the first pixel
+     * @param  array{int, int, int, int}  $cut  left, top, width and height of the window within the enlarged ink
+     * @param  ?\Closure(string, \Closure(): Image): Image  $keeper  cache for what other proofs need as well
      */
     public static function under(float $ppi, array $at, int $finer, array $cut, ?\Closure $keeper): self
     {
         return new self($ppi, $at, fn (Image $band): Image => $band->settled()->zoomed($finer)->crop(...$cut)->settled(), $keeper);
     }
 
-    /** Each pixel as so many, each way: for what is drawn finely and averaged down. */
+    /** A grid so many times finer, for oversampling. */
     public function finer(int $by): self
     {
         return new self($this->ppi * $by, [$this->at[0] * $by, $this->at[1] * $by], $this->fine, $this->keeper);
     }
 
-    /** A band of the ink, or all of them, on these pixels. */
+    /** Enlarges ink, or one of its bands, to this grid. */
     public function fine(Image $band): Image
     {
         return ($this->fine)($band);
     }
 
     /**
-     * A band that hangs on the sheet's pixels alone. For a proof it is put together of square blocks of the sheet that are kept, since the next proof
-     * needs them, too.
+     * A field that depends on its place on the sheet alone. For a proof it is assembled from cached square blocks, since the next proof needs them as well.
      *
-     * @param  \Closure(int, int, array{int, int}): Image  $draw  a window by its width, height and corner on the sheet
+     * @param  \Closure(int, int, array{int, int}): Image  $draw  draws a window, given its width, height and corner on the sheet
      */
     public function field(string $key, int $width, int $height, \Closure $draw): Image
     {
@@ -78,7 +77,7 @@ final readonly class PrintGrid
         $blocks = [];
         foreach (range($top, $bottom) as $y) {
             foreach (range($left, $right) as $x) {
-                // Copied into memory: the mosaic lets go of files that it takes to be done with.
+                // Copy into memory: the mosaic closes files that it believes finished.
                 $blocks[] = $keeper("$key {$this->ppi} $x $y", fn (): Image => $draw($side, $side, [$x * $side, $y * $side]))->settled();
             }
         }

@@ -9,12 +9,12 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /**
- * A halftone screen: a height over each cell of the turned grid, and ink wherever the strength asked for passes the share
- * of the cell that stands higher. So the inked share of a cell is the strength itself, whatever the shape of the dots.
+ * A halftone screen: a spot function over each cell of the rotated grid. A place is inked if the wanted strength exceeds the share of the cell whose spot
+ * value is higher. So the inked share of a cell equals the strength, whatever the shape of the dots.
  */
 final readonly class Screen
 {
-    /** Points each way at which a cell's heights are ranked. */
+    /** Points along a cell's side at which spot values are ranked. */
     private const GRID = 256;
 
     private const LEVELS = 4096;
@@ -26,9 +26,9 @@ final readonly class Screen
     ) {}
 
     /**
-     * Solid ink where the screen lets it through, with edges of one pixel.
+     * Thresholds a strength by the screen: solid ink, with antialiased edges of one pixel.
      *
-     * @param  Image  $strength  one band on the grid
+     * @param  Image  $strength  one band on the same grid
      */
     public function cut(Image $strength, PrintGrid $grid): Image
     {
@@ -41,7 +41,7 @@ final readonly class Screen
     }
 
     /**
-     * The strength that has to be passed at each pixel, 0 to 254: full and empty strengths leave no dots.
+     * The threshold of each pixel, 0 to 254, so that strengths 0 and 255 leave no dots.
      *
      * @param  array{int, int}  $at
      */
@@ -49,14 +49,14 @@ final readonly class Screen
     {
         [$across, $down] = $this->dots->weights();
 
-        // Heights from −2 to 2 as 0 to LEVELS − 1.
+        // Spot values from −2 to 2 map to 0 to LEVELS − 1.
         return Lookup::shortsToBytes(
             Grating::crossed($width, $height, $at, $this->lpi / $ppi, $this->angle, $across, $down)->linearShort((self::LEVELS - 1) / 4, (self::LEVELS - 1) / 2),
             $this->levels(),
         );
     }
 
-    /** Of each height, the strength below the share of the cell that stands higher. */
+    /** A table from spot value to threshold: the share of the cell with a higher value. */
     private function levels(): string
     {
         $counts = array_fill(0, self::LEVELS, 0);

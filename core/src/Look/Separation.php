@@ -11,27 +11,26 @@ use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 
-/** A picture taken apart into a few solid inks. */
+/** Separates a picture into a few solid inks. */
 final class Separation
 {
-    /** Degrees by which the screens of the inks are turned against one another, so that they make no pattern (common practice). */
+    /** Degrees between the screen angles of the inks, to avoid moiré (common practice). */
     private const APART = 30.0;
 
-    /** Levels between the points of colour for which shares are sought, and as many points each way; between them they run straight. */
+    /** Spacing, in levels, of the colour grid at which coverages are computed (and interpolated in between). */
     private const STEP = 16;
 
     private const GRID = 17;
 
-    /** CIEDE2000 within which a colour is an ink's own. */
+    /** Largest CIEDE2000 difference at which a colour counts as an ink's own. */
     private const SAME = 3.0;
 
-    /** An ink lighter than this prints what is light. */
+    /** An ink of more relative luminance than this prints the light parts of the picture. */
     private const LIGHT = 0.35;
 
     /**
-     * With one ink, its strength is how dark the picture is (how light, for a light ink). With more, areas are those whose light comes nearest to
-     * the picture's: see Neugebauer. What is left bare counts as light cloth where all inks are dark, and as dark cloth where all are light;
-     * where there are both, all is inked.
+     * With one ink, the strength is the picture's darkness (or lightness, for a light ink). With several, coverages follow the model of Neugebauer. Bare cloth
+     * counts as light if all inks are dark, and as dark if all inks are light; if there are both, everything is inked.
      *
      * @param  list<Srgb>  $inks
      * @return list<Dotted>
@@ -72,7 +71,7 @@ final class Separation
         return ColourKeys::of($picture)->numbers(count($inks), function (Srgb $colour) use ($model, $inks, $labs, &$known): array {
             $lab = $colour->toLab();
             foreach ($labs as $own => $ink) {
-                // An ink's own colour is that ink alone.
+                // A colour that is an ink's own gets that ink alone.
                 if ($lab->difference($ink) < self::SAME) {
                     return array_map(fn (int $i): int => $i === $own ? 255 : 0, array_keys($inks));
                 }
@@ -84,8 +83,7 @@ final class Separation
     }
 
     /**
-     * Shares of a colour between the points of the grid: straight along each of red, green and blue. They hang on the colour alone, so that a part of
-     * a picture is inked as the whole is.
+     * Coverages of a colour by trilinear interpolation in the grid. They depend on the colour alone, so that a part of a picture is inked as the whole is.
      *
      * @param  array<string, list<float>>  $known
      * @return list<float>
@@ -108,7 +106,7 @@ final class Separation
     }
 
     /**
-     * Shares at a point of the grid, sought from those of the point before it in a grid half as fine: they are much alike.
+     * Coverages at a grid point. The search starts from the nearest point of the next coarser grid, which has similar coverages.
      *
      * @param  array<string, list<float>>  $known
      * @return list<float>
@@ -118,7 +116,7 @@ final class Separation
         $key = "$r $g $b";
         if (! isset($known[$key])) {
             $odd = $r | $g | $b;
-            // The lowest bit that any of them has set, and those below it.
+            // Mask of the lowest bit set in any coordinate and the bits below it.
             $fine = 2 * ($odd & -$odd) - 1;
             $before = $odd === 0 ? null : self::point($model, $r & ~$fine, $g & ~$fine, $b & ~$fine, $known);
             $known[$key] = $model->shares(Srgb::of(min(255, $r * self::STEP), min(255, $g * self::STEP), min(255, $b * self::STEP))->toLab(), $before);

@@ -8,20 +8,20 @@ use TallCrow\Raster\Blur;
 use TallCrow\Raster\GuidedFilter;
 use TallCrow\Raster\Image;
 
-/** Smooths what is flat and keeps what is an edge: colours guided by themselves. */
+/** Edge-preserving smoothing of ink, by a guided filter. */
 final class Smoothing
 {
     /**
-     * Colours of ink, its alpha as it was.
+     * Smooths the colours; the alpha is unchanged.
      *
-     * @param  float  $sigma  breadth of what is smoothed, in pixels
-     * @param  float  $edge  levels of contrast from which on something is an edge
-     * @param  array{int, int}  $at  what the first pixel counts as
+     * @param  float  $sigma  size of the neighbourhood, in pixels
+     * @param  float  $edge  contrast, in levels, above which something counts as an edge
+     * @param  array{int, int}  $at  sheet coordinates of the first pixel
      */
     public static function guided(Image $ink, float $sigma, float $edge, array $at): Image
     {
         $colours = Blur::coloursExtended($ink, $sigma, $at)->band(0, 3)->settled();
-        // Twice: what the first leaves of grain the second takes.
+        // Twice: the second pass removes the grain that the first one leaves.
         for ($pass = 0; $pass < 2; $pass++) {
             $colours = GuidedFilter::filtered($colours, $sigma, $edge, $at)->settled();
         }

@@ -6,17 +6,17 @@ namespace TallCrow\Look;
 
 use TallCrow\Raster\Image;
 
-/** All of a piece's ink, small: what is counted is counted there, however little of the piece is drawn and wherever it lies on the sheet. */
+/** A small rendering of all of a piece's ink, for statistics that must not depend on the window or on the piece's place on the sheet. */
 final readonly class WholeInk
 {
     /**
-     * @param  \Closure(): ?Image  $draw  null where the piece has no ink
-     * @param  \Closure(string, \Closure(): string): string  $keep  keeps what was found in this ink by a name
+     * @param  \Closure(): ?Image  $draw  renders it; null if the piece has no ink
+     * @param  \Closure(string, \Closure(): string): string  $keep  caches a statistic of this ink under a name
      */
     public function __construct(private \Closure $draw, private \Closure $keep) {}
 
     /**
-     * What was found in it, kept for other drawings of the same piece; empty where there is no ink.
+     * A cached statistic of the ink; an empty string if there is none.
      *
      * @param  \Closure(Image): string  $find
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
-/** What a brush erased and restored, stroke by stroke. */
+/** A mask painted by a brush: strokes that erase and restore. */
 final readonly class BrushMask implements Mask
 {
     use HasUsual;

@@ -10,7 +10,7 @@ final readonly class ClipMask implements Mask
     use HasUsual;
 
     public function __construct(
-        /** Id of the layer whose ink it is; it need not print itself. */
+        /** Id of the layer whose ink it is; that layer need not be printed. */
         public string $layer,
         public Usual $usual = new Usual,
     ) {}

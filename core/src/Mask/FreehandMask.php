@@ -6,7 +6,7 @@ namespace TallCrow\Mask;
 
 use TallCrow\Geometry\Path;
 
-/** A cut drawn by hand: a closed line through points that are shares of the layer's own box. */
+/** A closed freehand line; its points are shares (0 to 1) of the layer's box. */
 final readonly class FreehandMask implements Mask
 {
     use HasUsual;
@@ -16,12 +16,12 @@ final readonly class FreehandMask implements Mask
     /** @param  list<array{float, float}>  $points */
     public function __construct(
         public array $points,
-        /** Breadth of the soft edge in inches. */
+        /** Width of the soft edge, in inches. */
         public float $feather,
         public Usual $usual = new Usual,
     ) {}
 
-    /** In shares of the box. */
+    /** Outline in shares of the box. */
     public function outline(): Path
     {
         return count($this->points) < 3 ? Path::empty() : Path::polygon($this->points);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
-/** Answers for the part that all masks share. */
+/** Implements what all masks have in common. */
 trait HasUsual
 {
     public function isOn(): bool

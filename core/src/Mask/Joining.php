@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
-/** Whether a mask narrows what those before it let through, or adds to it. */
+/** How a mask combines with those before it: intersection or union. */
 enum Joining: string
 {
     case Within = 'within';

@@ -4,36 +4,36 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
-/** One line that says where a layer is seen. Masks work in order, each on what those before it left. */
+/** A mask tells where a layer shows. Masks are combined in order. */
 interface Mask
 {
-    /** Inches from where all is held back to where all is let through, at most. */
+    /** Greatest width of a soft edge, in inches. */
     public const MOST_FEATHER = 4.0;
 
     public function isOn(): bool;
 
-    /** Lets through what it would hold back. */
+    /** Whether the mask is inverted. */
     public function isInverted(): bool;
 
-    /** How it joins those before it. */
+    /** How it combines with the masks before it. */
     public function joining(): Joining;
 
-    /** @return list<string> names of the pictures that it needs from the shelf */
+    /** @return list<string> names of the picture files that it uses */
     public function files(): array;
 
-    /** Id of the layer whose ink it takes its shape from, if it does. */
+    /** Id of the layer whose ink gives its shape, for a clip mask. */
     public function clipsTo(): ?string;
 
-    /** Whether it was drawn by hand on the peg, where all copies of a piece are seen. */
+    /** Whether it was drawn by hand on the garment, where all copies of a piece are visible. */
     public function isDrawn(): bool;
 
-    /** The same mask with no soft edge. */
+    /** The same mask with a hard edge. */
     public function hard(): static;
 
     /** Whether it has a soft edge. */
     public function isSoft(): bool;
 
-    /** Every length on it sized by one factor. */
+    /** Scales every length. */
     public function scaled(float $by): static;
 
     /** @return array<string, mixed> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
-/** Shows a layer as far as a picture laid over its box is light. */
+/** A luminance mask: the layer shows as far as a picture over its box is light. */
 final readonly class PictureMask implements Mask
 {
     use HasUsual;
@@ -12,9 +12,9 @@ final readonly class PictureMask implements Mask
     public function __construct(
         public string $file,
         public Usual $usual = new Usual,
-        /** 1 just covers the layer's box. */
+        /** Scale of the picture; at 1 it just covers the layer's box. */
         public float $scale = 1.0,
-        /** Inches from the middle of the box, and degrees clockwise. */
+        /** Offset in inches from the box's centre, and rotation in degrees clockwise. */
         public float $x = 0.0,
         public float $y = 0.0,
         public float $turn = 0.0,

@@ -9,30 +9,30 @@ use Random\Randomizer;
 use TallCrow\Geometry\BoxSide;
 
 /**
- * A cut whose line is torn, as a brush or torn paper leaves it: slow swings with small teeth on them. It is a freehand cut like any other, to be
- * drawn anew by hand. How deep and how close the teeth stand is our choice.
+ * A ragged line as of a brush or torn paper: slow swings with small teeth on top. The result is a freehand mask that can be edited by hand. Depth and spacing
+ * of the teeth are our choice.
  */
 final class RaggedEdge
 {
-    /** Inches between the swings of the line, and between its teeth. */
+    /** Spacing, in inches, of the swings, and of the teeth. */
     private const SWING = 0.3;
 
     private const TOOTH = 0.055;
 
-    /** What the teeth have of the whole depth. */
+    /** Share of the depth that the teeth have. */
     private const TEETH = 0.4;
 
-    /** Shares of the box that lie beyond a side which is not cut: rings stay. */
+    /** How far (in shares of the box) the mask extends beyond sides that are not cut, so that rings stay visible. */
     private const BEYOND = 0.5;
 
     private const MOST_TEETH = 250;
 
     /**
-     * @param  non-empty-list<BoxSide>  $sides  that are torn
-     * @param  float  $width  of the piece in inches
+     * @param  non-empty-list<BoxSide>  $sides  the sides that are torn
+     * @param  float  $width  width of the piece, in inches
      * @param  float  $height  likewise
-     * @param  float  $depth  inches from the shallowest to the deepest of the line
-     * @param  float  $from  inches within the side at which the line is shallowest
+     * @param  float  $depth  difference between the deepest and the shallowest point, in inches
+     * @param  float  $from  distance of the shallowest point from the side, in inches
      */
     public static function along(array $sides, float $width, float $height, float $depth, float $from, int $seed): FreehandMask
     {
@@ -44,7 +44,7 @@ final class RaggedEdge
             $after = BoxSide::cases()[($at + 1) % 4];
             [$start, $end] = [$within($before), 1 - $within($after)];
             if (! in_array($side, $sides, true)) {
-                // Its ends are those of the sides about it.
+                // Its ends meet the neighbouring sides.
                 array_push($points, $side->point($start, $within($side)), $side->point($end, $within($side)));
 
                 continue;
@@ -59,14 +59,14 @@ final class RaggedEdge
         return new FreehandMask(array_map(fn (array $point): array => [round($point[0], 4), round($point[1], 4)], $points), 0.0);
     }
 
-    /** @return non-empty-list<array{float, float}> how far along, and how deep: 0 to 1 both */
+    /** @return non-empty-list<array{float, float}> position along the side and depth, both 0 to 1 */
     private static function line(float $length, Randomizer $random): array
     {
         $swings = array_map(fn (): float => self::share($random), range(0, max(2, (int) ceil($length / self::SWING)) + 1));
         $count = min(self::MOST_TEETH, max(6, (int) round($length / self::TOOTH)));
         $points = [];
         for ($i = 0; $i <= $count; $i++) {
-            // Teeth stand unevenly; the first and the last at the ends.
+            // Jitter the teeth, except for the first and the last.
             $along = max(0.0, min(1.0, ($i + ($i % $count === 0 ? 0.0 : 0.84 * (self::share($random) - 0.5))) / $count));
             $at = $along * (count($swings) - 2);
             $ease = (1 - cos(M_PI * fmod($at, 1.0))) / 2;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Mask;
 
 /**
- * A figure through which a layer is seen. Its place and size are shares of the layer's own box, so that it follows
- * when the layer is moved, sized or turned; the feather is in inches.
+ * A shape as a mask. Its place and size are shares of the layer's box, so that it follows when the layer is moved, scaled or rotated;
+ * the feather is in inches.
  */
 final readonly class ShapeMask implements Mask
 {
@@ -14,12 +14,12 @@ final readonly class ShapeMask implements Mask
 
     public function __construct(
         public MaskShape $shape,
-        /** Centre, where (0.5, 0.5) is the layer's own. */
+        /** Centre in shares of the box: (0.5, 0.5) is the layer's centre. */
         public float $x,
         public float $y,
         public float $width,
         public float $height,
-        /** Breadth of the soft edge, half inside the figure and half outside. */
+        /** Width of the soft edge, half inside the shape and half outside. */
         public float $feather,
         public int $count = 5,
         public Usual $usual = new Usual,

@@ -6,37 +6,37 @@ namespace TallCrow\Mask;
 
 use TallCrow\Geometry\Box;
 
-/** One stroke of a brush, kept as the points that it went through, so that it is the same at every size. */
+/** One brush stroke, stored as its points, so that it is independent of resolution. */
 final readonly class Stroke
 {
     public const MOST_POINTS = 2000;
 
-    /** Shares of its box, either way, to which a stroke may reach. */
+    /** Largest coordinate of a point, in shares of the box. */
     public const REACH = 12.0;
 
-    /** Inches. */
+    /** Bounds of the width, in inches. */
     public const LEAST_WIDTH = 0.005;
 
     public const MOST_WIDTH = 20.0;
 
-    /** @param  list<array{float, float}>  $points  shares of the box that it was drawn on */
+    /** @param  list<array{float, float}>  $points  points in shares of the box that it was drawn on */
     public function __construct(
         public array $points,
-        /** In inches. */
+        /** Width in inches. */
         public float $width,
-        /** 1 has a crisp edge; at 0 the edge is soft from the middle line outwards. */
+        /** 1: a hard edge; 0: soft from the centre line outwards. */
         public float $hardness,
-        /** Brings back what was taken instead of taking. */
+        /** Restores instead of erasing. */
         public bool $restores,
         public Symmetry $symmetry = Symmetry::None,
-        /** Of a radial symmetry. */
+        /** Number of images in radial symmetry. */
         public int $count = 6,
     ) {}
 
     /**
-     * The stroke and its images, about the middle of the box.
+     * The stroke and its symmetric images about the box's centre.
      *
-     * @param  float  $ratio  height of the box over its width, so that turned strokes keep their shape
+     * @param  float  $ratio  height ÷ width of the box, so that rotated images keep their shape
      * @return list<list<array{float, float}>>
      */
     public function lines(float $ratio): array
@@ -56,7 +56,7 @@ final readonly class Stroke
         return new self($this->points, max(self::LEAST_WIDTH, min(self::MOST_WIDTH, $this->width * $by)), $this->hardness, $this->restores, $this->symmetry, $this->count);
     }
 
-    /** The same stroke told as shares of another box. Its symmetry is then about the middle of that: see apart(). */
+    /** The same stroke in shares of another box. Its symmetry is then about that box's centre: see apart(). */
     public function on(Box $was, Box $is): self
     {
         $share = fn (float $at, float $start, float $length): float => max(-self::REACH, min(self::REACH, ($at - $start) / max(1e-9, $length)));
@@ -68,7 +68,7 @@ final readonly class Stroke
         return new self($points, $this->width, $this->hardness, $this->restores, $this->symmetry, $this->count);
     }
 
-    /** @return list<self> each of its images a stroke of its own, on the same box */
+    /** @return list<self> its images as separate strokes, on the same box */
     public function apart(Box $box): array
     {
         return array_map(fn (array $line): self => new self($line, $this->width, $this->hardness, $this->restores), $this->lines($box->height() / max(1e-9, $box->width())));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
-/** How one stroke of a brush is made several at once, about the middle of the piece. */
+/** The symmetry by which one brush stroke is repeated about the piece's centre. */
 enum Symmetry: string
 {
     case None = 'none';

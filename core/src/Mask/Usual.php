@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Mask;
 
-/** What every mask has. */
+/** The settings that every mask has. */
 final readonly class Usual
 {
     public function __construct(

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Noise;
 
-/** The normal distribution, mean 0 and standard deviation 1. */
+/** The standard normal distribution. */
 final class Bell
 {
-    /** The share that lies below so many deviations: Abramowitz and Stegun 26.2.17, within 1e-7. */
+    /** Distribution function Φ(z): Abramowitz and Stegun 26.2.17, error below 1e-7. */
     public static function below(float $z): float
     {
         $t = 1 / (1 + 0.2316419 * abs($z));
@@ -16,7 +16,7 @@ final class Bell
         return $z > 0 ? 1 - $tail : $tail;
     }
 
-    /** So many deviations, below which a share from 0 to 1 lies: Abramowitz and Stegun 26.2.23, within 4.5e-4. */
+    /** Quantile Φ⁻¹(share): Abramowitz and Stegun 26.2.23, error below 4.5e-4. */
     public static function deviations(float $share): float
     {
         $tail = max(1e-12, min($share, 1 - $share));

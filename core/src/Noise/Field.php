@@ -9,22 +9,22 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Noise;
 
-/** Fields of noise that papers and wear grow from: one 8-bit band, SIDE pixels square, that meets itself at the edges. */
+/** Noise fields for papers and wear: one 8-bit band, SIDE × SIDE pixels, that tiles without a seam. */
 final class Field
 {
     public const SIDE = 2400;
 
     /**
-     * Noise of several sizes over one another, the finer the weaker.
+     * Fractal noise: several octaves, each finer and weaker than the one before.
      *
-     * @param  int  $cell  of the coarsest, a whole part of the tile
+     * @param  int  $cell  cell size of the coarsest octave, a divisor of the tile
      */
     public static function clouds(int $seed, int $cell, int $octaves): Image
     {
         return self::grown(Lookup::fullRange(self::noise($seed, $cell, $octaves)));
     }
 
-    /** As clouds(), in 16 bits: between two levels of 8 bits, what runs along them would end in steps. */
+    /** Like clouds(), in 16 bits, for contour lines, which would show steps at 8 bits. */
     public static function swells(int $seed, int $cell, int $octaves): Image
     {
         $noise = self::noise($seed, $cell, $octaves)->settled();
@@ -46,13 +46,13 @@ final class Field
         return $sum;
     }
 
-    /** Blobs of about four sigma, evenly spread over all levels. */
+    /** Blobs of about four sigma in size, with a uniform distribution of levels. */
     public static function grain(int $seed, float $sigma): Image
     {
         return Lookup::equalised(Lookup::fullRange(Noise::grain(self::SIDE, $sigma, $seed)));
     }
 
-    /** Threads of so many pixels each way, every level as common as any other. */
+    /** Stretched noise of so many pixels each way, with a uniform distribution of levels. */
     public static function threads(int $seed, int $across, int $down): Image
     {
         [$columns, $rows] = [intdiv(self::SIDE, $across), intdiv(self::SIDE, $down)];
@@ -62,7 +62,7 @@ final class Field
     }
 
     /**
-     * Smooth strokes along the rows: so many of random length across the tile and so many rows of them, every level about as common.
+     * Smooth horizontal strokes of random length: about so many across the tile, in so many rows, with a nearly uniform distribution of levels.
      */
     public static function strokes(int $seed, int $across, int $rows): Image
     {
@@ -74,7 +74,7 @@ final class Field
         return Lookup::equalised(Lookup::fullRange($few->linear(1.0)->resized($wide, $high)->crop((int) round($margin * $wide), (int) round($margin * $high), self::SIDE, self::SIDE)));
     }
 
-    /** The largest cell, no larger than asked for, of which a whole number make the side: of others the field would not meet itself. */
+    /** The largest divisor of the side that is not larger than the cell asked for, so that the field tiles. */
     private static function fitting(int $cell, int $side): int
     {
         for ($fits = max(1, $cell); $side % $fits !== 0; $fits--);
@@ -82,7 +82,7 @@ final class Field
         return $fits;
     }
 
-    /** From half the tile's size to all of it, smoothly and without a seam. */
+    /** Enlarges a tile by two, smoothly and without a seam. */
     private static function grown(Image $half): Image
     {
         $margin = 8;

@@ -9,35 +9,35 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /**
- * Makes of a field that meets itself at its edges a wider one in which nothing is seen twice: three layers of square
- * patches, each cut from the field at a place of its own, run into one another where the patches of one layer end.
+ * Makes a wider field without visible repeats from a tile: three layers of square patches, each cropped from the tile at
+ * a random place, are blended at the patches' borders.
  *
- * The levels are blended as a bell that keeps its spread and then brought back to the field's own, so that no place is
- * greyer than another (E. Heitz, F. Neyret, "High-Performance By-Example Noise using a Histogram-Preserving Blending
- * Operator", 2018).
+ * Levels are first mapped to a normal distribution, blended with weights that keep its variance, and mapped back, so that
+ * contrast is the same everywhere (E. Heitz, F. Neyret, "High-Performance By-Example Noise using a Histogram-Preserving
+ * Blending Operator", 2018).
  */
 final class Patchwork
 {
-    /** Pixels: 5 in at 300 ppi. */
+    /** Side of a patch in pixels: 5 in at 300 ppi. */
     public const PATCH = 1500;
 
-    /** Patches across that make 20 in of a field at its own size. */
+    /** Patches across 20 in at scale 1. */
     private const ACROSS = 4;
 
     private const MOST = 6;
 
     private const LAYERS = 3;
 
-    /** How fast one layer gives way to another; the rest of a patch is the field as it is. */
+    /** Steepness of the blend between layers; the rest of a patch is the plain field. */
     private const SUDDEN = 5.0;
 
-    /** Patches are taken at whole steps of this many pixels, so that a weave or a screen goes on across their borders. */
+    /** Patches are cropped at multiples of this many pixels, so that a weave or a screen continues across their borders. */
     private const STEP = 60;
 
-    /** Deviations of the bell that are told apart, either way. */
+    /** Range of the normal distribution that is represented, in standard deviations each way. */
     private const DEVIATIONS = 4.5;
 
-    /** How many patches across a field needs to fill 20 in when it is shown at a scale. */
+    /** Patches across that a field needs to fill 20 in at a given scale. */
     public static function across(float $scale): int
     {
         return max(1, min(self::MOST, (int) ceil(self::ACROSS / max(0.1, $scale) - 0.01)));
@@ -45,7 +45,7 @@ final class Patchwork
 
     /**
      * @param  Image  $field  one 8-bit band, square, its side a whole number of STEP
-     * @return Image of so many patches a side, that meets itself at its edges, too
+     * @return Image of so many patches a side, which tiles as well
      */
     public static function wide(Image $field, int $seed, int $across = self::ACROSS): Image
     {
@@ -55,7 +55,7 @@ final class Patchwork
     }
 
     /**
-     * The same of a field of 16 bits, but that every level of what comes is as common as any other.
+     * The same for a 16-bit field, but with a uniform distribution of levels in the result.
      *
      * @param  Image  $field  one 16-bit band, square, its side a whole number of STEP
      */
@@ -68,8 +68,8 @@ final class Patchwork
     }
 
     /**
-     * @param  list<int>  $levels  how many pixels of the field have each
-     * @return Image of 65,536 places in a bell
+     * @param  list<int>  $levels  histogram of the field
+     * @return Image in 65,536 steps of a normal distribution
      */
     private static function blended(Image $field, array $levels, int $seed, int $across): Image
     {
@@ -87,7 +87,7 @@ final class Patchwork
         return $sum->linearShort(65535 / 2 / self::DEVIATIONS, 32767.5);
     }
 
-    /** Each patch is the same however many there are, so that a change of scale moves little. */
+    /** A patch does not depend on their number, so that a change of scale changes little. */
     private static function patches(Image $bell, int $seed, int $across): Image
     {
         $steps = intdiv($bell->width(), self::STEP);
@@ -103,7 +103,7 @@ final class Patchwork
         return $patches;
     }
 
-    /** How much a layer counts over one of its patches: the squares of the three layers' weights come to 1 everywhere. */
+    /** The weights of a layer over one of its patches: the squared weights of the three layers add up to 1 everywhere. */
     private static function weights(): Image
     {
         static $weights = null;
@@ -131,9 +131,9 @@ final class Patchwork
     }
 
     /**
-     * Where each level stands in a bell: so many deviations from its middle.
+     * The normal quantile of each level, in standard deviations.
      *
-     * @param  list<int>  $levels  how many pixels have each
+     * @param  list<int>  $levels  histogram
      * @return list<float>
      */
     private static function deviations(array $levels): array
@@ -149,7 +149,7 @@ final class Patchwork
         return $places;
     }
 
-    /** @return list<float> the share of the bell below each of 65,536 places */
+    /** @return list<float> the normal distribution function at each of 65,536 steps */
     private static function shares(): array
     {
         /** @var list<float> $shares */
@@ -159,7 +159,7 @@ final class Patchwork
     }
 
     /**
-     * The level of each of 65,536 places in the bell: that below which as much of the field lies.
+     * The inverse: the field level for each of 65,536 steps, by equal share of pixels below.
      *
      * @param  list<int>  $levels
      */

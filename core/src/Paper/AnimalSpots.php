@@ -7,7 +7,7 @@ namespace TallCrow\Paper;
 use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 
-/** Rosettes as on a big cat: each a heart and a ring about it that is broken in some places, none like another. */
+/** Rosettes as on a big cat: each is a centre with a broken ring around it, no two alike. */
 final class AnimalSpots implements Paper
 {
     /** Rosettes across a patch. */
@@ -24,7 +24,7 @@ final class AnimalSpots implements Paper
         $draw = Chance::seeded($seed);
         $chance = $draw->of(...);
         [$side, $count] = [$across * Patchwork::PATCH, $across * self::ACROSS];
-        // An even number of rows, since every second is shifted by half a step.
+        // An even number of rows, since every second row is shifted by half a step.
         $rows = $count + $count % 2;
         [$cell, $high] = [$side / $count, $side / $rows];
         $marks = '';

@@ -10,7 +10,7 @@ use TallCrow\Raster\Image;
 /** Quick slashes of a flat brush, each of many bristles that run dry towards its end. */
 final class BrushSlashes implements Paper
 {
-    /** Slashes over a patch, and the bristles of one. */
+    /** Slashes in a patch, and bristles in a slash. */
     private const COUNT = 16;
 
     private const BRISTLES = 26;
@@ -26,7 +26,7 @@ final class BrushSlashes implements Paper
         $side = $across * Patchwork::PATCH;
         $all = $colours->atLeast(2);
         $inks = array_map(fn ($colour): string => $colour->toHex(), [$all[0], ...array_slice($all, 2)]);
-        // Spread evenly, then shaken: no bare spots and no heaps.
+        // A jittered grid: no bare spots and no clusters.
         $rows = (int) ceil(sqrt(self::COUNT) * $across);
         $step = $side / $rows;
         $places = [];
@@ -44,7 +44,7 @@ final class BrushSlashes implements Paper
         return Drawing::on($all[1]->toHex(), $marks, $side);
     }
 
-    /** Along the x axis, its middle at the origin. */
+    /** One slash along the x axis, centred on the origin. */
     private static function slash(Chance $chance, float $long): string
     {
         $broad = $chance->of(90, 190);
@@ -53,7 +53,7 @@ final class BrushSlashes implements Paper
         $drawn = '';
         for ($i = 0; $i < self::BRISTLES; $i++) {
             $y = ($i + 0.5) * $bristle - $broad / 2;
-            // Wet at first, all bristles as one; later some lift off, at the rim sooner, and set down once more.
+            // Wet at the start: all bristles paint. Later some lift off, sooner at the rim, and touch down once more.
             $rim = abs(2 * ($i + 0.5) / self::BRISTLES - 1);
             $at = -$long / 2 + $chance->of(0, 0.05) * $long + 0.06 * $long * $rim ** 3;
             $end = $at + $long * $chance->of(0.5, 0.95 - 0.2 * $rim ** 2);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Paper;
 
 /**
- * Numbers by chance, the same for the same seed.
+ * Seeded random numbers.
  *
  * @internal
  */

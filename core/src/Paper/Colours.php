@@ -6,7 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Colour\Srgb;
 
-/** The colours of a paper: as many as it asks for, in turn when fewer are given. */
+/** The colours of a paper; if it asks for more than are given, they are repeated in turn. */
 final readonly class Colours
 {
     /** @param  list<Srgb>  $given */
@@ -22,7 +22,7 @@ final readonly class Colours
         return $this->at($index)->toHex();
     }
 
-    /** @return non-empty-list<Srgb> all of them, and at least as many as asked for */
+    /** @return non-empty-list<Srgb> all colours, and at least as many as asked for */
     public function atLeast(int $count): array
     {
         return array_map($this->at(...), range(0, max(1, $count, count($this->given)) - 1));

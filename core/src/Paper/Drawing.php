@@ -8,7 +8,7 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
 /**
- * Papers that are drawn: marks on a ground, painted as an SVG page of the tile's size.
+ * Helpers for drawn papers: marks on a ground, rendered from an SVG of the tile's size.
  *
  * @internal
  */
@@ -19,7 +19,7 @@ final class Drawing
         return ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$side\" height=\"$side\"><rect width=\"$side\" height=\"$side\" fill=\"$ground\"/>$marks</svg>")->band(0, 3)->settled();
     }
 
-    /** A mark at a place, and once more at every edge that it crosses, so that the page meets itself. */
+    /** A mark, repeated at the opposite side if it crosses the tile's edge, so that the tile has no seam. */
     public static function wrapped(string $mark, float $x, float $y, float $reach, int $side): string
     {
         $copies = '';
@@ -34,7 +34,7 @@ final class Drawing
         return $copies;
     }
 
-    /** Marks of one unit, again and again across the tile. */
+    /** Repeats one unit across the tile. */
     public static function repeated(string $unit, int $width, int $height): string
     {
         $side = Paper::TILE;

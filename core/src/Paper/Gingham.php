@@ -6,7 +6,7 @@ namespace TallCrow\Paper;
 
 use TallCrow\Raster\Image;
 
-/** Checks of half an inch: bars half strong that let each other through where they cross. */
+/** Checks of half an inch: half-transparent bars that overlap. */
 final class Gingham implements Paper
 {
     public static function kind(): string

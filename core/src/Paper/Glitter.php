@@ -11,16 +11,16 @@ use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Noise;
 use TallCrow\Raster\Sampling;
 
-/** Flakes of a thirtieth of an inch that lie every way: most are dull, some catch the light, and a few of these flash. */
+/** Flakes of a thirtieth of an inch in all orientations: most are dull, some catch the light, and a few flash. */
 final class Glitter implements Paper
 {
-    /** Pixels across a flake, before its edges are bent. */
+    /** Side of a flake in pixels, before distortion. */
     private const FLAKE = 10;
 
-    /** By how many pixels they are bent. */
+    /** Distortion of the flakes' edges in pixels. */
     private const BENT = 7.0;
 
-    /** Levels of light from which a flake glows over its neighbours. */
+    /** From this level of light on, a flake glows over its neighbours. */
     private const FLASH = 250;
 
     public static function kind(): string
@@ -43,7 +43,7 @@ final class Glitter implements Paper
         ]);
     }
 
-    /** Flakes of one level each: squares of chance, looked at through a bent glass. */
+    /** Flakes of one random level each: random squares under a distortion. */
     private static function flakes(int $seed): Image
     {
         $side = self::TILE;

@@ -21,7 +21,7 @@ final class Kraft implements Paper
     public static function tile(int $seed, Colours $colours, int $across): Image
     {
         [$board, $pale, $dark] = [$colours->at(0), Srgb::of(255, 250, 240), Srgb::of(40, 28, 16)];
-        // Of one colour, too, it has grain.
+        // With a single colour, too, it needs grain.
         $fleck = $board->mixed($dark, 0.55);
         $mottle = Field::clouds($seed, 600, 5)->linearByte(0.35, 80);
         $fibres = Lookup::bytes(Field::threads($seed + 3, 60, 2), array_map(fn (int $v): int => $v > 240 ? 150 : 0, range(0, 255)));

@@ -9,7 +9,7 @@ use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** Threads over and under one another, thicker here and thinner there. */
+/** Woven threads of varying thickness. */
 final class Linen implements Paper
 {
     public static function kind(): string

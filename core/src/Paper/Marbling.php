@@ -9,7 +9,7 @@ use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** Veins of ink that run along the levels of a flowing field. */
+/** Veins of ink along the contour lines of a noise field. */
 final class Marbling implements Paper
 {
     public static function kind(): string

@@ -7,9 +7,9 @@ namespace TallCrow\Paper;
 use TallCrow\Raster\Image;
 
 /**
- * A patterned paper, made from a number and some colours and free of any licence. Its tile is three bands at 300 ppi,
- * square, and meets itself at the edges. A pattern that repeats is TILE wide; one that grew, in which a repeat would be
- * seen, is as many patches wide as it is asked for.
+ * A patterned paper, generated from a seed and some colours, so it needs no licence. Its tile is square, three bands at
+ * 300 ppi, without a seam. A regular pattern is TILE wide; an organic one, in which repeats would be noticed, is as many
+ * patches wide as asked for.
  */
 interface Paper
 {
@@ -19,6 +19,6 @@ interface Paper
 
     public static function kind(): string;
 
-    /** @param  int  $across  patches of Noise\Patchwork::PATCH pixels, for a paper that grew */
+    /** @param  int  $across  width in patches of Noise\Patchwork::PATCH pixels, for an organic paper */
     public static function tile(int $seed, Colours $colours, int $across): Image;
 }

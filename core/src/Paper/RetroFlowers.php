@@ -10,7 +10,7 @@ use TallCrow\Raster\Image;
 /** Bold round flowers with rings in them, large and small, close together: as on curtains of fifty years ago. */
 final class RetroFlowers implements Paper
 {
-    /** Radii of flowers in pixels, and darts thrown for each over a patch. */
+    /** Radii of flowers in pixels, and darts thrown for each radius (see Scatter). */
     private const SIZES = [[235.0, 40], [150.0, 60], [95.0, 90], [58.0, 160], [30.0, 260]];
 
     public static function kind(): string
@@ -45,7 +45,7 @@ final class RetroFlowers implements Paper
         $petals = $chance->whole(6, 9);
         $turn = $chance->of(0, 360);
         $radius *= 0.95;
-        // Petals that touch one another, each with a smaller one in it.
+        // Petals touch one another; each has a smaller one inside.
         $half = $radius * sin(M_PI / $petals);
         $middle = $radius - $half;
         $drawn = '';

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace TallCrow\Paper;
 
 /**
- * Places strewn over a page that meets itself, so that no two marks lie on one another: darts are thrown, the large ones first, and each stays where
- * there is room for it (R. L. Cook, "Stochastic Sampling in Computer Graphics", 1986).
+ * Scatters marks over a seamless tile without overlaps by dart throwing: random places, large marks first, are accepted if there is room
+ * (R. L. Cook, "Stochastic Sampling in Computer Graphics", 1986).
  *
  * @internal
  */
 final class Scatter
 {
     /**
-     * @param  list<array{float, int}>  $sizes  radius of a mark in pixels and how many darts are thrown for it, for each size
-     * @return list<array{float, float, float}> x, y and radius of what stays
+     * @param  list<array{float, int}>  $sizes  for each size: radius of a mark in pixels, and number of darts
+     * @return list<array{float, float, float}> x, y and radius of the accepted marks
      */
     public static function over(int $side, array $sizes, Chance $chance): array
     {

@@ -18,7 +18,7 @@ final class Stripes implements Paper
     {
         $all = $colours->atLeast(2);
         $breadth = 100;
-        // The tile holds whole runs of all colours, so that it meets itself.
+        // The tile holds whole sequences of all colours, so that it has no seam.
         $count = count($all) * max(1, intdiv(Paper::TILE, $breadth * count($all)));
         $marks = '';
         for ($i = 0; $i < $count; $i++) {

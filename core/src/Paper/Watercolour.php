@@ -11,15 +11,15 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /**
- * Washes laid over one another while wet: each is darkest along the rim where its pigment gathered as it dried, runs from one colour into the next,
- * and lies thicker in the hollows of the paper.
+ * Washes painted over one another while wet: each is darkest along its rim, where pigment gathered in drying, flows from one colour into the next, and is
+ * stronger in the hollows of the paper.
  */
 final class Watercolour implements Paper
 {
-    /** At which levels of the field a wash ends, and how much pigment each holds. */
+    /** For each wash: the field level at which it ends, and its amount of pigment. */
     private const WASHES = [[58, 0.30], [104, 0.20], [150, 0.18], [196, 0.16]];
 
-    /** How much stronger the rim is, and over how many levels it fades. */
+    /** Additional pigment at the rim, and the number of levels over which it fades. */
     private const RIM = 0.55;
 
     private const FADE = 7.0;
@@ -33,7 +33,7 @@ final class Watercolour implements Paper
     {
         $wash = Patchwork::wide(Lookup::equalised(Field::clouds($seed, 600, 6)), $seed, $across);
         $pigment = Lookup::bytes($wash, array_map(self::pigment(...), range(0, 255)));
-        // The grain of the paper holds more in its hollows.
+        // Pigment collects in the hollows of the paper's grain.
         $hollows = Field::grain($seed + 5, 1.8)->linearByte(0.3, 178)->settled()->tiled(0, 0, $wash->width(), $wash->height());
         $hue = Patchwork::wide(Lookup::equalised(Field::clouds($seed + 9, 800, 3)), $seed + 9, $across);
         $inks = array_values(array_filter($colours->atLeast(2), fn (int $i): bool => $i !== 1, ARRAY_FILTER_USE_KEY));
@@ -45,7 +45,7 @@ final class Watercolour implements Paper
         return $inked->multiplied($share)->plus($bare->linearBands(self::numbers($paper)))->linearByte(1.0)->asColours();
     }
 
-    /** How much pigment lies at a level of the field, 0 to 255. */
+    /** Amount of pigment (0 to 255) at a field level. */
     private static function pigment(int $level): int
     {
         $sum = 0.12;

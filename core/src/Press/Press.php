@@ -12,29 +12,29 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
 /**
- * What a house would print, roughly: white laid under all ink of dark cloth and drawn in a little, ink that gains at its edges, lines and gaps that the
- * method does not hold, and the knit of the cloth. Each step by common practice or a published model; none is a proof of one press.
+ * A rough simulation of a press: a choked white underbase on dark cloth, dot gain at edges, lines and gaps that are too fine for the method, and the knit of
+ * the cloth. Each step follows common practice or a published model; it is not a contract proof.
  */
 final readonly class Press
 {
-    /** Relative luminance of cloth below which white is laid under the ink (common practice: mid grey and darker). */
+    /** Cloth of less relative luminance than this gets a white underbase (common practice: mid grey and darker). */
     private const DARK = 0.4;
 
-    /** Inches by which white is drawn in from the ink's edge, so that none peeps out (common practice: 1 to 2 px at 300 ppi). */
+    /** Choke: inches by which the underbase is smaller than the ink, so that no white shows (common practice: 1 to 2 px at 300 ppi). */
     private const CHOKE = 0.0034;
 
-    /** Share of ink from which on white goes under it: a press knows no half white (common practice). */
+    /** Ink of at least this alpha gets full white under it: a press cannot print half white (common practice). */
     private const WHITE_FROM = 0.06;
 
-    /** How white the underbase is over cloth. */
+    /** Opacity of the underbase. */
     private const WHITE = 0.94;
 
-    /** Deviation in inches of the bell by which ink spreads, and how much of an edge's half it gains (a Gaussian spread as in the Clapper and Yule family of models). */
+    /** Standard deviation, in inches, of the Gaussian spread of ink, and the gain at an edge as a share of coverage (as in the Clapper and Yule family of models). */
     private const SPREAD = 0.0022;
 
     private const GAIN = 0.06;
 
-    /** Wales and courses of single jersey to the inch (common practice for tees), and how much of the light they take. */
+    /** Wales and courses per inch of single jersey (common practice for tees), and the light that the knit absorbs. */
     private const WALES = 32.0;
 
     private const KNIT = 0.09;
@@ -50,7 +50,7 @@ final readonly class Press
         return new self($method, $cloth, $ppi);
     }
 
-    /** Whether white is laid under the ink. */
+    /** Whether the cloth gets a white underbase. */
     public function hasUnderbase(): bool
     {
         return $this->method !== PrintMethod::Sublimation && $this->cloth->luminance() < self::DARK;
@@ -59,8 +59,8 @@ final readonly class Press
     /**
      * The print on its cloth: three bands and full alpha.
      *
-     * @param  Image  $art  at the press's ppi
-     * @param  array{int, int}  $at  pixels of the sheet at which its corner lies, so that the knit stays in place
+     * @param  Image  $art  the print at the press's ppi
+     * @param  array{int, int}  $at  sheet coordinates of the first pixel, so that the knit stays in place
      */
     public function printed(Image $art, array $at = [0, 0]): Image
     {
@@ -70,14 +70,14 @@ final readonly class Press
         $ground = $this->hasUnderbase()
             ? $this->over($this->flat(Srgb::of(255, 255, 255), $art), $cloth, $this->underbase($art->alpha())->linear(self::WHITE / 255))
             : $cloth;
-        // Ink and dye are clear: they take of the light of what they lie on, cloth or white, what they take of white.
+        // Inks are transparent: they multiply the light of the ground, cloth or white.
         $printed = $this->over($colours->multiplied($ground->linear(1 / 255)), $ground, $alpha->linear(1 / 255));
         $knit = $this->knit($art->width(), $art->height(), $at);
 
         return $printed->multiplied($knit)->linearByte(1.0)->asColours()->withBand(Image::empty($art->width(), $art->height(), 1)->inverted())->settled();
     }
 
-    /** Where white is laid: under all ink, however weak, drawn in from its edge. */
+    /** The mask of the underbase: under all ink, however weak, choked. */
     public function underbase(Image $alpha): Image
     {
         $under = $alpha->isMore(255 * self::WHITE_FROM)->settled();
@@ -86,11 +86,11 @@ final readonly class Press
         return Blur::gaussian(Morphology::worn($under, $choke)->settled(), max(0.3, self::SPREAD * $this->ppi / 2), 0.05);
     }
 
-    /** Ink a little broader than it was asked for; what is finer than it spreads is filled in or lost. */
+    /** Ink after spreading: a little wider, with fine gaps filled in and fine lines lost. */
     private function gained(Image $alpha): Image
     {
         $spread = Blur::gaussian($alpha, self::SPREAD * $this->ppi, 0.02);
-        // A press's edge is steeper than the bell, and stands a little further out.
+        // A printed edge is steeper than the Gaussian and lies a little further out.
         $edge = $spread->linearByte(2.2, 255 * (0.5 + self::GAIN) - 2.2 * 127.5);
 
         return $alpha->isMore(250.0)->both($edge->isMore(250.0))->chosen($alpha, $edge)->settled();
@@ -107,7 +107,7 @@ final readonly class Press
     }
 
     /**
-     * How much light each place of the knit gives back: columns of loops.
+     * Reflectance of the knit: columns of loops.
      *
      * @param  array{int, int}  $at
      */

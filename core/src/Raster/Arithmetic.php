@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** Sums, products and comparisons, sample by sample. Masks here are one 8-bit band unless said otherwise. */
+/** Arithmetic and comparisons, sample by sample. Masks here are one 8-bit band unless said otherwise. */
 trait Arithmetic
 {
     public function inverted(): self
@@ -12,20 +12,20 @@ trait Arithmetic
         return $this->operation('invert');
     }
 
-    /** Rounded to 8 bits. @param  float  $by 1 leaves it as it is */
+    /** sample × $by + $plus, rounded and clamped to 8 bits. */
     public function linearByte(float $by, float $plus = 0.0): self
     {
         return $this->operation('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus + 0.5])], ['uchar' => true]);
     }
 
-    /** The same sum in floating point, for fields that are no masks yet. */
+    /** sample × $by + $plus in floating point. */
     public function linear(float $by, float $plus = 0.0): self
     {
         return $this->operation('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus])]);
     }
 
     /**
-     * As many bands as factors, each by its own: floating point. One band becomes several.
+     * Each band times its own factor, in floating point; a single band becomes as many bands as there are factors.
      *
      * @param  list<float>  $by
      */
@@ -44,7 +44,7 @@ trait Arithmetic
         return self::of(Vips::image('subtract', [$this, $other]));
     }
 
-    /** Product of the samples as they are, for floating point. */
+    /** The plain product of the samples (in contrast to times(), which treats 255 as 1). */
     public function multiplied(self $by): self
     {
         return self::of(Vips::image('multiply', [$this, $by]));
@@ -60,22 +60,22 @@ trait Arithmetic
         return $this->operation('math2_const', [PowerOperation::Power, Boxed::doubles([$to])]);
     }
 
-    /** 0 to 1 in floating point as 0 to 255, rounded. */
+    /** Floating point 0 to 1 as 8-bit 0 to 255, rounded. */
     public function unitToByte(): self
     {
         return $this->operation('linear', [Boxed::doubles([255.0]), Boxed::doubles([0.5])], ['uchar' => true]);
     }
 
-    /** Three bands known as sRGB. */
+    /** Marks three bands as sRGB. */
     public function asColours(): self
     {
         return $this->operation('copy', [], ['interpretation' => Interpretation::Srgb]);
     }
 
-    /** Two masks at once: what both let through. */
+    /** The product of two masks, where 255 counts as 1. */
     public function times(self $other): self
     {
-        // Blended with nothing by the other: one pass in whole numbers, rounded.
+        // A blend with 0, weighted by the other mask: one pass of rounded integer arithmetic.
         return self::of(Vips::image('ifthenelse', [$other, $this, self::empty($this->width(), $this->height(), 1)], [], ['blend' => true]));
     }
 
@@ -85,20 +85,20 @@ trait Arithmetic
         return $this->withAlpha($this->alpha()->times($mask));
     }
 
-    /** The larger of the two at each place. */
+    /** The maximum of both, sample by sample. */
     public function lighter(self $other): self
     {
         return $this->isMore($other)->chosen($this, $other);
     }
 
-    /** The lesser of the two at each place. */
+    /** The minimum of both, sample by sample. */
     public function lesser(self $other): self
     {
         return $this->isMore($other)->chosen($other, $this);
     }
 
     /**
-     * Each band held between bounds of its own.
+     * Clamps each band to bounds of its own.
      *
      * @param  list<float>  $least
      * @param  list<float>  $most
@@ -125,7 +125,7 @@ trait Arithmetic
         return $this->operation('relational_const', [Relation::Less, Boxed::doubles([$than])]);
     }
 
-    /** 255 where a sample is just this. */
+    /** 255 where a sample has this value. */
     public function isEqual(float $to): self
     {
         return $this->operation('relational_const', [Relation::Equal, Boxed::doubles([$to])]);
@@ -136,13 +136,13 @@ trait Arithmetic
         return self::of(Vips::image('boolean', [$this, $other], [BooleanOperation::And]));
     }
 
-    /** Either of two conditions. */
+    /** Bitwise or of two masks of 0 and 255. */
     public function either(self $other): self
     {
         return self::of(Vips::image('boolean', [$this, $other], [BooleanOperation::Or]));
     }
 
-    /** Taken as a condition: one picture where it is true, the other elsewhere. */
+    /** Uses this as a condition: one picture where it is not 0, the other elsewhere. */
     public function chosen(self $then, self $else): self
     {
         return self::of(Vips::image('ifthenelse', [$this, $then, $else]));
@@ -167,7 +167,7 @@ trait Arithmetic
         return (float) $out->cdata;
     }
 
-    /** Sum of a mask, where a full pixel counts one. */
+    /** The area of a mask in pixels, where 255 counts as one pixel. */
     public function area(): float
     {
         return $this->mean() / 255 * $this->width() * $this->height();
@@ -183,7 +183,7 @@ trait Arithmetic
         return [$this->extreme('min'), $this->extreme('max')];
     }
 
-    /** Whether its last band is full in every pixel. */
+    /** Whether its last band (the alpha) is 255 in every pixel. */
     public function isOpaque(): bool
     {
         return $this->alpha()->extreme('min') >= 255.0;
@@ -199,7 +199,7 @@ trait Arithmetic
     }
 
     /**
-     * The box about all pixels of a mask that are above nothing.
+     * The bounding box of all pixels of a mask that are above 0.
      *
      * @return array{int, int, int, int}|null left, top, width, height
      */
@@ -225,19 +225,19 @@ trait Arithmetic
         return $this->operation('cast', [BandFormat::Short]);
     }
 
-    /** As 16-bit numbers of a sum, rounded and held within their range. */
+    /** sample × $by + $plus, rounded and clamped to unsigned 16 bits. */
     public function linearShort(float $by, float $plus): self
     {
         return $this->operation('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus + 0.5])])->operation('cast', [BandFormat::Short]);
     }
 
-    /** In floating point: cut to 8 bits, faint ink loses its colour, and what a filter shoots over an edge is cut off in the alpha alone. */
+    /** Premultiplied, in floating point: in 8 bits faint ink would lose its colour, and overshoot of a filter would be clipped in the alpha but not in the colours. */
     private function premultiplied(): self
     {
         return $this->operation('premultiply');
     }
 
-    /** Straight alpha from colours that are weighed by it, in 8 bits. @internal */
+    /** From premultiplied to straight alpha, in 8 bits. @internal */
     public function unpremultiplied(): self
     {
         return $this->operation('unpremultiply')->linearByte(1.0);

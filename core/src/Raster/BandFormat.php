@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * VipsBandFormat: what a sample is. Whole numbers are without a sign.
+ * VipsBandFormat: the type of a sample. Integers are unsigned.
  *
  * @internal
  */

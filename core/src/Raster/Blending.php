@@ -10,7 +10,7 @@ namespace TallCrow\Raster;
  */
 final class Blending
 {
-    /** Keeps divisions of nothing by nothing finite; where it matters another branch is chosen. */
+    /** Keeps 0 ÷ 0 finite; such pixels are taken from another branch. */
     private const TINY = 1e-6;
 
     /** The source over the backdrop, both ink of one size: co = cs·αs·(1 − αb) + αs·αb·B(cb, cs) + (1 − αs)·αb·cb. */

@@ -7,7 +7,7 @@ namespace TallCrow\Raster;
 use FFI\CData;
 
 /**
- * An array or a run of bytes on its way to libvips.
+ * An array or a block of bytes as an argument for libvips.
  *
  * @internal
  */

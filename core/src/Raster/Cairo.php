@@ -74,7 +74,7 @@ final class Cairo
         return $made;
     }
 
-    /** For loops over many points, where a call by name costs as much as the drawing. */
+    /** The raw library, for loops over many points, where a call by name costs as much as the drawing. */
     public static function library(): FFI
     {
         try {
@@ -85,15 +85,15 @@ final class Cairo
     }
 
     /**
-     * The path as chords, curves as those within the tolerance: x and y of each corner in turn, contour by contour; what has fewer than two corners is
-     * left out.
+     * The current path flattened to line segments within the tolerance: x and y of each corner in turn, contour by contour. Contours of fewer than two corners
+     * are left out.
      *
      * @return list<list<float>>
      */
     public static function flattened(CData $context): array
     {
         $path = self::made('copy_path_flat', $context);
-        // Each element is a word that tells what it is and one of its length, then two numbers to a point.
+        // An element is a header (its kind and its length) followed by two numbers for each point.
         $bytes = FFI::string($path->data, max(0, 16 * (int) $path->count));
         self::call('path_destroy', $path);
         [$kinds, $numbers] = [unpack('q*', $bytes) ?: [], unpack('d*', $bytes) ?: []];
@@ -116,7 +116,7 @@ final class Cairo
         return $contours;
     }
 
-    /** The bytes of a surface, row by row with whatever ends a row. */
+    /** Fills a surface with bytes: rows including their padding. */
     public static function put(CData $surface, string $bytes): void
     {
         self::call('surface_flush', $surface);
@@ -124,7 +124,7 @@ final class Cairo
         self::call('surface_mark_dirty', $surface);
     }
 
-    /** What begins an element of a path: its kind and how many pairs of words it takes, in the bits of one number. */
+    /** The header of a path element: its kind and its length in pairs of words, packed into the bits of one double. */
     public static function head(int $kind, int $pairs): float
     {
         $number = (unpack('d', pack('q', $kind | $pairs << 32)) ?: [])[1] ?? null;
@@ -133,7 +133,7 @@ final class Cairo
         return $number;
     }
 
-    /** @param  list<float>  $numbers  of a path, in pairs of words */
+    /** @param  list<float>  $numbers  path elements, each a header followed by coordinates */
     public static function append(CData $context, array $numbers): void
     {
         if ($numbers === []) {

@@ -10,26 +10,26 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 
-/** An empty page to draw outlines on, in units of its own. What was drawn is taken as an image once. */
+/** A drawing surface for outlines, in units of its own. The result is read as an image once, at the end. */
 final class Canvas
 {
-    /** Pixels about the page where the library cuts what goes beyond, a little beside where it would go. */
+    /** Pixels of margin about the page. The library clips paths at the surface's edge with a small error, which so falls into the margin. */
     private const RIM = 4;
 
     private CData $surface;
 
     private CData $context;
 
-    /** @var array<int, Chords> by the outline that they were made of */
+    /** @var array<int, Chords> flattened outlines, by the object id of their path */
     private array $chords = [];
 
-    /** @var array<int, CData> the library's own, of those that were filled */
+    /** @var array<int, CData> cairo paths of outlines that were filled, by the same id */
     private array $traced = [];
 
     /**
      * @var array<int, Path>
      *
-     * @phpstan-ignore property.onlyWritten (holds on to the paths, so that their numbers are not given anew)
+     * @phpstan-ignore property.onlyWritten (keeps the paths alive, so that their object ids are not reused)
      */
     private array $paths = [];
 
@@ -38,34 +38,34 @@ final class Canvas
 
     private const TAKE_OUT = 9;
 
-    /** Pixels by which a chord may stray from its curve. */
+    /** Greatest distance, in pixels, of a chord from its curve. */
     private const TOLERANCE = 0.008;
 
     private bool $empty = true;
 
-    /** What is drawn with, unless it is a gradient. */
+    /** The current colour, unless a gradient is set. */
     private Srgb $colour;
 
-    /** How many things are drawn within one another. */
+    /** Nesting depth of within(). */
     private int $depth = 0;
 
-    /** Pixels beside the page at which nothing shows. */
+    /** Pixels beside the page at which drawing has no effect. */
     private const BESIDE = 8.0;
 
-    /** Steps of a pixel in which the library reckons. */
+    /** Steps per pixel of the library's fixed-point coordinates. */
     public const FINEST = 256;
 
-    /** From the page's units to pixels of the grid that all windows of a sheet share. */
+    /** From the page's units to pixels of the sheet's grid, which all windows share. */
     private Affine $map;
 
-    /** Where the window's first pixel lies on that grid, the other way about, and the rim. */
+    /** Offset from the sheet's grid to the surface: the margin minus the window's first pixel. */
     private readonly int $left;
 
     private readonly int $top;
 
     /**
-     * @param  Affine  $toPixels  from the page's units to pixels, as large across as down
-     * @param  bool  $isCoverage  whether the page holds coverage alone, a quarter of the bytes, which is enough for one colour: it is made anew for a second
+     * @param  Affine  $toPixels  from the page's units to pixels, with equal scale in x and y
+     * @param  bool  $isCoverage  whether the surface holds coverage alone (1 byte per pixel instead of 4), which suffices for one colour; a second colour converts it
      */
     public function __construct(
         private readonly int $width,
@@ -80,7 +80,7 @@ final class Canvas
         [$this->surface, $this->context] = $this->page();
     }
 
-    /** @return array{CData, CData} a surface, and what draws on it */
+    /** @return array{CData, CData} a surface and its drawing context */
     private function page(): array
     {
         $surface = Cairo::made('image_surface_create', $this->isCoverage ? Cairo::A8 : Cairo::ARGB32, $this->across(), $this->height + 2 * self::RIM);
@@ -88,13 +88,13 @@ final class Canvas
             throw RasterFailed::during('canvas', "no page of {$this->width} × {$this->height} pixels could be made");
         }
         $context = Cairo::made('create', $surface);
-        // The library's own tenth of a pixel shows in the coverage of an edge.
+        // The default tolerance of 0.1 px would show in an edge's coverage.
         Cairo::call('set_tolerance', $context, self::TOLERANCE);
 
         return [$surface, $context];
     }
 
-    /** Pixels of a row and its rim: rows of one byte each begin at whole words. */
+    /** Pixels of a row with its margin, rounded up so that rows of single bytes start at whole words. */
     private function across(): int
     {
         return ($this->width + 2 * self::RIM + 3) & ~3;
@@ -117,7 +117,7 @@ final class Canvas
         $this->source();
     }
 
-    /** @param  list<Srgb>  $colours  evenly apart on the way from one point to the other */
+    /** @param  list<Srgb>  $colours  colour stops at equal distances between the two points */
     public function gradient(float $x1, float $y1, float $x2, float $y2, array $colours): void
     {
         $this->demandOutermost();
@@ -140,11 +140,11 @@ final class Canvas
 
     private function source(): void
     {
-        // The library lays bytes down as blue, green, red, alpha; told red for blue it lays them as they are wanted.
+        // The library stores bytes as blue, green, red, alpha; with red and blue swapped they come out as RGBA.
         Cairo::call('set_source_rgb', $this->context, $this->colour->blue / 255, $this->colour->green / 255, $this->colour->red / 255);
     }
 
-    /** Makes a page for any colours of one that holds coverage alone. */
+    /** Converts a surface of coverage alone to one of colours. */
     private function mixed(): void
     {
         if (! $this->isCoverage) {
@@ -165,7 +165,7 @@ final class Canvas
         return $this->empty;
     }
 
-    /** Clears where it draws. */
+    /** Clears where the closure draws. */
     public function takingOut(\Closure $draw): void
     {
         $was = $this->empty;
@@ -177,7 +177,7 @@ final class Canvas
         $this->empty = $was;
     }
 
-    /** By the nonzero rule. */
+    /** Fills by the nonzero rule. */
     public function fill(Path $path): void
     {
         $this->empty = false;
@@ -185,12 +185,12 @@ final class Canvas
             return;
         }
         $chords = $this->trace($path);
-        // Rectangles are reckoned exactly.
+        // The library computes rectangles exactly.
         $chords->isStraight || $this->teeth($chords->box);
         Cairo::call('fill', $this->context);
     }
 
-    /** Fills as much of each pixel as a mask of the page's size has there. */
+    /** Fills by a mask of the page's size: each pixel as much as the mask says. */
     public function cover(Image $mask): void
     {
         $page = new self($this->width, $this->height, new Affine(1, 0, 0, 1, 0, 0));
@@ -199,23 +199,23 @@ final class Canvas
         Cairo::call('mask_surface', $this->context, $page->surface, 0.0, 0.0);
     }
 
-    /** A line along the outline, half of it to either side, with round corners. */
+    /** Strokes an outline, centred on it, with round joins. */
     public function stroke(Path $path, float $width): void
     {
         $this->about($path, $width / 2, fn (CanvasPath $drawn, array $points, float $half) => $drawn->along($points, $half));
     }
 
     /**
-     * An area with all that lies within a distance of it.
+     * Fills an area grown by a distance (its Minkowski sum with a disc).
      *
-     * @param  Path  $area  its contours with what they enclose to the left, none crossing itself, as a region's are; of several areas all together
+     * @param  Path  $area  contours that do not cross themselves and have the area on their left, as a Region's are; several areas may be in one path
      */
     public function grown(Path $area, float $by): void
     {
         $this->about($area, $by, fn (CanvasPath $drawn, array $points, float $pixels) => $drawn->grown($points, $pixels));
     }
 
-    /** @param  \Closure(CanvasPath, list<float>, float): void  $draw  a contour, as far about it as is told in pixels */
+    /** @param  \Closure(CanvasPath, list<float>, float): void  $draw  draws a contour grown by a distance in pixels */
     private function about(Path $path, float $by, \Closure $draw): void
     {
         $this->empty = false;
@@ -235,18 +235,18 @@ final class Canvas
     }
 
     /**
-     * An open line with round ends, as a brush leaves it.
+     * An open line with round caps, as of a brush.
      *
      * @param  non-empty-list<array{float, float}>  $points
      */
     public function brushed(array $points, float $width): void
     {
-        // A dab is a line to where it began.
+        // A single dab is a line from a point to itself.
         $this->open([count($points) > 1 ? $points : [$points[0], $points[0]]], $width, true);
     }
 
     /**
-     * Straight lines with blunt ends.
+     * Straight lines with butt caps.
      *
      * @param  non-empty-list<array{array{float, float}, array{float, float}}>  $lines
      */
@@ -284,7 +284,7 @@ final class Canvas
         $this->fill(new Path([['M', $box->left, $box->top], ['L', $box->right, $box->top], ['L', $box->right, $box->bottom], ['L', $box->left, $box->bottom], ['Z']]));
     }
 
-    /** Draws shifted, turned by degrees clockwise, or within an outline alone. */
+    /** Draws shifted, turned (degrees clockwise), or clipped to an outline. */
     public function within(\Closure $draw, float $x = 0.0, float $y = 0.0, float $turn = 0.0, ?Path $clip = null): void
     {
         Cairo::call('save', $this->context);
@@ -304,19 +304,19 @@ final class Canvas
         Cairo::call('restore', $this->context);
     }
 
-    /** What was drawn, as ink. */
+    /** The drawing as ink. */
     public function ink(): Image
     {
         return ($this->isCoverage ? Image::flat($this->colour, $this->drawn()) : $this->drawn()->unpremultiplied())->settled();
     }
 
-    /** Where anything was drawn: one band. */
+    /** The drawing's coverage: one band. */
     public function mask(): Image
     {
         return ($this->isCoverage ? $this->drawn() : $this->drawn()->band(3))->settled();
     }
 
-    /** The page itself: it lives as long as this does. */
+    /** The surface's pixels, valid as long as this object lives. */
     private function drawn(): Image
     {
         Cairo::call('surface_flush', $this->surface);
@@ -326,7 +326,7 @@ final class Canvas
     }
 
     /**
-     * A point in the library's finest steps. They are told before the window's place is added, so that a point falls on the same step in every window.
+     * Rounds a point to the library's fixed-point steps. This is done before the window's offset is added, so that a point is rounded alike in every window.
      *
      * @return array{float, float}
      */
@@ -338,8 +338,8 @@ final class Canvas
     }
 
     /**
-     * Puts a line of teeth beside the page, one to each row that the outline crosses. Where no line of an outline begins or ends in a row of pixels,
-     * the library takes a short way by which a slanting edge is up to 17 of 255 levels off; which rows those are would hang on the page's size, too.
+     * Adds a zigzag line beside the page, with a vertex in each pixel row that the outline crosses. In rows without any vertex the library uses a shortcut by
+     * which a slanting edge is off by up to 17 of 255 levels, and which rows those are depends on the page's size. The zigzag avoids the shortcut.
      */
     private function teeth(Box $box): void
     {
@@ -349,13 +349,13 @@ final class Canvas
         [$cairo, $context] = [Cairo::library(), $this->context];
         $cairo->cairo_move_to($context, $left, $from - 0.5);
         for ($row = $from; $row < $to; $row++) {
-            // Lines that run on in one direction would be made one.
+            // Collinear segments would be merged into one.
             $cairo->cairo_line_to($context, $left - ($row & 1) / 32, $row + 0.5);
         }
         $cairo->cairo_close_path($context);
     }
 
-    /** Makes an outline the library's path. */
+    /** Makes an outline the current path. */
     private function trace(Path $path): Chords
     {
         $chords = $this->chords($path);

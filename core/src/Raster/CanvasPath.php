@@ -7,28 +7,28 @@ namespace TallCrow\Raster;
 use FFI\CData;
 
 /**
- * Writes outlines of chords into the library's path, so that what they cover of each pixel is what is drawn. The library takes 15 samples down a pixel
- * and knows exactly how far each reaches across, so that a level edge is up to half a sample off, 8 of 255 levels. A nearly level edge is therefore
- * cut at each column of pixels, and each part tilted about its own middle until it rises by just one sample: it covers the same, and where the sample
- * cuts it tells how much.
+ * Writes flattened outlines into cairo's path so that the drawn coverage is exact. Cairo takes 15 scanline samples per pixel row and computes each one's
+ * horizontal extent exactly; a horizontal edge between two samples is therefore off by up to half a sample, 8 of 255 levels. Nearly horizontal edges are
+ * split at every pixel column, and each part is tilted about its midpoint until it rises by exactly one sample: it covers the same area, and where the
+ * sample line crosses it encodes how much.
  *
  * @internal
  */
 final class CanvasPath
 {
-    /** Samples down a pixel. */
+    /** Samples per pixel row. */
     private const SAMPLES = 15;
 
-    /** How much an edge may rise to be nearly level: beyond, it cuts so many samples of a pixel that they make up for one another, to 1.5 levels. */
+    /** Largest slope of an edge that counts as nearly horizontal. Steeper edges cross so many samples that their errors cancel out to 1.5 levels. */
     private const LEVEL = 1 / self::SAMPLES;
 
-    /** Pixels by which a chord may stray from its arc. */
+    /** Greatest distance, in pixels, of a chord from its arc. */
     private const TOLERANCE = 0.008;
 
-    /** Numbers that are written before they are added: a long brush line has millions. */
+    /** Numbers to buffer before they are added to cairo's path: a long brush stroke has millions. */
     private const AT_ONCE = 200_000;
 
-    /** @var list<float> in the library's own order: what each element is, one that says nothing, then x and y */
+    /** @var list<float> path elements in cairo's layout: header, padding, x, y */
     private array $numbers = [];
 
     private float $x = 0.0;
@@ -41,7 +41,7 @@ final class CanvasPath
 
     private readonly float $close;
 
-    /** @param  CData  $context  the library's, whose path is added to */
+    /** @param  CData  $context  the context whose path is extended */
     public function __construct(
         private readonly CData $context,
         private readonly int $width,
@@ -50,7 +50,7 @@ final class CanvasPath
         [$this->move, $this->line, $this->close] = [Cairo::head(Cairo::MOVE, 2), Cairo::head(Cairo::LINE, 2), Cairo::head(Cairo::CLOSE, 1)];
     }
 
-    /** Adds what is still written here to the library's path. A call for each point would take longer than the drawing. */
+    /** Adds the buffered numbers to cairo's path. A call for each point would take longer than the drawing. */
     public function finish(): void
     {
         Cairo::append($this->context, $this->numbers);
@@ -68,7 +68,7 @@ final class CanvasPath
         $this->close();
     }
 
-    /** @param  list<float>  $points  of lines that all run level or upright, which the library knows exactly */
+    /** @param  list<float>  $points  corners of lines that are all horizontal or vertical, which cairo computes exactly */
     public function straight(array $points): void
     {
         $this->begin($points[0], $points[1]);
@@ -79,8 +79,8 @@ final class CanvasPath
     }
 
     /**
-     * All that lies within a distance of a closed line: its edge on either side, round where a corner opens and by way of the corner itself where it
-     * closes, so that all of it runs the same way round and is one by the nonzero rule.
+     * A stroke of a closed line: an offset on either side, with an arc at outer corners, and through the corner itself at inner ones, so that all parts wind the
+     * same way and unite under the nonzero rule.
      *
      * @param  list<float>  $points  x and y of each in turn; the last is joined to the first
      */
@@ -94,9 +94,9 @@ final class CanvasPath
     }
 
     /**
-     * An area with all that lies within a distance of it.
+     * An area grown by a distance.
      *
-     * @param  list<float>  $points  x and y of each corner in turn, what they enclose to the left, as a region's run
+     * @param  list<float>  $points  x and y of each corner in turn, with the area on the left, as in a Region
      */
     public function grown(array $points, float $by): void
     {
@@ -107,10 +107,10 @@ final class CanvasPath
     }
 
     /**
-     * All that lies within a distance of an open line.
+     * A stroke of an open line.
      *
      * @param  list<float>  $points  x and y of each in turn
-     * @param  bool  $isRound  whether its ends are round, and not blunt
+     * @param  bool  $isRound  whether its caps are round instead of butt
      */
     public function brushed(array $points, float $half, bool $isRound): void
     {
@@ -133,7 +133,7 @@ final class CanvasPath
     /** @param  non-empty-list<array{float, float, float, float, float, float, float}>  $chords */
     private function round(array $chords, float $half): void
     {
-        // From the middle of its last chord to there.
+        // Start at the middle of the last chord.
         $last = $chords[count($chords) - 1];
         [$x, $y] = [($last[0] + $last[2]) / 2 + $last[4], ($last[1] + $last[3]) / 2 + $last[5]];
         $this->begin($x, $y);
@@ -144,7 +144,7 @@ final class CanvasPath
 
     /**
      * @param  non-empty-list<array{float, float, float, float, float, float, float}>  $chords
-     * @return non-empty-list<array{float, float, float, float, float, float, float}> the same the other way about
+     * @return non-empty-list<array{float, float, float, float, float, float, float}> the same chords in reverse
      */
     private static function back(array $chords): array
     {
@@ -152,21 +152,21 @@ final class CanvasPath
     }
 
     /**
-     * Goes along the edge as far as the corner before the last chord.
+     * Follows the offset up to the corner before the last chord.
      *
      * @param  non-empty-list<array{float, float, float, float, float, float, float}>  $chords
      */
     private function side(array $chords, float $half): void
     {
         $square = $half * $half;
-        // Of normals between whose edges nothing is seen of an arc: a corner that is not rounded stands out by that little.
+        // Cosine (times the squared half width) above which an arc is left out: the unrounded corner stands out by less than the tolerance.
         $smooth = $square * (2 * ($half / ($half + self::TOLERANCE)) ** 2 - 1);
         [, , , , $fromX, $fromY, $before] = $chords[0];
         for ($i = 1, $n = count($chords); $i < $n; $i++) {
             [$x, $y, , , $toX, $toY, $length] = $chords[$i];
             $turn = $fromX * $toY - $fromY * $toX;
             $alike = $fromX * $toX + $fromY * $toY;
-            // Where both edges meet, or would. Where the corner closes they do so within both chords, or not at all.
+            // The intersection of both offset edges. At an inner corner it is used only if it lies within both chords.
             if ($turn >= 0 ? $alike > $smooth : -2 * $half * $turn < ($square + $alike) * min($before, $length)) {
                 $share = $square / ($square + $alike);
                 $this->edge($x + ($fromX + $toX) * $share, $y + ($fromY + $toY) * $share);
@@ -184,7 +184,7 @@ final class CanvasPath
         }
     }
 
-    /** Goes on along an arc about a point. */
+    /** Continues along an arc about a point. */
     private function turn(float $x, float $y, float $fromX, float $fromY, float $turn, float $half): void
     {
         $points = self::arc($x, $y, $fromX, $fromY, $turn, $half);
@@ -194,7 +194,7 @@ final class CanvasPath
     }
 
     /**
-     * Where each chord begins and ends, the way from there to its edge, and how long it is.
+     * Start, end, offset vector and length of each chord.
      *
      * @param  list<float>  $points
      * @return list<array{float, float, float, float, float, float, float}>
@@ -219,9 +219,9 @@ final class CanvasPath
     }
 
     /**
-     * Points of an arc about a point, both ends among them.
+     * Points of an arc about a point, including both ends.
      *
-     * @param  float  $turn  radians from where it begins, the way from x to y
+     * @param  float  $turn  radians from the start, positive from the x axis to the y axis
      * @return list<float>
      */
     private static function arc(float $x, float $y, float $fromX, float $fromY, float $turn, float $half): array
@@ -254,7 +254,7 @@ final class CanvasPath
         array_push($this->numbers, $this->close, 0.0);
     }
 
-    /** Goes on to a point by an edge that is seen. */
+    /** Draws an edge to a point. */
     private function edge(float $x, float $y): void
     {
         $dx = $x - $this->x;
@@ -272,9 +272,9 @@ final class CanvasPath
     {
         [$x, $y, $line] = [$this->x, $this->y, $this->line];
         $way = $dx > 0 ? 1 : -1;
-        // The same whichever way it is drawn.
+        // Independent of the drawing direction.
         $tilt = ($slope < 0 ? -$way : $way) / (2 * self::SAMPLES);
-        // Beyond the page one line does.
+        // Beyond the page a single segment is sufficient.
         $at = $way > 0 ? max($x, 0.0) : min($x, (float) $this->width);
         $end = $way > 0 ? min($x + $dx, (float) $this->width) : max($x + $dx, 0.0);
         while ($way * ($end - $at) > 0) {

@@ -10,17 +10,17 @@ use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 
 /**
- * An outline on a canvas, its curves as chords: what of a curve lies beyond the page would be cut otherwise than elsewhere.
+ * An outline on a canvas, flattened to line segments, since the library would flatten a curve differently where it leaves the page.
  *
  * @internal
  */
 final readonly class Chords
 {
     /**
-     * @param  Affine  $map  by which it lies so
+     * @param  Affine  $map  the map from the path's units to pixels
      * @param  list<list<float>>  $contours  x and y of each corner in turn, in pixels
-     * @param  Box  $box  about where it is, in pixels
-     * @param  bool  $isStraight  whether all its lines run level or upright
+     * @param  Box  $box  its bounding box, in pixels
+     * @param  bool  $isStraight  whether all its lines are horizontal or vertical
      */
     private function __construct(
         public Affine $map,
@@ -30,13 +30,13 @@ final readonly class Chords
     ) {}
 
     /**
-     * @param  int  $left  columns and rows that are added to where it lies
-     * @param  CData  $context  the library's, whose path is lost
+     * @param  int  $left  columns and rows to shift it by
+     * @param  CData  $context  a drawing context, whose current path is overwritten
      */
     public static function of(Path $path, Affine $map, int $left, int $top, CData $context): self
     {
         Cairo::call('new_path', $context);
-        // As Canvas does of one, without a call for each of an outline's many points: x and y are in finest steps.
+        // The same rounding as Canvas::pixel(), inlined for speed: x and y are in fixed-point steps.
         [$a, $b, $c, $d, $e, $f] = array_map(fn (float $factor): float => $factor * Canvas::FINEST, [$map->a, $map->b, $map->c, $map->d, $map->e, $map->f]);
         $step = 1 / Canvas::FINEST;
         $x = $y = $startX = $startY = 0.0;
@@ -60,7 +60,7 @@ final readonly class Chords
                 [$x2, $y2] = [$a * $s[3] + $c * $s[4] + $e, $b * $s[3] + $d * $s[4] + $f];
                 if ($s[0] === 'Q') {
                     [$x, $y] = [$x2, $y2];
-                    // A curve of one handle is one of two, each two thirds of the way to it.
+                    // A quadratic curve as a cubic: both handles lie two thirds of the way to the quadratic one.
                     [$x2, $y2] = [($x + 2 * $x1) / 3, ($y + 2 * $y1) / 3];
                     [$x1, $y1] = [($fromX + 2 * $x1) / 3, ($fromY + 2 * $y1) / 3];
                 } else {

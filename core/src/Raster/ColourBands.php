@@ -6,11 +6,11 @@ namespace TallCrow\Raster;
 
 use TallCrow\Colour\Srgb;
 
-/** Colours of a picture: their luminance, distances and saturation. */
+/** Colour arithmetic on pictures: luminance, Lab, saturation, hue. */
 final class ColourBands
 {
     /**
-     * Colours as one 16-bit number: five bits of red, six of green, five of blue.
+     * Colours packed into one 16-bit number: 5 bits of red, 6 of green, 5 of blue.
      */
     public static function keyed(Image $image): Image
     {
@@ -22,7 +22,7 @@ final class ColourBands
         return $image->band(0, 3)->operation('maplut', [$red->withBand($green)->withBand($blue)])->operation('bandbool', [BooleanOperation::Or]);
     }
 
-    /** Three bands of sRGB in CIE Lab of D65: three floating point bands. */
+    /** Converts three bands of sRGB to CIE Lab (D65): three floating point bands. */
     public static function labs(Image $image): Image
     {
         return $image->operation('copy', [], ['interpretation' => Interpretation::Srgb])->operation('colourspace', [Interpretation::Lab]);
@@ -34,7 +34,7 @@ final class ColourBands
         return $one->multiplied($other)->operation('recomb', [Image::of(Vips::matrix([[1.0, 1.0, 1.0]]))]);
     }
 
-    /** Colours as far from their own grey as a factor says; alpha stays. */
+    /** Scales saturation: moves colours away from their own grey by a factor; alpha is unchanged. */
     public static function saturated(Image $image, float $by): Image
     {
         [$r, $g, $b] = [0.2126 * (1 - $by), 0.7152 * (1 - $by), 0.0722 * (1 - $by)];
@@ -43,7 +43,7 @@ final class ColourBands
         return $image->band(0, 3)->operation('recomb', [$matrix])->linearByte(1.0)->asColours()->withBand($image->alpha());
     }
 
-    /** Hues turned by degrees: the matrix of hueRotate of Filter Effects Module Level 1, which keeps luminance; alpha stays. */
+    /** Rotates hues by degrees, by the matrix of hueRotate in Filter Effects Module Level 1, which keeps luminance; alpha is unchanged. */
     public static function turned(Image $image, float $degrees): Image
     {
         [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
@@ -57,7 +57,7 @@ final class ColourBands
     }
 
     /**
-     * Colours moved by levels of red, green and blue, by as much of them as a mask says; alpha stays.
+     * Adds levels of red, green and blue, weighted by a mask; alpha is unchanged.
      *
      * @param  array{int, int, int}  $by
      */
@@ -68,7 +68,7 @@ final class ColourBands
         return $share->chosen($image->band(0, 3)->plus($move)->linearByte(1.0)->asColours()->withBand($image->alpha()), $image);
     }
 
-    /** Lightness of three bands of sRGB as one: the weights of Rec. ITU-R BT.709 on the samples as they stand. */
+    /** Luma of three bands of sRGB: the weights of Rec. ITU-R BT.709 on the encoded samples. */
     public static function luminance(Image $image): Image
     {
         $weights = Image::of(Vips::matrix([[0.2126, 0.7152, 0.0722]]));

@@ -6,11 +6,11 @@ namespace TallCrow\Raster;
 
 use TallCrow\Colour\Srgb;
 
-/** Pictures laid over one another, and ink on cloth. */
+/** Composes pictures: over one another, side by side, and on cloth. */
 final class Composition
 {
     /**
-     * Pictures of one size side by side, row after row.
+     * Joins pictures of one size in rows.
      *
      * @param  non-empty-list<Image>  $parts
      */
@@ -20,9 +20,9 @@ final class Composition
     }
 
     /**
-     * Lays pictures over one another on an empty sheet, the first lowest, in one pass.
+     * Composes pictures on an empty sheet in one pass, the first at the bottom.
      *
-     * @param  list<Laid>  $pieces  each within the sheet
+     * @param  list<Laid>  $pieces  each lies within the sheet
      */
     public static function stacked(int $width, int $height, array $pieces): Image
     {
@@ -51,21 +51,21 @@ final class Composition
         ]));
     }
 
-    /** Ink laid on cloth of one colour: three bands. */
+    /** Flattens ink on cloth of one colour: three bands. */
     public static function onCloth(Image $image, Srgb $cloth): Image
     {
         return $image->operation('flatten', [], ['background' => Boxed::doubles([(float) $cloth->red, (float) $cloth->green, (float) $cloth->blue])]);
     }
 
-    /** Colours as they count over any cloth, each times its alpha, and the alpha: four bands. */
+    /** Premultiplied colours and the alpha: four bands. */
     public static function premultiplied(Image $image): Image
     {
         return $image->operation('flatten')->withBand($image->alpha());
     }
 
     /**
-     * Colour under full transparency set to nothing, as a print house's reader expects it. Each pixel is taken as one
-     * 32-bit number, its alpha the highest byte: a quarter of the work, and what lies upstream is computed once.
+     * Sets colours under full transparency to 0, as print houses expect. Each pixel is handled as one 32-bit number with the alpha in the highest byte, which is
+     * quicker, and lets the pixels be computed only once.
      */
     public static function withoutHiddenColour(Image $image): Image
     {

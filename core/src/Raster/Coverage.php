@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** How much of each pixel an outline covers: one band of 8 bits. */
+/** Coverage of pixels by outlines: one 8-bit band, 255 for a fully covered pixel. */
 final class Coverage
 {
     /**
-     * What is left to be laid behind an outline so that where its edge and another's run through one pixel, it is covered as by the larger of the two:
-     * with α under what covers C, C + α (1 - C) is covered; that is S, where α is (S - C) / (1 - C).
+     * The coverage to paint behind an outline so that pixels on both edges end up covered as by the larger outline S. Painting α behind C covers C + α (1 − C);
+     * this is S for α = (S − C) / (1 − C).
      *
-     * @param  Image  $all  S, of the outline that is to be laid behind
-     * @param  Image  $over  C, of the one before it, as large
+     * @param  Image  $all  S, coverage of the larger outline, which is painted behind
+     * @param  Image  $over  C, coverage of the outline in front, of the same size
      */
     public static function behind(Image $all, Image $over): Image
     {

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** Waves over the plane. */
+/** Periodic waves over the plane. */
 final class Grating
 {
     /**
-     * Two waves at right angles over a turned grid, weighed and added: one floating point band.
+     * A weighted sum of two waves at right angles on a rotated grid: one floating point band.
      *
-     * @param  array{int, int}  $at  what the first pixel counts as
-     * @param  float  $perPixel  waves to a pixel
+     * @param  array{int, int}  $at  coordinates of the first pixel
+     * @param  float  $perPixel  periods per pixel
      */
     public static function crossed(int $width, int $height, array $at, float $perPixel, float $angle, float $across, float $down): Image
     {
         [$cos, $sin] = [cos(deg2rad($angle)) * 2 * M_PI * $perPixel, sin(deg2rad($angle)) * 2 * M_PI * $perPixel];
-        // The cosine of a sum is made of those of its parts, so that none is reckoned for every pixel.
+        // By the addition theorem cos(x + y) = cos x cos y − sin x sin y, so only one row and one column of cosines are computed.
         $along = fn (int $count, int $from, float $step, bool $isSine, float $by = 1.0): string => pack('g*', ...array_map(
             fn (int $i): float => $by * ($isSine ? sin(($from + $i + 0.5) * $step) : cos(($from + $i + 0.5) * $step)), range(0, $count - 1),
         ));
@@ -29,7 +29,7 @@ final class Grating
         return $product($cos, $sin, false, $across)->plus($product($cos, $sin, true, -$across))->plus($product(-$sin, $cos, false, $down))->plus($product(-$sin, $cos, true, -$down));
     }
 
-    /** Round hills on a square grid, as many across as asked: one 8-bit band. */
+    /** Round hills on a square grid, $count of them across: one 8-bit band. */
     public static function hills(int $side, int $count): Image
     {
         $row = '';

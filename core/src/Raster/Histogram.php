@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** How often values are there. */
+/** Histograms. */
 final class Histogram
 {
     /**
-     * How many pixels hold each value of an 8-bit band.
+     * Pixels with each value of an 8-bit band.
      *
      * @return list<int> 256 counts
      */
@@ -18,7 +18,7 @@ final class Histogram
     }
 
     /**
-     * How many pixels hold each value of a 16-bit band; what comes after the last that does is left out.
+     * Pixels with each value of a 16-bit band, up to the largest value that occurs.
      *
      * @return list<int>
      */
@@ -31,7 +31,7 @@ final class Histogram
     }
 
     /**
-     * The values that a 16-bit band has, the least first.
+     * The values that occur in a 16-bit band, in ascending order.
      *
      * @return list<int>
      */
@@ -47,7 +47,7 @@ final class Histogram
     }
 
     /**
-     * Sums of the samples, by what another picture has at the same place.
+     * Sums of the samples, grouped by the value of another picture at the same place.
      *
      * @param  Image  $by  one 8-bit band
      * @return list<float> 256 sums
@@ -62,10 +62,10 @@ final class Histogram
     }
 
     /**
-     * How many pixels of each of several masks, 0 or 255, have each number of a 16-bit band, in one look at them all.
+     * For each of several masks of 0 and 255, the pixels with each number of a 16-bit band, counted in one pass.
      *
      * @param  non-empty-list<Image>  $masks
-     * @return list<list<int>> for each mask, by number
+     * @return list<list<int>> counts by number, for each mask
      */
     public static function ofMasks(array $masks, Image $numbers): array
     {

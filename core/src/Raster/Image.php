@@ -7,8 +7,8 @@ namespace TallCrow\Raster;
 use FFI\CData;
 
 /**
- * A picture, never changed once made: every method answers a new one, computed when its pixels are asked for.
- * Ink is 8-bit sRGB with straight alpha (4 bands); masks are one 8-bit band, 0 none to 255 all.
+ * An immutable picture. Every method returns a new, lazy one, whose pixels are computed when they are read.
+ * "Ink" is 8-bit sRGB with straight alpha (4 bands); a "mask" is one 8-bit band, from 0 (none) to 255 (all).
  */
 final class Image
 {
@@ -53,7 +53,7 @@ final class Image
         return is_int($number) ? $number : 0;
     }
 
-    /** Whether a reader left a note of that name beside the pixels. */
+    /** Whether the picture has metadata of that name. */
     public function has(string $note): bool
     {
         return Vips::run('vips_image_get_typeof', $this->handle, $note) !== 0;
@@ -71,7 +71,7 @@ final class Image
         return Vips::run('vips_image_get_format', $this->handle) === BandFormat::Byte->value;
     }
 
-    /** How many pictures the file holds that this one came from. */
+    /** Number of pages in the file that this picture was read from. */
     public function pages(): int
     {
         $out = Vips::library()->new('int[1]');
@@ -94,13 +94,13 @@ final class Image
         return $this->operation('extract_band', [$index], ['n' => $count]);
     }
 
-    /** These bands and behind them the other's. */
+    /** Appends the other picture's bands. */
     public function withBand(self $band): self
     {
         return self::of(Vips::image('bandjoin', [Boxed::images([$this, $band])]));
     }
 
-    /** The same colours under another alpha. */
+    /** Replaces the alpha. */
     public function withAlpha(self $alpha): self
     {
         return $this->band(0, $this->bands() - 1)->withBand($alpha);
@@ -111,19 +111,19 @@ final class Image
         return $this->operation('extract_area', [$left, $top, $width, $height]);
     }
 
-    /** Lays the picture at a place of an empty sheet. */
+    /** Places the picture on an empty sheet. */
     public function embed(int $left, int $top, int $width, int $height): self
     {
         return $this->operation('embed', [$left, $top, $width, $height]);
     }
 
-    /** Lays the picture at a place of a sheet, its edges drawn out to the rim. */
+    /** Places the picture on a sheet and repeats its edge pixels out to the rim. */
     public function spread(int $left, int $top, int $width, int $height): self
     {
         return $this->operation('embed', [$left, $top, $width, $height], ['extend' => Extend::Copy]);
     }
 
-    /** Repeats the picture to fill a sheet, its first corner shifted to the given place. */
+    /** Tiles a sheet with the picture; the corner of one tile lies at the given place. */
     public function tiled(int $left, int $top, int $width, int $height): self
     {
         $left = $left % $this->width();
@@ -136,7 +136,7 @@ final class Image
         return $this->operation('replicate', [$across, $down])->crop(-$left, -$top, $width, $height);
     }
 
-    /** Twice as wide and as high: beside it its mirror image, and below both theirs, so that it repeats without a seam. */
+    /** Mirrors the picture to the right and downwards, to twice its size, so that it tiles without a seam. */
     public function kaleidoscoped(): self
     {
         $row = self::of(Vips::image('join', [$this, $this->operation('flip', [0])], [0]));
@@ -144,7 +144,7 @@ final class Image
         return self::of(Vips::image('join', [$row, $row->operation('flip', [1])], [1]));
     }
 
-    /** Puts a part back over the picture at a place. */
+    /** Overwrites a part of the picture. */
     public function insert(self $part, int $left, int $top): self
     {
         return self::of(Vips::image('insert', [$this->handle, $part], [$left, $top]));
@@ -156,7 +156,7 @@ final class Image
         return $this->operation('rot', [RightAngle::Quarter]);
     }
 
-    /** As in a mirror that stands beside it. */
+    /** Flipped left to right. */
     public function mirroredAcross(): self
     {
         return $this->operation('flip', [0]);
@@ -167,7 +167,7 @@ final class Image
         return $this->operation('autorot');
     }
 
-    /** 8-bit sRGB with alpha, whatever came in. */
+    /** Converts any input to 8-bit sRGB with alpha. */
     public function asInk(): self
     {
         $image = $this->operation('colourspace', [Interpretation::Srgb]);
@@ -180,7 +180,7 @@ final class Image
         return $image->operation('cast', [BandFormat::Byte]);
     }
 
-    /** Computed as asked for, in squares of so many pixels from the first on: what an operation chooses from is worked out for those that ask for it. */
+    /** Computes the pixels on demand in square tiles. In chosen() only those branches are computed that a tile needs. */
     public function inSquares(int $side): self
     {
         return $this->operation('tilecache', [], ['tile-width' => $side, 'tile-height' => $side, 'max-tiles' => 1000, 'threaded' => true]);
@@ -208,7 +208,7 @@ final class Image
     }
 
     /**
-     * Rows of interleaved 8-bit samples where another library holds them: settle what is made of them while it does.
+     * Wraps interleaved 8-bit samples in another library's memory, without a copy: settle the results while that memory is valid.
      *
      * @internal
      */

@@ -6,32 +6,32 @@ namespace TallCrow\Raster;
 
 use TallCrow\Colour\Srgb;
 
-/** Pictures in files and from markup. */
+/** Reads and writes picture files, and renders SVG. */
 final class ImageFile
 {
-    /** Of libvips' reader of JPEG: what it read keeps this note through all that is done to it. */
+    /** Metadata that libvips' JPEG reader sets; it survives all operations on the picture. */
     public const JPEG_NOTE = 'jpeg-chroma-subsample';
 
     /**
-     * Opens a file with the one reader that its type asks for, and no other.
+     * Opens a file with the reader for its type, and no other.
      *
      * @throws RasterFailed
      */
     public static function read(PictureType $type, string $path, bool $strict = false): Image
     {
-        // An HDR or animated relative of these never gets here: PictureType knows four kinds.
+        // PictureType admits four kinds; HDR and animated variants never get here.
         $options = $strict ? ['fail-on' => FailOn::Truncated] : [];
 
         return Image::of(Vips::image($type->value.'load', [$path], [], $options));
     }
 
-    /** Opens a file that writeMapped() wrote. */
+    /** Opens a file written by writeMapped(). */
     public static function mapped(string $path): Image
     {
         return Image::of(Vips::image('vipsload', [$path]));
     }
 
-    /** Paints an SVG whose own width and height are its size in pixels. */
+    /** Renders an SVG whose width and height attributes are its size in pixels. */
     public static function drawing(string $svg): Image
     {
         return Image::of(Vips::image('svgload_buffer', [Boxed::bytes($svg)], [], ['unlimited' => true]));
@@ -44,9 +44,9 @@ final class ImageFile
     }
 
     /**
-     * PNG of few colours, transparent ones among them, without dither.
+     * Writes a PNG with a palette (including transparent colours), without dithering.
      *
-     * @param  int  $quality  1 to 100: as many of 256 colours are taken as that needs
+     * @param  int  $quality  1 to 100: the palette gets as many of 256 colours as this quality needs
      */
     public static function writePalette(Image $image, string $path, int $quality): void
     {
@@ -58,7 +58,7 @@ final class ImageFile
         return self::buffer($image, 'pngsave_buffer', ['compression' => $compression, 'strip' => true]);
     }
 
-    /** Laid on a colour, for where a picture may have no alpha. */
+    /** A JPEG of the picture flattened on a colour. */
     public static function jpegOn(Image $image, Srgb $ground, int $quality = 88): string
     {
         $flat = $image->operation('flatten', [], ['background' => Boxed::doubles([$ground->red, $ground->green, $ground->blue])]);
@@ -66,20 +66,20 @@ final class ImageFile
         return self::buffer($flat, 'jpegsave_buffer', ['Q' => $quality, 'strip' => true]);
     }
 
-    /** The library's own uncompressed file, which is mapped and not read when opened. */
+    /** Writes the library's own uncompressed format, which is memory-mapped when opened. */
     public static function writeMapped(Image $image, string $path): void
     {
         Vips::operate('vipssave', [$image, $path]);
     }
 
-    /** TIFF 6.0: 8 bits to the sample, alpha as an extra sample, LZW with horizontal prediction, density told in inches. */
+    /** TIFF 6.0: 8 bits per sample, alpha as an extra sample, LZW with horizontal prediction, resolution in inches. */
     public static function writeTiff(Image $image, string $path, float $ppi): void
     {
-        // libvips counts pixels to the millimetre.
+        // libvips expects pixels per millimetre.
         Vips::operate('tiffsave', [$image, $path], ['compression' => TiffCompression::Lzw->value, 'predictor' => TiffPredictor::Horizontal->value, 'resunit' => TiffUnit::Inch->value, 'xres' => $ppi / 25.4, 'yres' => $ppi / 25.4]);
     }
 
-    /** A bilevel picture for tracing: ink where the mask is half or more. */
+    /** Writes a bilevel picture for tracing: ink where the mask is 50 % or more. */
     public static function writeBitmap(Image $image, string $path): void
     {
         Vips::operate('ppmsave', [$image->inverted(), $path], ['bitdepth' => 1]);

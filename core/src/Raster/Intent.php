@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * VipsIntent: how colours that the other space lacks are brought in.
+ * VipsIntent: the rendering intent for colours outside the target gamut.
  *
  * @internal
  */

@@ -5,19 +5,18 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * Brings a picture from the colour space that it is stated in into sRGB. Profiles are followed by littleCMS through libvips:
- * relative colorimetric with black point compensation, so that what both spaces hold stays as it was and shadows stay open; CMYK
- * without a profile is read as the library's own coated paper. Of a PNG, cICP counts before iCCP, that before sRGB, and gAMA with
- * cHRM last (PNG, third edition, 4.3).
+ * Converts a picture from its stated colour space to sRGB. ICC profiles are applied by littleCMS through libvips, relative colorimetric with black point
+ * compensation: colours that both spaces contain are unchanged, and shadows keep their detail. CMYK without a profile is taken as the library's built-in
+ * coated paper. In a PNG, cICP takes precedence over iCCP, iCCP over sRGB, and gAMA with cHRM comes last (PNG, third edition, 4.3).
  */
 final class IntoSrgb
 {
     private const CMYK = 15;
 
-    /** A profile that moves no colour by more than this many levels is sRGB under another name, and is left alone. */
+    /** A profile that changes no colour by more than this many levels is treated as sRGB, and not applied. */
     private const SAME = 1;
 
-    /** @throws RasterFailed when the space holds more light than paper can */
+    /** @throws RasterFailed when the space is high dynamic range */
     public static function of(Image $image, PictureType $type, string $path): Image
     {
         $stated = $type === PictureType::Png ? PngColours::read($path) : null;
@@ -35,7 +34,7 @@ final class IntoSrgb
     {
         try {
             $turned = $image->operation('icc_transform', ['srgb'], self::options() + ['embedded' => true]);
-            // A broken profile is found when the first pixel is asked for.
+            // A broken profile only shows when the first pixel is computed.
             $turned->crop(0, 0, 1, 1)->toBytes();
         } catch (RasterFailed) {
             return $image->interpretation() === self::CMYK ? $image->operation('icc_transform', ['srgb'], self::options() + ['input-profile' => 'cmyk']) : $image;
@@ -44,7 +43,7 @@ final class IntoSrgb
         return self::isSame($image) ? $image : $turned;
     }
 
-    /** Whether the profile of an 8-bit RGB picture leaves a ladder of colours where they are. */
+    /** Whether the profile of an 8-bit RGB picture leaves a set of test colours unchanged. */
     private static function isSame(Image $image): bool
     {
         if ($image->bands() < 3 || $image->interpretation() !== Interpretation::Srgb->value) {
@@ -59,7 +58,7 @@ final class IntoSrgb
             }
         }
         $ladder = Image::raw($bytes, 343, 1, 3)->asColours();
-        // The ladder takes on the picture's own profile as a strip beside it would.
+        // Insert the test colours into a strip of the picture, so that they carry its profile.
         $strip = $image->band(0, 3)->crop(0, 0, 1, 1)->embed(0, 0, 343, 1)->insert($ladder, 0, 0);
         $turned = $strip->operation('icc_transform', ['srgb'], self::options() + ['embedded' => true])->toBytes();
         for ($i = 0; $i < strlen($bytes); $i++) {
@@ -71,7 +70,7 @@ final class IntoSrgb
         return true;
     }
 
-    /** By the curve and primaries of the space: to linear light, by a matrix to the primaries of sRGB, and back to its curve. */
+    /** By transfer curve and primaries: to linear light, by a matrix to the primaries of sRGB, then to sRGB's curve. */
     private static function fromSpace(Image $image, RgbSpace $space): Image
     {
         $colours = $image->bands() >= 3 ? $image->band(0, 3) : $image->band(0);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** A picture at its place on a sheet: ink laid over what is there, or a hole that takes it away. */
+/** A picture at its place on a sheet: ink to compose over what is there, or a hole to cut out of it. */
 final readonly class Laid
 {
     private function __construct(
@@ -19,7 +19,7 @@ final readonly class Laid
         return new self($image, $left, $top, false);
     }
 
-    /** Takes away as much as its alpha says. */
+    /** A hole: it removes as much as its alpha says. */
     public static function takingOut(Image $image, int $left, int $top): self
     {
         return new self($image, $left, $top, true);

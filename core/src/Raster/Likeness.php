@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * A short mark of how a picture looks, so that copies in another size, format or quality are found: the difference hash
- * of 8 × 8 steps from left to right in light (N. Krawetz, 2013), of the picture laid on middle grey.
+ * A perceptual hash, to find copies of a picture in another size, format or quality: the difference hash of 8 × 8 steps in lightness from left to right
+ * (N. Krawetz, 2013), of the picture flattened on middle grey.
  */
 final class Likeness
 {
-    /** Bits in which two marks of the same look may differ (common practice: up to 10 of 64; 6 keeps strangers apart). */
+    /** Most bits in which the hashes of two copies differ (common practice: up to 10 of 64; 6 avoids false matches). */
     public const NEAR = 6;
 
     private const STEPS = 8;
@@ -37,7 +37,7 @@ final class Likeness
         return implode('', array_map(fn (string $part): string => dechex((int) bindec($part)), str_split($bits, 4)));
     }
 
-    /** In how many of 64 bits two marks differ. */
+    /** The number of bits, of 64, in which two hashes differ. */
     public static function distance(string $one, string $other): int
     {
         return substr_count(implode('', array_map(fn (string $a, string $b): string => decbin((int) hexdec($a) ^ (int) hexdec($b)), str_split($one), str_split($other))), '1');

@@ -6,7 +6,7 @@ namespace TallCrow\Raster;
 
 use TallCrow\Colour\Srgb;
 
-/** Levels by tables: every sample of one value becomes the same other one. */
+/** Lookup tables. */
 final class Lookup
 {
     /**
@@ -22,7 +22,7 @@ final class Lookup
     }
 
     /**
-     * One 8-bit band as several, by a table of 256 for each of them.
+     * One 8-bit band to several bands, by a table of 256 for each.
      *
      * @param  non-empty-list<list<int>>  $tables
      */
@@ -49,7 +49,7 @@ final class Lookup
     }
 
     /**
-     * Maps the 8-bit values of each band by a table of 256 of its own to 16 bits.
+     * Maps 8-bit values to 16 bits, by a table of 256 for each band.
      *
      * @param  non-empty-list<list<int>>  $tables
      */
@@ -67,7 +67,7 @@ final class Lookup
     }
 
     /**
-     * Levels of a band of 8 bits, or of 16 with 256 to each of those, as colours: the given ones evenly apart, running into one another or in steps.
+     * A colour map: levels of an 8-bit band, or of a 16-bit band in 256ths of a level, become the given colours at equal distances, as a gradient or in steps.
      *
      * @param  non-empty-list<Srgb>  $colours
      */
@@ -104,7 +104,7 @@ final class Lookup
     }
 
     /**
-     * Each colour sample by one curve, 0 to 1; alpha stays.
+     * Applies a tone curve (0 to 1) to every colour sample; alpha is unchanged.
      *
      * @param  \Closure(float): float  $curve
      */
@@ -115,13 +115,13 @@ final class Lookup
         return self::bytes($image->band(0, 3), $table)->asColours()->withBand($image->alpha());
     }
 
-    /** Spread over 0 to 255 so that every value is as common as any other. */
+    /** Histogram equalisation: every value becomes equally common. */
     public static function equalised(Image $image): Image
     {
         return $image->settled()->operation('hist_equal');
     }
 
-    /** Floating point to 8 bits, its whole range spread out. */
+    /** Floating point to 8 bits, its whole range stretched over 0 to 255. */
     public static function fullRange(Image $image): Image
     {
         $settled = $image->settled();

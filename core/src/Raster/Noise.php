@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** Random fields, the same for the same seed, that meet themselves at the edges. */
+/** Random fields that tile without a seam, the same for the same seed. */
 final class Noise
 {
     /**
-     * Gradient noise, smooth from -1 to 1, that meets itself at the edges when the sides are whole cells.
+     * Gradient noise from −1 to 1. It tiles without a seam if the sides are multiples of the cell.
      */
     public static function gradient(int $width, int $height, int $cell, int $seed): Image
     {
@@ -16,8 +16,7 @@ final class Noise
     }
 
     /**
-     * Random grains blurred to blobs of a size, alike in all directions, that meet themselves at the edges. The bell is cut off where it is still a
-     * fifth as high as in the middle, so the blobs are rough.
+     * Isotropic blobs: white noise blurred by a Gaussian, tiling without a seam. The Gaussian is truncated at a fifth of its maximum, which makes the blobs rough.
      *
      * @param  float  $sigma  in pixels; a blob is about four of it across
      */
@@ -26,7 +25,7 @@ final class Noise
         return self::blurred($side, $sigma, $seed, fn (Image $grains): Image => Blur::gaussian($grains, $sigma));
     }
 
-    /** As grain(), under a whole bell: what is cut from it at a level has smooth edges. */
+    /** Like grain(), but blurred by a full Gaussian: thresholding it gives smooth edges. */
     public static function smooth(int $side, float $sigma, int $seed): Image
     {
         return self::blurred($side, $sigma, $seed, fn (Image $grains): Image => Blur::exact($grains, $sigma));

@@ -11,7 +11,7 @@ enum PictureType: string
     case Webp = 'webp';
     case Svg = 'svg';
 
-    /** Told from the first bytes and never from the name; null for anything else. */
+    /** Detected by the first bytes, never by the file name; null for anything else. */
     public static function of(string $head): ?self
     {
         return match (true) {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** What a PNG's own chunks say of its colours: cICP, sRGB, gAMA, cHRM (PNG, third edition, 11.3.2). */
+/** The colour space chunks of a PNG: cICP, sRGB, gAMA, cHRM (PNG, third edition, 11.3.2). */
 final readonly class PngColours
 {
-    /** ITU-T H.273, table 2: x, y of red, green, blue, white by number. */
+    /** ITU-T H.273, table 2: x, y of red, green, blue and white, by code. */
     private const PRIMARIES = [
         1 => [0.64, 0.33, 0.30, 0.60, 0.15, 0.06, 0.3127, 0.3290],
         5 => [0.64, 0.33, 0.29, 0.60, 0.15, 0.06, 0.3127, 0.3290],
@@ -17,13 +17,13 @@ final readonly class PngColours
         12 => [0.68, 0.32, 0.265, 0.69, 0.15, 0.06, 0.3127, 0.3290],
     ];
 
-    /** H.273, table 3: powers by number; null is sRGB's curve, with which the cameras' of 1, 6, 14 and 15 are shown. */
+    /** H.273, table 3: gamma by code. Null is the curve of sRGB, which is also used to show the camera curves 1, 6, 14 and 15. */
     private const CURVES = [1 => null, 4 => 2.2, 5 => 2.8, 6 => null, 8 => 1.0, 13 => null, 14 => null, 15 => null];
 
     private const LONGEST = 64;
 
     private function __construct(
-        /** A space other than sRGB, which counts before a profile; null when none is stated. */
+        /** A colour space other than sRGB, which takes precedence over a profile; null if none is stated. */
         public ?RgbSpace $space,
         public bool $isSrgb,
     ) {}
@@ -44,7 +44,7 @@ final readonly class PngColours
             return new self(null, false);
         }
         $plain = RgbSpace::srgb();
-        // cHRM names white first.
+        // cHRM lists white first.
         $space = new RgbSpace($places === null ? $plain->places : [...array_slice($places, 2), $places[0], $places[1]], $gamma === null || $gamma <= 0.05 || $gamma > 5 ? null : 1 / $gamma);
 
         return self::stated($space);
@@ -73,7 +73,7 @@ final readonly class PngColours
         return array_values($read);
     }
 
-    /** @return array<string, string> the short chunks that stand before the pixels */
+    /** @return array<string, string> the small chunks before the pixel data */
     private static function chunks(string $path): array
     {
         $file = @fopen($path, 'rb');

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * VipsPrecision: whether a convolution is worked in whole numbers.
+ * VipsPrecision: whether a convolution uses integer or floating point arithmetic.
  *
  * @internal
  */

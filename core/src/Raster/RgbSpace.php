@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** An RGB colour space: where its primaries and its white lie (CIE 1931 x, y), and the curve from level to light. */
+/** An RGB colour space: its primaries and white point (CIE 1931 x, y) and its transfer curve. */
 final readonly class RgbSpace
 {
     /** IEC 61966-2-1. */
@@ -15,7 +15,7 @@ final readonly class RgbSpace
 
     /**
      * @param  non-empty-list<float>  $places  x, y of red, green, blue and white
-     * @param  ?float  $gamma  power from level to light; null for the curve of sRGB
+     * @param  ?float  $gamma  exponent from encoded value to linear light; null for the curve of sRGB
      */
     public function __construct(public array $places, public ?float $gamma) {}
 
@@ -24,7 +24,7 @@ final readonly class RgbSpace
         return new self(self::SRGB, null);
     }
 
-    /** Whether no colour would be moved by more than rounding. */
+    /** Whether converting to sRGB would change no colour by more than rounding. */
     public function isSrgb(): bool
     {
         $off = max(array_map(fn (float $a, float $b): float => abs($a - $b), $this->places, self::SRGB));
@@ -46,7 +46,7 @@ final readonly class RgbSpace
     }
 
     /**
-     * Lindbloom's construction (http://www.brucelindbloom.com, RGB/XYZ matrices): columns scaled so that they add up to white.
+     * The RGB to XYZ matrix by Lindbloom (http://www.brucelindbloom.com, RGB/XYZ matrices): columns are scaled so that they add up to the white point.
      *
      * @param  non-empty-list<float>  $places
      * @return non-empty-list<non-empty-list<float>>

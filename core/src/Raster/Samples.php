@@ -16,7 +16,7 @@ trait Samples
         return $this->inMemory(fn (CData $memory, int $size): string => FFI::string($memory, $size));
     }
 
-    /** The raw samples of an 8-bit image with a zero before each row, as PNG has rows without a filter. */
+    /** The raw samples of an 8-bit image with a 0 byte before each row: PNG scanlines with filter type "none". */
     public function toRows(): string
     {
         return $this->inMemory(function (CData $memory, int $size): string {
@@ -33,10 +33,10 @@ trait Samples
     }
 
     /**
-     * A copy in memory with rectangles of another picture of 8 bits and as many bands put in, row by row: for hundreds of them, since each by an
-     * operation of its own takes ten times as long.
+     * A copy in memory, with rectangles copied from another 8-bit picture of as many bands. For hundreds of rectangles this is ten times quicker than an
+     * operation of the library for each.
      *
-     * @param  list<array{int, int, int, int, int, int}>  $places  left and top here, left and top there, width and height: within both pictures
+     * @param  list<array{int, int, int, int, int, int}>  $places  left and top in this picture, left and top in the other, width and height; within both pictures
      *
      * @throws RasterFailed
      */
@@ -51,7 +51,7 @@ trait Samples
         if (! $this->isByte() || ! $other->isByte() || $this->bands() !== $other->bands()) {
             throw RasterFailed::during('copy', 'the pictures are not of 8 bits and as many bands');
         }
-        // What is in memory already would be settled as it is, and written into.
+        // settled() does not copy a picture that is in memory already, and this would write into it.
         $whole = $this->operation('copy')->settled();
         [$to, $from] = [$whole->data(), $other->settled()->data()];
         [$wide, $narrow, $bands] = [$this->width() * $this->bands(), $other->width() * $this->bands(), $this->bands()];
@@ -73,7 +73,7 @@ trait Samples
         return Vips::library()->cast('char *', $data) ?? throw RasterFailed::during('read', 'no memory');
     }
 
-    /** @param  \Closure(CData, int<0, max>): string  $read  of so many bytes */
+    /** @param  \Closure(CData, int<0, max>): string  $read  reads so many bytes */
     private function inMemory(\Closure $read): string
     {
         $size = Vips::library()->new('size_t');

@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** Pictures looked at in places, not averaged. */
+/** Point sampling (no averaging) and regridding. */
 final class Sampling
 {
-    /** A picture of fewer pixels, each of which is one of those that it stands for, by chance. */
+    /** Jittered subsampling: each pixel of the smaller picture is a random one of the source pixels that it stands for. */
     public static function jittered(Image $image, int $width, int $height, int $seed): Image
     {
         return self::nearest($image, self::scattered($image, $width, $height, $seed));
     }
 
-    /** The same of a picture that is to be set larger: what lies between its pixels counts as it does there. */
+    /** The same by bicubic interpolation at random places, for a picture that will be enlarged: values between its pixels count as well. */
     public static function jitteredBetween(Image $image, int $width, int $height, int $seed): Image
     {
-        // The library counts from the middle of the first pixel.
+        // The library's coordinates start at the centre of the first pixel.
         return self::at($image, self::scattered($image, $width, $height, $seed)->linear(1.0, -0.5), 'bicubic');
     }
 
-    /** One place of the picture in each of so many parts of it: two bands. */
+    /** One random place in each cell of a grid over the picture: two bands, x and y. */
     private static function scattered(Image $image, int $width, int $height, int $seed): Image
     {
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($seed));
@@ -29,7 +29,7 @@ final class Sampling
         return self::places($width, $height)->plus($chance)->linearBands([$image->width() / $width, $image->height() / $height]);
     }
 
-    /** A picture whose pixels are taken from where two bands of floating point say, in pixels of the source; the nearest is taken. */
+    /** Looks up the nearest source pixel for each pixel; two floating point bands give its x and y in source pixels. */
     public static function nearest(Image $image, Image $places): Image
     {
         return self::at($image, $places, 'nearest');
@@ -46,16 +46,16 @@ final class Sampling
     }
 
     /**
-     * A window of one band on a grid so many times as fine as the picture's, straight between its pixels.
+     * A window of one band on another grid, bilinearly interpolated.
      *
-     * @param  float  $by  new pixels for each of the picture's, from about 0.5
-     * @param  array{int, int}  $from  place of the picture's first pixel on its own grid
-     * @param  array{int, int}  $at  place of the window's first pixel on the new grid
+     * @param  float  $by  new pixels per pixel of the picture, from about 0.5
+     * @param  array{int, int}  $from  coordinates of the picture's first pixel on its own grid
+     * @param  array{int, int}  $at  coordinates of the window's first pixel on the new grid
      */
     public static function regridded(Image $image, float $by, array $from, array $at, int $width, int $height): Image
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bilinear');
-        // The library counts from the middle of the first pixel, grids meet at their edges.
+        // The library's coordinates start at the centre of the first pixel, but grids are aligned at pixel edges.
         $middle = ($by - 1) / 2;
         try {
             return $image->operation('affine', [Boxed::doubles([$by, 0.0, 0.0, $by])], [
@@ -64,7 +64,7 @@ final class Sampling
                 'ody' => $from[1] * $by + $middle,
                 'oarea' => Boxed::integers([$at[0], $at[1], $width, $height]),
                 'extend' => Extend::Copy,
-                // As in Image::interpolated: bands are numbers.
+                // No alpha: see Image::drawnOut().
                 'premultiplied' => true,
             ]);
         } finally {
@@ -72,7 +72,7 @@ final class Sampling
         }
     }
 
-    /** The place of each pixel: two bands. */
+    /** The coordinates of each pixel: two bands, x and y. */
     public static function places(int $width, int $height): Image
     {
         return Image::of(Vips::image('xyz', [], [$width, $height]));

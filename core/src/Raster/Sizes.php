@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** A picture in fewer pixels, or in more. */
+/** Scaling. */
 trait Sizes
 {
-    /** What the filter is asked for at least, as a share of the size: it fails below a three hundredth. */
+    /** Smallest scale that is asked of the filter, which fails below about 1/300. */
     private const REACH = 1 / 64;
 
     /**
-     * To so many times its size, by a filter that looks at every pixel; a size of whole pixels, the nearest. What is made larger comes to lie half a
-     * pixel of the new ones further on: so libvips 8.14 has it.
+     * Scales by a filter that reads every pixel; the size is rounded to whole pixels. Enlarging shifts the picture by half a new pixel: that is how
+     * libvips 8.14 does it.
      */
     public function resized(float $across, ?float $down = null): self
     {
@@ -23,7 +23,7 @@ trait Sizes
 
     private function filtered(float $across, float $down): self
     {
-        // The filter reaches no further than a few hundred pixels: of more, the mean of whole blocks comes first.
+        // The filter supports a few hundred pixels at most: beyond that, average whole blocks first.
         [$wide, $high] = [max(1, (int) floor(self::REACH / $across)), max(1, (int) floor(self::REACH / $down))];
         if ($wide > 1 || $high > 1) {
             [$width, $height] = [max(1.0, round($this->width() * $across)), max(1.0, round($this->height() * $down))];
@@ -32,28 +32,28 @@ trait Sizes
             return $blocks->filtered($width / $blocks->width(), $height / $blocks->height());
         }
 
-        // No rough shrinking ahead of the filter otherwise: it costs tone, and here five times the time as well.
+        // gap = 0 turns off the library's own block averaging before the filter, which shifts tone and takes five times as long here.
         return $this->operation('resize', [$across], ['vscale' => $down, 'gap' => 0.0]);
     }
 
-    /** Each pixel becomes a rectangle of as many. */
+    /** Repeats each pixel so many times each way. */
     public function zoomed(int $across, ?int $down = null): self
     {
         return $across <= 1 && ($down ?? $across) <= 1 ? $this : $this->operation('zoom', [$across, $down ?? $across]);
     }
 
-    /** One band so many times as large, straight between the middles of its pixels. */
+    /** One band enlarged by an integer factor, bilinearly interpolated between pixel centres. */
     public function enlarged(int $by): self
     {
         return $by <= 1 ? $this : $this->interpolated($by, $this->width() * $by, $this->height() * $by, ($by - 1) / 2);
     }
 
-    /** Made as large as that, straight between the middles of its pixels: for what has nothing fine in it. */
+    /** Scaled to a size by bilinear interpolation between pixel centres: for smooth pictures. */
     public function stretched(int $width, int $height): self
     {
         $interpolate = Vips::run('vips_interpolate_new', 'bilinear');
         try {
-            // The library counts pixel centres, the sheet counts edges: half a pixel either side.
+            // The library measures from pixel centres, the sheet from pixel edges: correct by half a pixel on both sides.
             return $this->operation('affine', [Boxed::doubles([$width / $this->width(), 0.0, 0.0, $height / $this->height()])], [
                 'interpolate' => $interpolate,
                 'idx' => 0.5,
@@ -62,7 +62,7 @@ trait Sizes
                 'ody' => -0.5,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
-                // As in Image::interpolated: bands are numbers.
+                // No alpha: see Image::drawnOut().
                 'premultiplied' => true,
             ]);
         } finally {
@@ -70,19 +70,19 @@ trait Sizes
         }
     }
 
-    /** The mean of whole blocks of pixels; the picture's sides need not divide, and of one that is less than a block there is one pixel. */
+    /** The mean of blocks of pixels. The sides need not be multiples of the block; a side smaller than a block becomes one pixel. */
     public function shrunk(int $by): self
     {
         return $by <= 1 ? $this : $this->operation('shrink', [(float) min($by, $this->width()), (float) min($by, $this->height())]);
     }
 
-    /** Ink shrunk by whole blocks, colours weighed by how much of them there is. */
+    /** Ink shrunk by blocks, with colours weighted by alpha. */
     public function shrunkInk(int $by): self
     {
         return $by <= 1 ? $this : $this->premultiplied()->shrunk($by)->unpremultiplied();
     }
 
-    /** Shrunk by any factor so that the mean stays what it was. */
+    /** Shrunk by any factor; the mean is kept. */
     public function shrunkBy(float $by): self
     {
         return abs($by - round($by)) < 1e-9
@@ -90,7 +90,7 @@ trait Sizes
             : $this->operation('resize', [1 / $by], ['kernel' => ResizeKernel::Linear, 'gap' => 0.0]);
     }
 
-    /** Every so-manieth pixel each way, as it is; the first at least. */
+    /** Every so-many-th pixel each way, unfiltered; at least the first. */
     public function subsampled(int $every): self
     {
         return $every <= 1 ? $this : $this->operation('subsample', [min($every, $this->width()), min($every, $this->height())]);

@@ -7,8 +7,8 @@ namespace TallCrow\Raster;
 use TallCrow\Colour\Srgb;
 
 /**
- * What process inks on white make of colours: into the CMYK of coated paper that libvips carries and back, relative colorimetric with black point
- * compensation, by littleCMS. It stands in for the profile of a press and its ink set, which a house seldom gives away.
+ * Predicts how process inks on white reproduce colours: converts to libvips' built-in CMYK of coated paper and back, by littleCMS, relative colorimetric with
+ * black point compensation. It stands in for the profile of the press, which print houses seldom publish.
  */
 final class SoftProof
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * How libvips packs a TIFF (VipsForeignTiffCompression).
+ * VipsForeignTiffCompression.
  *
  * @internal
  */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * What libvips predicts a TIFF's samples from (VipsForeignTiffPredictor).
+ * VipsForeignTiffPredictor.
  *
  * @internal
  */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Raster;
 
 /**
- * In what a TIFF tells its density (VipsForeignTiffResunit).
+ * VipsForeignTiffResunit: the unit of a TIFF's resolution.
  *
  * @internal
  */

@@ -4,33 +4,33 @@ declare(strict_types=1);
 
 namespace TallCrow\Raster;
 
-/** Pictures placed on another grid of pixels, turned, drawn out and looked up where maps say. @internal */
+/** Geometric transforms: affine maps, interpolation of coarse grids, and lookup by coordinate maps. @internal */
 trait Transforms
 {
-    /** Steps to a level of what is weighed by alpha. */
+    /** 16-bit steps per 8-bit level in premultiplied pictures. */
     private const STEPS = 200.0;
 
-    /** Pixels on either side that the filter sees. */
+    /** Pixels on either side that the bicubic filter may read. */
     private const SEES = 3;
 
-    /** Pixels to a sample up to which means of them are taken sooner than each pixel is placed between four samples. */
+    /** Up to this factor, repeating samples and averaging is quicker than the library's interpolation. */
     private const FEW_PIXELS = 16;
 
-    /** Weighed by alpha in 16 bits, STEPS to a level. What is looked up out of order lies whole in memory, where floating point would take twice the room. */
+    /** Premultiplied in 16 bits, STEPS to a level. Pictures that are read out of order lie in memory as a whole, and floating point would take twice the room. */
     private function weighed(): self
     {
         return $this->premultiplied()->linear(self::STEPS, 0.5)->operation('cast', [BandFormat::Short]);
     }
 
-    /** Straight alpha in 8 bits from what weighed() gave. */
+    /** Straight 8-bit alpha from the form of weighed(). */
     private function freed(): self
     {
-        // All bands in one: what lies upstream would be computed once for the colours and again for the alpha.
+        // All bands in one operation: otherwise the input would be computed once for the colours and again for the alpha.
         return $this->operation('unpremultiply', [], ['max-alpha' => 255.0 * self::STEPS])->linearByte(1 / self::STEPS);
     }
 
     /**
-     * Places the picture on a pixel grid by (a b; c d) and the shift of its origin, and cuts out the given box.
+     * Maps the picture to a pixel grid by the matrix (a b; c d) and a translation, and crops the given box. Bicubic.
      *
      * @param  array{float, float, float, float}  $matrix  row by row
      */
@@ -40,7 +40,7 @@ trait Transforms
     }
 
     /**
-     * The same of a picture that is opaque everywhere, and sooner: its colours need no weights, and unless it is turned the alpha is reckoned at its edge alone.
+     * The same for a picture that is opaque everywhere, in half the time: its colours need no weights, and without rotation the alpha is only computed near its edge.
      *
      * @param  array{float, float, float, float}  $matrix  row by row
      */
@@ -48,7 +48,7 @@ trait Transforms
     {
         $box = [$left, $top, $width, $height];
         $colours = $this->band(0, 3)->placed($matrix, $shiftX, $shiftY, $box, Extend::Copy);
-        // In two bytes, so that what the filter shoots over the edge is cut off alike on either side.
+        // In 16 bits with headroom, so that the filter's overshoot is clipped at the end only.
         $alpha = self::empty($this->width(), $this->height(), 1)->linearShort(1.0, 255.0 * self::STEPS)
             ->placed($matrix, $shiftX, $shiftY, $box, Extend::Background)->linearByte(1 / self::STEPS);
         if ($matrix[1] !== 0.0 || $matrix[2] !== 0.0) {
@@ -64,7 +64,7 @@ trait Transforms
     }
 
     /**
-     * Where a window begins, and how far it goes, to see pixels of a picture that lie so far from its edge that the filter does not see over it.
+     * Start and length of the stretch of a window in which the filter reads only pixels within the picture; null if there is none.
      *
      * @return ?array{int, int}
      */
@@ -79,7 +79,7 @@ trait Transforms
     /**
      * @param  array{float, float, float, float}  $matrix  row by row
      * @param  array{int, int, int, int}  $box
-     * @param  Extend  $beyond  what lies about the picture
+     * @param  Extend  $beyond  the value of pixels beyond the picture
      */
     private function placed(array $matrix, float $shiftX, float $shiftY, array $box, Extend $beyond): self
     {
@@ -99,16 +99,16 @@ trait Transforms
     }
 
     /**
-     * One band turned by degrees clockwise about a point, and what lies about that cut out, the point in the middle.
+     * One band rotated clockwise about a point, cropped to a window with that point at its centre.
      *
-     * @param  array{float, float}  $about  counted from the edges of the first pixel
-     * @param  bool  $mixed  between pixels, or each the nearest as it is
+     * @param  array{float, float}  $about  x and y of the point; 0, 0 is the outer corner of the first pixel
+     * @param  bool  $mixed  whether to interpolate between pixels instead of taking the nearest
      */
     public function turnedInto(float $degrees, array $about, int $width, int $height, bool $mixed = true): self
     {
         $interpolate = Vips::run('vips_interpolate_new', $mixed ? 'bilinear' : 'nearest');
         [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
-        // The library counts from the middle of the first pixel; to take the nearest it cuts off what is behind the point.
+        // The library's coordinates start at the centre of the first pixel; its nearest neighbour truncates instead of rounding.
         $half = $mixed ? 0.5 : 0.0;
         [$x, $y] = [$about[0] - $half, $about[1] - $half];
         try {
@@ -123,7 +123,10 @@ trait Transforms
         }
     }
 
-    /** A coarse grid of samples drawn out to single pixels, straight in between; the first sample is the first pixel, or as many pixels in (and down) as given. */
+    /**
+     * Interpolates a coarse grid of samples to single pixels, bilinearly, with a whole number of pixels between samples. The first sample lies at the centre of
+     * the first pixel, or at the given offset in pixels.
+     */
     public function interpolated(int $step, int $width, int $height, float $first = 0.0, ?float $firstDown = null): self
     {
         $firstDown ??= $first;
@@ -135,29 +138,29 @@ trait Transforms
         return $this->isByte() ? $drawn->linearByte(1.0) : $drawn;
     }
 
-    /** Whether the pixels are those of the picture zoomed by so many to a sample, or lie half way between them, and its first sample is near the first of them. */
+    /** Whether the pixels coincide with those of the zoomed picture, or lie exactly half way between them, and the offset is small. */
     private static function liesOnGrid(int $step, float $first): bool
     {
         return abs($first) <= $step && fmod($step % 2 === 0 ? 2 * $first : $first, 1.0) === 0.0;
     }
 
     /**
-     * One way, in floating point: each sample is so many pixels, and the mean of as many about each pixel goes straight from sample to sample.
+     * Linear interpolation along one axis, in floating point: repeating each sample n times and taking the mean of n neighbours is the same as interpolating.
      *
      * @param  int  $length  pixels
-     * @param  float  $first  pixels to the middle of the first sample, on the grid
+     * @param  float  $first  offset of the first sample's centre from the first pixel's, in pixels
      */
     private function drawnOutAlong(bool $isDown, int $step, int $length, float $first): self
     {
         $middle = ($step - 1) / 2 - $first;
         $isBetween = fmod($middle, 1.0) !== 0.0;
-        // About a pixel lie an odd number: of an even one, one more, of which the ends count half.
+        // An even mean has no centre pixel: take one more, and count both ends half.
         $step = max(1, $step);
         $weights = array_fill(0, $step, 1.0 / $step);
         if ($step % 2 === 0 && ! $isBetween) {
             $weights = [0.5 / $step, ...array_slice($weights, 1), 0.5 / $step];
         }
-        // The mean of an even number is taken half a pixel before the one that it is written to.
+        // The library's even mean lies half a pixel before the pixel that it is written to.
         $from = (int) floor($middle + ($isBetween ? 0.5 : 0.0));
         $zoomed = $isDown ? $this->zoomed(1, $step) : $this->zoomed($step, 1);
         $beyond = [$step - $from, $length + 2 * $step];
@@ -169,7 +172,7 @@ trait Transforms
         return $isDown ? $mean->crop(0, $step, $zoomed->width(), $length) : $mean->crop($step, 0, $length, $zoomed->height());
     }
 
-    /** The same by a cubic spline through the samples (Catmull and Rom), which looks a sample further on either side. */
+    /** The same by a Catmull-Rom spline, which reads one more sample on either side. */
     public function interpolatedSmoothly(int $step, int $width, int $height, float $first): self
     {
         return $this->drawnOut('bicubic', $step, $width, $height, $first, $first);
@@ -185,7 +188,7 @@ trait Transforms
                 'ody' => $firstDown,
                 'oarea' => Boxed::integers([0, 0, $width, $height]),
                 'extend' => Extend::Copy,
-                // Bands are numbers: of four the library would take the last for an alpha, and weigh the others by it.
+                // Bands are plain numbers here. Of four, the library would take the last for an alpha and weight the others by it.
                 'premultiplied' => true,
             ]);
         } finally {
@@ -194,7 +197,8 @@ trait Transforms
     }
 
     /**
-     * A picture as large as the maps, each of its pixels the mean of those to which the two bands of each map point; clear beyond the edge.
+     * Looks pixels up by coordinate maps (two bands: x and y in this picture). The result has the maps' size; each pixel is the mean over all maps. Clear beyond
+     * the edge.
      *
      * @param  non-empty-list<self>  $maps
      */
@@ -204,10 +208,10 @@ trait Transforms
     }
 
     /**
-     * Draws from maps, as drawnFrom does, again and again, and from the picture shrunk by a power of two if told so.
+     * Prepares the picture for repeated lookups like drawnFrom(), optionally from a version shrunk by a power of two.
      *
-     * @param  int  $left  where the maps count from, in pixels left of the first and above it
-     * @param  int  $edge  clear pixels about the picture. Where maps lead no further beyond than these, no pixels are copied to look them up
+     * @param  int  $left  offset of the maps' coordinates
+     * @param  int  $edge  clear pixels to add around the picture, as far as the maps lead beyond it: this avoids copies during lookup
      * @return \Closure(non-empty-list<self>, int=, int=): self
      */
     public function lookedUp(int $left = 0, int $top = 0, int $edge = 2): \Closure
@@ -221,15 +225,15 @@ trait Transforms
     }
 
     /**
-     * The same of a picture that is opaque everywhere, and sooner: its colours need no weights, and the alpha is looked up where its edge may be seen.
+     * The same for a picture that is opaque everywhere, but quicker: its colours need no weights, and the alpha is only looked up where its edge may show.
      *
-     * @param  self  $inside  as large as the maps, 255 where they lead nowhere near the edge
+     * @param  self  $inside  mask of the maps' size: 255 where they lead nowhere near the picture's edge
      * @return \Closure(non-empty-list<self>, int=, int=): self
      */
     public function lookedUpOpaque(self $inside, int $left = 0, int $top = 0, int $edge = 2): \Closure
     {
         $colours = $this->band(0, 3)->looksAt($left, $top, $edge, Extend::Copy);
-        // In two bytes, so that what one look shoots over the edge evens out what another lacks.
+        // In 16 bits with headroom, so that the overshoot of one sample compensates the undershoot of another.
         $alpha = self::empty($this->width(), $this->height(), 1)->linearShort(1.0, 255.0 * self::STEPS)->looksAt($left, $top, $edge, Extend::Black);
 
         return function (array $maps, int $across = 1, int $down = 1) use ($inside, $colours, $alpha): self {
@@ -241,14 +245,14 @@ trait Transforms
     }
 
     /**
-     * Draws the mean of what the maps point to, as it is.
+     * The mean of the bands that the maps point to, without weights.
      *
-     * @param  Extend  $beyond  what lies about the picture
+     * @param  Extend  $beyond  the value of pixels beyond the picture
      * @return \Closure(non-empty-list<self>, int, int): self
      */
     private function looksAt(int $left, int $top, int $edge, Extend $beyond): \Closure
     {
-        // Of a picture that is shrunk, the edge and all of it are whole pixels.
+        // If the picture will be shrunk, both the added edge and the whole must be multiples of the factor.
         $far = fn (int $length): int => $edge === 2 ? $length + 4 : intdiv($length + 3 * $edge - 1, $edge) * $edge;
         $wide = $this->operation('embed', [$edge, $edge, $far($this->width()), $far($this->height())], ['extend' => $beyond])->settled();
         $shrunk = [];
@@ -259,7 +263,7 @@ trait Transforms
             $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
             try {
                 $look = function (self $map) use ($from, $wide, $on, $across, $down, $left, $top, $edge, $interpolate): self {
-                    // The whole pixels last, see BentGrid::BEFORE.
+                    // Add whole pixels last, see BentGrid::BEFORE.
                     $map = $from === $wide ? $map : $on($map, 1 / $across, 1 / $down, 0.5 / $across - 0.5, 0.5 / $down - 0.5);
                     $map = $on($map, 1.0, 1.0, ($edge - $left) / $across, ($edge - $top) / $down);
 

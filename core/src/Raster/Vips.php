@@ -8,8 +8,8 @@ use FFI;
 use FFI\CData;
 
 /**
- * libvips through FFI. Only this namespace knows of it: the rest of the core sees Image and its typed methods,
- * since a wrong number for one of the library's enums ends the process.
+ * libvips through FFI. Only this namespace uses it; the rest of the core uses Image and its typed methods, since a wrong
+ * number for one of the library's enums aborts the process.
  *
  * @internal
  */
@@ -51,8 +51,8 @@ final class Vips
     private static ?FFI $ffi = null;
 
     /**
-     * The library stays mapped for the life of the process: its types are registered once and cannot be taken back,
-     * so a web server's second request must not load it afresh.
+     * The library stays loaded for the life of the process: it registers its types once and cannot unregister them,
+     * so a web server's second request must not load it again.
      */
     public static function library(): FFI
     {
@@ -65,9 +65,9 @@ final class Vips
             } catch (FFI\Exception $missing) {
                 throw RasterFailed::library('libvips42', $missing);
             }
-            // What it warns of it also answers as an error; its lines on standard error are for nobody.
+            // Warnings are also returned as errors; nobody reads its output on standard error.
             putenv('VIPS_WARNING=0');
-            // Its modules read kinds of files that never get here; told of a home without any, it starts in half the time.
+            // Its plugin modules read formats that never get here; without a module folder it starts in half the time.
             putenv('VIPSHOME=/nonexistent');
             self::invoke(self::$ffi, 'vips_init', 'tall-crow');
             self::invoke(self::$ffi, 'vips_cache_set_max', 0);
@@ -84,8 +84,8 @@ final class Vips
     /**
      * Runs an operation that makes one image.
      *
-     * @param  list<mixed>  $before  required arguments that come before the output, in the library's order
-     * @param  list<mixed>  $after  required arguments that come after it
+     * @param  list<mixed>  $before  required arguments before the output, in the library's order
+     * @param  list<mixed>  $after  required arguments after the output
      * @param  array<string, mixed>  $options
      *
      * @throws RasterFailed
@@ -139,7 +139,7 @@ final class Vips
         }
     }
 
-    /** @param  non-empty-list<non-empty-list<float>>  $rows  of a small matrix, as an image */
+    /** @param  non-empty-list<non-empty-list<float>>  $rows  a small matrix as an image */
     public static function matrix(array $rows): CData
     {
         $numbers = array_merge(...$rows);

@@ -9,14 +9,14 @@ use TallCrow\Artwork\Placement;
 use TallCrow\Asset\Picture;
 use TallCrow\Raster\Image;
 
-/** Draws a picture of the shelf where it lies: a raster resampled, a drawing painted at the size that is asked. */
+/** Draws a picture file in its place on the sheet: a raster is resampled, an SVG is rendered at the size that is asked for. */
 final class ArtPainter
 {
-    /** A bent drawing that is more than flat figures is painted this much finer than it is shown, so that resampling leaves its edges crisp. */
+    /** A bent SVG whose outlines cannot be bent themselves is rendered at this many times the resolution, so that resampling keeps its edges crisp. */
     private const FINER = 2;
 
     /** @param  ?Image  $pixels  of a raster that was retouched */
-    /** @param  string  $key  of the raster's pixels, by which what is made of them on the way is known again */
+    /** @param  string  $key  identifies the raster's pixels, so that intermediate results can be cached */
     public static function paint(Picture $picture, Placing $placing, Frame $window, ?Image $pixels = null, string $key = '', Pictures $pictures = new NoPictures): Image
     {
         if (! $picture->isVector()) {

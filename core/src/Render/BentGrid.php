@@ -7,45 +7,45 @@ namespace TallCrow\Render;
 use TallCrow\Raster\Image;
 
 /**
- * Draws a source bent, as points tell where in it each pixel comes from.
+ * Resamples a source image through a warp: for each pixel of the window, BentPoints tells where in the source it comes from.
  *
  * @internal
  */
 final readonly class BentGrid
 {
-    /** Pixels of the sheet's grid along a side in which pixels are looked up alike, as often as the one that asks for the most. */
+    /** Side of a square, in pixels of the sheet's grid. All pixels of a square take the same number of samples: as many as the most demanding one needs. */
     public const SQUARE = 64;
 
-    /** Squares that are drawn at once, along a side. */
+    /** Squares along the side of a block that is drawn in one go. */
     private const AT_ONCE = 24;
 
-    /** Fewer where they see more pixels of the source than these: of that part a copy weighed by alpha is held, at twice its size. */
+    /** A block that needs more source pixels than this is split: a premultiplied 16-bit copy of that part of the source is held in memory. */
     private const PART = 1 << 23;
 
-    /** No fewer than these: each block works out anew what it sees. */
+    /** Blocks are not split below this many squares along a side, since each block prepares its part of the source anew. */
     private const LEAST = 3;
 
     /**
-     * Pixels before the source from which a map counts. Numbers of single precision lose bits as they grow, and none where whole pixels are taken from them:
-     * the place that is looked up is to the last bit the same in every part.
+     * Coordinates in a map are counted from this many pixels before the source. Single precision loses bits as numbers grow, but subtracting whole pixels is
+     * exact, so every part of a picture looks up the same place to the last bit.
      */
     private const BEFORE = 64;
 
-    /** Pixels beyond the source that are as good as any further: what a tear's square sees of both ends is held there, and no pixels between are copied to look them up. */
+    /** Coordinates are clamped to this many pixels beyond the part of the source that is at hand. Where a ring's ends meet, one square sees both ends; without the clamp all pixels between them would be copied. */
     private const BEYOND = 20;
 
-    /** Pixels from which on the library would lose count of them. */
+    /** Coordinates from here on overflow the library's fixed-point arithmetic. */
     private const FAR = 1e7;
 
-    /** Looks up to which the buffers of all threads are small: a block that is looked up alike everywhere is drawn at once. */
+    /** Samples per pixel up to which a whole block is drawn at once: with more, the buffers of all threads would grow large. */
     private const FEW = 4;
 
-    /** Pixels of the source in one of the window's, along a side, beyond which looks lie no further apart. */
+    /** Samples of a pixel are spread over at most this many source pixels along each axis. */
     private const STEEPEST = 16.0;
 
     /**
      * @param  int  $finer  pixels of the source to one of the window's, along a side
-     * @param  bool  $isOpaque  whether all of the source is opaque, and not only what is seen of it here: a part is drawn as the whole is
+     * @param  bool  $isOpaque  whether the whole source is opaque, not just the part seen here, so that a part is drawn exactly as the whole is
      */
     public function __construct(private BentPoints $points, private int $finer, private bool $isOpaque) {}
 
@@ -60,7 +60,7 @@ final readonly class BentGrid
         }
         $size = [$source->width(), $source->height()];
         $torn = $points->torn($size);
-        // Of a source that is worked out as it is asked for, no more than shows.
+        // The source may be lazy: compute only the part that shows.
         $source = $source->crop(...$whole)->settled();
         $drawn = [];
         $blocks = [new GridCells(0, 0, $across, $down)];
@@ -95,12 +95,12 @@ final readonly class BentGrid
     }
 
     /**
-     * Some whole squares.
+     * Draws a block of whole squares.
      *
-     * @param  array{int, int, int, int}  $whole  what of the source is at hand
-     * @param  array{int, int, int, int}  $part  what of that is seen
+     * @param  array{int, int, int, int}  $whole  the part of the source that is in memory: left, top, width, height
+     * @param  array{int, int, int, int}  $part  the part of it that this block needs, counted from its corner
      * @param  array<int, array<int, true>>  $torn
-     * @param  ?Image  $inside  of an opaque source: which squares show none of its edge
+     * @param  ?Image  $inside  for an opaque source, one pixel for each square: 255 where none of the source's edge shows
      */
     private function block(Image $source, array $whole, array $part, array $torn, GridCells $cells, Frame $block, ?Image $inside): Image
     {
@@ -122,7 +122,7 @@ final readonly class BentGrid
             return $from($maps, $looks->shrunkAcross, $looks->shrunkDown);
         };
         $kinds = array_unique($wanted, SORT_REGULAR);
-        // What most squares want is drawn everywhere where its looks are few: that is done sooner than square by square.
+        // If more than half of the squares need the same small number of samples, draw the whole block that way first: it is quicker than square by square.
         $usual = array_values(array_filter($kinds, fn (Supersampling $kind): bool => $kind->count() <= self::FEW && 2 * count(array_keys($wanted, $kind)) > count($wanted)))[0] ?? null;
         $drawn = $usual === null ? Image::empty($block->width, $block->height) : $looked($usual)->settled();
         foreach ($kinds as $kind) {
@@ -130,7 +130,7 @@ final readonly class BentGrid
                 continue;
             }
             $squares = Image::raw(implode('', array_map(fn (Supersampling $looks): string => $looks == $kind ? "\xff" : "\0", $wanted)), intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1);
-            // Square by square, where it is wanted alone; one kind after another, since each look has buffers of its own.
+            // Draw only the squares that need this number of samples. One number after another, since every sample has its own buffers.
             $about = array_map(fn (int $of): int => $of * self::SQUARE, $squares->inkBox() ?? [0, 0, 1, 1]);
             $part = $squares->zoomed(self::SQUARE)->crop(...$about)->chosen($looked($kind)->crop(...$about), $drawn->crop(...$about))->inSquares($kind->count() < 16 ? self::SQUARE : intdiv(self::SQUARE, 2))->settled();
             $drawn = $drawn->insert($part, $about[0], $about[1])->settled();
@@ -140,7 +140,7 @@ final readonly class BentGrid
     }
 
     /**
-     * A pixel for each square: whether it lies well within the source.
+     * One pixel for each square: 255 where the square lies well within the source.
      *
      * @param  array<int, array<int, true>>  $torn
      * @param  array{int, int}  $size
@@ -160,18 +160,18 @@ final readonly class BentGrid
     }
 
     /**
-     * A map of some cells: where the middle of each pixel comes from.
+     * The map of some cells: for the centre of each pixel, where in the source it comes from.
      *
      * @param  array<int, array<int, true>>  $torn
-     * @param  array{int, int}  $least  the first corner of what is seen of the source, as maps count
-     * @param  array{int, int}  $most  the last
+     * @param  array{int, int}  $least  upper left corner of the source part in map coordinates
+     * @param  array{int, int}  $most  lower right corner
      */
     private function middles(GridCells $cells, array $torn, Frame $block, array $least, array $most): Image
     {
         $numbers = [];
         $own = $this->own($cells, $torn);
         $isHeld = $own !== [];
-        // With one more on either side, which a curve looks at.
+        // The spline needs one more point on either side.
         for ($j = $cells->row - 1; $j <= $cells->row + $cells->rows + 1; $j++) {
             for ($i = $cells->column - 1; $i <= $cells->column + $cells->columns + 1; $i++) {
                 [$x, $y] = $this->points->at($i, $j);
@@ -188,7 +188,7 @@ final readonly class BentGrid
         return $isHeld ? $middles->held(array_map(fn (int $at): float => $at - self::BEYOND, $least), array_map(fn (int $at): float => $at + self::BEYOND, $most)) : $middles;
     }
 
-    /** From points a cell apart, with one more on the left and above and two on the right and below, to pixels. */
+    /** Interpolates the grid points (one extra at the left and top, two at the right and bottom) to single pixels. */
     private function between(Image $points, GridCells $cells, Frame $block): Image
     {
         [$step, $straight] = [$this->points->step, $this->points->straight];
@@ -198,15 +198,15 @@ final readonly class BentGrid
         if ($straight === 1) {
             return $points->interpolatedSmoothly($step, $block->width, $block->height, -$step);
         }
-        // A point more than there are stretches, and one that is not looked at.
+        // n stretches have n + 1 ends; the second extra point is only read by the interpolation, with weight 0.
         $by = intdiv($step, $straight);
 
         return $points->interpolatedSmoothly($by, $cells->columns * $by + 2, $cells->rows * $by + 2, -$by)->settled()->interpolated($straight, $block->width, $block->height);
     }
 
     /**
-     * By how much the place in the source changes from pixel to pixel, a pixel for each of some cells: its looks lie about the middle of a pixel as
-     * everywhere in it. And how each square of them is looked up, row by row.
+     * The Jacobian of the map, one pixel for each cell (dx/dcolumn, dy/dcolumn, dx/drow, dy/drow), by which samples are spread about a pixel's centre; and
+     * the supersampling of each square, row by row.
      *
      * @param  array<int, array<int, true>>  $torn
      * @return array{Image, list<Supersampling>}
@@ -239,7 +239,7 @@ final readonly class BentGrid
     }
 
     /**
-     * Those of some cells, counted from the first of them.
+     * The torn cells among some cells, counted from the first of them.
      *
      * @param  array<int, array<int, true>>  $torn
      * @return array<int, list<int>>
@@ -259,10 +259,10 @@ final readonly class BentGrid
     }
 
     /**
-     * Where each pixel of torn cells comes from, reckoned for itself.
+     * The map of torn cells, computed pixel by pixel instead of interpolated.
      *
      * @param  array<int, list<int>>  $torn  columns by row, counted from the first cell
-     * @return array{Image, Image} which cells they are, and a map of the block
+     * @return array{Image, Image} a mask of the torn cells (255), and a map of the block
      */
     private function oneByOne(GridCells $cells, array $torn, Frame $block): array
     {

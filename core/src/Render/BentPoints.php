@@ -5,32 +5,32 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 /**
- * Points on a grid of the sheet's that tell where in a source each comes from; between four of them lies a cell.
+ * A grid of points on the sheet, each with the place in the source that it comes from. Four neighbouring points bound a cell.
  *
  * @internal
  */
 final readonly class BentPoints
 {
-    /** Pixels of the source about a point that the filter sees, and one for what is rounded. */
+    /** Source pixels that the interpolation filter reads on each side of a point, and one for rounding. */
     private const RIM = 4;
 
-    /** Pixels from the edge of a source beyond which a place lies well within it, were there no curve to swing out. */
+    /** A place this many pixels from the source's edge lies well within it, apart from the overshoot of the spline. */
     private const WITHIN = 8.0;
 
-    /** Far outside any picture. */
+    /** Stands for "comes from nowhere": far outside any picture. */
     private const NOWHERE = -1e6;
 
-    /** @var list<float> x and y in pixels of the source, row by row */
+    /** @var list<float> x and y in source pixels, row by row */
     private array $points;
 
     /**
      * @param  callable(float, float): array{float, float}  $back  from inches on the sheet to pixels of the source, its first corner 0, 0
      * @param  int  $across  points in a row
      * @param  int  $down  rows of points
-     * @param  int  $step  pixels of the window between two points, a power of two
-     * @param  int  $left  where on the sheet's grid of pixels the first point lies
-     * @param  bool  $isSmooth  whether the way between points is a curve, and not straight
-     * @param  int  $straight  pixels over which a curve may go straight all the same, a power of two
+     * @param  int  $step  window pixels between two points, a power of two
+     * @param  int  $left  column of the first point on the sheet's pixel grid
+     * @param  bool  $isSmooth  whether points are joined by a cubic spline instead of straight lines
+     * @param  int  $straight  window pixels over which the spline may be approximated by straight lines, a power of two
      */
     public function __construct(
         private mixed $back,
@@ -52,7 +52,7 @@ final readonly class BentPoints
         $this->points = $points;
     }
 
-    /** @return array{float, float} where the middle of a pixel comes from, as the library counts: from the middle of the first */
+    /** @return array{float, float} where the centre of a pixel comes from, in the library's coordinates: the centre of the first pixel is 0, 0 */
     public function back(int $column, int $row): array
     {
         [$x, $y] = ($this->back)(($column + 0.5) / $this->ppi, ($row + 0.5) / $this->ppi);
@@ -69,15 +69,15 @@ final readonly class BentPoints
     }
 
     /**
-     * Which cells are torn, columns by row, as for each of them some of the points that tell the way through lie on the one side of a tear and some on the
-     * other: a ring's ends meet behind it, and some pictures end in nothing.
+     * Which cells are torn, columns by row: the points by which such a cell is interpolated lie on different sides of a discontinuity, as where a ring's
+     * ends meet, or where a warp is defined on one side only.
      *
      * @param  array{int, int}  $size  of the source
      * @return array<int, array<int, true>>
      */
     public function torn(array $size): array
     {
-        // A curve looks at points further off.
+        // The spline also uses points one cell further off.
         $about = $this->isSmooth ? 1 : 0;
         $torn = [];
         $tear = function (int $column, int $row, int $right, int $below) use (&$torn, $about): void {
@@ -101,9 +101,9 @@ final readonly class BentPoints
     }
 
     /**
-     * Whether a tear lies between two points.
+     * Whether a discontinuity lies between two points.
      *
-     * @param  array{float, float}  $most  as far as they may lie apart
+     * @param  array{float, float}  $most  the largest distance in the source that counts as continuous
      */
     private function liesBetween(int $one, int $other, array $most): bool
     {
@@ -116,8 +116,8 @@ final readonly class BentPoints
     }
 
     /**
-     * By how much the place in the source, x and y, changes from pixel to pixel along the upper side of a cell, the lower, the left and the right. Nothing where
-     * they lead nowhere, since nothing is seen there.
+     * The change in source x and y per window pixel along a cell's upper, lower, left and right side. All 0 where a corner comes from nowhere, since nothing
+     * shows there.
      *
      * @return array{float, float, float, float, float, float, float, float}
      */
@@ -139,7 +139,7 @@ final readonly class BentPoints
     }
 
     /**
-     * The same at a corner of a torn cell, from the pixels beside it, each on the side on which no tear lies between.
+     * The same at a corner of a torn cell, from the neighbouring pixels on the side without the discontinuity.
      *
      * @return array{float, float, float, float, float, float, float, float}
      */
@@ -159,7 +159,7 @@ final readonly class BentPoints
     }
 
     /**
-     * Whether all of some cells lies well within the source: further from its edge than a curve through their points swings out, and than a pixel reaches.
+     * Whether all of some cells lies well within the source: further from its edge than the spline may overshoot and a pixel may reach.
      *
      * @param  array{int, int}  $size  of the source
      */
@@ -178,16 +178,16 @@ final readonly class BentPoints
     }
 
     /**
-     * What of the source the points of some cells see: left, top, width and height, on a grid of so many pixels.
+     * The part of the source that some cells read: left, top, width and height, rounded outwards to a grid of so many pixels.
      *
-     * @param  array{int, int, int, int}  $of  what of it is at hand
+     * @param  array{int, int, int, int}  $of  the part that is in memory
      * @return ?array{int, int, int, int}
      */
     public function seen(GridCells $cells, array $of, int $grid): ?array
     {
         [$left, $top, $width, $height] = $of;
         [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
-        // With the points about them: looks lie about the middle of a pixel, beyond its cell, too.
+        // Include the surrounding points: samples of a pixel may lie beyond its cell.
         for ($j = max(0, $cells->row - 1); $j <= min($this->down - 1, $cells->row + $cells->rows + 1); $j++) {
             for ($i = max(0, $cells->column - 1); $i <= min($this->across - 1, $cells->column + $cells->columns + 1); $i++) {
                 [$x, $y] = $this->at($i, $j);
@@ -196,7 +196,7 @@ final readonly class BentPoints
                 }
             }
         }
-        // Far beyond is as good as just beyond.
+        // Clamp: places far beyond the source need no more of it than places just beyond.
         $within = fn (float $at, int $from, int $length): int => (int) round(max(0.0, min((float) $length, $at - $from)));
         $first = fn (float $at, int $from, int $length): int => intdiv($within(floor($at) - self::RIM, $from, $length), $grid) * $grid;
         $last = fn (float $at, int $from, int $length): int => min($length, intdiv($within(ceil($at) + self::RIM, $from, $length) + $grid - 1, $grid) * $grid);

@@ -15,14 +15,14 @@ use TallCrow\Raster\Image;
 /** Draws strokes of a brush, from their points, at any ppi. */
 final class BrushPainter
 {
-    /** Each soft edge goes from 2 % to 98 % in half of what is not hard of the width: four standard deviations, nearly. */
+    /** Gaussian sigma of a soft edge, as a share of the brush's width × (1 − hardness): from 2 % to 98 % an edge spans about four sigmas, half of the soft part. */
     private const SOFT = 0.125;
 
     /**
-     * What strokes leave of a mask: erasing ones take, restoring ones bring back.
+     * Applies strokes to a mask in order: erasing strokes clear it, restoring strokes fill it again.
      *
      * @param  list<Stroke>  $strokes
-     * @param  Box  $box  that the points are shares of
+     * @param  Box  $box  the box that the strokes' points (0 to 1) refer to
      * @param  ?Affine  $toSheet  null when the box is on the sheet already
      */
     public static function over(Image $mask, array $strokes, Box $box, ?Affine $toSheet, Frame $frame): Image
@@ -41,7 +41,7 @@ final class BrushPainter
         return $mask;
     }
 
-    /** Where one stroke goes, in a window about it; null when it does not touch the frame. */
+    /** The coverage of one stroke in a window about it; null when it does not touch the frame. */
     private static function touched(Stroke $stroke, Box $box, Affine $toSheet, Frame $frame): ?Piece
     {
         $lines = [];
@@ -59,7 +59,7 @@ final class BrushPainter
             return null;
         }
         $sigma = $stroke->width * (1 - $stroke->hardness) * self::SOFT * $frame->ppi;
-        // The blur needs to know what lies beyond the window.
+        // The blur reads pixels beyond the window.
         $margin = Blur::margin($sigma);
         $wide = $window->grown($margin);
         $canvas = new Canvas($wide->width, $wide->height, $wide->fromInches());

@@ -17,13 +17,13 @@ use TallCrow\Texture\Wear;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
-/** Lays layers over one another from the cloth up, with what knockouts and wear take away. */
+/** Composes layers from the cloth up, applying knockouts and the sheet's wear. */
 final class Compositor implements Scene
 {
-    /** Inches about a shielded knockout in which the ink stays whole (our choice): it reads by that ink. */
+    /** Inches about a shielded knockout in which wear leaves the ink alone (our choice): the knockout reads by the ink around it. */
     private const ABOUT = 0.04;
 
-    /** @param  ?callable(LayerTrouble): void  $onTrouble when given, a layer in trouble is left out and told of */
+    /** @param  ?callable(LayerTrouble): void  $onTrouble when given, it receives the trouble of a layer that cannot be drawn, and the layer is left out; otherwise the trouble is thrown */
     public function __construct(
         public readonly Placer $placer,
         private readonly LayerPainter $painter,
@@ -66,7 +66,7 @@ final class Compositor implements Scene
     }
 
     /**
-     * Layer by layer from the cloth up: what it takes out of those below, and what it prints.
+     * Each layer from the cloth up, with the piece that it knocks out of those below and the piece that it prints.
      *
      * @param  list<Layer>  $layers
      * @return iterable<array{Layer, ?Piece, ?Piece}>
@@ -103,7 +103,7 @@ final class Compositor implements Scene
             $sheet = $spared->isEmpty() ? $sheet : $sheet->settled();
             $left = $this->takenBy($wear, $spared, $frame, $ink, fn (): Image => $kept === null ? $sheet->alpha() : $sheet->alpha()->times($kept), $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
-            // The next line looks at what this one leaves before the sheet does.
+            // The next wear reads this result before the sheet does, so compute it once.
             $kept = $spared->isEmpty() ? $kept : $kept->settled();
         }
 
@@ -111,7 +111,7 @@ final class Compositor implements Scene
     }
 
     /**
-     * The alpha of several layers before wear of the sheet's, at every so many pixels of a window.
+     * The alpha of several layers before the sheet's wear, subsampled: every so-many-th pixel of a window.
      *
      * @param  list<Layer>  $layers
      */
@@ -131,7 +131,7 @@ final class Compositor implements Scene
         return new Piece($points->picture()->alpha()->settled(), $every === 1 ? $frame : $frame->coarser($every));
     }
 
-    /** Whether a line of wear has to see the edges of the ink. */
+    /** Whether this wear depends on where the ink's edges are. */
     public function followsEdges(Wear $wear): bool
     {
         return $this->wear->followsEdges($wear);
@@ -172,9 +172,9 @@ final class Compositor implements Scene
     }
 
     /**
-     * The layer's own picture or, of a knockout, the shape that it takes in its alpha.
+     * The layer's own picture or, for a knockout, its shape in the alpha.
      *
-     * @throws LayerTrouble unless troubles are told of instead
+     * @throws LayerTrouble unless a listener for troubles was given
      */
     public function piece(Layer $layer, Frame $frame): ?Piece
     {
@@ -191,10 +191,10 @@ final class Compositor implements Scene
     }
 
     /**
-     * What a line of wear leaves alone: the ink of shielded layers at any depth, and the ink about shielded knockouts.
+     * What this wear must leave alone: the ink of shielded layers at any depth, and the ink about shielded knockouts.
      *
      * @param  list<Layer>  $layers
-     * @param  array<string, Piece>  $painted  ink that was drawn already, by id
+     * @param  array<string, Piece>  $painted  pieces that are already drawn, by layer id
      */
     public function spared(array $layers, Wear $wear, Frame $frame, array $painted): Spared
     {
@@ -211,7 +211,7 @@ final class Compositor implements Scene
         return $found;
     }
 
-    /** A shielded layer's ink or, of a knockout, its shape and the ink about it. */
+    /** A shielded layer's ink or, for a knockout, its shape and a margin about it. */
     private function kept(Layer $layer, Frame $frame): ?Piece
     {
         $role = $layer->role;
@@ -220,20 +220,20 @@ final class Compositor implements Scene
     }
 
     /**
-     * The ink of several layers, as a line of wear over all of them finds it.
+     * The ink of several layers as input for wear that goes over all of them.
      *
      * @param  list<Layer>  $layers
-     * @param  ?Piece  $ink  its alpha in a window, for wear that follows edges
+     * @param  ?Piece  $ink  its alpha in a window, for wear that depends on edges
      */
     public function wornInk(array $layers, Wear $wear, ?Piece $ink): WornInk
     {
-        // The whole sheet where it is known: a window that changed with the ink would let nothing drawn before serve again.
+        // Use the whole sheet if it is known: a window that changed with the ink would make every cached field useless.
         $extent = $this->artwork?->sheet->box() ?? $this->around($layers) ?? new Box(0, 0, 1, 1);
         $key = md5(implode(' ', array_map(fn (Layer $layer): string => $layer->on ? md5($this->painter->keys->of($layer, $this)) : '', $layers)));
 
-        // At its own ppi even where finer ink is at hand: a part and a proof weigh the same.
+        // Always weighed at this fixed ppi, even if finer ink is at hand, so that a part, a proof and the print come to the same result.
         $window = fn (float $ppi): ?Frame => $this->artwork === null ? Frame::about($extent, $ppi) : Frame::sheet($this->artwork->sheet, $ppi);
-        // The same for every line of wear over these layers.
+        // Shared by all wear over these layers.
         $weighed = fn (Frame $frame): Image => $this->pictures->image("weighed $key {$frame->ppi}", fn (): Image => $this->compose($layers, [], $frame)->alpha());
         $edges = self::knockedOut($layers, $wear) === [] ? null : function (float $ppi) use ($layers, $wear, $window, $weighed): ?Piece {
             $frame = $window($ppi);
@@ -254,7 +254,7 @@ final class Compositor implements Scene
     }
 
     /**
-     * Ink as if shielded knockouts took none of it: their edges do not wear.
+     * The ink as if shielded knockouts had not been cut out of it, so that their edges do not count as edges to wear.
      *
      * @param  list<Layer>  $layers
      */
@@ -264,7 +264,7 @@ final class Compositor implements Scene
         foreach (self::knockedOut($layers, $wear) as $layer) {
             $hole = $this->piece($layer, $ink->frame);
             if ($hole !== null) {
-                // What it leaves of a pixel and what it takes are the whole pixel again.
+                // Remaining coverage + knocked-out coverage = full coverage.
                 $alpha = $alpha->linear(1.0)->plus($hole->image->alpha()->embed($hole->frame->left - $ink->frame->left, $hole->frame->top - $ink->frame->top, $ink->frame->width, $ink->frame->height))->linearByte(1.0)->settled();
             }
         }
@@ -284,7 +284,7 @@ final class Compositor implements Scene
     }
 
     /**
-     * The box about the ink of several layers; what is in trouble has none.
+     * The box about the ink of several layers. A layer that cannot be drawn has none.
      *
      * @param  list<Layer>  $layers
      */
@@ -317,9 +317,9 @@ final class Compositor implements Scene
     }
 
     /**
-     * What one line of wear takes: nothing of ink that is spared. One band.
+     * The mask of what one wear takes (one band, 255 takes all); spared ink is left whole.
      *
-     * @param  callable(): Image  $alpha  of all the ink as this line finds it, asked for where some is spared
+     * @param  callable(): Image  $alpha  alpha of all the ink before this wear; only called if some ink is spared
      */
     public function takenBy(Wear $wear, Spared $spared, Frame $frame, WornInk $ink, callable $alpha, float $x = 0.0, float $y = 0.0): Image
     {

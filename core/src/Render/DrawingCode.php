@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 /**
- * A fingerprint of everything that makes a picture of a sheet: the code of the core's drawing parts and the libraries
- * that they draw with. It is part of the key of every kept picture, so that a change of any part makes the old ones
- * useless by itself. It is the same in every process on the same code. What is measured on a sheet follows from the
- * code of the whole core.
+ * A fingerprint of everything that makes a picture of a sheet: the code of the core's drawing folders and the libraries they call. It is part of every
+ * cache key, so a change of any part invalidates old pictures by itself. It is the same in every process on the same code. Measurements of a sheet use a
+ * fingerprint of the whole core.
  */
 final class DrawingCode
 {
-    /** Folders of the core whose code takes part in a picture. */
+    /** Folders of the core whose code influences a picture. */
     public const FOLDERS = ['Artwork', 'Asset', 'Colour', 'Cutout', 'Effect', 'Geometry', 'Look', 'Mask', 'Noise', 'Paper', 'Raster', 'Render', 'Texture', 'Type'];
 
     /** The whole core, for what is computed from more than pictures. */
@@ -61,7 +60,7 @@ final class DrawingCode
         if ($newest > time() - 2) {
             return $digest;
         }
-        // Where it cannot be kept, it is read anew each time.
+        // If the file cannot be written, the digest is computed each time.
         @file_put_contents($kept.'.'.getmypid(), $digest) && @rename($kept.'.'.getmypid(), $kept);
 
         return $digest;
@@ -107,7 +106,7 @@ final class DrawingCode
         return $files;
     }
 
-    /** @return list<string> the libraries by the names of their files, which carry their versions, and programs by size */
+    /** @return list<string> libraries by their file names, which carry the version, and programs by their size */
     private static function engines(): array
     {
         // All of them lie where libvips does.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
-/** A drawing that is not begun again, since it ended its process before. */
+/** A drawing that is not tried again, since its process was killed during it before. */
 final class DrawingSetAside extends \RuntimeException
 {
     public static function after(int $times): self

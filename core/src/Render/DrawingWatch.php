@@ -5,29 +5,29 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 /**
- * Remembers which drawings ended their process. Each process writes down what it is drawing; on the note of a process that was
- * stopped from outside that drawing still stands, and it is counted. One that was stopped twice is not begun again.
+ * Detects drawings that get their process killed. Each process writes the key of its current drawing to a note file; if the process is gone and the key still
+ * stands there, that counts as a strike against the drawing. After two strikes it is not tried again.
  */
 final class DrawingWatch
 {
-    /** Times after which a drawing is set aside. */
+    /** Strikes after which a drawing is set aside. */
     public const STRIKES = 2;
 
-    /** Seconds after which one that was set aside may be tried once more. */
+    /** Seconds after which a drawing that was set aside may be tried once more. */
     private const FORGIVEN = 86_400;
 
-    /** What a note says when nothing is being drawn: as long as the name of a drawing, so that either is written over the other. */
+    /** Content of a note while nothing is drawn. It has the length of a drawing's key, so that one overwrites the other in place. */
     private const IDLE = '----------------------------------------';
 
-    /** @var array<string, true> notes of drawings that are at work in this request */
+    /** @var array<string, true> note files in use by drawings of this request */
     private static array $atWork = [];
 
-    /** @var array<string, resource> notes that are open: a drawing has many parts, and to open a file for each takes longer than some of them */
+    /** @var array<string, resource> open note files; opening one for each of a drawing's many parts would take longer than some parts */
     private static array $open = [];
 
     private readonly string $note;
 
-    /** @var list<string> the drawings within one another that are at work */
+    /** @var list<string> keys of the nested drawings in progress */
     private array $stack = [];
 
     public function __construct(private readonly string $folder)
@@ -76,19 +76,19 @@ final class DrawingWatch
         }
         if (! isset(self::$open[$this->note])) {
             stream_set_write_buffer($note, 0);
-            // A worker serves one shop after another, whose folders each have a note.
+            // A worker serves several shops in turn, and each shop's folder has a note of its own.
             self::$open = [...array_intersect_key(self::$open, self::$atWork), $this->note => $note];
         }
         rewind($note);
         fwrite($note, $name);
     }
 
-    /** Counts what processes that are gone were drawing. */
+    /** Counts a strike for each drawing whose process is gone. */
     private function collect(): void
     {
         foreach (glob($this->folder.'/busy-'.gethostname().'-*') ?: [] as $note) {
             [$pid, $since] = array_slice(explode('-', basename($note)), -2);
-            // A request that ran out of memory ends, and its process serves the next one: its note is nobody's then.
+            // After a request runs out of memory its process serves the next request, and the note is left over.
             $mine = $note === $this->note && ! isset(self::$atWork[$note]);
             $lives = self::since((int) $pid) === $since;
             if ($lives && ! $mine) {
@@ -120,7 +120,7 @@ final class DrawingWatch
         return (int) @filesize($file);
     }
 
-    /** When a process began, in the kernel's ticks: a number is given again to another process, but not at the same time. */
+    /** Start time of a process in kernel ticks. Process ids are reused, but not with the same start time. */
     private static function since(int $process): string
     {
         $stat = is_dir("/proc/$process") ? @file_get_contents("/proc/$process/stat") : false;

@@ -15,19 +15,19 @@ use TallCrow\Geometry\Box;
 use TallCrow\Type\Letter;
 
 /**
- * Bends a piece and sizes it until what comes out is as wide or as tall as was asked. A warp told as a share is the same
- * at every size, so sizing once is enough; one told in inches is not, so the size to begin with is sought in rounds.
+ * Bends a piece and scales it so that the result has the width or height asked for. A warp given as a share looks the same at every size, so one scaling
+ * suffices. A warp given in inches does not, so the initial size is found by iteration.
  */
 final readonly class Fitting
 {
-    /** Inches by which a bent curve may stray from its true image: 0.15 px at 300 ppi, so that no facet shows. */
+    /** Greatest error, in inches, of a bent curve: 0.15 px at 300 ppi, so that no facets show. */
     public const TOLERANCE = 0.0005;
 
     private const ROUNDS = 10;
 
     private const NEAR = 1e-6;
 
-    /** Longest segment, as a share of the width, that is bent without being cut first. */
+    /** Segments longer than this share of the width are subdivided before bending. */
     public const LONGEST = 1 / 16;
 
     /** @var list<BendsOutline|PlacesLetters> */
@@ -44,8 +44,8 @@ final readonly class Fitting
 
     /**
      * @param  non-empty-list<Letter>  $letters  in any unit
-     * @param  float  $capital  how high a capital stands in that unit, of words
-     * @return list<Letter> in inches, their middle at 0
+     * @param  float  $capital  cap height in that unit, for words
+     * @return list<Letter> in inches, centred on the origin
      */
     public function letters(array $letters, float $capital = 1.0): array
     {
@@ -80,7 +80,7 @@ final readonly class Fitting
     }
 
     /**
-     * Several warps after one another, each over what the one before it leaves.
+     * Chains warps: each one acts on the box that the one before it leaves.
      *
      * @param  list<BendsOutline>  $bends
      */
@@ -118,7 +118,7 @@ final readonly class Fitting
     }
 
     /**
-     * Words whose letters tell their size, bent or not.
+     * Words sized by their letters (cap height or type size), bent or not.
      *
      * @template T
      *
@@ -133,10 +133,10 @@ final readonly class Fitting
     /**
      * @template T
      *
-     * @param  Box  $own  of the piece before it is sized
-     * @param  \Closure(float, float): T  $shape  makes it at a size across and down
+     * @param  Box  $own  the piece's box before scaling
+     * @param  \Closure(float, float): T  $shape  builds the piece at a given scale across and down
      * @param  \Closure(T): Box  $measure
-     * @return array{T, float, float} what was made, and what is left to size it by
+     * @return array{T, float, float} the result, and the scale across and down that is still to be applied
      */
     private function sought(Box $own, \Closure $shape, \Closure $measure): array
     {

@@ -11,7 +11,7 @@ use TallCrow\Geometry\Region;
 /** An area of one colour. */
 final readonly class FlatInk
 {
-    /** @param  ?Path  $path  its outline with true curves, where nothing was taken from it */
+    /** @param  ?Path  $path  its outline with true curves, if nothing was cut out of it */
     public function __construct(
         public string $layer,
         public Srgb $colour,

@@ -19,7 +19,7 @@ use TallCrow\Geometry\Region;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Type\Letter;
 
-/** A sheet as areas of flat colour, as cutters take it: words and figures with their rings, gaps, shadows and knockouts. */
+/** A sheet as flat coloured areas, for vinyl cutters and vector files: words and shapes with their rings, gaps, shadows and knockouts. */
 final readonly class FlatSheet
 {
     public function __construct(
@@ -32,7 +32,7 @@ final readonly class FlatSheet
      *
      * @return non-empty-list<FlatInk>
      *
-     * @throws NotFlat when something on it is not an outline in one colour
+     * @throws NotFlat when something on the sheet is not an outline in one colour
      */
     public function inks(Artwork $artwork): array
     {
@@ -55,7 +55,7 @@ final readonly class FlatSheet
             if (! $layer->on) {
                 continue;
             }
-            // Copies are pieces of a group.
+            // Copies are treated as children of a group.
             $layer = $layer->repeat?->on ? $layer->repeat->spread($layer) : $layer;
             $this->demand($layer);
             $own = $layer->source instanceof GroupSource ? $this->of($layer->children()) : $this->piece($layer);
@@ -64,7 +64,7 @@ final readonly class FlatSheet
                 $inks = array_map(fn (FlatInk $ink): FlatInk => $layer->role->from === [] || in_array($ink->layer, $layer->role->from, true) ? $ink->without($taken) : $ink, $inks);
             }
             if ($layer->role->prints()) {
-                // For a knockout in the same list, what lies in a group is the group's.
+                // A knockout in the same list addresses a group by the group's id, not by its children's.
                 array_push($inks, ...array_map(fn (FlatInk $ink): FlatInk => new FlatInk($layer->id, $ink->colour, $ink->region, $ink->outline()), $own));
             }
         }
@@ -128,7 +128,7 @@ final readonly class FlatSheet
         return $inks;
     }
 
-    /** The colour of the line that a hollow piece is; null when it is filled. */
+    /** The line colour of a hollow piece; null when the piece is filled. */
     private static function hollowLine(Layer $layer, Inking $inking): ?Srgb
     {
         if (! $inking->hollow) {
@@ -158,7 +158,7 @@ final readonly class FlatSheet
     /** @param  non-empty-list<FlatInk>  $own */
     private function taken(Layer $layer, array $own): Region
     {
-        // A hollow word takes away its filled shape, as in print.
+        // A hollow word knocks out its filled shape, as in the raster print.
         $letters = $this->placer->place($layer)->letters ?? [];
         $shape = $letters === []
             ? Region::united(array_column($own, 'region'))

@@ -8,21 +8,21 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
 /**
- * Keeps pictures as files in one folder, shared by all processes. Files are written aside and renamed, mapped when
- * read, and the oldest go when the folder outgrows its bound. What one process is drawing, others wait for instead of
- * drawing it, too.
+ * A cache of pictures as files in one folder, shared by all processes. Files are written under another name and then renamed, and memory-mapped when read.
+ * When the folder exceeds its bound, the least recently used files are deleted. While one process draws a picture, others wait for it instead of drawing
+ * it as well.
  */
 final readonly class FolderPictures implements Pictures
 {
     private const NOTHING = 'nothing';
 
-    /** Seconds between notes that a kept file was used. */
+    /** Seconds after which the time of last use of a file is written again. */
     private const WHILE = 300;
 
     /**
-     * @param  int  $mostBytes  that the folder may hold
+     * @param  int  $mostBytes  bound of the folder's size
      * @param  ?string  $code  fingerprint of the code that draws; DrawingCode's unless given
-     * @param  ?Pictures  $materials  where materials are kept, if not in this folder
+     * @param  ?Pictures  $materials  cache for materials, if that is not this one
      */
     public function __construct(
         public string $folder,
@@ -35,7 +35,7 @@ final readonly class FolderPictures implements Pictures
         }
     }
 
-    /** The file of a key without its ending: what is kept is that of the code that draws. */
+    /** The path for a key, without extension. The fingerprint of the drawing code is part of it. */
     private function file(string $kind, string $key): string
     {
         return "$this->folder/$kind".sha1(($this->code ?? DrawingCode::fingerprint($this->folder)).$key);
@@ -48,7 +48,7 @@ final readonly class FolderPictures implements Pictures
         return is_file($base.'.at') ? $this->keptPiece($base, $frame, $make) : self::alone($base, fn (): ?Piece => $this->keptPiece($base, $frame, $make));
     }
 
-    /** Whether a piece is kept, or that there is none. */
+    /** Whether a piece is in the cache, or the fact that the layer has none there. */
     public function has(string $key, Frame $frame): bool
     {
         return is_file($this->file('p', $key.$frame->key()).'.at');
@@ -116,7 +116,7 @@ final readonly class FolderPictures implements Pictures
         return $text;
     }
 
-    /** What is used stays longest: its time is set anew, once in a while, since that costs a write. */
+    /** Sets the file's modification time, by which the least recently used are found; only now and then, since it costs a write. */
     private function used(string $file): void
     {
         if (is_file($file) && (int) @filemtime($file) < time() - self::WHILE) {
@@ -124,10 +124,10 @@ final readonly class FolderPictures implements Pictures
         }
     }
 
-    /** Lets go what was used longest ago until the rest fits. */
+    /** Deletes the least recently used files until the rest is within the bound. */
     public function tidy(): void
     {
-        // PHP remembers what it saw of the last file.
+        // PHP caches the status of files.
         clearstatcache();
         $files = [];
         foreach (glob($this->folder.'/*') ?: [] as $file) {
@@ -145,7 +145,7 @@ final readonly class FolderPictures implements Pictures
     }
 
     /**
-     * Does work that no other process does at the time. Works may need others: none needs itself, so none waits forever.
+     * Runs work under a lock of its key, so that no other process does the same work meanwhile. Work may need other work, but never itself, so there is no deadlock.
      *
      * @template T
      *

@@ -26,7 +26,7 @@ final readonly class Frame
         return new self($ppi, 0, 0, max(1, (int) round($sheet->width * $scale)), max(1, (int) round($sheet->height * $scale)));
     }
 
-    /** The pixels that touch a box given in inches; null when there are none. */
+    /** The window of all pixels that touch a box in inches; null when there are none. */
     public static function about(Box $inches, float $ppi): ?self
     {
         $left = (int) floor($inches->left * $ppi + 1e-6);
@@ -55,25 +55,25 @@ final readonly class Frame
         return $width > 0 && $height > 0 ? new self($this->ppi, $left, $top, $width, $height) : null;
     }
 
-    /** With so many pixels more on every side. */
+    /** Grown by so many pixels on every side. */
     public function grown(int $by): self
     {
         return new self($this->ppi, $this->left - $by, $this->top - $by, $this->width + 2 * $by, $this->height + 2 * $by);
     }
 
-    /** The same window in pixels so many times finer. */
+    /** The same window at so many times the ppi. */
     public function finer(int $by): self
     {
         return new self($this->ppi * $by, $this->left * $by, $this->top * $by, $this->width * $by, $this->height * $by);
     }
 
-    /** The same window in pixels so many times coarser, begun ones left out. */
+    /** The same window at a ppi divided by so many; partly covered pixels are left out. */
     public function coarser(int $by): self
     {
         return new self($this->ppi / $by, (int) floor($this->left / $by), (int) floor($this->top / $by), max(1, intdiv($this->width, $by)), max(1, intdiv($this->height, $by)));
     }
 
-    /** The same window in pixels so many times coarser, begun ones with it. */
+    /** The same window at a ppi divided by so many; partly covered pixels are included. */
     public function coarserAround(int $by): self
     {
         [$left, $top] = [(int) floor($this->left / $by), (int) floor($this->top / $by)];

@@ -6,14 +6,14 @@ namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
 
-/** Gives what a folder keeps, and keeps no further pieces: for prints each of which has some of its own and shares the rest. */
+/** A cache that can be frozen: what it holds is still served, but new pieces are no longer stored. For the rows of a series, which share most pieces and have some of their own. */
 final class FrozenPictures implements Pictures
 {
     private bool $frozen = false;
 
     public function __construct(private readonly FolderPictures $kept) {}
 
-    /** From now on pieces that are not kept yet are drawn and let go. */
+    /** From now on pieces that are not in the cache are drawn without being stored. */
     public function freeze(): void
     {
         $this->frozen = true;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
-/** Some cells of a grid: the first of them, and how many. @internal */
+/** A rectangle of grid cells: its first cell, and how many columns and rows. @internal */
 final readonly class GridCells
 {
     public function __construct(public int $column, public int $row, public int $columns, public int $rows) {}

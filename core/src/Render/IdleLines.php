@@ -12,12 +12,12 @@ use TallCrow\Effect\Stage;
 use TallCrow\Type\Alignment;
 use TallCrow\Type\Setting;
 
-/** Which lines of a layer can do nothing where they stand, and why. */
+/** Finds the effects of a layer that change nothing where they stand in the list, and says why. */
 final readonly class IdleLines
 {
     public function __construct(private Placer $placer) {}
 
-    /** @return array<int, string> why, by the number of the line among the layer's effects */
+    /** @return array<int, string> the reason, by the effect's index in the layer's list */
     public function of(Layer $layer): array
     {
         $idle = [];
@@ -48,7 +48,7 @@ final readonly class IdleLines
         $effect = $line->effect();
 
         return match (true) {
-            // Of a group each piece is inked by itself.
+            // Inside a group every child is inked separately.
             $effect instanceof Inks && $layer->children() !== [] => null,
             $effect instanceof Inks && serialize($this->placer->inking($layer)) === serialize($this->placer->inking($without)) => 'Does nothing here: a line below it has the last word.',
             $effect instanceof SetsType && serialize(self::setting($layer)) === serialize(self::setting($without)) => 'Does nothing as it is set: the letters stand the same without it.',

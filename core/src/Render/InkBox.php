@@ -9,20 +9,20 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Geometry\Box;
 
 /**
- * The box in inches about all ink of a sheet that prints, as it is drawn: masked, bent, worn, with rings, shadows and what is taken away. Where outlines alone
- * bound it, to their own measure; elsewhere to a hundredth of an inch, and never less than the ink.
+ * The bounding box, in inches, of all printed ink of a sheet as it is drawn: masked, bent, worn, with rings, shadows and knockouts. Exact where vector outlines
+ * alone bound it; elsewhere rounded outwards to a hundredth of an inch.
  */
 final class InkBox
 {
     private const PPI = 100.0;
 
-    /** Levels of alpha that are no ink yet: the last of a glow. */
+    /** Alpha up to this level does not count as ink: the faint end of a glow. */
     private const NONE = 2.0;
 
     /** Inches beyond the sheet in which ink is still looked for. */
     private const BEYOND = 4.0;
 
-    /** Inches beyond the sheet from which on what goes beyond a piece may lie by itself, as a far shadow does. */
+    /** Rings and shadows that reach no further than these inches beyond their piece are taken to lie on the sheet with it; a longer shadow may lie off it by itself. */
     private const NEAR = 1.0;
 
     /** @return ?Box null for a sheet without any */
@@ -33,7 +33,7 @@ final class InkBox
         if ($reach === null) {
             return null;
         }
-        // Of a design whose pieces lie on their sheet the whole sheet: proofs of that are kept.
+        // If all pieces lie on the sheet, draw the whole sheet: a proof of that is likely cached.
         $frame = Frame::sheet($artwork->sheet, self::PPI);
         $found = self::liesOn($artwork, $reach, $renderer->placer) ? self::found($artwork, $frame, $renderer) : null;
         if ($found === null || (self::touches($found, $frame) && ! self::holds($sheet, $reach))) {
@@ -46,7 +46,7 @@ final class InkBox
         [$left, $top, $width, $height] = $found;
         $at = fn (int $pixel, int $from): float => ($from + $pixel) / self::PPI;
 
-        // Ink that touches a side of what was looked at may go on beyond it.
+        // Ink that touches a side of this window may continue beyond it.
         return (new Box(
             $left === 0 ? $reach->left : $at($left, $frame->left),
             $top === 0 ? $reach->top : $at($top, $frame->top),
@@ -55,7 +55,7 @@ final class InkBox
         ))->intersection($reach);
     }
 
-    /** Whether all that prints lies on the sheet, but for what goes a little beyond letters and art: rings, shadows, rough edges. */
+    /** Whether all printed pieces lie on the sheet, apart from rings, shadows and rough edges that reach a little beyond. */
     private static function liesOn(Artwork $artwork, Box $reach, Placer $placer): bool
     {
         $sheet = $artwork->sheet->box();
@@ -97,7 +97,7 @@ final class InkBox
         return $renderer->picture($artwork, $frame, fn (LayerTrouble $trouble): null => null)->alpha()->isMore(self::NONE)->settled()->inkBox();
     }
 
-    /** How far ink may come at most. */
+    /** An upper bound of where ink may lie. */
     private static function reach(Artwork $artwork, Placer $placer): ?Box
     {
         $box = null;

@@ -15,31 +15,31 @@ use TallCrow\Raster\Canvas;
 use TallCrow\Type\Letter;
 
 /**
- * The outlines of one piece's ink, in inches on the sheet, as they are drawn: its body, the rings about it, what rings inside leave of it. Rings lie
- * about one another, so that all are as wide as they were asked to be wherever they go. What takes long is kept. Regions are given as the letters
- * lie before they are shifted.
+ * The outlines of one piece's ink in inches on the sheet: its body, the rings around it, and what inside rings leave of the body. Each ring is an offset of
+ * the one within it, so that all have their full width everywhere. Costly results are cached. Regions are given before the shift to the piece's place
+ * on the sheet.
  */
 final class InkOutlines
 {
-    /** Segments from which on results are kept. */
+    /** Outlines with at least this many segments have their results cached. */
     private const MANY = 300;
 
-    /** Segments from which on a proof does not look for crumbs, which are smaller than its pixels. */
+    /** Outlines with at least this many segments are not searched for crumbs in a proof, whose pixels are larger than the crumbs. */
     private const VERY_MANY = 2500;
 
     /** Below this ppi a picture is a proof. */
     private const PRINT = 150.0;
 
-    /** A disc of this diameter fits into every hole and island of a knockout, in inches. */
+    /** Inches: holes and islands of a knockout into which no disc of this diameter fits are dropped. */
     public const CRUMB = 0.012;
 
-    /** Inches by which what a ring leaves free reaches under the ink beside it, so that no line of the ring shows at its edge. */
+    /** Inches by which the area that a silhouette ring leaves free extends under the ink beside it, so that no hairline of the ring shows at that edge. */
     private const UNDER = 0.005;
 
-    /** Pixels by which a shadow begins behind the edge that casts it, but by no more inches than the finest line is broad. */
+    /** A solid shadow begins this many pixels behind the edge that casts it, but never deeper than the finest line is wide. */
     private const BEHIND = 1.5;
 
-    /** Pixels by which a chord may stray: the coverage of an edge is right within two levels of 255. */
+    /** Greatest distance, in pixels, of a chord from its curve: it keeps an edge's coverage within two levels of 255. */
     private const STRAY = 0.008;
 
     /** @var array<string, Path> */
@@ -54,7 +54,7 @@ final class InkOutlines
 
     /**
      * @param  non-empty-list<Letter>  $letters
-     * @param  Affine  $shift  by which they lie on the sheet: what is kept of them is right wherever they are moved to
+     * @param  Affine  $shift  the shift to their place on the sheet; cached outlines are independent of it
      */
     public function __construct(
         private readonly array $letters,
@@ -66,25 +66,25 @@ final class InkOutlines
         $this->tolerance = self::STRAY / max(60.0, $ppi);
     }
 
-    /** The whole outline as it is. */
+    /** The whole outline of the letters, without effects. */
     public function plain(): Path
     {
         return $this->paths['plain'] ??= $this->home()->transformed($this->shift);
     }
 
-    /** The whole outline, before it is shifted. */
+    /** The same before the shift. */
     private function home(): Path
     {
         return $this->paths['home'] ??= Letter::together($this->letters);
     }
 
-    /** Fills the body, with all that it was emboldened or thinned by. */
+    /** Fills the body, emboldened or thinned as asked for. */
     public function body(Canvas $canvas): void
     {
         $this->about($canvas, []);
     }
 
-    /** Fills what a hollow body leaves clear, as far as the middle of the line along its edge: no cloth shows between that line and what lies about it. */
+    /** Fills the clear inside of a hollow body, up to the middle of the line along its edge, so that no cloth shows between that line and what adjoins it. */
     public function hollow(Canvas $canvas): void
     {
         ($this->inking->inlines[0] ?? null)?->colour === null ? $this->body($canvas) : $canvas->fill($this->path('hollow'));
@@ -112,33 +112,33 @@ final class InkOutlines
         $this->inking->rings === [] ? $this->body($canvas) : $this->ring($canvas, count($this->inking->rings) - 1);
     }
 
-    /** What a ring on the silhouette alone leaves free within it, reaching a little under the ink; null of any other ring. */
+    /** The area inside that a silhouette ring leaves free, extended a little under the ink; null for any other ring. */
     public function free(int $number): ?Path
     {
         return $this->inking->rings[$number]->silhouette ? $this->path("free $number") : null;
     }
 
-    /** Fills at least all of the body that rings inside take, up to and with the one of that number; the body's own edge is left to its shape. */
+    /** Fills (at least) the part of the body that inside rings take, up to and including the one of that number. The body's shape clips its outer edge later. */
     public function inside(Canvas $canvas, int $number): void
     {
         $this->inner($canvas, $this->steps($this->inking->inlines, 0, $number));
     }
 
-    /** Fills at least all of the body that lies within a breadth of its edge. */
+    /** Fills (at least) the part of the body within a distance of its edge. */
     public function rim(Canvas $canvas, float $breadth): void
     {
         $this->inner($canvas, [[$breadth, Join::Round, 1.0]]);
     }
 
-    /** All that lies within the outermost outline, ending under the ink that is there. */
+    /** The area within the outermost outline, ending under the ink. */
     public function backing(): Path
     {
         return $this->path('backing');
     }
 
     /**
-     * From what share of its length on a solid shadow is drawn: so little under the ink that casts it that an edge of both is the ink's alone, and not
-     * counted twice.
+     * The share of a solid shadow's length at which it begins. It starts just under the ink that casts it, so that where both end the edge is the ink's
+     * alone and its coverage is not counted twice.
      */
     public function under(float $length): float
     {
@@ -148,7 +148,7 @@ final class InkOutlines
         return min(self::BEHIND / $this->ppi, self::CRUMB, $most, $length / 2) / max(1e-9, $length);
     }
 
-    /** All that casts a shadow: a region's outline. */
+    /** The outline of everything that casts a shadow. */
     public function casting(): Path
     {
         return $this->path(match (true) {
@@ -158,13 +158,13 @@ final class InkOutlines
         });
     }
 
-    /** The shape of all its ink, hollow or not: rings and what lies within them, gaps aside. */
+    /** The silhouette of all its ink, hollow or not: rings and everything within them, without gaps. */
     public function shape(): Path
     {
         return $this->inking->rings === [] && $this->inking->grown == 0.0 && $this->inking->backing === null ? $this->plain() : $this->path('shape');
     }
 
-    /** The body, with all that it was emboldened or thinned by. */
+    /** The body, emboldened or thinned as asked for. */
     public function bodyRegion(): Region
     {
         return $this->region($this->inking->grown == 0.0 ? 'united' : 'body');
@@ -176,7 +176,7 @@ final class InkOutlines
         return $this->region("ring $number");
     }
 
-    /** What a hollow body leaves clear, as far as the middle of the line along its edge. */
+    /** The clear inside of a hollow body, up to the middle of the line along its edge. */
     public function hollowRegion(): Region
     {
         return $this->region($this->inking->inlines === [] ? 'body' : 'hollow');
@@ -211,7 +211,7 @@ final class InkOutlines
 
             return;
         }
-        // Round rings about letters that overlap are those about both; a point that another letter hides must not stand out of it.
+        // Round rings need no union, since overlapping offsets merge by themselves. Other joins do: a corner hidden inside another letter must not stick out.
         $area = $path === $this->plain() ? $this->path($isRound ? 'letters' : 'united') : $path;
         $isRound ? $canvas->grown($area, $width) : $canvas->fill(Offset::outwards($area->contours($this->tolerance), $steps, $this->tolerance));
     }
@@ -224,7 +224,7 @@ final class InkOutlines
             $canvas->stroke($body, 2 * array_sum(array_column($steps, 0)));
         } else {
             $canvas->fill(Offset::inwards($body->contours($this->tolerance), $steps, $this->tolerance));
-            // Beyond the edge nothing is seen, but the edge itself must be covered.
+            // The body's shape clips this later, but its edge itself must be covered.
             $canvas->stroke($body, 4 / $this->ppi);
         }
     }
@@ -256,9 +256,9 @@ final class InkOutlines
         $at = (int) $number;
 
         return match ($kind) {
-            // Letter by letter: those that overlap are united afterwards.
+            // Letter by letter, then united: quicker than one large region.
             'united' => Region::united(array_map(fn (Letter $letter): Region => Region::filledBy($letter->path, $this->tolerance), $this->letters)),
-            // For what is not drawn itself, or lies under other ink, coarser chords do.
+            // Coarser chords will do for what is not drawn itself or lies under other ink.
             'rough' => Region::united(array_map(fn (Letter $letter): Region => Region::filledBy($letter->path), $this->letters)),
             'body' => $this->region('rough')->moved($this->inking->grown, $this->inking->grownJoin),
             'ring' => $this->beyond($at)->withoutCrumbs($this->inking->rings[$at]->crumbs),
@@ -272,7 +272,7 @@ final class InkOutlines
         };
     }
 
-    /** As far as a ring reaches. */
+    /** The area within a ring's outer edge. */
     private function beyond(int $number): Region
     {
         $region = $this->inking->rings[$number]->silhouette ? $this->region("whole $number") : $this->within($number);
@@ -282,14 +282,14 @@ final class InkOutlines
         return $region->moved($width, $join, $limit);
     }
 
-    /** What a ring lies about. */
+    /** The area that a ring goes around. */
     private function within(int $number): Region
     {
         return $this->region($number === 0 ? 'body' : 'ring '.($number - 1));
     }
 
     /**
-     * Widths and corners of some rings. A gap follows the corners of the ring beyond it; the last one, those of the ring before it.
+     * Offsets and joins of some rings. A gap takes the join of the ring beyond it, a last gap that of the ring before it.
      *
      * @param  list<Ring>  $rings
      * @return list<array{float, Join, float}>

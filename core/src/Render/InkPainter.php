@@ -24,8 +24,8 @@ use TallCrow\Raster\Laid;
 use TallCrow\Type\Letter;
 
 /**
- * Inks one piece: shadows, rings from the outermost inwards, then its body. A body of one colour is its outline filled; any other is a page
- * of colours, cut by the body's shape at the end.
+ * Inks one piece: shadows, rings from the outermost inwards, then its body. A body of one colour is its outline filled; any other body is painted as a page
+ * of colours that the body's shape clips at the end.
  */
 final class InkPainter
 {
@@ -39,7 +39,7 @@ final class InkPainter
 
     /**
      * @param  non-empty-list<Letter>  $letters  on the sheet, in inches
-     * @param  ?Image  $own  the ink that the piece has of itself, as large as the window; null where its outline is filled
+     * @param  ?Image  $own  the piece's own pixels (a picture), as large as the window; null where its outline is filled
      */
     public function __construct(
         private readonly PatternPainter $patterns,
@@ -97,7 +97,7 @@ final class InkPainter
         }
     }
 
-    /** What a solid shadow covers behind the piece and the solid shadows that are nearer to it. */
+    /** The coverage of a solid shadow behind the piece and behind the solid shadows nearer to it. */
     private function block(int $number): Image
     {
         $page = $this->canvas();
@@ -119,7 +119,7 @@ final class InkPainter
         return $page->mask();
     }
 
-    /** Whether the body is its outline in one paint that needs no pixels. */
+    /** Whether the body is its outline filled with one plain colour. */
     private function isPlain(): bool
     {
         return $this->own === null && ! $this->inking->hollow && $this->inking->inlines === [] && $this->inking->hatchings === []
@@ -152,7 +152,7 @@ final class InkPainter
         return Composition::stacked($this->frame->width, $this->frame->height, $page)->masked($this->shape());
     }
 
-    /** @return list<Laid> colours all over the body and a little beyond its edges */
+    /** @return list<Laid> colours over the whole body and a little beyond its edges */
     private function filled(): array
     {
         $page = [];
@@ -176,7 +176,7 @@ final class InkPainter
         return $page;
     }
 
-    /** Whether a fill hides all of the ink that the piece has of itself. */
+    /** Whether a fill hides all of the piece's own pixels. */
     private function covering(): bool
     {
         $first = $this->inking->fills[0] ?? null;
@@ -186,7 +186,7 @@ final class InkPainter
     }
 
     /**
-     * The letters of which a fill is seen: those that no later one covers whole.
+     * The letters in which a fill shows: those that no later fill covers entirely.
      *
      * @return list<int>
      */
@@ -228,7 +228,7 @@ final class InkPainter
     }
 
     /**
-     * Where a fill of some letters goes: one band.
+     * The mask of a fill that is meant for some letters: one band.
      *
      * @param  list<int>  $numbers
      */
@@ -240,7 +240,7 @@ final class InkPainter
         return $canvas->mask();
     }
 
-    /** The rings inside, the inmost first and each other over it. */
+    /** The inside rings, the innermost first, each over the one before. */
     private function lines(): ?Image
     {
         $canvas = $this->canvas();
@@ -274,7 +274,7 @@ final class InkPainter
         return $hatching->colour === null ? Laid::takingOut($ink, 0, 0) : Laid::over($ink, 0, 0);
     }
 
-    /** Where the body is: one band. */
+    /** The coverage of the body: one band. */
     private function shape(): Image
     {
         $own = $this->own?->alpha();

@@ -20,7 +20,7 @@ use TallCrow\Render\Stage\WearStage;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
-/** Draws one layer alone, stage by stage: ink, masks, looks, wear, opacity; a knockout as the shape that it takes. What is drawn is kept. */
+/** Draws one layer alone, stage by stage: ink, masks, looks, wear, opacity. A knockout is drawn as its shape. Results are cached. */
 final readonly class LayerPainter
 {
     public LayerKeys $keys;
@@ -46,7 +46,7 @@ final readonly class LayerPainter
     }
 
     /**
-     * The layer's ink in a window or, of a knockout, where it takes ink away; null when none of it shows there.
+     * The layer's ink in a window or, for a knockout, its shape; null when none of it shows there.
      *
      * @throws LayerTrouble
      */
@@ -65,7 +65,7 @@ final readonly class LayerPainter
         }
     }
 
-    /** The layer's ink, without being kept. */
+    /** The layer's ink, not cached. */
     public function draw(Layer $layer, Frame $frame, Scene $scene): ?Piece
     {
         $layer = $layer->drawn();

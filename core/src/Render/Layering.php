@@ -12,12 +12,12 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Laid;
 
 /**
- * Pieces on their way to becoming one picture: laid over one another in order, knockouts taken out of what lies below. They are blended last, so that a
- * knockout finds each piece that it names, whatever is blended with it.
+ * Collects pieces in order, and cuts knockouts out of those below. They are blended into one picture at the end only, so that a knockout can still cut the
+ * single pieces that it names.
  */
 final class Layering
 {
-    /** @var list<array{?string, Laid, BlendMode}> whose it is, what, and how it meets what lies below */
+    /** @var list<array{?string, Laid, BlendMode}> layer id, piece, and blend mode */
     private array $waiting = [];
 
     public function __construct(private readonly Frame $frame) {}
@@ -32,7 +32,7 @@ final class Layering
         $this->waiting[] = [$layer->id, Laid::over($piece->image, $piece->frame->left - $this->frame->left, $piece->frame->top - $this->frame->top), $blend];
     }
 
-    /** A knockout takes from all that waits, or from the layers that it names alone. */
+    /** Cuts a knockout out of all pieces so far, or only out of the layers that it names. */
     public function takeOut(Layer $layer, Piece $gap): void
     {
         if ($layer->role->from === []) {

@@ -17,15 +17,15 @@ use TallCrow\Raster\Canvas;
 use TallCrow\Type\Letter;
 
 /**
- * Lays the colours of fills over a page, each a little beyond the edges of its letters: the body's own shape cuts them afterwards, so that
- * every edge has the colour of what it belongs to and its coverage counts once.
+ * Paints the fills of letters on a page, each a little beyond its letters' edges. The body's shape clips the page afterwards, so that every edge pixel has
+ * the colour of its own letter and coverage is applied once.
  */
 final readonly class LetterFills
 {
-    /** Pixels by which colour reaches beyond the edge that cuts it. */
+    /** Pixels by which colour extends beyond the edge that will clip it. */
     private const BEYOND = 1.5;
 
-    /** Inches from a letter to the edge of the half-plane that stands for its half. */
+    /** Inches by which the half-plane that stands for a letter's half extends beyond the letter. */
     private const FAR = 2.0;
 
     /** @param  non-empty-list<Letter>  $letters */
@@ -33,12 +33,12 @@ final readonly class LetterFills
         private array $letters,
         private float $ppi,
         private float $grown,
-        /** Whether the ink is not the letters' own, so that boxes about them are filled. */
+        /** Whether the ink comes from elsewhere than the letters' outlines, so that boxes about the letters are filled. */
         private bool $boxes,
         private Box $box,
     ) {}
 
-    /** @param  list<int>  $numbers  of the letters that it is for */
+    /** @param  list<int>  $numbers  indexes of the letters that it applies to */
     public function paint(Canvas $canvas, Filling $filling, array $numbers): void
     {
         $paint = $filling->paint;
@@ -58,7 +58,7 @@ final readonly class LetterFills
     public static function gradient(Canvas $canvas, GradientPaint $paint, Box $box): void
     {
         [$x, $y] = [cos(deg2rad($paint->angle)), sin(deg2rad($paint->angle))];
-        // As far as the corners lie along the way.
+        // Half the extent of the box along the gradient's direction.
         $half = (abs($x) * $box->width() + abs($y) * $box->height()) / 2;
         $canvas->gradient($box->centreX() - $x * $half, $box->centreY() - $y * $half, $box->centreX() + $x * $half, $box->centreY() + $y * $half, $paint->colours);
     }
@@ -77,7 +77,7 @@ final readonly class LetterFills
         $aim->part->isHalf() ? $canvas->within($draw, clip: self::half($letter, $aim)) : $draw();
     }
 
-    /** Halves are those of the letter as it stands by itself, whatever it was turned or bent by since. */
+    /** Halves are cut along the axes of the unturned, unbent letter. */
     private static function half(Letter $letter, Aim $aim): Path
     {
         $axes = new Affine($letter->right[0], $letter->right[1], $letter->down[0], $letter->down[1], 0, 0);

@@ -23,10 +23,10 @@ use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 
-/** Draws masks as one band, 255 where the layer is seen. */
+/** Draws masks as one band: 255 where the layer shows, 0 where it is hidden. */
 final class MaskPainter
 {
-    /** A feather is the breadth in which a Gaussian edge goes from 2 % to 98 %: four standard deviations, nearly. */
+    /** A feather is the width over which a Gaussian edge rises from 2 % to 98 %: about four standard deviations. */
     private const FEATHER_IN_SIGMAS = 4.0;
 
     public function __construct(
@@ -35,7 +35,7 @@ final class MaskPainter
     ) {}
 
     /**
-     * All masks of a layer together, in order.
+     * All masks of a layer combined, in order.
      *
      * @param  non-empty-list<Mask>  $masks
      * @param  Box  $box  of the layer, in its own inches
@@ -89,14 +89,14 @@ final class MaskPainter
             return self::open($frame);
         }
         $sigma = $feather / self::FEATHER_IN_SIGMAS * $frame->ppi;
-        // The blur needs to know what lies beyond the window.
+        // The blur reads pixels beyond the window.
         $margin = Blur::margin($sigma);
         $wide = $frame->grown($margin);
 
         return Blur::wide(Shapes::mask($path, $wide), $sigma, [$wide->left, $wide->top])->crop($margin, $margin, $frame->width, $frame->height);
     }
 
-    /** The picture is laid over the box, on black: what it does not cover is dark. */
+    /** The luminance of the picture laid over the box on black: where the picture does not cover the box, the mask is 0. */
     private function luminance(PictureMask $mask, Box $box, Affine $toSheet, Frame $frame): Image
     {
         $picture = $this->shelf->picture($mask->file);

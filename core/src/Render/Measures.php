@@ -14,28 +14,28 @@ use TallCrow\Type\MissingGlyphs;
 /** What a layer measures as it lies on the sheet, in inches. */
 final readonly class Measures
 {
-    /** @param  array<int, string>  $idle  why a line among the effects can do nothing here, by its number */
+    /** @param  array<int, string>  $idle  why an effect changes nothing here, by its index */
     private function __construct(
         public string $id,
-        /** Its own name, or what its source is called. */
+        /** Its own name, or a name from its source. */
         public string $called,
-        /** Of the piece before its turn, without rings. */
+        /** Width of the unturned piece in inches, without rings. */
         public ?float $width,
         public ?float $height,
-        /** Upright, without rings. */
+        /** Axis-parallel bounding box in inches, without rings. */
         public ?Box $box,
-        /** Of a raster: source pixels ÷ placed inches, the lesser way. */
+        /** For a raster, effective resolution: source pixels ÷ placed inches, the smaller of both axes. */
         public ?float $ppi,
         public ?string $trouble,
-        /** Of words: their type size, and the height of their capitals. */
+        /** For words: type size and cap height, in inches. */
         public ?float $em = null,
         public ?float $capitals = null,
         public array $idle = [],
-        /** Whether half-transparent ink comes of its own lines. */
+        /** Whether its own effects make half-transparent ink. */
         public bool $fades = false,
     ) {}
 
-    /** @return list<self> of every layer at any depth */
+    /** @return list<self> one for every layer at any depth */
     public static function of(Artwork $artwork, Placer $placer): array
     {
         return array_map(fn (Layer $layer): self => self::layer($layer, $placer), $artwork->everyLayer());

@@ -8,42 +8,42 @@ use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
-/** How soon ink chips by where it lies: near an edge sooner than within a solid, and the thin strokes of small words later than the rim of what is large. */
+/** A field that tells where ink chips first: near an edge sooner than inside a solid area, and thin strokes of small words no sooner than the rims of large pieces. */
 final class NearEdges
 {
-    /** Inches from the edge of ink at which it chips half as soon, at a scale of 1. */
+    /** Distance from an ink edge, in inches at scale 1, at which the field has fallen to half. */
     private const CHIP = 0.06;
 
-    /** Of the blur's sigmas, how far about a place the thickest ink says how thick its stroke is. */
+    /** Radius, in sigmas of the blur, in which the thickest ink is looked for to estimate the width of a stroke. */
     private const ABOUT = 2.0;
 
-    /** How much the field says about where it chips, beside how near the edge is. */
+    /** Weight of the texture's field against the nearness of an edge. */
     private const BITES = 0.75;
 
     /**
-     * 255 where ink chips first, none in the middle of a solid.
+     * One band: 255 where ink chips first, 0 in the middle of a solid area.
      *
-     * @param  float  $scale  of the wear
-     * @param  Image  $alpha  of the ink in the frame, one band
-     * @param  int  $finer  pixels of what comes back to one of the frame's: it has no part as fine as a pixel, so it runs straight between them
+     * @param  float  $scale  scale of the wear
+     * @param  Image  $alpha  alpha of the ink in the frame, one band
+     * @param  int  $finer  result pixels to a pixel of the frame, each way; the field is smooth, so it is interpolated between the frame's pixels
      */
     public static function of(float $scale, Frame $frame, Image $alpha, int $finer = 1): Image
     {
         $sigma = self::sigma($scale, $frame->ppi);
         $soft = Blur::wide($alpha, $sigma, [$frame->left, $frame->top])->settled();
-        // Times the thickness: all of a thin stroke is as near an edge as the rim of a solid, and would go with it, words and all.
+        // Multiply by the local thickness: otherwise every part of a thin stroke counts as rim, and small words chip away entirely.
         $thick = self::thickest($soft, $sigma, $frame)->settled();
 
         return ($finer > 1 ? $soft->enlarged($finer) : $soft)->linearByte(-2.0, 510)->times($finer > 1 ? $thick->enlarged($finer) : $thick);
     }
 
-    /** A field of wear where no edge is near chips nothing, however much is asked for. */
+    /** Limits a texture's field by the nearness of an edge: far from any edge nothing chips, whatever share is asked for. */
     public static function bitten(Image $field, Image $near): Image
     {
         return $field->linear(self::BITES / 255, 1 - self::BITES)->multiplied($near)->linearByte(1.0)->settled();
     }
 
-    /** Pixels of ink about a window that it needs to know. */
+    /** Pixels of ink beyond a window that must be known. */
     public static function margin(float $scale, float $ppi): int
     {
         $sigma = self::sigma($scale, $ppi);
@@ -51,7 +51,7 @@ final class NearEdges
         return Blur::margin($sigma) + self::block($sigma) * (self::radius($sigma) + 2);
     }
 
-    /** The most that the blurred ink comes to about each place, worked in blocks on a grid of the sheet. */
+    /** The local maximum of the blurred ink, computed in blocks on a grid that is fixed to the sheet. */
     private static function thickest(Image $soft, float $sigma, Frame $frame): Image
     {
         $by = self::block($sigma);

@@ -7,8 +7,8 @@ namespace TallCrow\Render;
 use TallCrow\Raster\Image;
 
 /**
- * Keeps nothing beyond its own life; textures and outlines once made serve again within one rendering. Pieces are drawn
- * ahead of their composition, which is quicker, for as long as they are not too large together.
+ * A cache in memory for one rendering: textures and outlines are made once. Pieces are drawn before they are composed, which is quicker, as long as they are
+ * not too large together.
  */
 final class NoPictures implements Pictures
 {
@@ -22,7 +22,7 @@ final class NoPictures implements Pictures
     /** @var array<string, string> */
     private array $texts = [];
 
-    /** @param  ?Pictures  $materials  where materials are kept nonetheless */
+    /** @param  ?Pictures  $materials  a lasting cache for materials */
     public function __construct(private readonly ?Pictures $materials = null) {}
 
     public function piece(string $key, Frame $frame, callable $make): ?Piece

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
-/** For drawings that nobody watches. */
+/** Ignores progress. */
 final class NoProgress implements Progress
 {
     public function layer(int $number, int $of, string $name): void {}

@@ -16,13 +16,13 @@ use TallCrow\Paper\Colours;
 use TallCrow\Paper\Paper;
 use TallCrow\Raster\Image;
 
-/** Papers and pictures as they are seen through a piece. */
+/** Paints paper or picture fills: what is seen through a piece. */
 final readonly class PatternPainter
 {
-    /** A paper's scale is taken in these steps, so that its tile is whole pixels at the usual ppis. */
+    /** A paper's scale is rounded to 1 / this, so that its tile has whole pixels at the usual ppis. */
     private const SCALES = 80;
 
-    /** Papers begin on this grid, in inches: whole pixels at the usual ppis. */
+    /** Grid, in inches, on which papers start: whole pixels at the usual ppis. */
     private const GRID = 0.1;
 
     public function __construct(
@@ -30,7 +30,7 @@ final readonly class PatternPainter
         public Pictures $pictures,
     ) {}
 
-    /** Ink all over a window; the pattern goes with the box. */
+    /** The pattern over a whole window; it moves along with the box. */
     public function paint(PatternPaint $paint, Box $box, Frame $window, int $number = 0): Image
     {
         return $paint->isPaper ? $this->paper($paint, $box, $window, $number) : $this->picture($paint, $box, $window);
@@ -46,7 +46,7 @@ final readonly class PatternPainter
         $whole = $this->pictures->material("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours), $across));
         $side = max(1, (int) round($whole->width() * $scale * $window->ppi / Paper::PPI));
         $tile = $side === $whole->width() ? $whole : $this->pictures->image("tile $key $side", fn (): Image => self::sized($whole, $side));
-        // Each letter of its own looks through at another place.
+        // If each letter has its own, shift the pattern from letter to letter.
         $place = fn (float $at, float $shift, int $step): int => (int) round((round(($at + $shift + $number * $step * 0.7) / self::GRID) * self::GRID) * $window->ppi);
 
         return $tile
@@ -64,7 +64,7 @@ final readonly class PatternPainter
         return $tile->shrunkBy($tile->width() / $side);
     }
 
-    /** At a scale of 1 it just covers the box; smaller, it is laid again beside itself. */
+    /** At scale 1 the picture just covers the box; if smaller, it is tiled. */
     private function picture(PatternPaint $paint, Box $box, Frame $window): Image
     {
         $picture = $this->shelf->picture($paint->of);

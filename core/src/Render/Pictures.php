@@ -6,7 +6,7 @@ namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
 
-/** Keeps what is costly to draw again, under a key that holds all it depends on. */
+/** A cache of what is costly to draw. A key must contain everything that the result depends on. */
 interface Pictures
 {
     /** @param  callable(): ?Piece  $make */
@@ -16,7 +16,7 @@ interface Pictures
     public function image(string $key, callable $make): Image;
 
     /**
-     * What hangs on no sheet and no shelf: a field of wear, a paper. It may be kept longer, and for all sheets.
+     * For results that depend on no sheet and no shelf, as a field of wear or a paper: they may be kept longer, and shared by all sheets.
      *
      * @param  callable(): Image  $make
      */

@@ -6,7 +6,7 @@ namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
 
-/** A part of the picture and the window that it fills. */
+/** Pixels, and the window of the sheet that they fill. */
 final readonly class Piece
 {
     public function __construct(
@@ -19,7 +19,7 @@ final readonly class Piece
         return new self($image, $this->frame);
     }
 
-    /** Every so-manieth pixel of the sheet, as far as the piece has any of them, for sums over many; null where it lies between them. */
+    /** Subsampled: every so-many-th pixel of the sheet's grid, for statistics. Null if the piece contains none of these pixels. */
     public function glimpsed(int $every): ?self
     {
         $from = fn (int $side): int => (int) ceil($side / $every);
@@ -33,7 +33,7 @@ final readonly class Piece
         return new self($grid->subsampled($every)->settled(), new Frame($this->frame->ppi / $every, $left, $top, $width, $height));
     }
 
-    /** The part that lies in a window, cut to it; null when none does. */
+    /** Cropped to a window; null if they do not overlap. */
     public function cut(Frame $to): ?self
     {
         $overlap = $this->frame->overlap($to);

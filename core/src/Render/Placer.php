@@ -35,10 +35,10 @@ final class Placer
     /** @var array<string, ?Placing> */
     private array $known = [];
 
-    /** Letters of one piece from which on their outlines are kept once they are bent. */
+    /** Words with at least this many letters have their bent outlines cached. */
     private const MANY = 40;
 
-    /** What is printed of words and shapes that nothing fills. */
+    /** Colour of words and shapes without a fill. */
     private const UNFILLED = '#1f1d1a';
 
     public readonly Retoucher $retoucher;
@@ -48,7 +48,7 @@ final class Placer
         $this->retoucher = new Retoucher($shelf, $pictures);
     }
 
-    /** null where there is nothing to see: blank words, or a group. */
+    /** null for what has no geometry of its own: blank words, or a group. */
     public function place(Layer $layer): ?Placing
     {
         $key = md5(serialize([$layer->source, $layer->placement, $layer->effects]));
@@ -57,8 +57,8 @@ final class Placer
     }
 
     /**
-     * Which of its letters a piece of type lacks: they are drawn as gaps, and no print is made of them. Kept, since all words of a sheet are asked at
-     * each proof: to set them takes longer than to lay down what is kept of them.
+     * The letters that a piece's font lacks: they are drawn as gaps, and no print is made. Cached, since every proof asks this for all words of a sheet, and
+     * setting type takes longer than drawing from the cache.
      */
     public function missing(Layer $layer): ?MissingGlyphs
     {
@@ -90,7 +90,7 @@ final class Placer
     }
 
     /**
-     * The type size of words in inches, as far as warps leave it one size: of the first letter, before a line's own size.
+     * The type size of words in inches, as far as warps leave a single one: that of the first letter, before the size of its line.
      */
     public function em(Layer $layer): ?float
     {
@@ -106,13 +106,13 @@ final class Placer
         return hypot(...$first->down) / max(1e-9, hypot(...$own));
     }
 
-    /** How high a capital of a layer's words stands, in ems. */
+    /** The cap height of a layer's words, in ems. */
     public function capital(Layer $layer): float
     {
         return $layer->source instanceof TextSource ? $this->shelf->font($layer->source->font)->capHeight() : 1.0;
     }
 
-    /** Inches from the sheet's top to the last baseline of words that lie straight; of all else to the foot of the ink. */
+    /** Distance in inches from the sheet's top to the last baseline of straight words; for everything else, to the bottom of the ink. */
     public function baseline(Layer $layer): ?float
     {
         $letters = $layer->source instanceof TextSource ? ($this->place($layer)->letters ?? []) : [];
@@ -122,13 +122,13 @@ final class Placer
         return $lines === [] ? $this->box($layer)?->bottom : array_sum(array_map(fn (Letter $letter): float => $letter->baseline, $lines)) / count($lines);
     }
 
-    /** The box about a piece as it lies, without rings and shadows; of a group or of copies the box about all of it. */
+    /** The bounding box of a piece on the sheet, without rings and shadows; for a group or copies, of all of them. */
     public function box(Layer $layer): ?Box
     {
         return $layer->repeat?->on ? $this->reach($layer) : ($this->place($layer)?->box() ?? $this->reach($layer));
     }
 
-    /** The box in inches that all the layer's ink lies in, rings, shadows and all; null when there is none. */
+    /** An upper bound, in inches, of all the layer's ink including rings and shadows; null if there is none. */
     public function reach(Layer $layer): ?Box
     {
         $layer = $layer->drawn();
@@ -146,7 +146,7 @@ final class Placer
         return $this->inking($layer)->about($own)->grown(max([0.0, ...$looks]));
     }
 
-    /** The box about what a group holds, before the group itself is bent; null for all else. */
+    /** The bounding box of a group's children before the group's own warp; null for anything else. */
     public function around(Layer $group): ?Box
     {
         $box = null;
@@ -159,7 +159,7 @@ final class Placer
         return $box;
     }
 
-    /** How a group is bent over its box, in inches on the sheet; null when it is not. */
+    /** A group's warp over its box, in inches on the sheet; null if it is not bent. */
     public function bend(Layer $group, Box $box): ?Bend
     {
         $bends = $group->children() === [] ? [] : array_values(array_filter($group->liveEffects(), fn (Effect $effect): bool => $effect instanceof BendsOutline));
@@ -168,7 +168,7 @@ final class Placer
     }
 
     /**
-     * Source pixels that are left of it ÷ placed inches, the lesser of both ways; null for anything but a raster.
+     * Source pixels left after cropping ÷ placed inches, the smaller of both axes; null for anything but a raster.
      *
      * @throws AssetUnusable
      */
@@ -209,8 +209,8 @@ final class Placer
     }
 
     /**
-     * Words as they are set and bent, about 0. Of many letters what comes out is kept: a save measures what the proof then draws, and where a piece
-     * lies, how it is turned and inked makes no difference.
+     * Words as set and bent, centred on the origin. Results of many letters are cached: saving measures what the proof then draws, and place, turn and ink make
+     * no difference to them.
      *
      * @return list<Letter>
      */
@@ -235,7 +235,7 @@ final class Placer
 
     /**
      * @param  \Closure(class-string<Effect>): bool  $counts
-     * @return list<EffectLine> those that are on
+     * @return list<EffectLine> the effects that are on
      */
     private static function lines(Layer $layer, \Closure $counts): array
     {
@@ -244,7 +244,7 @@ final class Placer
 
     /**
      * @param  list<EffectLine>  $lines
-     * @return list<string> by which it is known whether a font of the words changed
+     * @return list<string> fingerprints of the words' fonts
      */
     private function fonts(TextSource $source, array $lines): array
     {

@@ -11,7 +11,7 @@ use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 use TallCrow\Type\Letter;
 
-/** A leaf layer's own geometry: its size, how it lies on the sheet, and its outline if it has one of itself. */
+/** The geometry of a layer that is not a group: its size, its place on the sheet, and its vector outline if it has one. */
 final readonly class Placing
 {
     /**
@@ -21,21 +21,21 @@ final readonly class Placing
     private function __construct(
         public float $width,
         public float $height,
-        /** From the piece's own inches, its middle at 0, to inches on the sheet. */
+        /** From the piece's own coordinates (inches, centre at the origin) to inches on the sheet. */
         public Affine $toSheet,
-        /** Letters, frames or a single figure on the sheet, in inches; none for pictures. */
+        /** Letters, or a single shape, in inches on the sheet; empty for pictures. */
         public array $letters,
-        /** All of them; null for pictures. */
+        /** All of them as one path; null for pictures. */
         public ?Path $path,
-        /** Of a bent picture: from the box of its pixels, in inches about 0, to the piece's own inches. */
+        /** For a bent picture: from the box of its pixels (inches, centred on the origin) to the piece's own coordinates. */
         public ?Bend $bend = null,
         public float $pictureWidth = 0.0,
         public float $pictureHeight = 0.0,
-        /** The letters as they are turned, but still about 0: the same wherever the piece is moved to. */
+        /** The letters turned but still centred on the origin: they do not change when the piece is moved. */
         public array $turned = [],
     ) {}
 
-    /** @param  list<Letter>  $letters  in the piece's own inches, their middle at 0 */
+    /** @param  list<Letter>  $letters  in the piece's own coordinates */
     public static function letters(Placement $placement, array $letters): self
     {
         $box = Letter::together($letters)->bounds();
@@ -55,19 +55,19 @@ final readonly class Placing
         return new self($width, $height, self::lie($placement), [], null, null, $width, $height);
     }
 
-    /** @param  Box  $picture  of the pixels, about 0, before it is bent */
+    /** @param  Box  $picture  box of the pixels, centred on the origin, before bending */
     public static function bentPicture(Placement $placement, Box $picture, Bend $bend, float $width, float $height): self
     {
         return new self($width, $height, self::lie($placement), [], null, $bend, $picture->width(), $picture->height());
     }
 
-    /** The same picture, lying on the sheet by a map of its own. */
+    /** The same picture with another map to the sheet. */
     public function lyingBy(Affine $toSheet): self
     {
         return new self($this->width, $this->height, $toSheet, [], null, $this->bend, $this->pictureWidth, $this->pictureHeight);
     }
 
-    /** The piece's own box as it lies on the sheet, without rings. */
+    /** The piece's bounding box on the sheet, without rings. */
     public function box(): Box
     {
         return $this->path === null
@@ -75,7 +75,7 @@ final readonly class Placing
             : $this->path->bounds();
     }
 
-    /** Where the piece's middle lies on the sheet. */
+    /** The translation from the origin to the piece's centre on the sheet. */
     public function shift(): Affine
     {
         return Affine::shift($this->toSheet->e, $this->toSheet->f);

@@ -8,30 +8,30 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Bend;
 use TallCrow\Raster\Image;
 
-/** Lays a raster on the pixel grid at its size, turn and place, to a part of a pixel. */
+/** Resamples a raster to its size, turn and place on the pixel grid, with subpixel precision. */
 final class RasterPlacer
 {
-    /** Shrunk pictures of less than so many pixels, for less than so many ppi, are kept for later drawings, too: what a proof needs, not a print. */
+    /** Shrunk pictures of fewer pixels than this, for less than PROOF ppi, are also cached for later: proofs need them, prints do not. */
     private const SMALL = 4_000_000;
 
     private const PROOF = 200.0;
 
-    /** By how much a picture may be off its size to count as not scaled: a hundredth of a pixel in ten thousand. */
+    /** Tolerance of a scale factor that counts as 1: a hundredth of a pixel in ten thousand. */
     private const NOT_SCALED = 1e-6;
 
-    /** Parts of a pixel that are not seen. */
+    /** Tolerance of a shift, in pixels, that counts as whole. */
     private const NOT_BETWEEN = 0.002;
 
     /**
-     * What was shrunk last, and what it was: copies of a piece, and its parts, are shrunk once.
+     * The last shrunk picture and its key, so that copies and parts of a piece shrink it once.
      *
      * @var array{string, Image}|null
      */
     private static ?array $shrunk = null;
 
     /**
-     * @param  string  $key  of the source's pixels; nothing where they are not asked for again
-     * @param  int  $finer  pixels of a source that is to be bent to one of the frame's
+     * @param  string  $key  identifies the source's pixels; empty if they will not be needed again
+     * @param  int  $finer  pixels of a source that is to be bent to a pixel of the frame
      */
     public static function place(Image $source, Placing $placing, Frame $frame, string $key = '', Pictures $pictures = new NoPictures, int $finer = 1): Image
     {
@@ -40,7 +40,7 @@ final class RasterPlacer
         }
         $across = $placing->pictureWidth * $frame->ppi / $source->width();
         $down = $placing->pictureHeight * $frame->ppi / $source->height();
-        // Shrinking is done first by a filter that looks at every source pixel; what is left is near 1 : 1.
+        // First shrink by a filter that reads every source pixel; the remaining map has a scale of about 1.
         if ($across < 1 || $down < 1) {
             [$width, $height] = [max(1, round($source->width() * min(1, $across))), max(1, round($source->height() * min(1, $down)))];
             $name = "shrunk $key $width $height";
@@ -59,7 +59,7 @@ final class RasterPlacer
             ->then($placing->toSheet)
             ->then(Affine::scale($frame->ppi, $frame->ppi));
 
-        // The library counts pixel centres, the sheet counts edges: half a pixel either side.
+        // The library measures from pixel centres, the sheet from pixel edges: correct by half a pixel on both sides.
         [$shiftX, $shiftY] = $map->apply(0.5, 0.5);
         if (self::isWholeShift($map, $shiftX - 0.5, $shiftY - 0.5)) {
             return $source->embed((int) round($shiftX - 0.5) - $frame->left, (int) round($shiftY - 0.5) - $frame->top, $frame->width, $frame->height);
@@ -70,7 +70,7 @@ final class RasterPlacer
         return $place([$map->a, $map->c, $map->b, $map->d], $shiftX - 0.5, $shiftY - 0.5, $frame->left, $frame->top, $frame->width, $frame->height);
     }
 
-    /** Whether each pixel comes to lie on one of the grid's: nothing is mixed then. */
+    /** Whether every pixel lands on a pixel of the grid, so that nothing needs to be interpolated. */
     private static function isWholeShift(Affine $map, float $x, float $y): bool
     {
         return max(abs($map->a - 1), abs($map->b), abs($map->c), abs($map->d - 1)) < self::NOT_SCALED

@@ -11,7 +11,7 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Raster\Image;
 use TallCrow\Type\FontRefused;
 
-/** From an artwork to its picture: a pure function of the sheet, its assets, the ppi and the window. */
+/** Renders an artwork: a pure function of the sheet, its assets, the ppi and the window. */
 final class Renderer
 {
     public readonly Placer $placer;
@@ -22,7 +22,7 @@ final class Renderer
 
     private readonly LayerPainter $painter;
 
-    /** @param  ?Artwork  $pattern  by whose ink the wear of sheets is weighed, so that all rows of a series are worn alike; null for each by its own */
+    /** @param  ?Artwork  $pattern  the artwork by whose ink the amount of wear is computed, so that all rows of a series are worn alike; null: each by its own ink */
     public function __construct(
         Shelf $shelf,
         private readonly Pictures $pictures = new NoPictures,
@@ -35,9 +35,9 @@ final class Renderer
     }
 
     /**
-     * What was found out of a picture, kept as text beside what was drawn.
+     * A measurement of a picture, cached as text beside the pictures.
      *
-     * @param  string  $key  all that it depends on besides the code that draws
+     * @param  string  $key  everything that it depends on, except the drawing code
      * @param  callable(): string  $find
      */
     public function found(string $key, callable $find): string
@@ -47,7 +47,7 @@ final class Renderer
 
     /**
      * @param  list<string>  $files
-     * @return list<string> by which it is known whether one of them changed
+     * @return list<string> fingerprints that change when a file changes
      */
     public function fingerprints(array $files): array
     {
@@ -57,7 +57,7 @@ final class Renderer
     /**
      * The whole picture, or a window of it, as 8-bit sRGB with straight alpha.
      *
-     * @param  ?callable(LayerTrouble): void  $onTrouble  when given, a layer in trouble is left out and told of
+     * @param  ?callable(LayerTrouble): void  $onTrouble  when given, it receives the trouble of a layer that cannot be drawn, and the layer is left out
      *
      * @throws LayerTrouble
      */
@@ -73,7 +73,7 @@ final class Renderer
      * @param  list<Layer>  $layers
      * @param  ?callable(LayerTrouble): void  $onTrouble
      *
-     * @throws LayerTrouble when letters are missing and nobody is told
+     * @throws LayerTrouble when letters are missing and there is no listener
      */
     private function tellGaps(array $layers, ?callable $onTrouble): void
     {
@@ -85,7 +85,7 @@ final class Renderer
             try {
                 $missing = $layer->isWords() ? $this->placer->missing($layer) : null;
             } catch (AssetUnusable|FontRefused) {
-                // Told where it is drawn.
+                // Reported when the layer is drawn.
                 continue;
             }
             if ($missing !== null) {
@@ -96,7 +96,7 @@ final class Renderer
     }
 
     /**
-     * One layer alone as it lies on the sheet, with no wear of the sheet's; a knockout as the shape that it takes.
+     * One layer alone in its place on the sheet, without the sheet's wear; a knockout as its shape.
      *
      * @throws LayerTrouble
      */
@@ -111,7 +111,7 @@ final class Renderer
     }
 
     /**
-     * Which of the top layers has ink at a place (inches), the uppermost first.
+     * The top-level layers that have ink at a place (in inches), the uppermost first.
      *
      * @return list<string>
      */
@@ -125,7 +125,7 @@ final class Renderer
             } catch (LayerTrouble) {
                 continue;
             }
-            // A finger is wider than a hairline: two pixels about the place count.
+            // A fingertip is wider than a hairline: look at two pixels around the place.
             $near = new Frame($ppi, (int) floor($x * $ppi) - 2, (int) floor($y * $ppi) - 2, 5, 5);
             $spot = $piece?->cut($near);
             if ($spot !== null && $spot->image->alpha()->range()[1] > 24) {

@@ -7,16 +7,16 @@ namespace TallCrow\Render;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 
-/** Bends pictures: every pixel that is wanted is looked up where it came from. */
+/** Resamples pictures through a warp by inverse mapping: each pixel of the window is looked up where it comes from. */
 final class Resampler
 {
-    /** Pixels between the points at which the way back is reckoned. As many as keep within ASTRAY. */
+    /** Candidate distances, in pixels, between the points at which the inverse map is computed; the largest that keeps within ASTRAY is used. */
     private const STEPS = [64, 32, 16, 8, 4];
 
-    /** Pixels of the source by which a place between two points may be off. */
+    /** Greatest error, in source pixels, of a place interpolated between points. */
     private const ASTRAY = 0.08;
 
-    /** The same by which it may be off where it goes straight between points so many pixels of the window apart: a curve is followed from point to point, and is slow. */
+    /** Candidate distances, in window pixels, over which the spline is approximated by straight lines, since evaluating the spline at every pixel is slow. */
     private const NEAR = [8, 4];
 
     private const NEARLY = 0.01;
@@ -24,17 +24,18 @@ final class Resampler
     private const PROBES = 14;
 
     /**
-     * What shows in a window. The points lie on a grid of the sheet's, as near to one another as the whole picture asks for, so that a part is that of the whole.
+     * The bent picture in a window. The points lie on a grid that is fixed to the sheet, at a distance chosen for the whole picture, so that a part is equal to
+     * the crop of the whole.
      *
      * @param  callable(float, float): array{float, float}  $back  from inches on the sheet to pixels of the source, its first corner 0, 0
      * @param  Box  $whole  where the bent picture lies, in inches on the sheet
-     * @param  int  $finer  pixels of the source to one of the window's, along a side: each is the mean of at least as many looks
-     * @param  bool  $isOpaque  whether all of the source is: that is drawn sooner
+     * @param  int  $finer  source pixels to a window pixel along a side; a pixel is the mean of at least as many samples each way
+     * @param  bool  $isOpaque  whether all of the source is opaque, which allows a quicker way
      */
     public static function bent(Image $source, callable $back, Frame $window, Box $whole, int $finer = 1, bool $isOpaque = false): Image
     {
         [$step, $isSmooth] = self::step($back, $whole, $window->ppi, $finer);
-        // As many squares as the window touches, and a point more on either side.
+        // All squares that the window touches, and one more point on either side.
         $square = BentGrid::SQUARE;
         [$left, $top] = [(int) floor($window->left / $square) * $square - $step, (int) floor($window->top / $square) * $square - $step];
         $across = intdiv((int) ceil(($window->left + $window->width) / $square) * $square - $left, $step) + 2;
@@ -44,7 +45,7 @@ final class Resampler
     }
 
     /**
-     * How far apart the points lie, and whether a smooth curve through them is the way between: beside a kink it would swing out, where straight on is nearer.
+     * The distance between points, and whether to interpolate by a spline. Beside a kink a spline overshoots, and straight lines are closer.
      *
      * @param  callable(float, float): array{float, float}  $back
      * @return array{int, bool}
@@ -61,12 +62,12 @@ final class Resampler
             }
         }
 
-        // A part of a square's side as well.
+        // Also a divisor of a square's side.
         return [min(2 ** (int) log($most, 2), intdiv(self::STEPS[count(self::STEPS) - 1], $finer)), false];
     }
 
     /**
-     * Pixels of the window over which a curve may go straight.
+     * Window pixels over which the spline may be approximated by straight lines.
      *
      * @param  callable(float, float): array{float, float}  $back
      */
@@ -82,14 +83,15 @@ final class Resampler
     }
 
     /**
-     * Pixels of the source by which the curve through sixteen points is off in the middle of the four inmost, or what is straight between those four.
+     * The error of the interpolation, in source pixels, at the centre of a cell: of the bicubic spline through 4 × 4 points, or bilinear between the inner four.
+     * The worst of 14 × 14 probes over the picture.
      *
      * @param  callable(float, float): array{float, float}  $back
-     * @param  float  $side  between two points, in inches
+     * @param  float  $side  distance between two points, in inches
      */
     private static function astray(callable $back, Box $whole, float $side, bool $isSmooth): float
     {
-        // The cubic spline half way between its two middle points (Catmull and Rom, 1974).
+        // Weights of a Catmull-Rom spline at t = 1/2 (Catmull and Rom, 1974).
         $weights = $isSmooth ? [-1 => -1 / 16, 0 => 9 / 16, 1 => 9 / 16, 2 => -1 / 16] : [0 => 1 / 2, 1 => 1 / 2];
         $worst = 0.0;
         for ($j = 0; $j < self::PROBES; $j++) {

@@ -22,20 +22,20 @@ use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\PictureType;
 
-/** The pixels of placed rasters as their lines of retouching leave them. The file on the shelf is never changed. */
+/** The pixels of placed rasters after their retouching effects. The file on the shelf is never changed. */
 final class Retoucher
 {
-    /** Pixels of the longer side of a drawing in which its ink is looked for. */
+    /** Longer side, in pixels, of the rendering in which an SVG's ink is measured. */
     private const DRAWN = 2400.0;
 
-    /** The same where ink is looked for that lies beyond its page: roughly, and closely where some comes near the page's edge. */
+    /** Longer side of the rough rendering by which ink beyond an SVG's page is found; a close one follows only where ink comes near the page's edge. */
     private const ROUGHLY = 300.0;
 
     private const CLOSELY = 1200.0;
 
     private const WHOLE = [0.0, 0.0, 1.0, 1.0];
 
-    /** Alpha from which on ink is seen. */
+    /** Least alpha that counts as ink. */
     private const SEEN = 7.0;
 
     public function __construct(
@@ -43,7 +43,7 @@ final class Retoucher
         private readonly Pictures $pictures,
     ) {}
 
-    /** The picture as it is placed: the whole file, or the part of it that has ink. */
+    /** The picture to place: the whole file, or cropped to its ink. */
     public function picture(ArtSource $source): Picture
     {
         $picture = $this->shelf->picture($source->file);
@@ -61,14 +61,14 @@ final class Retoucher
         if ($picture->isVector()) {
             $isBeyond = $this->pictures->text("beyond page $file", fn (): string => self::reachesBeyond($picture) ? 'yes' : 'no') === 'yes';
 
-            // What a page cuts through is softened by both edges where they are one: it cuts only where there is something to cut off.
+            // An edge that coincides with the page's edge would be antialiased twice, so clip to the page only if something lies beyond it.
             return ($isBeyond ? $picture->keptToPage() : $picture)->cut(new Box(...$box));
         }
 
         return $box === self::WHOLE ? $picture : $picture->cut(new Box(...$box));
     }
 
-    /** Whether some of a drawing lies beyond its page, where it is not drawn. */
+    /** Whether some of an SVG lies beyond its page, where it must not be drawn. */
     private static function reachesBeyond(Picture $picture): bool
     {
         return match (true) {
@@ -79,14 +79,14 @@ final class Retoucher
     }
 
     /**
-     * Whether some of a drawing's ink lies by more than so many pixels beyond its page, or comes as near to its edge from within where they are negative.
+     * Whether an SVG has ink more than so many pixels beyond its page; a negative number asks whether ink comes that near to the edge from within.
      *
      * @param  float  $longer  pixels of the page's longer side
      */
     private static function outOfPage(Picture $picture, float $longer, int $by): bool
     {
         [$width, $height] = self::pixels($picture, $longer);
-        // With half a page about it.
+        // Render half a page more on every side.
         $placing = Placing::picture(new Placement($width, $height, $width, $height, 0, Flip::None), $picture->aspect());
         $ink = SvgPainter::drawing($picture->cut(new Box(...self::WHOLE))->markup(), $placing, new Frame(1, 0, 0, 2 * $width, 2 * $height));
         [$left, $top, $across, $down] = $ink->alpha()->isMore(self::SEEN)->settled()->inkBox() ?? [$width, $height, 0, 0];
@@ -94,7 +94,7 @@ final class Retoucher
         return $left < intdiv($width, 2) - $by || $top < intdiv($height, 2) - $by || $left + $across > $width + intdiv($width + 1, 2) + $by || $top + $down > $height + intdiv($height + 1, 2) + $by;
     }
 
-    /** @return array{int, int} of a drawing whose longer side has so many */
+    /** @return array{int, int} width and height in pixels, the longer side being as given */
     private static function pixels(Picture $picture, float $longer): array
     {
         $scale = $longer / max($picture->width, $picture->height);
@@ -102,7 +102,7 @@ final class Retoucher
         return [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
     }
 
-    /** @return array{float, float, float, float} left, top, right and bottom of all ink, as shares of the picture; all of it where there is none */
+    /** @return array{float, float, float, float} left, top, right and bottom of all ink as shares (0 to 1) of the picture; the whole picture if it has none */
     private static function inkBox(Picture $picture): array
     {
         if ($picture->isVector()) {
@@ -119,7 +119,7 @@ final class Retoucher
         ];
     }
 
-    /** Height over width of a layer's picture, after what crops and straightens it. */
+    /** Height ÷ width of a layer's picture after cropping and straightening. */
     public function aspect(Layer $layer, ArtSource $source): float
     {
         [$width, $height] = $this->size($layer, $source);
@@ -128,7 +128,7 @@ final class Retoucher
     }
 
     /**
-     * Width and height of a layer's picture in its own pixels, after what crops and straightens it.
+     * Width and height of a layer's picture in its own pixels, after cropping and straightening.
      *
      * @return array{float, float}
      */
@@ -148,7 +148,7 @@ final class Retoucher
     }
 
     /**
-     * The pixels to place; null for a drawing and for a raster that nothing is done to.
+     * The pixels to place; null for an SVG and for a raster without retouching.
      *
      * @param  float  $width  inches at which it is placed
      */
@@ -169,7 +169,7 @@ final class Retoucher
     }
 
     /**
-     * The picture after some lines. Each step is kept, so that only what comes after a changed line is worked again.
+     * The picture after some effects. Each step is cached, so that only the steps after a changed one are computed again.
      *
      * @param  list<EffectLine>  $lines
      *
@@ -189,7 +189,7 @@ final class Retoucher
             $progress->line(count($lines) - 1, $of ?? count($lines), $line->kind);
 
             try {
-                // A line that drew the picture anew left more pixels to the inch.
+                // Redrawing (tracing) leaves more pixels per inch.
                 $finer = $this->finer(array_slice($lines, 0, -1), $source, $perInch);
                 $after = self::effect($line)->retouch($before, $perInch * $finer)->settled();
 
@@ -213,14 +213,14 @@ final class Retoucher
         return $finer;
     }
 
-    /** Whether a line draws the picture anew, so that its own pixels do not show any more. */
+    /** Whether an effect redraws the picture (traces it), so that its own pixels no longer show. */
     public static function isRedrawn(Layer $layer): bool
     {
         return array_filter(self::lines($layer), fn (EffectLine $line): bool => is_a($line->is(), ChangesScale::class, true)) !== [];
     }
 
     /**
-     * What a line does, kept to an area that was drawn; what is drawn to go is taken out of the area again.
+     * Keeps the result of an effect to an area drawn by strokes; strokes that erase are taken out of the area.
      *
      * @param  list<Scribble>  $area
      */

@@ -12,7 +12,7 @@ use TallCrow\Raster\Image;
 /** Outlines as masks and as ink of one colour. Paths are in inches on the sheet. */
 final class Shapes
 {
-    /** Where an outline is: one band. */
+    /** The coverage of an outline: one band. */
     public static function mask(Path $path, Frame $frame): Image
     {
         return self::drawn($path, Srgb::of(255, 255, 255), $frame)->mask();

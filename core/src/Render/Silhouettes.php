@@ -9,8 +9,8 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 
 /**
- * Outlines of ink that has none of its own (pictures, drawings, groups, masked pieces), traced by potrace from the
- * alpha at print resolution, so that rings and gaps of them are as crisp as those of letters and the same at every ppi.
+ * Outlines of ink that has no vector outline (pictures, SVGs, groups, masked pieces), traced by potrace from the alpha at print resolution, so that their
+ * rings and gaps are as crisp as those of letters and the same at every ppi.
  */
 final class Silhouettes
 {

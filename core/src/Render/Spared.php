@@ -6,12 +6,12 @@ namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
 
-/** What a line of wear leaves alone. */
+/** The ink that wear must leave alone. */
 final readonly class Spared
 {
     /**
-     * @param  array<string, Piece>  $ink  of shielded layers, by id
-     * @param  array<string, Piece>  $about  the shapes of shielded knockouts with what lies about them, by id: all ink there stays
+     * @param  array<string, Piece>  $ink  shielded layers' pieces, by id
+     * @param  array<string, Piece>  $about  shapes of shielded knockouts with their margin, by id: all ink there stays
      */
     public function __construct(public array $ink = [], public array $about = []) {}
 
@@ -26,10 +26,10 @@ final readonly class Spared
     }
 
     /**
-     * The share of each pixel's ink that is not spared. Where a spared edge covers half a pixel of bare cloth, all of the ink there is spared;
-     * where it lies on other ink, that which shows beside it is not.
+     * The share of each pixel's ink that is not spared. Example: a spared edge covers half a pixel. On bare cloth all ink of that pixel is spared; on other ink
+     * the half that shows beside it is not.
      *
-     * @param  Image  $alpha  of all the ink in a window, one band, settled
+     * @param  Image  $alpha  alpha of all the ink in a window: one band, settled
      * @return Image one band, 255 where wear may take all
      */
     public function open(Frame $frame, Image $alpha): Image
@@ -54,7 +54,7 @@ final readonly class Spared
 
     /**
      * @param  array<string, Piece>  $pieces
-     * @return list<Piece> what of each lies within a window
+     * @return list<Piece> the parts that lie within a window
      */
     private static function within(array $pieces, Frame $frame): array
     {
@@ -74,7 +74,7 @@ final readonly class Spared
     }
 
     /**
-     * Of all the ink A in a pixel, of which a is spared: (A - a) / A.
+     * (A − a) / A, where A is all the ink of a pixel and a the spared part.
      *
      * @param  Image  $free  1 - a
      */

@@ -5,44 +5,45 @@ declare(strict_types=1);
 namespace TallCrow\Render;
 
 /**
- * How pixels of a bent picture are drawn: how many looks each is the mean of, and at the source shrunk by how much. Where a bend squeezes the source along one
- * of its sides, a pixel that is a mean of some already saves most looks.
+ * How pixels of a bent picture are sampled: the number of samples along each axis, and the factor by which the source is box-filtered first. Where a warp
+ * compresses the source along one axis, filtering that axis first saves most samples.
  *
  * @internal
  */
 final readonly class Supersampling
 {
     /**
-     * A pixel that spans so many of the source along a side is the mean of so many looks along it: a bend squeezes and slants pixels, and one look would
-     * miss thin lines and leave steps along slanting edges.
+     * [source pixels spanned, samples]: a pixel that spans more than so many source pixels along an axis takes so many samples along it. A single sample would
+     * miss thin lines and leave jagged edges.
      */
     private const LOOKS = [[7.2, 8], [3.6, 4], [1.8, 2]];
 
-    /** As many at most where it spans much along both. */
+    /** Most samples along each axis if there are several along both. */
     private const BOTH = 4;
 
-    /** The source is shrunk by so much at most: a power of two. */
+    /** Largest factor by which the source is shrunk first, a power of two. */
     public const MOST = 8;
 
-    /** Looks, were the pixels not finer, from which on the source is shrunk: shrinking it takes as long as some. */
+    /** Samples per pixel (without oversampling) from which on shrinking the source first is quicker, since shrinking takes time, too. */
     private const MANY = 8;
 
     /**
-     * @param  int  $across  looks along a pixel's row
-     * @param  int  $shrunkAcross  pixels of the source in one that is looked at
+     * @param  int  $across  samples along a pixel's row
+     * @param  int  $shrunkAcross  source pixels averaged into one before sampling
      */
     private function __construct(public int $across, public int $down, public int $shrunkAcross, public int $shrunkDown) {}
 
     /**
-     * @param  non-empty-list<array{float, float, float, float, float, float, float, float}>  $sides  of some cells, see BentPoints
-     * @param  int  $finer  looks along a side of a pixel at least
+     * @param  non-empty-list<array{float, float, float, float, float, float, float, float}>  $sides  the sides of some cells, see BentPoints::sides()
+     * @param  int  $finer  least number of samples along each axis
      */
     public static function along(array $sides, int $finer): self
     {
         $wide = $high = INF;
         foreach ($sides as [$upperX, $upperY, $lowerX, $lowerY, $leftX, $leftY, $rightX, $rightY]) {
             [$aX, $aY, $bX, $bY] = [($upperX + $lowerX) / 2, ($upperY + $lowerY) / 2, ($leftX + $rightX) / 2, ($leftY + $rightY) / 2];
-            // What a pixel spans of the row and of the column of the source through its middle: chords of a parallelogram. What is squeezed aslant spans little of both.
+            // The source row and column through a pixel's centre cross its parallelogram in two chords: their lengths tell how far the source may be shrunk each way.
+            // A pixel compressed diagonally has two short chords.
             $area = abs($aX * $bY - $aY * $bX);
             $wide = min($wide, $area / max(1e-9, abs($aY), abs($bY)));
             $high = min($high, $area / max(1e-9, abs($aX), abs($bX)));
@@ -66,13 +67,13 @@ final readonly class Supersampling
         return new self(min($both, $across), min($both, $down), $wide, $high);
     }
 
-    /** By how much the source is shrunk where a pixel spans so many of its own: half as much, so that a look sees no further than the pixel. */
+    /** The shrink factor for a pixel that spans so many source pixels: at most half of them, so that a sample's filter does not reach beyond the pixel. */
     private static function shrunk(float $span): int
     {
         return 2 ** (int) log(max(1.0, min(self::MOST, $span / 2)), 2);
     }
 
-    /** Of all that a pixel is the mean of. */
+    /** Samples in all. */
     public function count(): int
     {
         return $this->across * $this->down;

@@ -9,19 +9,19 @@ use TallCrow\Geometry\Bend;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
-/** Paints drawings, crisp at any size. */
+/** Renders SVGs, crisp at any size. */
 final class SvgPainter
 {
-    /** Pixels about a piece in which its edges may lie. */
+    /** Pixels beyond a piece's box that its antialiased edges may cover. */
     private const RIM = 4;
 
-    /** Pixels: a piece that is wider is drawn by its window alone. */
+    /** A piece wider than this many pixels is rendered in its window alone. */
     private const WIDEST = 12_000;
 
-    /** Pixels by which a bent curve may be off. */
+    /** Greatest error, in pixels, of a bent curve. */
     private const ASTRAY = 0.02;
 
-    /** A drawing's own markup, laid as a piece of the given size in inches, its middle at 0, by a transform to the sheet. */
+    /** Renders an SVG's own markup, scaled to the piece's size in inches and mapped to its place on the sheet. */
     public static function drawing(string $markup, Placing $placing, Frame $frame): Image
     {
         $attributes = sprintf('x="%.6f" y="%.6f" width="%.6f" height="%.6f" preserveAspectRatio="none"', -$placing->width / 2, -$placing->height / 2, $placing->width, $placing->height);
@@ -32,13 +32,13 @@ final class SvgPainter
             1,
         );
 
-        // A self-closing root is an empty drawing, and stays one.
+        // A self-closing root element is an empty drawing.
         $body = sprintf('<g transform="%s">%s</g>', $placing->toSheet->toSvg(), (string) $nested);
 
         return self::inRows($body, $placing, $frame);
     }
 
-    /** A bent piece's outlines themselves, crisp at any size; null where they cannot be had. */
+    /** Renders an SVG by bending its outlines, crisp at any size; null if its outlines cannot be extracted. */
     public static function bent(string $markup, Placing $placing, Bend $bend, Frame $frame): ?Image
     {
         [$width, $height, $toSheet] = [$placing->pictureWidth, $placing->pictureHeight, $placing->toSheet];
@@ -51,7 +51,7 @@ final class SvgPainter
         return self::inRows($drawing->mapped($map, self::ASTRAY / $frame->ppi, Fitting::LONGEST), $placing, $frame);
     }
 
-    /** What the library makes of an edge hangs on what else lies in its row of pixels: a part is that of the whole where rows are drawn from end to end. */
+    /** The library's antialiasing of an edge depends on what else lies in the same pixel row, so whole rows are rendered and then cropped: a part is equal to the crop of the whole. */
     private static function inRows(string $body, Placing $placing, Frame $frame): Image
     {
         $rows = Frame::about($placing->box()->grown(self::RIM / $frame->ppi), $frame->ppi);
@@ -62,7 +62,7 @@ final class SvgPainter
         return self::page(new Frame($frame->ppi, $rows->left, $frame->top, $rows->width, $frame->height), $body)->crop($frame->left - $rows->left, 0, $frame->width, $frame->height);
     }
 
-    /** Markup in inches on the sheet, as a window shows it. */
+    /** Renders markup in inches on the sheet into a window. */
     private static function page(Frame $frame, string $body): Image
     {
         return ImageFile::drawing(sprintf(

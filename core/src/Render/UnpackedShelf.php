@@ -9,10 +9,10 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Raster\Image;
 use TallCrow\Type\Font;
 
-/** A shelf whose large rasters are unpacked and brought into sRGB once, and kept so. */
+/** A shelf that decodes large rasters and converts them to sRGB once, and caches the result. */
 final readonly class UnpackedShelf implements Shelf
 {
-    /** Pixels from which on unpacking costs more than reading what was kept. */
+    /** From this many pixels on, decoding costs more than reading the cached file. */
     private const LARGE = 1_000_000;
 
     public function __construct(

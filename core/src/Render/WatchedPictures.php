@@ -6,7 +6,7 @@ namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
 
-/** Kept pictures whose drawing is watched: what ended its process twice is not drawn again. */
+/** A cache whose drawings are watched: what got its process killed twice is not drawn again (see DrawingWatch). */
 final readonly class WatchedPictures implements Pictures
 {
     public function __construct(

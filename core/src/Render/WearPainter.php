@@ -19,42 +19,42 @@ use TallCrow\Texture\Texture;
 use TallCrow\Texture\Wear;
 use TallCrow\Texture\WearTile;
 
-/** Lays wear over a window of the sheet. */
+/** Computes masks of wear for a window of the sheet. */
 final class WearPainter
 {
     private const MOST_FIELDS = 12;
 
-    /** Wear that goes with a piece starts on this grid, whole pixels at the usual proofs and prints. */
+    /** Grid, in inches, on which wear that moves with a piece starts: whole pixels at the usual ppis. */
     private const GRID = 0.05;
 
-    /** Pixels: windows of a texture that are kept begin and end on a multiple of it. */
+    /** Cached windows of a texture begin and end on multiples of this many pixels. */
     private const CELL = 120;
 
-    /** How much more is worn where a brush adds wear. */
+    /** Share of wear that a brush adds where it paints. */
     private const MORE = 0.4;
 
-    /** Ppi at which chips, that are a tenth of an inch, come out as they do in print. */
+    /** Ppi at which chips of a tenth of an inch look as in print. */
     private const FINE = 120.0;
 
     /**
-     * Ppi at which wear of a proof is turned: mixing pixels blurs it, and its marks would be softer than in print, to gauges, too, which look at a
-     * hundred ppi.
+     * Ppi at which turned wear of a proof is resampled. Interpolation blurs, and at a proof's own ppi the marks would be softer than in print, also to the
+     * gauges, which look at 100 ppi.
      */
     private const TURNED = 300.0;
 
-    /** The same of proofs of fewer than so many ppi, which are looked at alone: a half of that will do. */
+    /** For proofs below this ppi, which are only looked at, half of TURNED will do. */
     private const LOOKED_AT = 75.0;
 
-    /** Inches: a soft restoring stroke spares wear in patches of about four of these. */
+    /** Sigma, in inches, of the grain by which a soft restoring stroke spares single marks: patches are about four times as large. */
     private const PATCH = 0.012;
 
-    /** Print pixels of a window below which it is cut by itself; of a larger one, cut as a whole tile, more serves again. */
+    /** Below this many print pixels a window is cut by itself; above, the whole tile is cut and reused. */
     private const LITTLE = 4_000_000;
 
-    /** No level below this chips: that is the middle of a solid. */
+    /** Levels of the field below this never chip: they are the middle of a solid area. */
     private const HOLDS = 12;
 
-    /** @var array<string, Image> as large as their prints, by name */
+    /** @var array<string, Image> fields at print resolution, by name */
     private array $fields = [];
 
     public function __construct(
@@ -62,7 +62,7 @@ final class WearPainter
         private readonly Pictures $pictures,
     ) {}
 
-    /** One band: 255 where ink goes. The texture's corner lies at the given inches. */
+    /** One band: 255 where ink is removed. The texture's corner lies at the given inches. */
     public function taken(Wear $wear, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
     {
         if ($wear->texture === Catalogue::PICTURE && $wear->file === '') {
@@ -77,7 +77,7 @@ final class WearPainter
         $sparing = array_values(array_filter($wear->strokes, fn (Stroke $stroke): bool => $stroke->restores));
         if ($sparing !== []) {
             $spared = BrushPainter::over(Image::empty($frame->width, $frame->height, 1), $sparing, $ink->extent, null, $frame);
-            // Mark by mark, not by fading them; where all are spared, the highest grain's, too.
+            // Spare single marks instead of fading all of them; at full strength even the marks of the highest grain level.
             $grain = Grain::over($spared, self::PATCH, $wear->seed, PrintGrid::ofInk($frame->ppi, [$frame->left, $frame->top]))->linearByte(254 / 255);
             $whole = $spared->isMore($grain);
             $taken = $taken->times($whole->inverted());
@@ -95,7 +95,7 @@ final class WearPainter
         }
         $table = $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
         if ($this->followsEdges($wear)) {
-            // Worked finely and averaged down, as all wear is.
+            // Computed at a finer resolution and averaged down, like all wear.
             $finer = max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
             $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->settled();
 
@@ -106,7 +106,7 @@ final class WearPainter
         $finer = max(1, (int) round(Texture::PPI / $frame->ppi));
         $print = $frame->finer($finer);
         if (abs($wear->turn) < 0.01 && abs($print->ppi - Texture::PPI) < 1e-6 && ($finer === 1 || $wear->scale > 1 || $print->width * $print->height < self::LITTLE)) {
-            // The table is looked up in the window alone: in a print nothing of the tile would serve twice, and of a field that is set larger the whole is too much.
+            // Cut only the window: a print would not reuse the tile, and an enlarged field is too big as a whole.
             $rim = Morphology::RIM;
             $laid = function (Frame $print) use ($wear, $rim, $x, $y): Image {
                 $field = $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
@@ -118,13 +118,13 @@ final class WearPainter
                 return $window($laid($print), $print);
             }
 
-            // A proof is asked for after each change: most leave the table as it was, all the field.
+            // Proofs follow each change, and most changes leave the table as it was; all leave the field.
             return $this->inCells($wear, $print, $finer, $x, $y, fn (Frame $print, string $cells): Image => $this->pictures->image(
                 "taken $cells ".md5(implode(',', $table)),
                 fn (): Image => $window($this->pictures->image("laid $cells", fn (): Image => $laid($print))->settled(), $print),
             ));
         }
-        // What is turned is mixed between pixels: a proof turns finer ones, and is averaged down from them.
+        // Turning interpolates between pixels, so a proof turns finer pixels and averages them down.
         $turned = $frame->ppi < self::LOOKED_AT - 0.01 ? self::TURNED / 2 : self::TURNED;
         $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil($turned / $frame->ppi - 0.01));
         $fine = $frame->finer($finer);
@@ -141,10 +141,11 @@ final class WearPainter
     }
 
     /**
-     * A window of a texture, cut from one that goes from cell to cell of it: a piece that takes its wear along asks for the same one wherever it lies.
+     * A window of a texture, cropped from a larger one that is aligned to cells of the texture, so that a piece which carries its wear along reuses it
+     * wherever it is moved.
      *
-     * @param  Frame  $fine  in pixels of which so many by so many are averaged
-     * @param  callable(Frame, string): Image  $draw  a wider window, and a key that tells it by where it lies in the texture
+     * @param  Frame  $fine  the window in fine pixels, of which $by × $by are averaged
+     * @param  callable(Frame, string): Image  $draw  draws the larger window; the string is a cache key for its place in the texture
      */
     private function inCells(Wear $wear, Frame $fine, int $by, float $x, float $y, callable $draw): Image
     {
@@ -157,7 +158,7 @@ final class WearPainter
         return $draw($wide, $cells)->crop(intdiv($fine->left - $wide->left, $by), intdiv($fine->top - $wide->top, $by), intdiv($fine->width, $by), intdiv($fine->height, $by));
     }
 
-    /** @return array{float, int} where the cells about a stretch begin, so that the same pixels are averaged, and how long they are together */
+    /** @return array{float, int} start of the cells around a stretch, aligned so that the same pixels are averaged, and their length */
     private static function cells(float $from, int $length, int $by): array
     {
         $cell = $by * (int) ceil(self::CELL / $by);
@@ -167,14 +168,14 @@ final class WearPainter
         return [$start, $cell * (int) ceil(($from + $length - $start) / $cell)];
     }
 
-    /** A picture's marks are cut steeply as it is, and may run so slowly that a crisp cut would take less than was asked. */
+    /** Sharpens marks, except a picture's: its table is steep already, and with slow gradients sharpening would take less than the share asked for. */
     private static function crisp(Wear $wear, Image $taken): Image
     {
         return $wear->isPicture() ? $taken : Morphology::crisp($taken->settled());
     }
 
     /**
-     * The cut that takes the asked share of just this ink.
+     * The lookup table from field levels to removed ink that takes the asked share of this ink.
      *
      * @return list<int>
      */
@@ -191,7 +192,7 @@ final class WearPainter
             if (! $edges) {
                 return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y, WornInk::FINER_LOOK), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
-            // Clear all about, so that the ink's own rim is an edge, too.
+            // Add a clear margin, so that the ink's own rim counts as an edge.
             $margin = $this->margin($wear, WornInk::EDGES_PPI);
             $frame = $piece->frame->grown($margin);
             $about = fn (Image $alpha): Image => $alpha->embed($margin, $margin, $frame->width, $frame->height)->settled();
@@ -206,11 +207,11 @@ final class WearPainter
     }
 
     /**
-     * How much ink lies under each level: as many looks as so much ink asks for, in each of which every pixel of the
-     * coarse ink sees one pixel of the field, somewhere within it by chance.
+     * The amount of ink at each field level (a weighted histogram), estimated by random sampling: several passes, in each of which every pixel of the coarse ink
+     * is paired with one random field pixel within it.
      *
-     * @param  int  $finer  so many times finer than the ink the field is looked at
-     * @param  ?Image  $near  of ink that chips, how near an edge is
+     * @param  int  $finer  field pixels to an ink pixel, each way
+     * @param  ?Image  $near  for wear that chips: the nearness of an edge
      * @return array<int, float>
      */
     private function weighed(Wear $wear, Piece $ink, float $x, float $y, int $finer, ?Image $near = null): array
@@ -232,7 +233,7 @@ final class WearPainter
         return $sums;
     }
 
-    /** How soon ink chips, on pixels so many times finer than the frame's: the field, and how near an edge is. */
+    /** The field of wear that chips, combined with the nearness of an edge, at so many times the frame's resolution. */
     private function chippable(Wear $wear, Frame $frame, Image $alpha, int $finer, float $x, float $y): Image
     {
         $near = NearEdges::of($wear->scale, $frame, $alpha, $finer)->settled();
@@ -252,7 +253,7 @@ final class WearPainter
         if (abs($wear->turn) < 0.01) {
             return $tile->tiled((int) round($left) - $frame->left, (int) round($top) - $frame->top, $frame->width, $frame->height);
         }
-        // Turned about its corner: as much of it as the turned window needs, turned back into the window.
+        // The texture is turned about its corner: draw as much of it as the turned window covers, then turn that into the window.
         $reach = (int) ceil(hypot($frame->width, $frame->height)) + 4;
         [$midX, $midY] = [$frame->left + $frame->width / 2 - $left, $frame->top + $frame->height / 2 - $top];
         $angle = deg2rad($wear->turn);
@@ -262,7 +263,7 @@ final class WearPainter
         return $tile->tiled($across, $down, $reach, $reach)->settled()->turnedInto($wear->turn, [$u + $across, $v + $down], $frame->width, $frame->height, $mixed);
     }
 
-    /** @return array{float, float} where on the sheet the texture's corner lies, in pixels */
+    /** @return array{float, float} the texture's corner on the sheet, in pixels */
     private static function corner(Wear $wear, float $ppi, float $x, float $y): array
     {
         return array_map(fn (float $at): float => round(round($at / self::GRID) * self::GRID * $ppi, 6), [$x + $wear->x, $y + $wear->y]);
@@ -280,7 +281,7 @@ final class WearPainter
             : $this->pictures->material('field '.$this->origin($wear), fn (): Image => Catalogue::field($wear->texture, $wear->seed, $wear->scale));
     }
 
-    /** The field in print. One that is set larger is not kept: what of it is asked for is worked out from the field itself. */
+    /** The field at print resolution. An enlarged field is not cached: the part asked for is computed from the field itself. */
     private function sized(Wear $wear): Image
     {
         if (abs($wear->scale - 1) < 1e-6) {
@@ -304,7 +305,7 @@ final class WearPainter
     }
 
     /**
-     * What is kept in a file is read once, in order: looked up here and there in it, it takes ten times as long.
+     * Reads a cached file into memory at once: random access to the mapped file takes ten times as long.
      *
      * @param  callable(): Image  $read
      */
@@ -318,13 +319,13 @@ final class WearPainter
         return $this->fields[$key];
     }
 
-    /** Pixels of ink about a window that its wear needs to know. */
+    /** Pixels of ink beyond a window that its wear depends on. */
     public function margin(Wear $wear, float $ppi): int
     {
         return $this->followsEdges($wear) ? NearEdges::margin($wear->scale, $ppi) : 0;
     }
 
-    /** Whether wear depends on where the ink's edges are, so that its alpha must be given. */
+    /** Whether this wear depends on where the ink's edges are, so that the ink's alpha is required. */
     public function followsEdges(Wear $wear): bool
     {
         return $wear->texture !== Catalogue::PICTURE && Catalogue::classes()[$wear->texture]::followsEdges();

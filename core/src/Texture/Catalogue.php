@@ -10,7 +10,7 @@ use TallCrow\Raster\Image;
 /** Every texture of wear there is. A new one is a class of its own and one entry here. */
 final class Catalogue
 {
-    /** The word for a picture of the seller's own, taken by its lightness. */
+    /** The kind of wear that uses a picture of the seller's own. */
     public const PICTURE = 'picture';
 
     private const CLASSES = [
@@ -18,7 +18,7 @@ final class Catalogue
         HalftoneWear::class, FabricWeave::class, WaterStain::class,
     ];
 
-    /** A texture's field, wide enough that nothing in it is seen twice on 20 in at a scale. */
+    /** A texture's field, wide enough that nothing repeats visibly within 20 in at a given scale. */
     public static function field(string $kind, int $seed, float $scale): Image
     {
         $class = self::classes()[$kind];

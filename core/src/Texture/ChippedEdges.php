@@ -23,7 +23,7 @@ final class ChippedEdges implements Texture
 
     public static function field(int $seed): Image
     {
-        // Whole stretches of an edge hold while others are eaten into; what is eaten ends in bites.
+        // A coarse field leaves whole stretches of an edge intact; a fine one shapes the bites.
         $stretches = Field::clouds($seed, 300, 2)->linearByte(0.5);
         $bites = Field::clouds($seed + 11, 60, 2)->linearByte(0.3)->plus(Field::grain($seed, 5.0)->linearByte(0.2));
 

@@ -11,12 +11,12 @@ use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\Lookup;
 
 /**
- * The net of fine cracks of old thick ink: cells that lie about one another, as mud dries (Voronoi), large ones torn first and small ones within
- * them after. Each side of a cell wanders a little, is thickest in its middle, and opens at a time of its own.
+ * The net of fine cracks in old thick ink: Voronoi cells as in drying mud, large ones first, then smaller ones within them. Each side of a cell wanders a
+ * little, is widest in its middle, and opens at a level of its own.
  */
 final class Cracks implements Texture
 {
-    /** Cells across the tile, how thick their sides are at most in pixels, and between which levels they open. */
+    /** For each net: cells across the tile, greatest width of a side in pixels, and the range of levels at which sides open. */
     private const NETS = [[13, 6.5, 150, 255], [34, 4.4, 70, 170], [52, 3.6, 25, 90]];
 
     public static function kind(): string
@@ -45,17 +45,17 @@ final class Cracks implements Texture
                 $sides[] = [$level, self::side($own, $side, $thick * (0.7 + 0.3 * self::share($own)), $level)];
             }
         }
-        // What opens first lies on top.
+        // Draw those that open first last, on top.
         usort($sides, fn (array $one, array $other): int => $one[0] <=> $other[0]);
         $size = self::TILE;
         $drawn = ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$size\" height=\"$size\"><rect width=\"$size\" height=\"$size\"/>".implode('', array_column($sides, 1)).'</svg>')->band(0);
 
-        // Of cracks alone few levels are left to the ink between them: all are spread out again.
+        // Cracks occupy few levels: equalise the histogram so that the ink between them gets levels, too.
         return Lookup::equalised($drawn->isMore(0.5)->chosen($drawn->linearByte(0.56, 112), $drawn)->linear(1)->linearByte(1)->lighter(Field::grain($seed, 1.6)->linearByte(0.42)))->settled();
     }
 
     /**
-     * Chance of a side's own, the same for its copy at the other edge of the tile.
+     * A random generator for one side; its copy at the opposite edge of the tile gets the same.
      *
      * @param  array{float, float, float, float}  $side
      */
@@ -77,7 +77,7 @@ final class Cracks implements Texture
         for ($i = 0; $i <= $steps; $i++) {
             $at = $i / $steps;
             $off = $i === 0 || $i === $steps ? 0.0 : (self::share($random) - 0.5) * min(14.0, 0.3 * $long);
-            // Open all along, a little less at its ends, where others meet it.
+            // A little narrower at its ends, where other sides meet it.
             $half = $thick / 2 * (0.55 + 0.45 * sin(M_PI * $at));
             [$px, $py] = [$x + $ux * $long * $at - $uy * $off, $y + $uy * $long * $at + $ux * $off];
             $left[] = sprintf('%.1f %.1f', $px - $uy * $half, $py + $ux * $half);

@@ -13,7 +13,7 @@ use TallCrow\Raster\Lookup;
 /** The weave of the cloth coming through the ink, 60 threads to the inch, more in some places. */
 final class FabricWeave implements WideTexture
 {
-    /** Pixels from one thread to the next. */
+    /** Thread spacing in pixels. */
     private const THREAD = 5;
 
     public static function kind(): string
@@ -31,7 +31,7 @@ final class FabricWeave implements WideTexture
         return self::wide($seed, self::TILE);
     }
 
-    /** The weave itself is not patched: in step as it is, it would stand out where patches run into one another. */
+    /** The weave itself is not made of patches: a regular pattern would show where patches are blended. */
     public static function wide(int $seed, int $side): Image
     {
         $uneven = Field::threads($seed, 3, 2400)->linearByte(0.27)->plus(Field::threads($seed + 1, 2400, 3)->linearByte(0.27))->plus(Field::clouds($seed + 2, 480, 4)->linearByte(0.46))->linearByte(1)->settled();

@@ -12,12 +12,12 @@ use TallCrow\Raster\Lookup;
 /** A sheet that lay folded in the drawer: creases both ways, broken and frayed. */
 final class FoldLines implements WideTexture
 {
-    /** Pixels between two creases, and by how many one may lie off. */
+    /** Mean distance of creases in pixels, and their jitter. */
     private const APART = 1200;
 
     private const ASTRAY = 280;
 
-    /** By so many pixels any two distances between lines differ. */
+    /** Least difference, in pixels, between any two distances. */
     private const DIFFER = 40;
 
     private const TRIES = 500;
@@ -41,7 +41,7 @@ final class FoldLines implements WideTexture
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
         [$across, $down] = [self::places($random, $side), self::places($random, $side)];
-        // The crease itself is broken; about it the ink is rubbed off where the cloth stood high, here more and there less.
+        // The crease itself is broken; beside it the ink is rubbed off unevenly where the cloth stood high.
         $crease = self::lines($across, $down, $side, 3.2, 255.0);
         $rubbed = self::lines($across, $down, $side, 36.0, 214.0);
         $fine = Lookup::equalised(Field::clouds($seed, 120, 4)->linearByte(0.6)->plus(Field::grain($seed, 1.8)->linearByte(0.4))->linearByte(1))->settled();
@@ -54,8 +54,8 @@ final class FoldLines implements WideTexture
     }
 
     /**
-     * Where lines lie, each about as far from the next as a hand folds. No two pairs are equally far apart: laid over itself at any shift, the sheet
-     * has one line at most upon another.
+     * Places of the creases. No two pairs of lines have the same distance, so that at any shift of the sheet over itself at most one line coincides with another
+     * (low autocorrelation).
      *
      * @return list<int>
      */
@@ -82,7 +82,7 @@ final class FoldLines implements WideTexture
     }
 
     /**
-     * Soft lines both ways, as strong as their nearest.
+     * Soft lines in both directions; where they cross, the stronger counts.
      *
      * @param  list<int>  $across
      * @param  list<int>  $down

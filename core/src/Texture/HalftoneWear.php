@@ -13,7 +13,7 @@ use TallCrow\Raster\Lookup;
 /** Wear in round dots, larger where more has gone, 25 to the inch. */
 final class HalftoneWear implements WideTexture
 {
-    /** Pixels from one dot to the next. */
+    /** Dot spacing in pixels. */
     private const DOT = 12;
 
     public static function kind(): string
@@ -31,7 +31,7 @@ final class HalftoneWear implements WideTexture
         return self::wide($seed, self::TILE);
     }
 
-    /** The tone alone is patched: dots that are in step would stand out where patches run into one another. */
+    /** Only the tone is made of patches: a regular screen would show where patches are blended. */
     public static function wide(int $seed, int $side): Image
     {
         $tone = Field::clouds($seed, 480, 4)->settled();

@@ -14,32 +14,32 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /**
- * A seller's picture as a field of wear: what is light in it goes first, or what is opaque where the picture is transparent elsewhere. Mirrored
- * beside itself, so that it repeats without a seam. Of a picture of two levels, as packs of wear are, each place goes the sooner the more mark lies
- * about it, near by and further off: a share above or below the marks' own grows or shrinks them, and nothing thins.
+ * A seller's picture as a field of wear: light parts wear first, or, if the picture has transparency, opaque parts. It is mirrored, so that it tiles without
+ * a seam. For a two-level picture, as in packs of wear textures, the field is the blurred density of marks at several radii: a share above or below the
+ * marks' own grows or shrinks them, and nothing becomes half-transparent.
  */
 final class MarksOfPicture
 {
-    /** Levels between which a pixel is neither mark nor ground. */
+    /** Levels between these are neither mark nor ground. */
     private const BETWEEN = [48, 208];
 
-    /** A picture with less than this share of its pixels in between has two levels. */
+    /** A picture with less than this share of such pixels counts as having two levels. */
     private const FEW = 0.25;
 
-    /** Deviation in pixels of the grain that parts even greys, its seed, and how many of 256 parts of the whole it is: six levels. */
+    /** Grain that breaks up even greys: sigma in pixels, seed, and its share of the field in 256ths (six levels). */
     private const GRAIN = 1.2;
 
     private const SEED = 5;
 
     private const GRAINY = 6.0;
 
-    /** Pixels within which marks count, and how much. */
+    /** Radii in pixels at which the density of marks is measured, and their weights. */
     private const NEAR = [[1.5, 0.45], [8.0, 0.25], [40.0, 0.17], [160.0, 0.13]];
 
-    /** Share of clear pixels from which on a picture's alpha says what its marks are. */
+    /** From this share of clear pixels on, a picture's alpha defines its marks. */
     private const CLEAR = 0.02;
 
-    /** As it is: the marks themselves, 255 where ink goes. */
+    /** The marks as they are: 255 where ink is removed. */
     public static function marks(Image $pixels): Image
     {
         $alpha = $pixels->alpha();
@@ -67,8 +67,7 @@ final class MarksOfPicture
     }
 
     /**
-     * Greys with every level as common as any other: where the picture is as even as a wall, some grain says what goes first, so that ink goes or stays as a
-     * whole there, too.
+     * Equalises greys. In even areas some grain decides what wears first, so that ink is either removed or kept there, not thinned.
      */
     private static function even(Image $greys): Image
     {
@@ -85,7 +84,7 @@ final class MarksOfPicture
         return Lookup::shortsToBytes($fine, $table)->settled();
     }
 
-    /** Whether the picture is of marks and nothing in between. */
+    /** Whether the picture has only marks and ground, and hardly anything in between. */
     private static function hasTwoLevels(Image $light): bool
     {
         [$from, $to] = self::BETWEEN;

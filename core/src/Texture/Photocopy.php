@@ -8,7 +8,7 @@ use TallCrow\Noise\Field;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** The wear of a copy of a copy: dust, streaks of the drum, and toner that thins in patches. */
+/** The wear of a copy of a copy: dust, streaks from the drum, and patches of thin toner. */
 final class Photocopy implements Texture
 {
     public static function kind(): string

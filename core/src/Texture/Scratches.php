@@ -69,7 +69,7 @@ final class Scratches implements Texture
         return $random->getInt(0, 1 << 30) / (1 << 30);
     }
 
-    /** @return list<int> the shifts at which a piece that crosses the tile's edge is drawn again */
+    /** @return list<int> the shifts at which a mark that crosses the tile's edge is drawn again */
     private static function wraps(float $from, float $to): array
     {
         $margin = 40;

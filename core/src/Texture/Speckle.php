@@ -24,10 +24,10 @@ final class Speckle implements Texture
 
     public static function field(int $seed): Image
     {
-        // Drawn at half size: nothing in it is finer than two pixels.
+        // Made at half size, since no detail is finer than two pixels.
         $side = intdiv(self::TILE, 2);
         $grain = fn (float $sigma, int $salt): Image => Noise::grain($side, $sigma, $seed * 31 + $salt);
-        // A blur divides the spread of white noise by about 3.5 sigma: the factors bring both grains to a like strength.
+        // A blur divides the standard deviation of white noise by about 3.5 sigma: these factors make both grains equally strong.
         $half = Lookup::fullRange($grain(0.65, 1)->linear(0.65 * 0.8)
             ->plus($grain(1.3, 2)->linear(1.3))
             ->plus(Noise::gradient($side, $side, 150, $seed)->linear(26)));

@@ -7,8 +7,8 @@ namespace TallCrow\Texture;
 use TallCrow\Raster\Image;
 
 /**
- * A way in which ink wears. Its field is one 8-bit band, TILE pixels square, that meets itself at the edges: the
- * higher a place stands, the sooner it is worn. One tile is 8 inches at a scale of 1, so fields are drawn in inches.
+ * A kind of wear. Its field is one 8-bit band, TILE × TILE pixels, that tiles without a seam: places of higher level are
+ * worn first. A tile is 8 inches at scale 1.
  */
 interface Texture
 {
@@ -18,7 +18,7 @@ interface Texture
 
     public static function kind(): string;
 
-    /** Whether ink goes sooner the nearer it is to an edge. */
+    /** Whether ink wears sooner near its edges. */
     public static function followsEdges(): bool;
 
     public static function field(int $seed): Image;

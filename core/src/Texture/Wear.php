@@ -9,26 +9,26 @@ use TallCrow\Geometry\Box;
 use TallCrow\Mask\BrushMask;
 use TallCrow\Mask\Stroke;
 
-/** One line of distress: ink is taken away, so that the cloth shows whatever its colour. */
+/** One wear ("distress") of a sheet or layer: ink is removed, so that the cloth shows, whatever its colour. */
 final readonly class Wear
 {
-    /** Inches between two middles that are one. */
+    /** Distance, in inches, at which two centres count as the same. */
     private const SAME = 0.001;
 
     /**
      * @param  list<string>  $shielded  ids of layers that keep their ink
-     * @param  list<Stroke>  $strokes  of a brush that wears more or (restoring) spares ink, in shares of what is worn
+     * @param  list<Stroke>  $strokes  brush strokes that add wear or (restoring) spare ink, in shares of the worn box
      */
     private function __construct(
         public string $texture,
-        /** Share of the ink that is taken, 0 to 0.9. */
+        /** Share of the ink that is removed, 0 to 0.9. */
         public float $amount,
-        /** Of a picture of the seller's own. */
+        /** Picture file, for wear by a picture. */
         public string $file = '',
         public int $seed = 1,
-        /** 1 is the texture's own size. */
+        /** Scale; 1 is the texture's own size. */
         public float $scale = 1.0,
-        /** Inches by which the texture is shifted, and degrees by which it is turned. */
+        /** Shift of the texture in inches, and rotation in degrees. */
         public float $x = 0.0,
         public float $y = 0.0,
         public float $turn = 0.0,
@@ -36,7 +36,7 @@ final readonly class Wear
         public array $shielded = [],
         public array $strokes = [],
         public bool $on = true,
-        /** Of a picture: its marks just as they are, whatever share that takes. */
+        /** For a picture: use its marks as they are, whatever share that removes. */
         public bool $asItIs = false,
     ) {}
 
@@ -46,13 +46,13 @@ final readonly class Wear
         return new self($texture, $amount);
     }
 
-    /** @param  string  $file  name of a picture on the shelf; nothing as long as none is chosen */
+    /** @param  string  $file  name of a picture on the shelf; empty while none is chosen */
     public static function ofPicture(string $file, float $amount): self
     {
         return new self(Catalogue::PICTURE, $amount, $file);
     }
 
-    /** @return list<string> names of the pictures that it needs from the shelf */
+    /** @return list<string> names of the picture files that it uses */
     public function files(): array
     {
         return $this->file === '' ? [] : [$this->file];
@@ -68,7 +68,7 @@ final readonly class Wear
         return $this->changed(['seed' => $seed]);
     }
 
-    /** How the texture lies: shifted by inches, turned by degrees, at a size, with or without its light and dark exchanged. */
+    /** The texture's placement: shift in inches, rotation in degrees, scale, and inversion. */
     public function lying(float $x, float $y, float $turn, float $scale, bool $inverted): self
     {
         return $this->changed(['x' => $x, 'y' => $y, 'turn' => $turn, 'scale' => $scale, 'inverted' => $inverted]);
@@ -80,7 +80,7 @@ final readonly class Wear
         return $this->changed(['strokes' => $strokes]);
     }
 
-    /** @param  list<string>  $ids  of the layers that keep their ink, and no others */
+    /** @param  list<string>  $ids  ids of the layers that keep their ink */
     public function shieldingOnly(array $ids): self
     {
         return $this->changed(['shielded' => $ids]);
@@ -121,8 +121,8 @@ final readonly class Wear
     }
 
     /**
-     * The same wear of what lay on one box, inches, and was moved by so much to lie on another: its marks stay where they were on the ink. A stroke's
-     * symmetry is about the middle of its box; about another middle its images become strokes of their own, as long as a line holds so many.
+     * The same wear after its piece was moved from one box to another (inches): its marks keep their place on the ink. A stroke's symmetry refers to its box's
+     * centre; if the centre changes, the images become separate strokes, as far as their number allows.
      */
     public function moved(float $x, float $y, Box $from, Box $to): self
     {
@@ -150,7 +150,7 @@ final readonly class Wear
     /** @param  array<string, mixed>  $changes */
     private function changed(array $changes): self
     {
-        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        // @phpstan-ignore argument.type (its own properties, with the changes applied)
         return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

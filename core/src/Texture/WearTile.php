@@ -8,20 +8,20 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Sampling;
 
 /**
- * Turns a texture's field into the tile of ink that is taken, at any ppi. The cut is always made at print resolution
- * and then averaged down, so that a proof and a print show the same wear.
+ * Turns a texture's field into a tile of removed ink at any ppi. The threshold is always applied at print resolution and
+ * then averaged down, so that a proof and a print show the same wear.
  */
 final class WearTile
 {
-    /** Steps of the field over which an edge fades: about one pixel at print size. */
+    /** Field levels over which the threshold fades: about one pixel at print resolution. */
     public const RAMP = 14.0;
 
-    /** Of a picture's marks, whose field runs slowly from one to the next. */
+    /** The same for a picture's marks, whose field changes slowly. */
     public const CRISP = 4.0;
 
     private const STEPS = 255;
 
-    /** The field as large as its scale makes it at print resolution. */
+    /** The field scaled at print resolution. */
     public static function sized(Image $field, Wear $wear): Image
     {
         $field = $wear->inverted ? $field->inverted() : $field;
@@ -29,31 +29,31 @@ final class WearTile
         return abs($wear->scale - 1) > 1e-6 ? $field->resized(round($field->width() * $wear->scale) / $field->width()) : $field;
     }
 
-    /** Pixels at a ppi of a side that has so many before it is sized. */
+    /** Length of a scaled side at a ppi. */
     private static function side(int $across, float $scale, float $ppi): int
     {
         return max(1, (int) round(round($across * $scale) * $ppi / Texture::PPI));
     }
 
     /**
-     * One 8-bit band, 255 where the ink goes. Its side is the field's at the ppi, to the nearest pixel.
+     * One 8-bit band, 255 where ink is removed. Its side is the field's at this ppi, rounded to whole pixels.
      *
-     * @param  Image  $taken  of the whole field at print resolution
+     * @param  Image  $taken  the removed ink of the whole field at print resolution
      */
     public static function make(Image $taken, float $ppi): Image
     {
-        // A field that is kept in a file is read once, in order: looked up here and there in it, it takes ten times as long.
+        // Read a cached file into memory at once: random access to the mapped file takes ten times as long.
         $taken = $taken->settled();
 
         return $taken->shrunkBy($taken->width() / self::side($taken->width(), 1.0, $ppi));
     }
 
     /**
-     * The field as it lies at a low ppi, where each pixel is one of those that it stands for, by chance: levels are as
-     * common as they were, and no pattern of the field falls in step with the grid.
+     * The field at a low ppi by jittered subsampling: the distribution of levels is kept, and regular patterns do not alias with
+     * the grid.
      *
-     * @param  Image  $field  before it is set larger
-     * @param  float  $scale  by how much it is, from 1
+     * @param  Image  $field  the unscaled field
+     * @param  float  $scale  scale, at least 1
      */
     public static function glimpsed(Image $field, float $scale, float $ppi, int $seed): Image
     {
@@ -64,9 +64,9 @@ final class WearTile
     }
 
     /**
-     * The table that takes just the asked share: the place of its ramp is found from how much ink lies under each level.
+     * The lookup table that removes the asked share: the position of its ramp is found from the histogram of ink by level.
      *
-     * @param  array<int, int|float>  $histogram  of 256 levels
+     * @param  array<int, int|float>  $histogram  ink at each of 256 levels
      * @return list<int>
      */
     public static function cut(array $histogram, float $amount, float $ramp = self::RAMP): array
@@ -90,7 +90,7 @@ final class WearTile
             }
         }
 
-        // To a quarter of a level, so that a tile once made mostly serves again when the ink changes a little.
+        // Rounded to a quarter of a level, so that a cached tile can mostly be reused after a small change of the ink.
         return $table(round(($low + $high) * 2) / 4);
     }
 }

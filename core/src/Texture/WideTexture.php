@@ -6,9 +6,9 @@ namespace TallCrow\Texture;
 
 use TallCrow\Raster\Image;
 
-/** A texture with marks that run across all of it, which patches would break. */
+/** A texture with marks across the whole field, which a patchwork would break. */
 interface WideTexture extends Texture
 {
-    /** @param  int  $side  in pixels; a whole number of patches */
+    /** @param  int  $side  pixels, a multiple of the patch size */
     public static function wide(int $seed, int $side): Image;
 }

@@ -39,7 +39,7 @@ use TallCrow\Type\Letter;
 /** The ink of a layer: words and shapes filled and ringed, pictures placed, groups composed and bent. */
 final readonly class InkStage implements Stage
 {
-    /** From this ppi on, a bent group is not drawn finer than it is shown. */
+    /** From this ppi on a bent group is drawn without oversampling. */
     private const PRINT = 120.0;
 
     public function __construct(
@@ -65,7 +65,7 @@ final readonly class InkStage implements Stage
             return $piece;
         }
         $outline = $this->outline($layer, $inking, $scene);
-        // A ring may lie in the window where the picture itself does not.
+        // A ring may reach into the window even if the picture does not.
         $own = $piece === null
             ? Image::empty($window->width, $window->height)
             : $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height);
@@ -75,7 +75,7 @@ final readonly class InkStage implements Stage
             : new Piece((new InkPainter($this->patterns, [Letter::figure($outline)], $inking, $window, $own))->paint(), $window);
     }
 
-    /** What a picture or a group is inked by: its own outline where its edge matters, and else the box about it. */
+    /** The outline by which a picture or a group is inked: its silhouette if its edge matters, otherwise its bounding box. */
     private function outline(Layer $layer, Inking $inking, Scene $scene): ?Path
     {
         if ($inking->isBare() && $inking->inlines === []) {
@@ -133,14 +133,14 @@ final readonly class InkStage implements Stage
         }
         $picture = $this->retoucher->picture($art);
         $pixels = $this->retoucher->retouched($layer, $art, $placing->width, $scene->progress());
-        // The lines that retouch work on the picture before anything is made of it.
+        // Retouching comes first, on the picture's own pixels.
         $key = $picture->isVector() ? '' : md5(serialize([$art->frame, $this->shelf->fingerprint($art->file), $pixels === null ? [] : [$layer->effects, $placing->width]]));
         $piece = new Piece(ArtPainter::paint($picture, $placing, $own, $pixels, $key, $this->pictures), $own);
 
         return $pixels === null ? $piece : $this->restored($layer, $art, $piece, $placing);
     }
 
-    /** Brings back what a brush restores of a picture that something was cleared from. */
+    /** Restores, where a brush says so, what was cleared from a picture. */
     private function restored(Layer $layer, ArtSource $art, Piece $piece, Placing $placing): Piece
     {
         $strokes = array_merge([], ...array_map(fn (Mask $mask): array => $mask instanceof BrushMask ? $mask->strokes : [], $layer->liveMasks()));
@@ -149,7 +149,7 @@ final readonly class InkStage implements Stage
         }
         $box = Box::centred(0, 0, $placing->width, $placing->height);
         $back = BrushPainter::over(Image::empty($piece->frame->width, $piece->frame->height, 1), $strokes, $box, $placing->toSheet, $piece->frame);
-        // As it was before anything was cleared, but cropped and straightened as it is.
+        // The picture without clearing, but with the same cropping and straightening.
         $kept = Taking::uncleared($layer);
         $whole = ArtPainter::paint($this->retoucher->picture($art), $placing, $piece->frame, $this->retoucher->retouched($kept, $art, $placing->width));
 

@@ -18,10 +18,10 @@ use TallCrow\Render\Piece;
 use TallCrow\Render\Scene;
 use TallCrow\Type\Letter;
 
-/** Where a knockout takes ink away: the outline of its ink, widened by its gap, in the alpha of a piece. */
+/** The shape that a knockout cuts out, in the alpha of a piece: the outline of its ink, offset by its gap. */
 final readonly class Knockout implements Stage
 {
-    /** Widths of its gap that a mitred corner reaches at most. */
+    /** Mitre limit: a mitred corner reaches at most this many widths of the gap. */
     private const LIMIT = 4.0;
 
     private const EDGE = 0.02;

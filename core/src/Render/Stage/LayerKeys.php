@@ -10,7 +10,7 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Mask\Mask;
 use TallCrow\Render\Scene;
 
-/** Keys for kept pictures of layers: all that a layer's picture depends on besides the code (DrawingCode) and the window. */
+/** Cache keys for pictures of layers: everything that a layer's picture depends on, except the code (DrawingCode) and the window. */
 final readonly class LayerKeys
 {
     public function __construct(private Shelf $shelf) {}
@@ -27,13 +27,13 @@ final readonly class LayerKeys
             }
             array_push($assets, ...array_map($this->shelf->fingerprint(...), $one->files()));
         }
-        // The values, and not the file's form of them: a line that names a swatch depends on the swatch's colour.
+        // Use the resolved values, not their form in the file: an effect that names a swatch depends on the swatch's colour.
         $drawn = [$layer->on, $layer->role, $layer->source, $layer->placement, $layer->opacity, $layer->effects, $layer->masks, $layer->distress, $layer->repeat];
 
         return serialize([$drawn, $assets]);
     }
 
-    /** As a layer stands model for a clip: as ink, whether it prints or not, and clipped by nothing itself. */
+    /** The layer as a clip mask sees it: as ink, even if it is off or a knockout, and without clip masks of its own. */
     public static function unclipped(Layer $layer): Layer
     {
         return $layer->withOn(true)->withRole(Role::ink())->withMasks(array_values(array_filter($layer->masks, fn (Mask $mask): bool => $mask->clipsTo() === null)));

@@ -19,13 +19,13 @@ use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
 
-/** Changes the look of the ink as a whole: worked as finely as each look asks for and averaged down, so that dots and grain of a proof are those of the print. */
+/** Applies looks to a layer's ink. They are computed at the resolution that each look asks for and averaged down, so that dots and grain of a proof match the print. */
 final readonly class LookStage implements Stage
 {
-    /** Pixels of the longer side of the picture in which colours are counted. */
+    /** Longer side, in pixels, of the small picture in which colours are counted. */
     private const SMALL = 220.0;
 
-    /** Ppi below which a window is a proof's. */
+    /** Below this ppi a picture is a proof. */
     private const PROOF = 200.0;
 
     public function __construct(
@@ -48,7 +48,7 @@ final readonly class LookStage implements Stage
 
     private function whole(Layer $layer, Scene $scene): WholeInk
     {
-        // Counted where no shift on the pixels tells, so that a piece that is moved keeps its colours.
+        // Count colours with the layer moved to the origin, so that moving a piece on the pixel grid does not change the result.
         $at = $layer->isClipped() ? [0.0, 0.0] : $layer->middle();
         $layer = $layer->withDistress([])->moved(-$at[0], -$at[1]);
 
@@ -63,16 +63,16 @@ final readonly class LookStage implements Stage
         return $frame === null ? null : $this->before->paint($layer, $frame, $scene)?->image->settled();
     }
 
-    /** How many pixels of a look are one of the window, each way. */
+    /** The oversampling factor: pixels of the look to a pixel of the window, each way. */
     private static function finer(Frame $window, float $ppi): int
     {
         return max(1, (int) ceil($ppi / $window->ppi - 0.01));
     }
 
     /**
-     * How many pixels of the dots are one of the ink that they are drawn from, each way: the more of them one of the window holds, the fewer are seen.
+     * How many pixels of the dots share one pixel of the ink they are drawn from, each way. The more dot pixels are averaged into a window pixel, the coarser the ink may be.
      *
-     * @param  list<Looks>  $looks  that come before the dots
+     * @param  list<Looks>  $looks  the looks before the dots
      */
     private static function coarser(int $finer, float $ppi, array $looks): int
     {
@@ -93,7 +93,7 @@ final readonly class LookStage implements Stage
     }
 
     /**
-     * The ink in a frame with looks on it. A layer's opacity goes in before a look that ends every fade.
+     * The layer's ink in a frame after some looks. If a look turns every fade into dots, the layer's opacity is applied first.
      *
      * @param  list<Looks>  $looks
      * @param  ?\Closure(string, \Closure(): Image): Image  $keeper
@@ -118,7 +118,7 @@ final readonly class LookStage implements Stage
     }
 
     /**
-     * Fields that hang on the sheet alone are kept for proofs; a print is seldom drawn twice.
+     * The cache for fields that depend on the sheet alone. Only for proofs: a print is seldom drawn twice.
      *
      * @return ?\Closure(string, \Closure(): Image): Image
      */
@@ -133,9 +133,9 @@ final readonly class LookStage implements Stage
     }
 
     /**
-     * Dots of a proof are drawn from ink of fewer pixels: averaged down again that is half a level in the mean.
+     * Dots of a proof are drawn from coarser ink; after averaging down this is off by half a level in the mean.
      *
-     * @param  list<Looks>  $looks  that come before the dots
+     * @param  list<Looks>  $looks  the looks before the dots
      */
     private function dotted(Layer $layer, Frame $window, array $looks, DrawsDots $last, Scene $scene): ?Piece
     {

@@ -13,7 +13,7 @@ use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
 
-/** Shows a layer's ink within its masks alone. */
+/** Multiplies a layer's ink by its masks. */
 final readonly class MaskStage implements Stage
 {
     public function __construct(
@@ -30,7 +30,7 @@ final readonly class MaskStage implements Stage
         return $piece === null || $mask === null ? $piece : $piece->with($piece->image->masked($mask));
     }
 
-    /** All masks of a layer together over a window: one band; null where it has none. */
+    /** All masks of a layer combined in a window: one band; null if it has none. */
     public function mask(Layer $layer, Frame $frame, Scene $scene): ?Image
     {
         $masks = $layer->liveMasks();

@@ -9,7 +9,7 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Scene;
 
-/** Prints a layer weaker, unless its looks have screened it already. */
+/** Applies the layer's opacity, unless a look has turned it into dots already. */
 final readonly class OpacityStage implements Stage
 {
     public function __construct(private Stage $before) {}

@@ -20,7 +20,7 @@ use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
 use TallCrow\Render\Silhouettes;
 
-/** The outline of a layer's ink on the sheet, in inches: its own where it has one, traced from its picture elsewhere. */
+/** The outline of a layer's ink on the sheet, in inches: its vector outline if it has one, otherwise traced from its pixels. */
 final readonly class Outlines
 {
     public function __construct(
@@ -30,8 +30,8 @@ final readonly class Outlines
     ) {}
 
     /**
-     * The outline of all of a layer's ink, hollow or not, on the sheet in inches. Words and figures that nothing has cut into give their own;
-     * all else is traced.
+     * The silhouette of all of a layer's ink, hollow or not, on the sheet in inches. Words and shapes that nothing has cut into have vector outlines; all else
+     * is traced.
      */
     public function shape(Layer $layer, Scene $scene): ?Path
     {
@@ -46,8 +46,8 @@ final readonly class Outlines
     }
 
     /**
-     * Traced from the alpha of all its ink at print resolution. A piece that nothing about it changes is traced upright in the middle of the sheet's
-     * corner and laid where it lies, so that copies, and a piece that is moved or turned, are traced once.
+     * Traced from the alpha of its ink at print resolution. If the result does not depend on the piece's place, it is traced upright at the sheet's corner and
+     * then moved, so that copies and moved or turned pieces are traced once.
      */
     public function traced(Layer $layer, Scene $scene): ?Path
     {

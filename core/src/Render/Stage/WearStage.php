@@ -13,7 +13,7 @@ use TallCrow\Render\WearPainter;
 use TallCrow\Render\WornInk;
 use TallCrow\Texture\Wear;
 
-/** Takes away what a layer's own wear takes. A group's is taken when its layers are composed. */
+/** Applies a layer's own wear. A group's wear is applied when its children are composed. */
 final readonly class WearStage implements Stage
 {
     public function __construct(
@@ -28,7 +28,7 @@ final readonly class WearStage implements Stage
         if ($layer->children() !== [] || $layer->liveDistress() === []) {
             return $this->before->paint($layer, $window, $scene);
         }
-        // Wear that follows edges needs to know the ink beyond the window.
+        // Wear that depends on edges reads ink beyond the window.
         $margin = max(array_map(fn (Wear $wear): int => $this->wear->margin($wear, $window->ppi), $layer->liveDistress()));
         $wide = $window->grown($margin);
         $piece = $this->before->paint($layer, $wide, $scene);
@@ -46,7 +46,7 @@ final readonly class WearStage implements Stage
         if ($box === null) {
             return $piece;
         }
-        // Weighed as it lies about 0, so that moving the piece leaves its wear as it is.
+        // Weigh the piece at the origin, so that moving it does not change its wear.
         $bare = $layer->withOpacity(1.0)->withDistress([]);
         $clipped = $layer->isClipped();
         $bare = $clipped ? $bare : $bare->moved(-$box->centreX(), -$box->centreY());
