@@ -11,34 +11,37 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 
-/** Takes the background from a picture: each method answers the same picture with less alpha, its colours as they were. */
+/** Removes the background of a picture: each method returns the picture with less alpha and unchanged colours. */
 final class Background
 {
-    /** A colour of the rim counts as background when it has this share of it. */
+    /** A colour counts as background if it makes up at least this share of the rim. */
     private const SHARE = 0.12;
 
-    /** Share of the rim that must be covered for a picture to have a background at all (our choice): that of art freed already is clear, but where the art is cut off. */
+    /**
+     * Least opaque share of the rim for a picture to have a background at all (our choice): the rim of a picture that was freed before is clear, except where
+     * the art is cut off.
+     */
     private const GROUND = 0.5;
 
-    /** By how much more than its tolerance a lone pixel may be off. */
+    /** Factor on the tolerance for isolated pixels, which are grain. */
     private const GRAIN = 2.0;
 
     private const SAMPLE = 220;
 
-    /** Edges are looked for in so many times more pixels each way. */
+    /** Oversampling factor, each way, for finding mixtures along edges. */
     private const EVERY = 4;
 
     private const PURE = 0.1;
 
-    /** CIEDE2000 within which a bucket is the one that was hidden. */
+    /** Largest CIEDE2000 difference at which a bucket counts as the one that was hidden. */
     private const SAME = 12.0;
 
     /**
-     * Whatever is joined to the edge of the picture and like the colours there.
+     * Removes what is connected to the picture's edge and similar to the colours there.
      *
      * @param  float  $tolerance  CIEDE2000
-     * @param  bool  $islands  clear what is like them and enclosed, too
-     * @param  list<Scribble>  $scribbles  over what is kept, whatever its colour, and in pockets that go
+     * @param  bool  $islands  whether to remove enclosed parts of these colours as well
+     * @param  list<Scribble>  $scribbles  strokes over what is kept, whatever its colour, and in pockets that go
      */
     public static function fromEdge(Image $ink, float $tolerance, bool $islands, array $scribbles = []): Image
     {
@@ -61,7 +64,7 @@ final class Background
         return Unmixing::edges($ink, $like->settled());
     }
 
-    /** What of the background is not joined to the edge of the picture: parts that stay unless they are chosen. */
+    /** Enclosed parts of the background, which stay unless they are chosen. */
     public static function enclosed(Image $ink, float $tolerance): Image
     {
         $colours = self::rim($ink);
@@ -74,7 +77,7 @@ final class Background
     }
 
     /**
-     * What is as near to one of the colours as that. A pixel or two that stand alone and are hardly further off are grain.
+     * A mask of what is within the tolerance of one of the colours. One or two isolated pixels slightly beyond it count as grain and are included.
      *
      * @param  non-empty-list<Srgb>  $colours
      * @param  float  $tolerance  CIEDE2000
@@ -92,22 +95,22 @@ final class Background
     private static function joinedToEdge(Image $like): Image
     {
         [$width, $height] = [$like->width(), $like->height()];
-        // A rim of background about the picture joins all parts of it that touch the edge.
+        // A border of background around the picture connects all parts that touch the edge.
         $wide = $like->inverted()->embed(1, 1, $width + 2, $height + 2)->inverted();
 
         return Morphology::flooded($wide, 128.0)->crop(1, 1, $width, $height)->isEqual(128.0)->settled();
     }
 
-    /** All that is like one colour, wherever it is. */
+    /** Removes everything similar to one colour. */
     public static function ofColour(Image $ink, Srgb $colour, float $tolerance): Image
     {
         return Unmixing::edges($ink, Mixtures::without(self::like($ink, [$colour], $tolerance), $ink));
     }
 
     /**
-     * The picture in few colours, some of them hidden.
+     * Reduces the picture to a few colours and removes some of them.
      *
-     * @param  list<Srgb>  $hidden  as buckets() answers them
+     * @param  list<Srgb>  $hidden  as returned by buckets()
      */
     public static function ofBuckets(Image $ink, int $count, array $hidden): Image
     {
@@ -118,7 +121,7 @@ final class Background
         }
         $table = array_map(fn (int $number): int => in_array($number, $gone, true) ? 255 : 0, range(0, 255));
         $hides = Lookup::bytes(ColourKeys::of($ink)->nearest(array_map(fn (Swatch $bucket): Srgb => $bucket->colour, $buckets)), $table)->settled();
-        // Neither what shines up between two that stay, nor between two that go.
+        // Ignore mixtures along soft edges, both between two colours that stay and between two that go.
         $hides = Mixtures::without($hides, $ink);
         $hides = Mixtures::without($hides->inverted()->settled(), $ink)->inverted()->settled();
 
@@ -126,7 +129,7 @@ final class Background
     }
 
     /**
-     * The bucket that a hidden colour means: its own, or the nearest once their number changed; null when none is near.
+     * The bucket that a hidden colour refers to: its own, or the nearest one if the number of buckets has changed; null if none is near.
      *
      * @param  list<Swatch>  $buckets
      */
@@ -137,7 +140,7 @@ final class Background
         return $far === [] || min($far) > self::SAME ? null : array_keys($far, min($far), true)[0];
     }
 
-    /** @return list<Swatch> with the share of each, the most common first; mixtures along soft edges are no colours of the picture */
+    /** @return list<Swatch> with their shares, the most common first; mixtures along soft edges are left out */
     public static function buckets(Image $ink, int $count): array
     {
         $small = $ink->resized(min(1.0, self::SAMPLE * self::EVERY / max($ink->width(), $ink->height())))->settled();
@@ -151,11 +154,11 @@ final class Background
             }
         }
 
-        // Where there is hardly anything but edges, as in a fine pen's drawing, they are what there is.
+        // A fine pen drawing consists almost only of edges: then count them.
         return Palette::of(strlen($pure) < self::PURE * strlen($all) ? $all : $pure, $count);
     }
 
-    /** @return list<Srgb> the colours along the edge that have a part of it worth naming; none where it is clear, and what touches it is art */
+    /** @return list<Srgb> the colours that make up a substantial part of the rim; none if the rim is mostly clear */
     private static function rim(Image $ink): array
     {
         [$width, $height] = [$ink->width(), $ink->height()];

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
-/** How likely a colour is among others: a sum of bells about each (E. Parzen, "On Estimation of a Probability Density Function and Mode", 1962). */
+/** A kernel density estimate of colours in Lab (E. Parzen, "On Estimation of a Probability Density Function and Mode", 1962). */
 final readonly class ColourBells
 {
-    /** Side in Lab of a cube whose colours count as their mean. */
+    /** Side, in Lab, of the cubes within which colours are replaced by their mean. */
     private const CUBE = 5.0;
 
     /**
-     * @param  list<array{array{float, float, float}, float}>  $bells  means in Lab, and the share of all that each stands for
-     * @param  float  $wide  deviation of a bell, in Lab
+     * @param  list<array{array{float, float, float}, float}>  $bells  kernel centres in Lab, with weights
+     * @param  float  $wide  standard deviation of a kernel, in Lab
      */
     private function __construct(private array $bells, private float $wide) {}
 
@@ -30,7 +30,7 @@ final readonly class ColourBells
     }
 
     /**
-     * 1 where all the others are that colour, 0 far from any.
+     * The density, scaled to 1 if all colours are this one; 0 far from any.
      *
      * @param  array{float, float, float}  $lab
      */

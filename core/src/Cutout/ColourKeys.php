@@ -12,15 +12,15 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /**
- * A picture's colours in 65,536 steps, so that a sum over all of its pixels is done once for each colour that it has:
+ * A picture's colours quantised to 65,536 keys, so that a function of colour is computed once for each key instead of each pixel:
  * 12 million CIEDE2000 differences become some thousands.
  */
 final readonly class ColourKeys
 {
-    /** Levels of a byte to one unit of difference. */
+    /** Levels per unit of colour difference. */
     public const PER_UNIT = 4.0;
 
-    /** @param  list<int>  $present  the keys that the picture has */
+    /** @param  list<int>  $present  keys that occur in the picture */
     private function __construct(
         private Image $keys,
         private array $present,
@@ -34,7 +34,7 @@ final readonly class ColourKeys
     }
 
     /**
-     * How far each pixel is from the nearest of some colours, by CIEDE2000, PER_UNIT levels to a unit: one band.
+     * CIEDE2000 difference of each pixel to the nearest of some colours, PER_UNIT levels per unit: one band.
      *
      * @param  non-empty-list<Srgb>  $colours
      */
@@ -46,7 +46,7 @@ final readonly class ColourKeys
     }
 
     /**
-     * The number of the colour that each pixel is nearest to: one band.
+     * Index of the nearest colour in Lab for each pixel: one band.
      *
      * @param  non-empty-list<Srgb>  $colours
      */
@@ -62,8 +62,8 @@ final readonly class ColourKeys
     }
 
     /**
-     * The number of the colour of which each pixel holds most, where it is a mixture of two as along soft edges: the nearest in sRGB, in which
-     * pictures are mixed. One band.
+     * Index of the nearest colour in sRGB for each pixel: one band. Along soft edges this is the colour that dominates the mixture, since edges are mixed in
+     * sRGB.
      *
      * @param  non-empty-list<Srgb>  $colours
      */
@@ -77,7 +77,8 @@ final readonly class ColourKeys
     }
 
     /**
-     * How far each pixel is from each of some colours in sRGB, in 127ths of the most that two of them are apart, and at most 127: one band for each.
+     * Distance of each pixel to each of some colours in sRGB, scaled so that the largest distance between two of them is 127, and clamped to 127: one band
+     * for each colour.
      *
      * @param  non-empty-list<Srgb>  $colours
      * @return list<Image>
@@ -91,7 +92,7 @@ final readonly class ColourKeys
     }
 
     /**
-     * Where the colour is one of some: one band, 255 there.
+     * A mask of pixels whose colour satisfies a predicate.
      *
      * @param  \Closure(Srgb, Lab): bool  $isOne
      */
@@ -107,27 +108,27 @@ final readonly class ColourKeys
         return Lookup::shortsToBytes($this->keys, $table);
     }
 
-    /** @return list<Srgb> the middle of each step that the picture has */
+    /** @return list<Srgb> the centre colour of each key in the picture */
     public function colours(): array
     {
         return array_map(self::colour(...), $this->present);
     }
 
-    /** @return list<Srgb> the middle of each step that a picture can have */
+    /** @return list<Srgb> the centre colour of every possible key */
     public static function everyColour(): array
     {
         return array_map(self::colour(...), range(0, 65535));
     }
 
     /**
-     * How many pixels of a mask have each colour.
+     * Pixel counts by colour within a mask.
      *
      * @return list<array{Srgb, int}>
      */
     public function weighed(Image $mask): array
     {
         $counts = Histogram::ofShorts($mask->chosen($this->keys, $this->keys->linearShort(0.0, 0.0))->settled());
-        // What lies without the mask was counted as the first.
+        // Pixels outside the mask were counted under key 0.
         $counts[0] = (int) round($mask->area()) - (int) array_sum(array_slice($counts, 1));
         $weighed = [];
         foreach ($counts as $key => $count) {
@@ -139,16 +140,16 @@ final readonly class ColourKeys
         return $weighed;
     }
 
-    /** How many colours there are. */
+    /** Number of different keys in the picture. */
     public function count(): int
     {
         return count($this->present);
     }
 
     /**
-     * Several numbers for each colour, as one band each.
+     * Several numbers for each colour, each as a band.
      *
-     * @param  \Closure(Srgb): list<int>  $values  0 to 255 each, always as many
+     * @param  \Closure(Srgb): list<int>  $values  $count numbers from 0 to 255
      * @return list<Image>
      */
     public function numbers(int $count, \Closure $values): array
@@ -176,7 +177,7 @@ final readonly class ColourKeys
         return $known[$key] ??= self::colour($key)->toLab();
     }
 
-    /** The middle of a step. */
+    /** The centre colour of a key. */
     private static function colour(int $key): Srgb
     {
         static $known = [];

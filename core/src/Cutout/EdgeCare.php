@@ -10,20 +10,20 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 
-/** What is done to the edge of a picture that was freed from its background. Lengths are pixels of the picture. */
+/** Corrections of the edge of a picture that was freed from its background. Lengths are in pixels of the picture. */
 final class EdgeCare
 {
     private const MOST_REGIONS = 65_000;
 
-    /** Pixels by which an edge is moved at once. */
+    /** Most pixels by which an edge is moved in one step. */
     private const STEP = 4.0;
 
-    /** Spreads of colours from which on they are carried at a part of the size. */
+    /** From this sigma on, colours are extended at a reduced size. */
     private const WIDE = 8.0;
 
     /**
-     * Moves the edge of the ink inwards (or, below nothing, outwards). A blurred straight edge has the share Φ(d ÷ σ)
-     * at the distance d, so a cut there moves the edge by d. A long way is gone in steps, each with an edge as sharp as the first.
+     * Moves the edge of the ink inwards, or outwards if negative. A blurred straight edge has the level Φ(d ÷ σ) at the distance d,
+     * so a threshold there moves the edge by d. Long distances are split into steps, so that the edge stays sharp.
      */
     public static function choked(Image $ink, float $by): Image
     {
@@ -48,7 +48,7 @@ final class EdgeCare
         return $by > 0 ? $ink->withAlpha($moved->lesser($ink->alpha())) : $ink->withAlpha($moved->lighter($ink->alpha()));
     }
 
-    /** Colours along the edge replaced by those further in, where the background no longer shines through. */
+    /** Replaces colours along the edge by those further inside, which contain no background. */
     public static function withoutFringe(Image $ink, float $width): Image
     {
         if ($width < 0.3) {
@@ -56,7 +56,7 @@ final class EdgeCare
         }
         $inner = self::choked($ink, $width)->alpha()->isMore(200.0)->settled();
         $sigma = max(1.0, $width);
-        // Colours of the inner part carried outwards: blurred, and divided by how much of it is near. What is carried far is not sharp: fewer pixels will do.
+        // Extend inner colours outwards by normalised convolution (blurred colours ÷ blurred weights), at a reduced size for long distances.
         $by = $sigma < self::WIDE ? 1 : (int) floor($sigma / self::WIDE * 2);
         [$across, $down] = [(int) ceil($ink->width() / $by), (int) ceil($ink->height() / $by)];
         $part = fn (Image $image): Image => $by === 1 ? $image : $image->embed(0, 0, $across * $by, $down * $by)->shrunk($by)->settled();
@@ -71,14 +71,14 @@ final class EdgeCare
     }
 
     /**
-     * Drops specks of ink and fills pinholes below a size, each told as the width of a square as large.
+     * Removes specks of ink and fills pinholes below a size, given as the side of a square of equal area.
      */
     public static function tidied(Image $ink, float $specks, float $pinholes): Image
     {
         $solid = $ink->alpha()->isMore(127.0)->settled();
         [$regions, $count] = Morphology::regions($solid);
         if ($count > self::MOST_REGIONS) {
-            // So much dust that not every grain can be numbered: the finest goes first.
+            // Too many specks to label: remove the finest first.
             $solid = Blur::gaussian($solid, 1.0)->isMore(127.0)->settled();
             [$regions, $count] = Morphology::regions($solid);
         }
@@ -91,7 +91,7 @@ final class EdgeCare
         $alpha = $ink->alpha();
         if (str_contains($small($specks), "\xff")) {
             $speck = Lookup::shortsToBytes($numbers, $small($specks))->both($solid)->settled();
-            // The soft rim about a speck goes with it, where no other ink is near.
+            // Remove the soft rim around a speck, too, unless other ink is near.
             $about = Blur::gaussian($speck, 1.2)->isMore(2.0)->both(Blur::gaussian($solid->both($speck->inverted()), 1.2)->isMore(2.0)->inverted());
             $alpha = $speck->either($about)->chosen(Image::empty($ink->width(), $ink->height(), 1), $alpha);
         }
@@ -102,7 +102,7 @@ final class EdgeCare
         return $ink->withAlpha($alpha);
     }
 
-    /** Abramowitz and Stegun, Handbook of Mathematical Functions, 7.1.26: off by 1.5e-7 at most. */
+    /** erf(x): Abramowitz and Stegun, Handbook of Mathematical Functions, 7.1.26, error at most 1.5e-7. */
     private static function errorFunction(float $x): float
     {
         $t = 1 / (1 + 0.3275911 * abs($x));

@@ -8,24 +8,27 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
-/** Which of a few colours each pixel of a picture is. */
+/** Assigns each pixel of a picture to one of a few colours. */
 final class FlatColours
 {
-    /** Levels of 127 between the nearest colour and the next within which a little grain decides which is nearer, and a good deal of it. */
+    /**
+     * If the distances (0 to 127) to the nearest two colours differ by less than this, a little grain decides which is nearer; by less than UNSURE, strong
+     * grain does.
+     */
     private const CLOSE = 3.0;
 
     private const UNSURE = 10.0;
 
-    /** Share of close pixels from which on a picture is no flat art: that has 1 % of them as a JPEG, photos have 6 % and more (by trial). */
+    /** From this share of CLOSE pixels on, a picture is not flat art: flat art as JPEG has 1 % of them, photos 6 % and more (found by trial). */
     private const PHOTO = 0.03;
 
     /**
-     * The number of the colour that each pixel is nearest to, of those that stand about it: on its way from one to another a soft edge passes through
-     * others, which are not there.
+     * The index of the nearest colour for each pixel, considering only colours that occur around it: a soft edge between two colours passes near others, which
+     * are not there.
      *
      * @param  non-empty-list<Srgb>  $colours
-     * @param  ?Image  $enlarged  the same picture larger, whose pixels are to be numbered in its place
-     * @param  int  $smooth  odd: of a photo a pixel that is hardly nearer to one colour than to another becomes the most common of a square of so many
+     * @param  ?Image  $enlarged  the same picture enlarged, whose pixels are numbered instead
+     * @param  int  $smooth  odd side of a square: in a photo, pixels that are hardly nearer to one colour than to another take the most common one of this square
      * @return Image one band, settled
      */
     public static function numbered(Image $ink, array $colours, ?Image $enlarged = null, int $larger = 1, int $smooth = 1): Image
@@ -36,7 +39,7 @@ final class FlatColours
         [$least, $second, $number] = [null, null, ($enlarged ?? $ink)->alpha()->linearByte(0.0)];
         foreach (($enlarged === null ? $keys : ColourKeys::of($enlarged))->apart($colours) as $i => $far) {
             $stands = Morphology::grown($nearest->isEqual($i)->both($pure)->settled(), 2 * Mixtures::ABOUT + 1)->settled();
-            // Behind all that stand about the pixel, and where none does among the others as near as it is.
+            // Rank colours that do not occur nearby behind all that do; if none does, by distance alone.
             $far = ($enlarged === null ? $stands : $stands->zoomed($larger))->chosen($far, $far->linearByte(1.0, 128.0));
             $nearer = $least?->isMore($far)->settled();
             if ($nearer !== null && $smooth > 1) {
@@ -56,7 +59,7 @@ final class FlatColours
         }
         $apart = $second->minus($least)->settled();
 
-        // What was drawn flat is as it is.
+        // Flat art needs no smoothing.
         return $apart->isLess(self::CLOSE)->mean() / 255 < self::PHOTO ? $number : $apart->isLess(self::UNSURE)->chosen(Morphology::commonest($number, $smooth, count($colours)), $number)->settled();
     }
 }

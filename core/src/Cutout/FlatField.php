@@ -11,59 +11,59 @@ use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 
 /**
- * The light in which a ground was photographed, and the picture divided by it (flat-field correction): the surface of a page estimated from the page
- * itself, as for binarisation by Gatos, Pratikakis and Perantonis (Pattern Recognition 39, 2006). The ground is what is smooth and joined to the rim,
- * so it may be pale or dark; art that lies on it is looked over by normalised convolution (Knutsson and Westin, 1993).
+ * Flat-field correction: estimates the uneven light on a photographed ground and divides the picture by it. The background surface is estimated from the
+ * picture itself, as for binarisation by Gatos, Pratikakis and Perantonis (Pattern Recognition 39, 2006). The ground is what is smooth and connected to the
+ * rim, pale or dark; under the art it is interpolated by normalised convolution (Knutsson and Westin, 1993).
  */
 final readonly class FlatField
 {
-    /** Pixels of the longer side as the light is looked for. */
+    /** Longer side, in pixels, of the picture in which the light is estimated. */
     private const SIDE = 320;
 
-    /** Pixels of the shorter side below which there is no ground to speak of. */
+    /** Pictures whose shorter side has fewer pixels than this are left alone. */
     private const LEAST = 12;
 
-    /** Levels between the lightest and the darkest of five pixels each way up to which a place is smooth. */
+    /** A place is smooth if levels within 5 × 5 pixels differ by no more than this. */
     private const SMOOTH = 7.0;
 
-    /** The quieter part of a picture is its ground: a place is smooth, too, when it steps no more than so many times what that part does. */
+    /** A noisy ground: a place also counts as smooth if its contrast is at most GRAIN times the quantile QUIET of all contrasts. */
     private const QUIET = 0.25;
 
     private const GRAIN = 2.0;
 
-    /** Share of the rim that one smooth region must have to be ground, and that all of them must have together. */
+    /** Least share of the rim for one smooth region to be ground, and for all of them together. */
     private const PART = 0.06;
 
     private const RIM = 0.4;
 
-    /** How far, as a share of the light there, a place may be off it and be ground all the same. */
+    /** Largest relative difference from the estimated light at which a place still counts as ground. */
     private const OFF = 0.08;
 
-    /** Standard deviations in pixels: as far as a ground without any gap is averaged, and as far as gaps in it are looked over. */
+    /** Sigmas of the averaging, in pixels: the widest bridges gaps in the ground, the narrowest is used where the ground has none. */
     private const BELLS = [90.0, 24.0, 7.0];
 
-    /** Weight of a bell from which on it counts in full. */
+    /** Weight from which on an average counts in full. */
     private const FULL = 0.25;
 
-    /** Share of the light that is weaker than what all of it is brought to. */
+    /** Quantile of the light to which everything is brought. */
     private const TARGET = 0.9;
 
-    /** As many times lighter a place is made at most. */
+    /** Largest gain. */
     private const MOST_GAIN = 6.0;
 
-    /** Level of the light below which the ground is dark (our choice). */
+    /** Light below this level means a dark ground (our choice). */
     private const DARK = 120.0;
 
-    /** How often what has nearly the light so far is added to the ground. */
+    /** Passes in which places of nearly the estimated light are added to the ground. */
     private const PASSES = 5;
 
-    /** How far a band's share of all three may differ over a ground of one colour (our choice). */
+    /** Largest variation of a band's share of all three over a ground of one colour (our choice). */
     private const HUE = 0.06;
 
-    /** @param  Image  $light  three bands of floating point, in few pixels */
+    /** @param  Image  $light  three floating point bands, small */
     private function __construct(private Image $light) {}
 
-    /** Null for a picture that has no smooth ground along its rim. */
+    /** Null for a picture without a smooth ground along its rim. */
     public static function of(Image $ink): ?self
     {
         $scale = min(1.0, self::SIDE / max($ink->width(), $ink->height()));
@@ -71,7 +71,7 @@ final readonly class FlatField
         if (min($small->width(), $small->height()) < self::LEAST) {
             return null;
         }
-        // Grain is no step.
+        // Remove grain before measuring contrast.
         $colours = Blur::exact($small->band(0, 3), 1.0)->linearByte(1.0)->settled();
         $solid = $small->alpha()->isMore(250.0)->settled();
         $steps = Morphology::dilated($colours, 5)->minus(Morphology::eroded($colours, 5));
@@ -82,7 +82,7 @@ final readonly class FlatField
             return null;
         }
         $light = self::averaged($colours, $ground);
-        // Again and again with all that has nearly that light: from what is known into shadows, within letters, beside them.
+        // Grow the ground by what has nearly the estimated light: into shadows, inside letters and beside them.
         for ($pass = 0; $pass < self::PASSES; $pass++) {
             $off = $colours->linear(1.0)->minus($light)->settled();
             $far = $off->multiplied($off)->minus($light->multiplied($light)->linear(self::OFF ** 2))->isMore(0.0)->settled();
@@ -94,12 +94,12 @@ final readonly class FlatField
         return new self($light);
     }
 
-    /** Regions that take a part of the rim worth naming; null where they are too little of it. */
+    /** Smooth regions that cover a substantial part of the rim; null if they cover too little of it. */
     private static function alongRim(Image $smooth): ?Image
     {
         [$numbers] = Morphology::regions($smooth);
         [$width, $height] = [$smooth->width(), $smooth->height()];
-        // Two pixels wide, so about 4 (w + h) of them.
+        // The rim is two pixels wide: about 4 (w + h) pixels.
         $within = $smooth->crop(2, 2, max(1, $width - 4), max(1, $height - 4))->embed(2, 2, $width, $height);
         $numbers = $numbers->asNumbers()->settled();
         $counted = Histogram::ofMasks([$smooth->both($within->inverted())->settled()], $numbers)[0];
@@ -116,14 +116,14 @@ final readonly class FlatField
         return Lookup::shortsToBytes($numbers, $table)->both($smooth)->settled();
     }
 
-    /** The mean of the ground about each place, by the narrowest bell that holds enough of it. */
+    /** The local mean of the ground, by the narrowest Gaussian that contains enough of it. */
     private static function averaged(Image $colours, Image $ground): Image
     {
         $weight = $ground->linear(1 / 255)->settled();
         $known = $colours->multiplied($weight)->settled();
         $light = null;
         foreach (self::BELLS as $sigma) {
-            // A broad bell leaves nothing fine.
+            // A wide Gaussian leaves no detail: compute it at a reduced size.
             $by = max(1, min(intdiv(min($ground->width(), $ground->height()), 4), (int) floor($sigma / 3)));
             $near = Blur::exact($weight->shrunk($by), $sigma / $by)->settled();
             $mean = Blur::exact($known->shrunk($by), $sigma / $by)->divided($near->linear(1.0, 1e-6))->stretched($ground->width(), $ground->height())->settled();
@@ -134,7 +134,7 @@ final readonly class FlatField
         return $light;
     }
 
-    /** Whether the light keeps its hue all over, as on paper; a landscape's sky and grass do not. */
+    /** Whether the light has the same hue everywhere, as on paper, in contrast to the sky and grass of a landscape. */
     public function isOfOneColour(): bool
     {
         $sum = $this->light->band(0)->plus($this->light->band(1))->plus($this->light->band(2))->linear(1.0, 1.0)->settled();
@@ -148,7 +148,7 @@ final readonly class FlatField
         return true;
     }
 
-    /** The picture as it would look in even light: divided by it, or on a dark ground, where it is what air and lens add, less it. */
+    /** The picture in even light: divided by the light; on a dark ground, where the light is what air and lens add, minus the light. */
     public function evened(Image $ink, float $amount): Image
     {
         $bytes = $this->light->linearByte(1.0)->settled();
@@ -166,7 +166,7 @@ final readonly class FlatField
         return $even->linearByte(1.0)->asColours()->withBand($ink->alpha());
     }
 
-    /** The least level that a share of a band's pixels does not exceed. */
+    /** A quantile of a band's levels. */
     private static function level(Image $band, float $share): float
     {
         $counts = Histogram::of($band);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Cutout;
 
 /**
- * The cheapest cut that parts a source from a sink: the greatest flow between them, by Dinic's algorithm ("Algorithm for solution of a problem of
- * maximum flow in networks with power estimation", 1970).
+ * The minimum cut between a source and a sink, by Dinic's maximum flow algorithm ("Algorithm for solution of a problem of maximum flow in networks with
+ * power estimation", 1970).
  */
 final class LeastCut
 {
@@ -14,19 +14,19 @@ final class LeastCut
 
     private const SINK = 1;
 
-    /** Room that counts as none. */
+    /** Residual capacity that counts as 0. */
     private const FULL = 1e-9;
 
-    /** What the cut costs. */
+    /** Cost of the cut. */
     public float $flow = 0.0;
 
-    /** @var list<list<int>> arcs by node */
+    /** @var list<list<int>> outgoing arcs by node */
     private array $from;
 
     /** @var list<int> */
     private array $to = [];
 
-    /** @var array<int, float> room that is left; arc 2i + 1 is the way back of arc 2i */
+    /** @var array<int, float> residual capacities; arc 2i + 1 is the reverse of arc 2i */
     private array $room = [];
 
     /** @var list<int> */
@@ -40,26 +40,26 @@ final class LeastCut
         $this->from = array_fill(0, $nodes + 2, []);
     }
 
-    /** What it costs to put a node on the sink's side, and on the source's. */
+    /** Costs of assigning a node to the sink's side, and to the source's. */
     public function node(int $node, float $onSink, float $onSource): void
     {
         $this->arc(self::SOURCE, $node + 2, $onSink, 0.0);
         $this->arc($node + 2, self::SINK, $onSource, 0.0);
     }
 
-    /** What it costs when the first is kept and the other goes. */
+    /** Cost if the first node is on the source's side and the other on the sink's. */
     public function way(int $one, int $other, float $cost): void
     {
         $this->arc($one + 2, $other + 2, $cost, 0.0);
     }
 
-    /** What it costs to part two nodes, whichever goes. */
+    /** Cost of separating two nodes, in either direction. */
     public function edge(int $one, int $other, float $cost): void
     {
         $this->arc($one + 2, $other + 2, $cost, $cost);
     }
 
-    /** @return list<bool> of each node, whether it stays with the source */
+    /** @return list<bool> for each node, whether it is on the source's side */
     public function cut(): array
     {
         while ($this->levelled()) {
@@ -82,7 +82,7 @@ final class LeastCut
         $this->room[] = $back;
     }
 
-    /** Steps of each node from the source along arcs with room. */
+    /** The level graph: distance of each node from the source along arcs with residual capacity. */
     private function levelled(): bool
     {
         $this->level = array_fill(0, count($this->from), -1);
@@ -101,7 +101,7 @@ final class LeastCut
         return $this->level[self::SINK] >= 0;
     }
 
-    /** One more way from source to sink, and how much went along it. */
+    /** Augments along one more path from source to sink; returns the amount. */
     private function pushed(): float
     {
         $way = [];
@@ -114,7 +114,7 @@ final class LeastCut
             } elseif ($way === []) {
                 return 0.0;
             } else {
-                // A dead end: back, and on with the next arc.
+                // Dead end: go back and try the next arc.
                 $last = array_pop($way);
                 $node = $this->to[$last ^ 1];
                 $this->next[$node]++;

@@ -9,26 +9,26 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
 /**
- * Pixels of soft edges: mixtures of what lies on either side, and no colours of the picture's own. A mixture lies, in sRGB, between two pixels that
- * are neighbours of it in opposite directions: the sum of its distances from them is hardly more than theirs from one another.
+ * Finds pixels of soft edges, which are mixtures of both sides and not colours of their own. In sRGB a mixture lies between two opposite neighbours: the sum
+ * of its distances to them is hardly more than their distance from each other.
  */
 final class Mixtures
 {
-    /** Levels between two neighbours from which on there is an edge: less is grain. */
+    /** Least difference, in levels, between opposite neighbours of an edge; less is grain. */
     private const EDGE = 21.0;
 
-    /** By how much the way over a mixture may be longer than the straight one. */
+    /** Largest ratio of the sum of distances to the direct distance. */
     private const DETOUR = 1.15;
 
-    /** A mixture has this part at least of either side: less is grain. */
+    /** Least share of either side in a mixture; less is grain. */
     private const PART = 0.04;
 
     private const OPAQUE = 250.0;
 
-    /** Pixels of thin parts from which on they are grain. */
+    /** With more pixels in thin parts than this, they are grain. */
     private const GRAIN = 200_000;
 
-    /** Pixels about one that stands for itself within which mixtures are its own. */
+    /** Radius, in pixels, within which mixtures belong to a pixel of a pure colour. */
     public const ABOUT = 2;
 
     /**
@@ -40,7 +40,7 @@ final class Mixtures
         return self::lazily($ink)->settled();
     }
 
-    /** As of(), and computed only where it is asked for. */
+    /** Like of(), but computed on demand. */
     private static function lazily(Image $ink): Image
     {
         $colours = $ink->band(0, 3);
@@ -58,25 +58,25 @@ final class Mixtures
             $mixed = $mixed?->either($here) ?? $here;
         }
 
-        // What lies next to clear pixels has no colour on that side.
+        // Clear neighbours have no colour to compare with.
         return $mixed->both(Morphology::grown($ink->alpha()->isLess(self::OPAQUE))->inverted());
     }
 
     /**
-     * A mask without what of it are mixtures of other colours alone: parts a pixel or two wide, no pixel of which stands for itself.
+     * Removes parts from a mask that consist of mixtures only: parts of one or two pixels in width without any pure pixel.
      *
      * @param  Image  $mask  255 or 0, settled
      */
     public static function without(Image $mask, Image $ink): Image
     {
-        // What a square of three pixels fits into is no edge, nor what lies about it.
+        // Parts into which a 3 × 3 square fits are no edges, nor is what lies close to them.
         $body = Morphology::grown(Morphology::worn($mask), 2 * self::ABOUT + 3)->settled();
         $thin = $mask->both($body->inverted())->settled();
-        // Grain is no edge: in a photograph there is thin everywhere.
+        // In a photograph thin parts are everywhere: that is grain, not edges.
         if ($thin->mean() === 0.0 || $thin->area() > self::GRAIN) {
             return $mask;
         }
-        // Asked for where the mask is thin alone: elsewhere nothing is computed.
+        // Evaluated only where the mask is thin; elsewhere nothing is computed.
         $own = $thin->chosen(self::lazily($ink->settled())->inverted(), $thin)->settled();
 
         return $mask->both($body->either(Morphology::grown($own, 2 * self::ABOUT + 1)))->settled();

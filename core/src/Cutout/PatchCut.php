@@ -5,50 +5,50 @@ declare(strict_types=1);
 namespace TallCrow\Cutout;
 
 /**
- * Which patches of a picture belong to what was scribbled on: a least cut over neighbouring patches (Y. Li, J. Sun, C.-K. Tang, H.-Y. Shum, "Lazy
- * Snapping", 2004), where a patch is the likelier kept the more its colour is among those that were scribbled on and the fewer edges lie between it and
- * the scribbles (B. L. Price, B. Morse, S. Cohen, "Geodesic Graph Cut for Interactive Image Segmentation", 2010).
+ * Segments superpixels by scribbles: a minimum cut over neighbouring patches (Y. Li, J. Sun, C.-K. Tang, H.-Y. Shum, "Lazy Snapping", 2004), whose costs
+ * combine the likelihood of a patch's colour among the scribbled ones with its geodesic distance to the scribbles (B. L. Price, B. Morse, S. Cohen,
+ * "Geodesic Graph Cut for Interactive Image Segmentation", 2010).
  */
 final readonly class PatchCut
 {
-    /** How much the way to the scribbles counts, beside colour; this and what follows by trial with photos. */
+    /** Weight of the geodesic distance against colour; this and the following were found by trial with photos. */
     private const WAY = 0.45;
 
-    /** How much it costs to cut between patches that are alike. */
+    /** Cost of a cut between patches of equal colour. */
     private const TOGETHER = 1.0;
 
-    /** Steps between neighbours that are an edge by half, in usual steps. */
+    /** Colour step at which an edge counts half, in units of the median step. */
     private const EDGE = 3.0;
 
-    /** What each step costs, beside the edge in it. */
+    /** Cost of each step of a path, in addition to edges. */
     private const STEP = 0.02;
 
-    /** Border, in sides of a patch, from which two patches are neighbours on a way. */
+    /** Least common border, in sides of a patch, of neighbours on a path. */
     private const TOUCHING = 0.25;
 
-    /** Deviation in Lab of colours that are alike. */
+    /** Standard deviation, in Lab, of similar colours. */
     private const ALIKE = 7.0;
 
-    /** Likelihood of a colour that was scribbled on by neither. */
+    /** Likelihood of a colour under neither kind of scribble. */
     private const UNSEEN = 0.01;
 
-    /** Added to each way, so that two that are next to nothing are alike. */
+    /** Added to each distance, so that two very short ones count as equal. */
     private const NEAR = 0.05;
 
-    /** What it costs to part a patch from the scribble on it, and the way to a scribble that cannot be reached. */
+    /** Cost of separating a patch from a scribble on it, and distance to an unreachable scribble. */
     private const NEVER = 1e6;
 
     private const BEYOND = 1e3;
 
     /**
-     * @param  float  $usual  how far neighbours are apart in Lab, in the middle
-     * @param  list<array{int, int, float, float}>  $borders  two patches, how long their border is in sides of a patch, and how far their colours are apart in Lab
-     * @param  array<int, list<int>>  $beside  patches that touch each
+     * @param  float  $usual  median difference of neighbours in Lab
+     * @param  list<array{int, int, float, float}>  $borders  two patches, length of their border in sides of a patch, and difference of their colours in Lab
+     * @param  array<int, list<int>>  $beside  neighbours of each patch
      */
     private function __construct(private Superpixels $patches, private array $borders, private array $beside, private float $usual) {}
 
     /**
-     * @param  array<int, true>  $kept  patches by number
+     * @param  array<int, true>  $kept  patch indexes
      * @param  array<int, true>  $gone
      * @return list<bool> whether each is kept
      */
@@ -98,7 +98,7 @@ final readonly class PatchCut
     }
 
     /**
-     * Of each patch the shortest way to one of several, in edges that it crosses.
+     * For each patch the geodesic distance to the nearest of some patches, in edges crossed.
      *
      * @param  array<int, true>  $to
      * @return list<float>
@@ -115,14 +115,14 @@ final readonly class PatchCut
         return ShortestWays::of($steps, count($this->patches->colours), array_keys($to), self::BEYOND);
     }
 
-    /** @param  array<int, true>  $of  patches by number */
+    /** @param  array<int, true>  $of  patch indexes */
     private function bells(array $of): ColourBells
     {
         return ColourBells::about(array_map(fn (int $patch): array => $this->patches->colours[$patch], array_keys($of)), self::ALIKE);
     }
 
     /**
-     * Of what is kept, the parts that were scribbled on, and those that one patch at most parts from them: anything else is as like by chance.
+     * Keeps only components that were scribbled on, or that are at most one patch away from such a component: others are similar by chance.
      *
      * @param  list<bool>  $isKept
      * @param  array<int, true>  $scribbled

@@ -9,20 +9,20 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 
-/** Parts of a background that the picture encloses: inside an o, under a garland. */
+/** Pockets: parts of the background that the picture encloses, as inside an o or under a garland. */
 final class Pockets
 {
     private const MOST = 60;
 
-    /** Pixels on the longer side of the picture in which pockets are looked for. */
+    /** Longer side, in pixels, of the picture in which pockets are searched. */
     private const SMALL = 700;
 
-    /** Share of the picture from which on a pocket is worth naming. */
+    /** Least share of the picture for a pocket to be listed. */
     private const LEAST = 0.0002;
 
     private const MOST_REGIONS = 65_000;
 
-    /** The parts of a mask that another one touches. */
+    /** The connected parts of a mask that another mask touches. */
     public static function touched(Image $mask, Image $by): Image
     {
         [$regions, $count] = Morphology::regions($mask);
@@ -30,7 +30,7 @@ final class Pockets
             return $mask->both($by->isMore(127.0));
         }
         $numbers = $regions->asNumbers()->settled();
-        // Numbers where it is touched; 0 stands for where it is not.
+        // Region numbers where touched, 0 elsewhere.
         $seen = Histogram::ofShorts($by->isMore(127.0)->both($mask)->chosen($numbers, $numbers->linearShort(0.0, 0.0))->settled());
         $table = str_repeat("\0", 65536);
         foreach ($seen as $number => $many) {
@@ -41,7 +41,7 @@ final class Pockets
     }
 
     /**
-     * The larger pockets, the largest first: a place within each, as shares of the picture, and its share of it.
+     * The larger pockets, the largest first: for each, a point inside it (in shares of the picture) and its share of the area.
      *
      * @return list<array{x: float, y: float, share: float}>
      */
@@ -72,9 +72,9 @@ final class Pockets
     }
 
     /**
-     * The middle of the longest run of pixels along a row.
+     * The middle of the longest horizontal run of pixels.
      *
-     * @param  list<int>  $places  in order
+     * @param  list<int>  $places  pixel indexes in ascending order
      */
     private static function inside(array $places, int $width): int
     {

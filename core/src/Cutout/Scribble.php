@@ -10,19 +10,19 @@ use TallCrow\Geometry\Path;
 use TallCrow\Raster\Canvas;
 use TallCrow\Raster\Image;
 
-/** A line or a closed shape drawn over a picture to say what belongs to it and what does not. */
+/** A stroke or a closed shape over a picture that marks what is kept or removed. */
 final readonly class Scribble
 {
     public const MOST = 200;
 
     public const MOST_POINTS = 2000;
 
-    /** @param  list<array{float, float}>  $points  shares of the picture's width and height */
+    /** @param  list<array{float, float}>  $points  points in shares of the picture's width and height */
     public function __construct(
         public array $points,
-        /** Share of the picture's longer side; 0 is the closed shape within the points. */
+        /** Width as a share of the picture's longer side; 0 means the closed shape through the points. */
         public float $width,
-        /** Marks what is kept; else what goes. */
+        /** Whether it marks what is kept, instead of what goes. */
         public bool $keeps,
     ) {}
 
@@ -32,7 +32,7 @@ final readonly class Scribble
         return ['points' => $this->points, 'width' => $this->width, 'keeps' => $this->keeps];
     }
 
-    /** The same scribble over a part of the picture: its left, top, width and height, and the picture's width and height, in pixels. */
+    /** The same scribble relative to a part of the picture, given by its left, top, width and height and the picture's size in pixels. */
     public function within(int $left, int $top, int $width, int $height, int $ofWidth, int $ofHeight): self
     {
         return new self(
@@ -42,7 +42,7 @@ final readonly class Scribble
     }
 
     /**
-     * Where the scribbles of one kind lie on a picture: one band, 255 there. A dab is never less than a pixel.
+     * A mask of all scribbles of one kind; each covers at least a pixel.
      *
      * @param  list<self>  $scribbles
      */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Cutout;
 
-/** From each node of a network the shortest way to one of several: E. W. Dijkstra, "A note on two problems in connexion with graphs", 1959. */
+/** Shortest paths from every node to the nearest of several targets: E. W. Dijkstra, "A note on two problems in connexion with graphs", 1959. */
 final readonly class ShortestWays
 {
     /**
-     * @param  array<int, array<int, float>>  $steps  by node and by the one beside it how long the step is, both ways
+     * @param  array<int, array<int, float>>  $steps  symmetric edge lengths, by node and neighbour
      * @param  list<int>  $to
-     * @param  float  $beyond  of a node from which none can be reached
-     * @return list<float> by node
+     * @param  float  $beyond  the distance to return for unreachable nodes
+     * @return list<float> distances by node
      */
     public static function of(array $steps, int $nodes, array $to, float $beyond): array
     {

@@ -7,8 +7,8 @@ namespace TallCrow\Cutout;
 use TallCrow\Raster\Image;
 
 /**
- * The map from a rectangle to the four corners that a crooked picture of it has: a projection of the plane, as worked
- * out from its four pairs of points (Heckbert, "Fundamentals of Texture Mapping and Image Warping", 1989, §2.2.2).
+ * Perspective correction: the projective map from a rectangle to the four corners of its crooked picture, computed from
+ * the four pairs of points (Heckbert, "Fundamentals of Texture Mapping and Image Warping", 1989, §2.2.2).
  */
 final readonly class Straighten
 {
@@ -24,7 +24,7 @@ final readonly class Straighten
     /**
      * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners  pixels: top left, top right, bottom right, bottom left
      *
-     * @throws CornersCross when they do not go round in turn, none of them inwards
+     * @throws CornersCross when the corners do not form a convex quadrilateral in order
      */
     public static function corners(array $corners): self
     {
@@ -35,7 +35,7 @@ final readonly class Straighten
                 throw CornersCross::make();
             }
         }
-        // As large as the longer of each two sides, so that nothing is lost.
+        // Use the longer of each two opposite sides, so that no detail is lost.
         $width = (int) max(1, round(max(hypot($x1 - $x0, $y1 - $y0), hypot($x2 - $x3, $y2 - $y3))));
         $height = (int) max(1, round(max(hypot($x3 - $x0, $y3 - $y0), hypot($x2 - $x1, $y2 - $y1))));
         [$dx1, $dx2, $sx] = [$x1 - $x2, $x3 - $x2, $x0 - $x1 + $x2 - $x3];
@@ -48,7 +48,7 @@ final readonly class Straighten
     }
 
     /**
-     * Where a place of the straightened picture came from.
+     * Maps a point of the straightened picture to the crooked one.
      *
      * @return array{float, float}
      */

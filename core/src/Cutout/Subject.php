@@ -10,43 +10,46 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
 /**
- * The subject of a photo with a busy ground, from rough scribbles of what is kept and what goes: a least cut over small patches, see PatchCut. The cut is then laid
- * along the picture's own edges, pixel by pixel, by the colours that lie on either side of it, and what mixes the two is taken apart: see Unmixing.
+ * Cuts out the subject of a photo with a busy background, from rough scribbles: a minimum cut over superpixels (see PatchCut), which is then refined along
+ * the picture's edges, pixel by pixel, by the colours on either side. Mixed pixels along the edge are unmixed (see Unmixing).
  */
 final class Subject
 {
-    /** Pixels of the small picture, and patches in it. */
+    /** Pixels of the small picture, and superpixels in it. */
     private const PIXELS = 90_000;
 
     private const PATCHES = 1800;
 
-    /** Share of a patch that a scribble covers at least. */
+    /** Least share of a patch that a scribble must cover to mark it. */
     private const COVERED = 0.3;
 
-    /** Share of the picture below which a subject with the room about it is looked at by itself, and that room in its longer sides (our choice). */
+    /**
+     * If the subject with its margin takes less than this share of the picture, it is segmented once more by itself; the margin is ROOM times its longer side
+     * (our choice).
+     */
     private const SMALL = 0.5;
 
     private const ROOM = 0.2;
 
     private const MARKED = 127;
 
-    /** Pixels of the small picture across, either side of the cut, that may be of either. */
+    /** Width, in pixels of the small picture, of the band along the cut that is decided anew pixel by pixel. */
     private const UNSURE = 7;
 
-    /** Pixels of the small picture from about which colours are carried. */
+    /** Sigma, in pixels of the small picture, by which colours on either side are extended into the band. */
     private const CARRIED = 3.0;
 
-    /** Levels between the colours on either side at which they say half of where the edge is, and how much they say at most. */
+    /** Difference, in levels, between the colours of both sides at which colour has half of its influence on the edge, and its greatest influence. */
     private const EDGE = 16.0;
 
     private const TRUST = 0.8;
 
-    /** Pixels by which what is decided is smoothed, so that grain makes no edge. */
+    /** Sigma, in pixels, of the smoothing of the decision, so that grain makes no edge. */
     private const SMOOTH = 0.8;
 
     private const RIM = 3;
 
-    /** @param  list<Scribble>  $scribbles  what is not told to go is the picture's rim */
+    /** @param  list<Scribble>  $scribbles  if no stroke marks what goes, the picture's rim does */
     public static function of(Image $ink, array $scribbles): Image
     {
         if (! Scribble::any($scribbles, true)) {
@@ -65,7 +68,7 @@ final class Subject
         if ($window === null) {
             return self::alongEdges($ink, $small, $rough);
         }
-        // A small subject is looked at once more, in patches of its own size.
+        // Segment a small subject once more, with finer patches.
         [$left, $top, $width, $height] = $window;
         $part = $ink->crop($left, $top, $width, $height)->settled();
         $own = self::sized($part->band(0, 3), self::PIXELS);
@@ -77,7 +80,7 @@ final class Subject
     }
 
     /**
-     * In pixels where a subject lies with room about it; null where that is most of the picture.
+     * The subject's box with a margin, in pixels; null if that is most of the picture.
      *
      * @param  list<Scribble>  $scribbles
      * @return ?array{int, int, int, int} left, top, width, height
@@ -98,10 +101,10 @@ final class Subject
     }
 
     /**
-     * Which patches are kept: 255 there.
+     * A mask of the patches that are kept.
      *
-     * @param  list<Scribble>  $scribbles  what is not told to go is the picture's rim
-     * @param  list<bool>  $sides  left, top, right and bottom: those along which nothing is kept
+     * @param  list<Scribble>  $scribbles  if no stroke marks what goes, the picture's rim does
+     * @param  list<bool>  $sides  for left, top, right and bottom, whether nothing is kept along that side
      */
     private static function rough(Image $small, array $scribbles, array $sides = []): Image
     {
@@ -114,7 +117,7 @@ final class Subject
         return Image::raw(implode('', array_map(fn (int $patch): string => $isKept[$patch] ? "\xff" : "\0", $patches->of)), $patches->width, $patches->height, 1);
     }
 
-    /** @return array<int, true> patches that a scribble covers well, or best where it is thinner than they are */
+    /** @return array<int, true> patches well covered by a scribble, or covered best if the scribble is thinner than a patch */
     private static function marked(Superpixels $patches, Image $mask): array
     {
         $covered = $all = array_fill(0, count($patches->colours), 0);
@@ -147,8 +150,9 @@ final class Subject
     }
 
     /**
-     * Where the picture's own edge runs by the cut: each pixel near it goes to that of the two colours about it, of what is well within and of what is
-     * well without, to which it is nearer.
+     * Refines the cut along the picture's edges: each pixel near it is assigned to the nearer of two local colours, that of the sure inside and that of the
+     * sure
+     * outside.
      */
     private static function alongEdges(Image $ink, Image $small, Image $mask): Image
     {
@@ -156,14 +160,14 @@ final class Subject
         $soft = Blur::gaussian($mask, self::UNSURE / 4, 0.02)->settled();
         $near = $soft->isMore(2.0)->both($soft->isLess(253.0))->settled();
         $kept = Tiles::flat($mask, $width, $height);
-        // With the pixels about it from which it is enlarged.
+        // With a rim of pixels needed for enlarging.
         $tiles = Tiles::under(Morphology::grown($near, 7)->settled(), $width, $height, self::RIM);
         if ($tiles === null) {
             return $kept->settled();
         }
         $within = self::carried($small, Morphology::worn($mask, self::UNSURE)->settled());
         $without = self::carried($small, Morphology::worn($mask->inverted()->settled(), self::UNSURE)->settled());
-        // All that is enlarged is so at once.
+        // Enlarge all bands in one operation.
         $about = $tiles->packed($within->withBand($without)->withBand($soft)->stretched($width, $height)->withBand($ink->band(0, 3)));
         $edge = $about->band(6)->settled();
         $score = self::score($about->band(7, 3), $about->band(0, 3), $about->band(3, 3), $edge);
@@ -171,7 +175,7 @@ final class Subject
         return $tiles->laid($edge->isMore(2.0)->both($edge->isLess(253.0))->chosen($score, $edge->isMore(127.0))->settled(), $kept)->settled();
     }
 
-    /** 255 where a pixel's colour is nearer to that of what lies within; where both are alike, where the cut runs. */
+    /** Up to 255 where a pixel's colour is nearer to the inside; if both sides are alike, by the rough cut. */
     private static function score(Image $colours, Image $within, Image $without, Image $soft): Image
     {
         [$way, $off] = [$within->minus($without)->settled(), $colours->minus($without)];
@@ -183,7 +187,7 @@ final class Subject
         return Blur::gaussian($score, self::SMOOTH, 0.05)->isMore(127.0);
     }
 
-    /** Colours carried from where a mask is to where it is not, some pixels on. */
+    /** Extends colours from within a mask to the pixels around it. */
     private static function carried(Image $colours, Image $mask): Image
     {
         $weight = Blur::gaussian($mask->linear(1 / 255, 1e-6), self::CARRIED, 0.02)->settled();
@@ -191,7 +195,7 @@ final class Subject
         return Blur::gaussian($colours->multiplied($mask->linear(1 / 255, 1e-6)), self::CARRIED, 0.02)->divided($weight)->linearByte(1.0)->settled();
     }
 
-    /** A small picture; blocks are averaged first, which is quick. */
+    /** A small version of a picture; whole blocks are averaged first, which is quick. */
     private static function sized(Image $image, int $pixels): Image
     {
         $by = min(1.0, sqrt($pixels / ($image->width() * $image->height())));

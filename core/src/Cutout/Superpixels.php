@@ -8,19 +8,19 @@ use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
 /**
- * A picture in some thousand patches of like colour that keep to its edges: SLIC (R. Achanta, A. Shaji, K. Smith, A. Lucchi, P. Fua, S. Süsstrunk,
- * "SLIC Superpixels Compared to State-of-the-Art Superpixel Methods", 2012), without its last step: patches may fall apart.
+ * Divides a picture into some thousand patches of similar colour along its edges: SLIC (R. Achanta, A. Shaji, K. Smith, A. Lucchi, P. Fua, S. Süsstrunk,
+ * "SLIC Superpixels Compared to State-of-the-Art Superpixel Methods", 2012), without the final connectivity step: a patch may consist of several parts.
  */
 final readonly class Superpixels
 {
     private const ROUNDS = 5;
 
-    /** How much nearness counts beside likeness: the paper's m. */
+    /** Weight of spatial proximity against colour similarity: the paper's m. */
     private const COMPACT = 12.0;
 
     /**
-     * @param  array<int, int>  $of  the patch of each pixel, row by row
-     * @param  list<array{float, float, float}>  $colours  Lab, of each patch
+     * @param  array<int, int>  $of  patch index of each pixel, row by row
+     * @param  list<array{float, float, float}>  $colours  mean Lab colour of each patch
      */
     private function __construct(
         public int $width,
@@ -29,7 +29,7 @@ final readonly class Superpixels
         public array $colours,
     ) {}
 
-    /** @param  Image  $colours  small: three bands */
+    /** @param  Image  $colours  a small picture of three bands */
     public static function of(Image $colours, int $count): self
     {
         [$width, $height] = [$colours->width(), $colours->height()];
@@ -54,7 +54,7 @@ final readonly class Superpixels
         return new self($width, $height, $of, array_map(fn (array $centre): array => [$centre[0], $centre[1], $centre[2]], $centres));
     }
 
-    /** @return array{list<float>, list<float>, list<float>} L, a and b of each pixel, each in a list of its own: a list of lists costs a third more */
+    /** @return array{list<float>, list<float>, list<float>} L, a and b of each pixel in three lists; a list of triples would take a third longer */
     private static function labs(Image $colours): array
     {
         $labs = ColourBands::labs($colours)->settled();
@@ -80,7 +80,7 @@ final readonly class Superpixels
             for ($y = max(0, (int) ($cy - $step)); $y <= $bottom; $y++) {
                 $dy = ($y - $cy) * ($y - $cy) * $weight;
                 for ($x = max(0, (int) ($cx - $step)), $at = $y * $width + $x; $x <= $right; $x++, $at++) {
-                    // Most pixels are out of reach by their place alone.
+                    // Most candidates are ruled out by position alone.
                     $dx = $x - $cx;
                     $far = $dx * $dx * $weight + $dy;
                     if ($far >= $near[$at]) {
@@ -130,7 +130,7 @@ final readonly class Superpixels
     }
 
     /**
-     * Patches that touch, by "one other" with the smaller number first, and along how many pixels.
+     * Lengths of common borders in pixels, by "one other" with the smaller index first.
      *
      * @return array<string, int>
      */

@@ -8,25 +8,25 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 
 /**
- * Those squares of a picture in which there is something to do, each with some pixels about it, laid side by side as one small picture: what is done to that
- * is done to all of them at once, and to nothing else.
+ * The tiles of a picture that need processing, each with a rim of pixels, packed side by side into one small picture, so that an operation is applied to all
+ * of them at once, and to nothing else.
  */
 final readonly class Tiles
 {
-    /** Pixels each way: a multiple of every block that is averaged. */
+    /** Side of a tile in pixels, a multiple of every block size that is averaged. */
     private const SIDE = 96;
 
     private const IN_A_ROW = 16;
 
-    /** Squares that are laid in one pass, in whole rows: a pass takes longer with the square of their number. */
+    /** Tiles joined in one pass, in whole rows: the time of a pass grows with the square of their number. */
     private const FEW = 256;
 
-    /** Share of the squares from which on all of the picture is worked at once. */
+    /** From this share of tiles on, processing the whole picture is quicker. */
     private const MOST = 0.6;
 
     /**
-     * @param  non-empty-list<int>  $cells  numbers of the squares, row by row
-     * @param  int  $rim  pixels about each
+     * @param  non-empty-list<int>  $cells  tile indexes, row by row
+     * @param  int  $rim  rim of pixels around each tile
      */
     private function __construct(
         private array $cells,
@@ -35,7 +35,7 @@ final readonly class Tiles
         private int $rim,
     ) {}
 
-    /** @return ?self the squares that have any of a mask; null where none has */
+    /** @return ?self the tiles in which a mask is not empty; null if there are none */
     public static function with(Image $mask, int $rim): ?self
     {
         [$across, $down] = [(int) ceil($mask->width() / self::SIDE), (int) ceil($mask->height() / self::SIDE)];
@@ -46,14 +46,14 @@ final readonly class Tiles
     }
 
     /**
-     * The squares of a picture of that size that a smaller mask of it has something in; null where it has nothing.
+     * The tiles of a picture of that size in which a smaller version of a mask is not empty; null if there are none.
      *
-     * @param  Image  $small  255 or 0
+     * @param  Image  $small  mask of 0 and 255
      */
     public static function under(Image $small, int $width, int $height, int $rim): ?self
     {
         [$across, $down] = [(int) ceil($width / self::SIDE), (int) ceil($height / self::SIDE)];
-        // The squares in which a pixel of the small one begins and ends.
+        // The tiles in which a small pixel begins and ends.
         $squares = fn (int $at, int $of, int $length): array => array_unique([intdiv((int) floor($at * $length / $of), self::SIDE), intdiv(min($length - 1, (int) ceil(($at + 1) * $length / $of)), self::SIDE)]);
         $columns = array_map(fn (int $x): array => $squares($x, $small->width(), $width), range(0, $small->width() - 1));
         $cells = [];
@@ -71,7 +71,7 @@ final readonly class Tiles
         return $cells === [] ? null : new self(array_keys($cells), $across, $down, $rim);
     }
 
-    /** A picture of that size with one level for each square: that of a smaller picture in its middle. */
+    /** A picture of that size with one level for each tile: the level of a smaller picture at the tile's centre. */
     public static function flat(Image $small, int $width, int $height): Image
     {
         [$across, $down] = [(int) ceil($width / self::SIDE), (int) ceil($height / self::SIDE)];
@@ -86,13 +86,13 @@ final readonly class Tiles
         return Image::raw($bytes, $across, $down, 1)->zoomed(self::SIDE)->crop(0, 0, $width, $height);
     }
 
-    /** Whether they are so many that laying them side by side costs more than it saves. */
+    /** Whether there are so many tiles that packing costs more than it saves. */
     public function areMost(): bool
     {
         return count($this->cells) > self::MOST * $this->across * $this->down;
     }
 
-    /** The squares of an 8-bit picture with what is about them, its edges drawn out where it ends; nothing where the last row of them has room. */
+    /** Packs the tiles of an 8-bit picture with their rims; edge pixels are repeated beyond the picture, and free room in the last row is 0. */
     public function packed(Image $picture): Image
     {
         $side = self::SIDE + 2 * $this->rim;
@@ -104,7 +104,7 @@ final readonly class Tiles
         return count($blocks) === 1 ? $blocks[0] : Composition::mosaic($blocks, 1)->settled();
     }
 
-    /** A picture, in memory, with its squares in place of those that were packed. */
+    /** A picture in memory, with the packed tiles copied back into their places. */
     public function laid(Image $packed, Image $on): Image
     {
         return $on->withCopied($packed, array_map(function (int $at, int $cell) use ($on): array {
@@ -114,7 +114,7 @@ final readonly class Tiles
         }, array_keys($this->cells), $this->cells));
     }
 
-    /** @return array{int, int} left and top of the square of that number where they lie side by side */
+    /** @return array{int, int} left and top of a tile in the packed picture */
     private function packedAt(int $at): array
     {
         $side = self::SIDE + 2 * $this->rim;
@@ -122,7 +122,7 @@ final readonly class Tiles
         return [$at % self::IN_A_ROW * $side, intdiv($at, self::IN_A_ROW) * $side];
     }
 
-    /** @return array{int, int} left and top of a square */
+    /** @return array{int, int} left and top of a tile in the picture */
     private function place(int $cell): array
     {
         return [$cell % $this->across * self::SIDE, intdiv($cell, $this->across) * self::SIDE];

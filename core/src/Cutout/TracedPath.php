@@ -7,15 +7,15 @@ namespace TallCrow\Cutout;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 
-/** A path that potrace wrote: tenths of a pixel from the bottom left, as M/m, l, c and z. */
+/** A path in potrace's output format: tenths of a pixel from the bottom left, with commands M/m, l, c and z. */
 final readonly class TracedPath
 {
-    /** Parts of a pixel that it counts in. */
+    /** Units per pixel. */
     public const UNITS = 10;
 
     /**
-     * @param  int  $height  pixels of the bitmap
-     * @param  int  $rim  pixels of it to the left of and above what was traced
+     * @param  int  $height  height of the bitmap in pixels
+     * @param  int  $rim  margin of the bitmap, in pixels, to the left of and above the traced picture
      */
     private function __construct(private string $data, private int $height, private int $rim) {}
 
@@ -31,7 +31,7 @@ final readonly class TracedPath
         return trim($this->data) === '';
     }
 
-    /** In pixels from the top left of what was traced. */
+    /** The path in pixels from the top left of the traced picture. */
     public function path(): Path
     {
         preg_match_all('/[Mmlcz]|-?\d+(?:\.\d+)?/', $this->data, $tokens);
@@ -43,9 +43,9 @@ final readonly class TracedPath
     }
 
     /**
-     * The path as it was written, as attributes of SVG's <path>: of one with many nodes it is much shorter than node by node.
+     * The path data unchanged, as attributes of SVG's <path>: with many nodes this is much shorter than converting each node.
      *
-     * @param  Affine  $then  from pixels of what was traced
+     * @param  Affine  $then  applied to pixels of the traced picture
      */
     public function attributes(Affine $then): string
     {

@@ -7,23 +7,23 @@ namespace TallCrow\Cutout;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
-/** Smooth outlines of what is inked, by Debian's potrace. */
+/** Traces masks to smooth outlines, by Debian's potrace. */
 final class Tracer
 {
-    /** What a process that could not be started ends with, as a shell's does (POSIX). */
+    /** Exit code of a shell for a command that was not found (POSIX). */
     private const NOT_FOUND = 127;
 
-    /** Tracings that run side by side at most. */
+    /** Most processes at the same time. */
     private const BESIDE = 4;
 
-    /** The outline of a mask, where it is half full or more. */
+    /** The outline of a mask, thresholded at half. */
     public static function outline(Image $mask): TracedPath
     {
         return self::outlines([$mask])[0];
     }
 
     /**
-     * Outlines of several masks, traced side by side.
+     * Outlines of several masks, traced in parallel.
      *
      * @param  list<Image>  $masks
      * @return list<TracedPath>
@@ -57,8 +57,8 @@ final class Tracer
     /** @return resource */
     private static function begun(Image $mask, string $base)
     {
-        // One empty pixel all about, so that ink at the window's edge is closed there; and rows of whole bytes, since
-        // libvips 8.14 loses a column when it packs the last bits of a row.
+        // One empty pixel all around, so that ink at the edge is closed there; and rows of whole bytes, since libvips 8.14 loses
+        // a column when it packs the last bits of a row.
         ImageFile::writeBitmap($mask->embed(1, 1, intdiv($mask->width() + 2 + 7, 8) * 8, $mask->height() + 2), "$base.pbm");
         $process = proc_open(
             ['potrace', '--backend', 'svg', '--flat', '--turdsize', '2', '--alphamax', '1', '--unit', (string) TracedPath::UNITS, '--output', "$base.svg", "$base.pbm"],

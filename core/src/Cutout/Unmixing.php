@@ -14,54 +14,57 @@ use TallCrow\Raster\Morphology;
 use TallCrow\Raster\Vips;
 
 /**
- * Edges of what was cut from a background: each pixel there is a mixture of the background and of what stands before it. Both colours are carried to
- * it from about it; how much of the nearer one it holds is its alpha, and what is left when the background is taken off its own colour. This is the
- * compositing equation C = α F + (1 - α) B solved for α along the line from B to F (as in blue-screen matting, Smith and Blinn 1996).
+ * Unmixes the edge pixels of a cut-out, each of which mixes the background B and the foreground F. Both colours are extended to the pixel from its
+ * surroundings; then the compositing equation C = α F + (1 − α) B is solved for α along the line from B to F (as in blue-screen matting, Smith and Blinn 1996),
+ * and the background's part is removed from the colour.
  */
 final class Unmixing
 {
-    /** Pixels either side of the border that may be mixtures. */
+    /** Pixels on either side of the border that may be mixtures. */
     private const REACH = 2.4;
 
-    /** Levels of the bell that count as touched. */
+    /** Level of the blurred mask from which on a pixel counts as near the border. */
     private const TOUCHED = 4.0;
 
-    /** Pixels from about which colours are carried. */
+    /** Sigma, in pixels, by which colours are extended. */
     private const CARRIED = 3.0;
 
     private const BLOCK = 3;
 
-    /** What is more unlike the background says more about what stands before it: of what is within so many pixels, by this power, nearly only the most unlike. */
+    /**
+     * Pixels less similar to the background tell more about the foreground: within AMONG pixels they are weighted by their distance to this power, so that
+     * almost only the least similar count.
+     */
     private const UNLIKE = 16.0;
 
     private const AMONG = 7;
 
-    /** From the distance between two colours, which is 255 √3 at most. */
+    /** Scales a colour distance (at most 255 √3) to a byte. */
     private const TO_BYTE = 0.57735;
 
-    /** What is less than so many times the background's grain is taken for grain, but never more than so much alpha. */
+    /** Alpha below this many times the background's grain counts as grain, up to a limit. */
     private const GRAIN = 1.5;
 
     private const FAINT = 0.08;
 
-    /** By how much the scatter of colours about an edge is multiplied beside the distance across it, and what that of the subject counts (by trial). */
+    /** Factor on the scatter of colours near an edge against the distance across it, and the weight of the subject's own scatter (found by trial). */
     private const SCATTER = 4.0;
 
     private const BEFORE = 0.25;
 
-    /** Deviation in pixels of an edge that is known by its shape alone: about that of a lens (common practice). */
+    /** Sigma, in pixels, of an edge that is known by its shape alone: about that of a lens (common practice). */
     private const SHARP = 0.6;
 
-    /** How much a difference of colour weighs beside one of lightness where a file keeps colour at half the size, as most JPEGs do (common practice). */
+    /** Weight of chroma against luma in files with subsampled chroma, as most JPEGs have (common practice). */
     private const COARSE_COLOUR = 0.05;
 
-    /** Luma of BT.601, by which JFIF takes colour and lightness apart. */
+    /** Luma weights of BT.601, used by JFIF. */
     private const LUMA = [0.299, 0.587, 0.114];
 
     /**
-     * Of what was cut from a ground of a few colours.
+     * For a cut-out from a background of a few colours.
      *
-     * @param  Image  $gone  255 where all is background
+     * @param  Image  $gone  mask: 255 for pure background
      */
     public static function edges(Image $ink, Image $gone): Image
     {
@@ -69,9 +72,9 @@ final class Unmixing
     }
 
     /**
-     * Of what was cut from any ground: where its colours say nothing, the shape of the cut does.
+     * For a cut-out from any background: where colours are not conclusive, alpha follows the shape of the cut.
      *
-     * @param  Image  $gone  255 where all is background
+     * @param  Image  $gone  mask: 255 for pure background
      */
     public static function edgesOfShape(Image $ink, Image $gone): Image
     {
@@ -80,12 +83,12 @@ final class Unmixing
 
     private static function worked(Image $ink, Image $gone, bool $byShape): Image
     {
-        // A bell that touches the border reaches about two deviations to either side of it.
+        // A Gaussian extends about two sigmas to either side of the border.
         $soft = Blur::rough($gone, self::REACH / 2, 0.02)->settled();
         $sure = $soft->isMore(255 - self::TOUCHED)->settled();
         $mixed = $soft->isMore(self::TOUCHED)->both($sure->inverted())->settled();
         $cleared = $ink->masked($gone->inverted());
-        // Only where there are mixtures: in most pictures that is a small part of it.
+        // Process only tiles with mixtures, in most pictures a small part.
         $tiles = Tiles::with($mixed, (int) (5 * self::CARRIED));
         if ($tiles === null) {
             return $cleared;
@@ -113,11 +116,11 @@ final class Unmixing
         $weighed = $coarse ? self::byLuma($way) : $way;
         $length = ColourBands::product($way, $weighed)->settled();
         $alpha = ColourBands::product($off, $weighed)->divided($length->linear(1.0, 1.0))->unitToByte()->settled();
-        // Its own colour: the less of it there is, the more is taken from about it.
+        // The pixel's own colour; the lower its alpha, the more of the extended colour is used.
         $part = $alpha->linear(1 / 255)->settled();
         $own = $off->divided($part->linear(1.0, 0.02))->plus($ground);
         if ($coarse) {
-            // Of its own only the lightness is sharp.
+            // With subsampled chroma only the luma is sharp.
             $own = $before->plus(self::luma($own->minus($before)));
         }
         $clean = $own->multiplied($part)->plus($before->multiplied($part->linear(-1.0, 1.0)))->linearByte(1.0)->asColours();
@@ -127,7 +130,7 @@ final class Unmixing
         return $mixed->chosen($clean, $ink->band(0, 3))->asColours()->withBand($ink->alpha()->times($kept));
     }
 
-    /** How far two colours are apart at each pixel, in a byte. */
+    /** Distance of two colours at each pixel, scaled to a byte. */
     private static function between(Image $one, Image $other): Image
     {
         $off = $one->minus($other);
@@ -136,12 +139,12 @@ final class Unmixing
     }
 
     /**
-     * An alpha that goes by the shape of what is cut where colours scatter about the edge as widely as the two sides lie apart, and so say nothing:
-     * N. Wiener's weight of a signal beside its noise.
+     * Blends the alpha from colours with the alpha from the cut's shape, by a Wiener weight (signal ÷ (signal + noise)): where colours scatter as much as both
+     * sides differ, they are not conclusive.
      *
-     * @param  Image  $length  squared levels between the two colours
-     * @param  Image  $ground  how far the ground's pixels about it are off their mean, as of between()
-     * @param  Image  $before  the same of what stands before it
+     * @param  Image  $length  squared distance of the two colours, in levels
+     * @param  Image  $ground  local scatter of the background, as from between()
+     * @param  Image  $before  local scatter of the foreground
      */
     private static function steady(Image $alpha, Image $length, Image $ground, Image $before, Image $gone): Image
     {
@@ -151,7 +154,7 @@ final class Unmixing
         return $alpha->minus($shape)->multiplied($length->divided($length->plus($noise)))->plus($shape)->linearByte(1.0)->settled();
     }
 
-    /** Levels that half of the background's pixels are at most off its colour. */
+    /** The median distance of background pixels from the background's colour, in levels. */
     private static function grain(Image $difference, Image $sure): float
     {
         $counts = Histogram::summedBy($sure, $difference);
@@ -168,9 +171,9 @@ final class Unmixing
     }
 
     /**
-     * An alpha without what may as well be the background's grain: none up to it, all from twice as much on.
+     * Removes alpha that may be the background's grain: 0 up to the grain's strength, unchanged from twice that on.
      *
-     * @param  Image  $length  squared levels between the two colours
+     * @param  Image  $length  squared distance of the two colours, in levels
      * @param  float  $grain  levels
      */
     private static function overGrain(Image $alpha, Image $length, float $grain): Image
@@ -178,32 +181,32 @@ final class Unmixing
         if ($grain < 1.0) {
             return $alpha;
         }
-        // As many times its own grain; what is more than faint is no grain, however strong that is.
+        // In multiples of the grain. More than faint alpha is never grain, however strong the grain is.
         $times = $alpha->multiplied($length->raised(0.5))->linear(1 / self::GRAIN / $grain, -255.0)->linearByte(1.0);
 
         return $alpha->times($times->lighter($alpha->linearByte(1 / self::FAINT, -255.0)))->settled();
     }
 
-    /** Colours as they are about each pixel, by weight; far from any weight, none. Carried colours have nothing fine: they are worked at a third of the size. */
+    /** Locally weighted mean of colours; 0 far from any weight. Computed at a third of the size, since the result has no fine detail. */
     private static function carried(Image $colour, Image $weight): Image
     {
         $by = self::BLOCK;
         [$across, $down] = [intdiv($colour->width(), $by) + 3, intdiv($colour->height(), $by) + 3];
         $small = fn (Image $image): Image => Blur::gaussian($image->spread($by, $by, $across * $by, $down * $by)->shrunk($by), self::CARRIED / $by, 0.01);
-        // In whole numbers: a colour times its weight takes 16 bits.
+        // Integer arithmetic: a colour times its weight fits into 16 bits.
         $weighed = $small($colour->multiplied($weight));
         $mean = $weighed->divided($small($weight->linearShort(257.0, 0.0))->linear(1 / 257, 1e-3))->linearByte(1.0)->settled();
 
         return $mean->zoomed($by)->crop($by, $by, $colour->width(), $colour->height());
     }
 
-    /** Lightness in all three bands. */
+    /** Luma, repeated in three bands. */
     private static function luma(Image $bands): Image
     {
         return $bands->operation('recomb', [Image::of(Vips::matrix([self::LUMA, self::LUMA, self::LUMA]))]);
     }
 
-    /** A difference of colours, weighed so that its product with another is mostly that of their lightness: w I + 3 (1 - w) y yᵗ. */
+    /** Multiplies a colour difference by w I + 3 (1 − w) y yᵗ, so that its dot product with another is dominated by luma. */
     private static function byLuma(Image $way): Image
     {
         $row = fn (float $own): array => array_map(fn (float $other): float => 3 * (1 - self::COARSE_COLOUR) * $own * $other, self::LUMA);

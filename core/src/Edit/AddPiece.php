@@ -15,7 +15,10 @@ use TallCrow\Artwork\SourceReader;
 use TallCrow\Effect\Values;
 use TallCrow\Render\Placer;
 
-/** Adds a layer on top of all others, in free space near the upper middle of the sheet; what has no colours of its own is filled in one that stands out on the cloths. */
+/**
+ * Adds a layer on top of all others, in free space near the upper middle of the sheet; what has no colours of its own is filled in one that stands out on the
+ * cloths.
+ */
 final readonly class AddPiece extends Operation
 {
     /** @param  float  $share  of the width of the sheet */

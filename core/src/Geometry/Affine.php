@@ -31,7 +31,7 @@ final readonly class Affine
         return new self(1, 0, 0, 1, $x, $y);
     }
 
-    /** Clockwise on a sheet whose y points down. */
+    /** A rotation, clockwise as y points down. */
     public static function turn(float $degrees): self
     {
         $angle = deg2rad($degrees);
@@ -39,7 +39,7 @@ final readonly class Affine
         return new self(cos($angle), sin($angle), -sin($angle), cos($angle), 0, 0);
     }
 
-    /** This first, $next after it. */
+    /** The composition: this map first, then $next. */
     public function then(self $next): self
     {
         return new self(
@@ -52,7 +52,7 @@ final readonly class Affine
         );
     }
 
-    /** @throws NothingToMeasure when it flattens the plane to a line */
+    /** @throws NothingToMeasure when the map is singular */
     public function inverse(): self
     {
         $area = $this->a * $this->d - $this->b * $this->c;
@@ -72,7 +72,7 @@ final readonly class Affine
         return [$this->a * $x + $this->c * $y + $this->e, $this->b * $x + $this->d * $y + $this->f];
     }
 
-    /** By how much lengths grow, in the mean of all directions: the root of that of areas. */
+    /** The mean scale factor: √|determinant|. */
     public function factor(): float
     {
         return sqrt(abs($this->a * $this->d - $this->b * $this->c));

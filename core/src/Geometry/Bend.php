@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Geometry;
 
-/** A smooth map of the plane with its way back, by which outlines are bent and pictures resampled. */
+/** A smooth warp of the plane and its inverse: outlines are bent by the map, pictures are resampled by the inverse. */
 final readonly class Bend
 {
     private const GRID = 48;
 
     /**
      * @param  \Closure(float, float): array{float, float}  $forward
-     * @param  \Closure(float, float): array{float, float}  $back  points that nothing is bent to are answered as NAN
+     * @param  \Closure(float, float): array{float, float}  $back  NAN for points that are no image of any point
      */
     public function __construct(
         public \Closure $forward,
@@ -32,7 +32,7 @@ final readonly class Bend
         return new self(fn (float $x, float $y): array => $by->apply($x, $y), fn (float $x, float $y): array => $back->apply($x, $y));
     }
 
-    /** Each column of points moved up or down by an amount of its own. */
+    /** A warp that moves each column up or down by its own amount. */
     public static function columns(callable $down): self
     {
         return new self(
@@ -49,7 +49,7 @@ final readonly class Bend
         );
     }
 
-    /** The box about the image of a box, looked for on a grid over it. */
+    /** The bounding box of a box's image, found by sampling a grid. */
     public function bounds(Box $box): Box
     {
         $left = $top = INF;

@@ -47,13 +47,13 @@ final class Bending
     /**
      * @param  Segment  $segment
      * @param  array{float, float}  $at
-     * @param  array{float, float}  $bent  where its beginning is bent to
+     * @param  array{float, float}  $bent  image of its start point
      * @param  callable(float, float): array{float, float}  $map
      * @param  list<Segment>  $out
      *
      * @param-out list<Segment> $out
      *
-     * @return array{float, float} where its end is bent to
+     * @return array{float, float} image of its end point
      */
     private static function bend(array $segment, array $at, array $bent, callable $map, float $limit, float $longest, array &$out): array
     {

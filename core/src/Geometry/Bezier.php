@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * Bézier curves of the second and third degree.
+ * Quadratic and cubic Bézier curves.
  *
  * @phpstan-import-type Segment from Path
  */
 final class Bezier
 {
-    /** @return list<float> values at the turning points inside the curve */
+    /** @return list<float> values at the extremes within the curve */
     public static function quadraticExtremes(float $p0, float $p1, float $p2): array
     {
         $bend = $p0 - 2 * $p1 + $p2;
@@ -23,7 +23,7 @@ final class Bezier
         return $t > 0 && $t < 1 ? [self::quadratic($p0, $p1, $p2, $t)] : [];
     }
 
-    /** @return list<float> values at the turning points inside the curve */
+    /** @return list<float> values at the extremes within the curve */
     public static function cubicExtremes(float $p0, float $p1, float $p2, float $p3): array
     {
         $a = -$p0 + 3 * $p1 - 3 * $p2 + $p3;
@@ -60,7 +60,7 @@ final class Bezier
     }
 
     /**
-     * Both halves of a segment, by de Casteljau's rule.
+     * Splits a segment in half by de Casteljau's algorithm.
      *
      * @param  array{float, float}  $from
      * @param  Segment  $s  an L, Q or C
@@ -90,8 +90,8 @@ final class Bezier
     }
 
     /**
-     * Cuts a curve into even chords, as many as keep within the tolerance: a chord of the n-th part of a quadratic is
-     * off by |p0 - 2 p1 + p2| ÷ 4n² at most, and a cubic by no more than three times that of its worse half.
+     * Flattens a curve into n chords of equal parameter length, as many as keep within the tolerance. A chord of an n-th of a quadratic is off by at most
+     * |p0 − 2 p1 + p2| ÷ 4n², one of a cubic by at most three times that of its worse half.
      *
      * @param  array{float, float}  $from
      * @param  array{'Q', float, float, float, float}|array{'C', float, float, float, float, float, float}  $s

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Geometry;
 
-/** An upright rectangle. Its unit is its owner's: inches on the sheet, font units in a glyph, or pixels. */
+/** An axis-parallel rectangle, in inches on the sheet, font units or pixels, as its user defines. */
 final readonly class Box
 {
     public function __construct(
@@ -64,7 +64,7 @@ final readonly class Box
         );
     }
 
-    /** May be empty; ask isEmpty(). */
+    /** The intersection; check isEmpty(). */
     public function intersection(self $other): self
     {
         return new self(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Geometry;
 
-/** One side of a box, as it stands. */
+/** One side of a box. */
 enum BoxSide: string
 {
     case Top = 'top';
@@ -22,17 +22,17 @@ enum BoxSide: string
         };
     }
 
-    /** Whether the side runs from left to right. */
+    /** Whether the side is horizontal. */
     public function isLevel(): bool
     {
         return $this === self::Top || $this === self::Bottom;
     }
 
     /**
-     * Which side it is once the box is mirrored.
+     * The side after mirroring the box.
      *
-     * @param  int  $x  -1 from side to side, otherwise 1
-     * @param  int  $y  -1 from top to bottom, otherwise 1
+     * @param  int  $x  -1 to mirror left to right, otherwise 1
+     * @param  int  $y  -1 to mirror top to bottom, otherwise 1
      */
     public function mirrored(int $x, int $y): self
     {
@@ -40,7 +40,7 @@ enum BoxSide: string
     }
 
     /**
-     * The point so far along a side, clockwise, and so far within it; both as shares of the box.
+     * The point at a distance along the side (clockwise) and a distance inwards, both in shares of the box.
      *
      * @return array{float, float}
      */
@@ -54,13 +54,13 @@ enum BoxSide: string
         };
     }
 
-    /** The length of the side of a box of that size. */
+    /** Length of this side for a box of that size. */
     public function length(float $width, float $height): float
     {
         return $this->isLevel() ? $width : $height;
     }
 
-    /** How far a box of that size reaches from the side inwards. */
+    /** Extent of a box of that size, measured inwards from this side. */
     public function depth(float $width, float $height): float
     {
         return $this->isLevel() ? $height : $width;

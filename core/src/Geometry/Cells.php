@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace TallCrow\Geometry;
 
-/** The cells of points, each all that lies nearest to its own (Voronoi), on a square that meets itself at the edges. Worked out by GEOS. */
+/** The Voronoi diagram of points on a square with periodic edges, computed by GEOS. */
 final class Cells
 {
-    /** Share of the square beyond its edge from which points are taken, at least, and cells that this is broad. */
+    /** Least margin beyond the square from which points are repeated, as a share of the square; and the margin in cell widths. */
     private const LEAST_NEAR = 0.3;
 
     private const CELLS_NEAR = 6.0;
 
     /**
-     * The sides of all cells that touch the square; those that cross its edge are there at both edges.
+     * The sides of all cells that touch the square. A side that crosses the square's edge appears at both edges.
      *
-     * @param  list<array{float, float}>  $points  from 0 to the side of the square
-     * @return list<array{float, float, float, float}> from one end to the other
+     * @param  list<array{float, float}>  $points  coordinates from 0 to the side of the square
+     * @return list<array{float, float, float, float}> x and y of both ends
      */
     public static function sides(array $points, float $square): array
     {
-        // Cells are about as broad as points lie apart: beyond a few of them nothing bears on the square any more.
+        // A cell is about as wide as the distance between points; points more than a few cells away do not matter.
         $near = $square * min(1.0, max(self::LEAST_NEAR, self::CELLS_NEAR / sqrt(max(1, count($points)))));
         $all = [];
         foreach ([-$square, 0.0, $square] as $dx) {

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * Cuts an outline off at the sides of a box (Sutherland and Hodgman 1974): what lies beyond a side is laid along it, so that points within are as often gone
- * round as before, and both rules of filling hold.
+ * Clips an outline to a box (Sutherland and Hodgman 1974): parts beyond a side are replaced by lines along it, so that winding numbers of points inside are
+ * unchanged, and both fill rules still hold.
  *
  * @phpstan-import-type Segment from Path
  */
 final class Clipping
 {
-    /** @param  float  $tolerance  by which a curve that reaches beyond may be off: it becomes chords */
+    /** @param  float  $tolerance  greatest error of curves that leave the box, which are flattened */
     public static function toBox(Path $path, Box $box, float $tolerance): Path
     {
         foreach ([[1, 1.0, $box->right], [1, -1.0, -$box->left], [2, 1.0, $box->bottom], [2, -1.0, -$box->top]] as [$axis, $sign, $most]) {
@@ -22,7 +22,7 @@ final class Clipping
         return $path;
     }
 
-    /** @param  callable(array{float, float}): float  $beyond  how far a point lies beyond the side */
+    /** @param  callable(array{float, float}): float  $beyond  distance of a point beyond the side, negative inside */
     private static function beyond(Path $path, callable $beyond, float $tolerance): Path
     {
         $cut = [];
@@ -31,7 +31,7 @@ final class Clipping
         foreach ($path->segments as $segment) {
             if ($segment[0] === 'M') {
                 $start = $at = Path::end($segment);
-                // Of a contour that begins beyond the side, the first point is where it comes back.
+                // If a contour starts beyond the side, it begins where it comes back.
                 $contour = $beyond($at) <= 0 ? [$segment] : [];
 
                 continue;
@@ -58,7 +58,7 @@ final class Clipping
     }
 
     /**
-     * A segment as it is where all of it lies on this side, and as lines where not.
+     * The segment itself if all of it lies inside, otherwise flattened.
      *
      * @param  array{float, float}  $from
      * @param  Segment  $segment

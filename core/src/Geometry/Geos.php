@@ -8,7 +8,7 @@ use FFI;
 use FFI\CData;
 
 /**
- * The functions of GEOS that Region works with (Debian's libgeos-c1v5): https://libgeos.org/doxygen/geos__c_8h.html
+ * The functions of GEOS that Region uses (Debian's libgeos-c1v5): https://libgeos.org/doxygen/geos__c_8h.html
  *
  * @internal
  */
@@ -54,7 +54,7 @@ final class Geos
 
     public const POLYGONS = 6;
 
-    /** GEOSBufferCapStyles: it matters for open lines alone. */
+    /** GEOSBufferCapStyles, for open lines. */
     private const ROUND_CAP = 1;
 
     private static ?FFI $library = null;
@@ -67,7 +67,7 @@ final class Geos
     }
 
     /**
-     * A call that makes a geometry.
+     * Calls a function that returns a new geometry.
      *
      * @throws GeometryFailed
      */
@@ -94,13 +94,13 @@ final class Geos
         return is_int($count) ? $count : throw GeometryFailed::during($function);
     }
 
-    /** @param  list<array{float, float}>  $points  closed, the first again at the end */
+    /** @param  list<array{float, float}>  $points  closed: the first point is repeated at the end */
     public static function ring(array $points): CData
     {
         return self::made('Geom_createLinearRing', self::sequence($points));
     }
 
-    /** @param  non-empty-list<array{float, float}>  $points  two at least */
+    /** @param  non-empty-list<array{float, float}>  $points  at least two */
     public static function line(array $points): CData
     {
         return self::made('Geom_createLineString', self::sequence($points));
@@ -126,7 +126,7 @@ final class Geos
     }
 
     /**
-     * @param  CData  $ring  of a polygon
+     * @param  CData  $ring  a ring of a polygon
      * @return list<array{float, float}> closed
      */
     public static function points(CData $ring): array
@@ -144,7 +144,7 @@ final class Geos
     }
 
     /**
-     * The sides of the cells of some points, in the order of where they begin.
+     * The sides of the Voronoi cells of some points, ordered by their start.
      *
      * @param  non-empty-list<array{float, float}>  $points
      * @return list<array{float, float, float, float}>
@@ -167,7 +167,7 @@ final class Geos
         return $sides;
     }
 
-    /** @param  list<CData>  $parts  which become the collection's own */
+    /** @param  list<CData>  $parts  whose ownership passes to the collection */
     public static function collection(int $type, array $parts): CData
     {
         $array = self::pointers($parts);
@@ -187,7 +187,7 @@ final class Geos
         return $array;
     }
 
-    /** @param  int  $quadrant  chords to a quarter of a circle */
+    /** @param  int  $quadrant  chords per quarter circle */
     public static function buffer(CData $geometry, float $by, int $quadrant, Join $join, float $limit): CData
     {
         $style = match ($join) {
@@ -206,7 +206,7 @@ final class Geos
         } catch (FFI\Exception $missing) {
             throw GeometryFailed::library($missing);
         }
-        // Without a handler its complaints are for nobody; what fails answers null.
+        // No message handlers: failures return null.
         // @phpstan-ignore method.notFound (declared above)
         $handle = self::$handle ?? self::$library->GEOS_init_r();
         self::$handle = $handle instanceof CData ? $handle : throw GeometryFailed::during('init');

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * An area whose edge is moved, by the nonzero rule: each edge is moved as it is, corners that open are joined, and at one that closes the way from one
- * moved edge to the next goes by the corner itself. That is what strips beside the edges and fans at the corners leave of their lines when they are laid
- * together, all running the same way round, so that every edge comes to lie exactly where it belongs.
+ * Offsets an area, to be filled by the nonzero rule: every edge is moved in parallel, outer corners are joined, and at inner corners the path goes through
+ * the original corner. This equals the union of a strip for each edge and a fan for each corner, all wound the same way, so that every edge lies exactly
+ * where it belongs.
  *
  * @phpstan-import-type Segment from Path
  */
@@ -21,9 +21,9 @@ final class Offset
     private float $width;
 
     /**
-     * @param  list<array{float, Join, float}>  $steps  widths, corners and limits of mitres, one after another
+     * @param  list<array{float, Join, float}>  $steps  offset, join and mitre limit of each consecutive offset
      * @param  int  $side  1 outwards, -1 inwards
-     * @param  float  $tolerance  by which the chords of round corners may stray
+     * @param  float  $tolerance  greatest error of the chords of round joins
      */
     private function __construct(
         private readonly array $steps,
@@ -34,9 +34,9 @@ final class Offset
     }
 
     /**
-     * The area with all that lies beside it.
+     * Fills the area grown outwards.
      *
-     * @param  list<list<array{float, float}>>  $contours  closed, what they enclose to the left, as a region's run
+     * @param  list<list<array{float, float}>>  $contours  closed, with the area on the left, as in a Region
      * @param  list<array{float, Join, float}>  $steps
      */
     public static function outwards(array $contours, array $steps, float $tolerance): Path
@@ -45,7 +45,7 @@ final class Offset
     }
 
     /**
-     * What of the area lies beside its edge.
+     * Fills the part of the area along its edge.
      *
      * @param  list<list<array{float, float}>>  $contours
      * @param  list<array{float, Join, float}>  $steps
@@ -74,7 +74,7 @@ final class Offset
             [$dx, $dy] = [$points[$i][0] - $x, $points[$i][1] - $y];
             $length = hypot($dx, $dy);
             if ($length > self::NOTHING) {
-                // The normal to the side that the edge is moved to.
+                // Position, normal (towards the side of the offset) and length.
                 $edges[] = [$x, $y, $this->side * $dy / $length, -$this->side * $dx / $length, $length];
             }
         }
@@ -91,7 +91,7 @@ final class Offset
             if ($turn > 0) {
                 array_push($moved, ...$this->corner($x, $y, [$fromX, $fromY], [$nx, $ny]));
             } elseif (-2 * $this->width * $turn < (1 + $alike) * min($length, $other)) {
-                // Where both moved edges meet.
+                // Intersection of both moved edges.
                 $share = $this->width / (1 + $alike);
                 $moved[] = [$x + ($fromX + $nx) * $share, $y + ($fromY + $ny) * $share];
             } else {
@@ -113,9 +113,9 @@ final class Offset
     }
 
     /**
-     * The outer edge of an opening corner, from the end of one moved edge to the start of the next. Each step moves what the one before it left.
+     * The join of an outer corner, from the end of one moved edge to the start of the next. Each offset starts from the result of the one before.
      *
-     * @param  array{float, float}  $from  normals of both edges
+     * @param  array{float, float}  $from  normals of the two edges
      * @param  array{float, float}  $to
      * @return list<array{float, float}>
      */
@@ -132,7 +132,7 @@ final class Offset
             $points = $moved;
         }
 
-        // From edge to edge: of a mitre the point alone is known.
+        // A mitre is known by its tip alone; add the points on both edges.
         return [
             [$x + $from[0] * $this->width, $y + $from[1] * $this->width],
             ...array_map(fn (array $point): array => [$point[0], $point[1]], $points),
@@ -141,7 +141,7 @@ final class Offset
     }
 
     /**
-     * One corner moved by a width: its new corners about its own point, each between two normals.
+     * Offsets one corner: the resulting corners relative to its point, each with the normals before and after it.
      *
      * @param  array{float, float}  $a
      * @param  array{float, float}  $b
@@ -162,7 +162,7 @@ final class Offset
             return [[$a[0] * $width, $a[1] * $width, $a, $middle], [$b[0] * $width, $b[1] * $width, $middle, $b]];
         }
         if ($join !== Join::Round) {
-            // Cut square at one width: two corners of half the turn.
+            // Cut off at a distance of one width: two corners of half the angle.
             return [...$this->joined($a, $middle, $width, $join, M_SQRT2), ...$this->joined($middle, $b, $width, $join, M_SQRT2)];
         }
         $angle = acos($cos);
@@ -175,7 +175,7 @@ final class Offset
             $points[] = [$way[0] * $width, $way[1] * $width, $last, $way];
             $last = $way;
         }
-        // The arc's own points are as smooth as it is.
+        // Points within the arc have no corner.
         foreach ($points as $i => $point) {
             $points[$i][3] = $points[$i + 1][2] ?? $b;
             $points[$i][2] = $i === 0 ? $a : $point[2];
@@ -185,7 +185,7 @@ final class Offset
     }
 
     /**
-     * Half way from one normal to the other on the side that opens, also where they are opposite.
+     * The bisector of two normals on the outer side, even if they are opposite.
      *
      * @param  array{float, float}  $a
      * @param  array{float, float}  $b

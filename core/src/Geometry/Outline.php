@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Geometry;
 
-/** The outlines of simple figures, centred on the origin. */
+/** Outlines of simple shapes, centred on the origin. */
 final class Outline
 {
-    /** Arcs of a circle, each a cubic curve: off the true circle by 0.0004 % of the radius at most; four would be by 0.03 %, half a pixel on 12 inches at 300 ppi. */
+    /** Cubic arcs per circle. Eight are off by at most 0.0004 % of the radius; four would be off by 0.03 %, half a pixel on 12 inches at 300 ppi. */
     private const ARCS = 8;
 
     public static function rectangle(float $width, float $height): Path
@@ -25,7 +25,7 @@ final class Outline
         $segments = [['M', $x, 0.0]];
         for ($i = 0; $i < self::ARCS; $i++) {
             [$cos, $sin] = [cos($i * $step), sin($i * $step)];
-            // The last ends where the first began, to the last bit.
+            // Close the circle exactly, without rounding errors.
             [$endCos, $endSin] = $i === self::ARCS - 1 ? [1.0, 0.0] : [cos(($i + 1) * $step), sin(($i + 1) * $step)];
             $segments[] = ['C', $x * ($cos - $handle * $sin), $y * ($sin + $handle * $cos), $x * ($endCos + $handle * $endSin), $y * ($endSin - $handle * $endCos), $x * $endCos, $y * $endSin];
         }
@@ -33,19 +33,19 @@ final class Outline
         return new Path([...$segments, ['Z']]);
     }
 
-    /** A regular polygon standing on its flat side or its point as the count has it, drawn into the given box. */
+    /** A regular polygon scaled to the given box, with a vertex at the top. */
     public static function polygon(int $sides, float $width, float $height): Path
     {
         return self::spokes($sides, fn (int $i): float => 1.0, $width, $height);
     }
 
-    /** @param  float  $waist radius of the inner corners as a share of the outer, above 0 and below 1 */
+    /** @param  float  $waist inner radius ÷ outer radius, above 0 and below 1 */
     public static function star(int $points, float $waist, float $width, float $height): Path
     {
         return self::spokes($points * 2, fn (int $i): float => $i % 2 === 0 ? 1.0 : $waist, $width, $height);
     }
 
-    /** @param  float  $thickness share of the radius, 0 to 1 */
+    /** @param  float  $thickness ring width as a share of the radius, 0 to 1 */
     public static function ring(float $thickness, float $width, float $height): Path
     {
         $hole = self::ellipse($width * (1 - $thickness), $height * (1 - $thickness))->transformed(Affine::scale(-1, 1));

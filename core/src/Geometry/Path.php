@@ -36,7 +36,7 @@ final readonly class Path
         return new self($segments);
     }
 
-    /** @param  list<list<array{float, float}>>  $contours  closed, the first point again at the end of each */
+    /** @param  list<list<array{float, float}>>  $contours  closed: each repeats its first point at the end */
     public static function chain(array $contours): self
     {
         $segments = [];
@@ -58,7 +58,7 @@ final readonly class Path
     public function transformed(Affine $by): self
     {
         [$a, $b, $c, $d, $e, $f] = [$by->a, $by->b, $by->c, $by->d, $by->e, $by->f];
-        /** @var list<array<int, float>> $segments their letters aside */
+        /** @var list<array<int, float>> $segments without their letters */
         $segments = $this->segments;
         foreach ($segments as $i => $s) {
             for ($k = 1, $n = count($s); $k < $n; $k += 2) {
@@ -73,7 +73,7 @@ final readonly class Path
     }
 
     /**
-     * The tight bounds, by the extremes of each curve and not of its handles.
+     * The tight bounding box: by the extremes of curves, not by their control points.
      *
      * @throws NothingToMeasure for an empty path
      */
@@ -86,7 +86,7 @@ final readonly class Path
             if ($segment[0] === 'Z') {
                 continue;
             }
-            /** @var array<int, float> $s its letter aside */
+            /** @var array<int, float> $s without its letter */
             $s = $segment;
             $n = count($s);
             [$x, $y] = [$s[$n - 2], $s[$n - 1]];
@@ -102,7 +102,7 @@ final readonly class Path
             if ($y > $bottom) {
                 $bottom = $y;
             }
-            // A curve lies within its handles, so it is looked into only where one of them sticks out.
+            // A curve lies within the hull of its control points: compute its extremes only if one of them is outside the box so far.
             for ($i = 1; $i < $n - 2; $i += 2) {
                 if ($s[$i] < $left || $s[$i] > $right || $s[$i + 1] < $top || $s[$i + 1] > $bottom) {
                     $xs = $n === 5 ? Bezier::quadraticExtremes($px, $s[1], $s[3]) : Bezier::cubicExtremes($px, $s[1], $s[3], $s[5]);
@@ -122,11 +122,11 @@ final readonly class Path
     }
 
     /**
-     * Bends the outline by any smooth map of the plane. A segment is cut in halves until the map of its ends and handles
-     * strays from its true image by no more than the tolerance, so curves stay curves.
+     * Maps the outline by any smooth map of the plane. Segments are halved until mapping their end and control points approximates the true image within the
+     * tolerance, so that curves stay curves.
      *
      * @param  callable(float, float): array{float, float}  $map
-     * @param  float  $longest  a segment longer than this is cut unseen, so that no wave is stepped over
+     * @param  float  $longest  longer segments are always halved, so that no wave is missed
      */
     public function mapped(callable $map, float $tolerance, float $longest = INF): self
     {
@@ -134,9 +134,9 @@ final readonly class Path
     }
 
     /**
-     * Closed chains of points, curves as chords within the tolerance; what encloses nothing is left out.
+     * The contours flattened to closed polygons within the tolerance; contours without area are left out.
      *
-     * @return list<list<array{float, float}>> the first point again at the end of each
+     * @return list<list<array{float, float}>> each repeats its first point at the end
      */
     public function contours(float $tolerance): array
     {
@@ -166,8 +166,9 @@ final readonly class Path
     }
 
     /**
-     * All that the outline passes over when it is moved in a straight line, by the nonzero rule: its first place, its last, and what each edge
-     * sweeps between them. Curves must have been cut into chords, and outer contours run counterclockwise by their signed area, as a region's do.
+     * The area swept when the outline is moved along a vector, to be filled by the nonzero rule: the start, the end, and a parallelogram for each edge. The
+     * path
+     * must be flattened, with outer contours counterclockwise by their signed area, as those of a Region.
      */
     public function swept(float $x, float $y): self
     {
@@ -179,7 +180,7 @@ final readonly class Path
                 $start = $to;
             } else {
                 $turn = ($to[0] - $at[0]) * $y - ($to[1] - $at[1]) * $x;
-                // All run the same way round as the outline, so that the nonzero rule fills where they overlap.
+                // All parts wind the same way as the outline, so that the nonzero rule unites them.
                 [$from, $until] = $turn > 0 ? [$at, $to] : [$to, $at];
                 abs($turn) < 1e-15 || array_push($out, ['M', ...$from], ['L', ...$until], ['L', $until[0] + $x, $until[1] + $y], ['L', $from[0] + $x, $from[1] + $y], ['Z']);
             }
@@ -189,7 +190,7 @@ final readonly class Path
         return new self($out);
     }
 
-    /** In few bytes, to be kept: how many numbers each segment has, and the numbers. */
+    /** A compact binary form for the cache: the count of numbers in each segment, then the numbers. */
     public function packed(): string
     {
         $kinds = '';
@@ -227,7 +228,7 @@ final readonly class Path
         return new self($kinds === '' ? [] : $segments);
     }
 
-    /** An SVG path's d attribute, to a ten-thousandth of the unit unless told otherwise. */
+    /** The d attribute of an SVG path. */
     public function toSvg(int $decimals = 4): string
     {
         $scale = 10 ** $decimals;
@@ -243,7 +244,7 @@ final readonly class Path
     }
 
     /**
-     * Where a segment ends.
+     * End point of a segment.
      *
      * @param  Segment  $s  any but Z
      * @return array{float, float}

@@ -7,18 +7,18 @@ namespace TallCrow\Geometry;
 use FFI\CData;
 
 /**
- * An area of the plane with straight edges, as polygons that neither cross nor overlap. All operations answer a new one. Lengths are in the
- * unit of the outline that it was made of. The work is done by GEOS.
+ * An immutable area of the plane with straight edges: polygons that neither cross nor overlap. Lengths are in the unit of the outline that it was made
+ * from. The computation is done by GEOS.
  */
 final class Region
 {
-    /** By how much a chord may stray from its curve, in inches: a tenth of a pixel at 300 ppi. */
+    /** Greatest distance of a chord from its curve, in inches: a tenth of a pixel at 300 ppi. */
     public const TOLERANCE = 0.1 / 300;
 
-    /** Length that a corner beyond its limit is cut by before it is moved out; nobody sees it. */
+    /** Length by which a corner beyond the mitre limit is chamfered before the offset; too small to be seen. */
     private const CHAMFER = 0.0001;
 
-    /** Points nearer to one another than this are one, in inches: a twentieth of a pixel at 300 ppi. */
+    /** Points closer than this count as one, in inches: a twentieth of a pixel at 300 ppi. */
     private const CLOSE = 0.05 / 300;
 
     private const NOTHING = 1e-12;
@@ -30,7 +30,7 @@ final class Region
         Geos::call('Geom_destroy', $this->geometry);
     }
 
-    /** What an outline fills by the nonzero rule, its curves as chords. */
+    /** The area that an outline fills by the nonzero rule, with curves flattened. */
     public static function filledBy(Path $path, float $tolerance = self::TOLERANCE): self
     {
         $contours = $path->contours($tolerance);
@@ -39,7 +39,7 @@ final class Region
         }
         $lines = new self(Geos::collection(Geos::LINES, array_map(Geos::ring(...), $contours)));
         if (Geos::says('isSimple', $lines->geometry)) {
-            // Nested rings that turn by turn run the other way round: inside and outside alternate.
+            // For properly nested rings of alternating direction the even-odd rule gives the same result, and is quicker.
             $built = new self(Geos::made('BuildArea', $lines->geometry));
             if (abs($built->area() - abs(array_sum(array_map(self::signedArea(...), $contours)))) < 1e-6 * max(1e-9, $built->area())) {
                 return $built;
@@ -50,7 +50,7 @@ final class Region
     }
 
     /**
-     * What a round brush of that width covers along a line; a single point is a dab.
+     * The area that a round brush covers along a line; a single point is a disc.
      *
      * @param  non-empty-list<array{float, float}>  $points
      */
@@ -76,17 +76,17 @@ final class Region
         return new self(Geos::made('UnaryUnion', $all->geometry));
     }
 
-    /** All of it moved out, or below nothing moved in: Minkowski's sum with a disc, corners made as asked. */
+    /** The offset (buffer) of the area, inwards if negative, with the given joins. */
     public function moved(float $by, Join $join = Join::Round, float $limit = 4.0): self
     {
         if (abs($by) < self::NOTHING) {
             return $this;
         }
-        // The sagitta of a chord: r (1 - cos(half its angle)).
+        // Sagitta of a chord: r (1 − cos(angle / 2)).
         $half = acos(max(0.0, 1 - self::TOLERANCE / abs($by)));
         $quadrant = max(4, (int) ceil(M_PI / 4 / max(1e-3, $half)));
         $moved = [];
-        // One by one and united afterwards: several times quicker than all at once.
+        // Buffering polygons one by one and uniting them is several times quicker than all at once.
         foreach ($this->polygons() as $polygon) {
             $cut = $join === Join::Round ? null : self::chamfered($polygon, $by > 0, $join === Join::Bevel ? M_SQRT2 : $limit);
             $moved[] = new self(Geos::buffer($cut === null ? $polygon : $cut->geometry, $by, $quadrant, $join, max(1.0, $limit, M_SQRT2)));
@@ -104,13 +104,13 @@ final class Region
         return new self(Geos::made('Difference', $this->geometry, $other->geometry));
     }
 
-    /** With all that lies within its outermost outlines. */
+    /** The area with all holes filled. */
     public function whole(): self
     {
         return self::united(array_map(fn (CData $polygon): self => self::polygon(Geos::points(Geos::made('GetExteriorRing', $polygon))), $this->polygons()));
     }
 
-    /** Holes and islands that a disc of that diameter does not fit into are gone. */
+    /** Without holes and islands into which no disc of that diameter fits. */
     public function withoutCrumbs(float $size): self
     {
         [$kept, $dropped] = $this->parted($size);
@@ -118,13 +118,13 @@ final class Region
         return $dropped === [] ? $this : self::collected($kept);
     }
 
-    /** Those holes, filled. */
+    /** The holes that withoutCrumbs() fills. */
     public function crumbs(float $size): self
     {
         return self::collected($this->parted($size)[1]);
     }
 
-    /** @return array{list<self>, list<self>} what is left, and which holes are filled */
+    /** @return array{list<self>, list<self>} the polygons that are left, and the holes that are filled */
     private function parted(float $size): array
     {
         $kept = $dropped = [];
@@ -148,7 +148,7 @@ final class Region
         return [$kept, $dropped];
     }
 
-    /** @param  list<self>  $regions  that do not touch */
+    /** @param  list<self>  $regions  regions that do not touch one another */
     private static function collected(array $regions): self
     {
         return $regions === [] ? self::none() : new self(self::copies(array_merge([], ...array_map(fn (self $one): array => $one->polygons(), $regions))));
@@ -164,7 +164,7 @@ final class Region
         return Geos::number('Area', $this->geometry);
     }
 
-    /** Its outline: what is outermost all runs one way round, holes the other. */
+    /** Its outline: outer contours in one direction, holes in the other. */
     public function path(): Path
     {
         $segments = [];
@@ -175,7 +175,7 @@ final class Region
                 $segments[] = ['M', $x, $y];
                 for ($i = 1; $i < $last; $i++) {
                     [$toX, $toY] = $ring[$i];
-                    // Corners that were moved out leave points closer to one another than anyone sees.
+                    // Offsetting corners leaves points too close to one another to be seen.
                     if (abs($toX - $x) > self::CLOSE || abs($toY - $y) > self::CLOSE) {
                         $segments[] = ['L', $x = $toX, $y = $toY];
                     }
@@ -201,13 +201,13 @@ final class Region
         return new self(Geos::made('Geom_createPolygon', Geos::ring($outer), Geos::pointers(array_map(Geos::ring(...), $holes)), count($holes)));
     }
 
-    /** @param  list<CData>  $polygons  of other regions */
+    /** @param  list<CData>  $polygons  polygons of other regions */
     private static function copies(array $polygons): CData
     {
         return Geos::collection(Geos::POLYGONS, array_map(fn (CData $polygon): CData => Geos::made('Geom_clone', $polygon), $polygons));
     }
 
-    /** @return list<CData> that live as long as this does */
+    /** @return list<CData> valid as long as this object */
     private function polygons(): array
     {
         $found = [];
@@ -222,7 +222,7 @@ final class Region
         return $found;
     }
 
-    /** @return list<list<array{float, float}>> the outer one first, closed */
+    /** @return list<list<array{float, float}>> closed, the outer ring first */
     private static function rings(CData $polygon): array
     {
         $rings = [self::running(Geos::points(Geos::made('GetExteriorRing', $polygon)), true)];
@@ -244,7 +244,7 @@ final class Region
     }
 
     /**
-     * Cut into faces wherever it crosses itself; those that it winds about are filled.
+     * Splits self-crossing lines into faces, and keeps those whose winding number is not 0.
      *
      * @param  list<list<array{float, float}>>  $contours
      */
@@ -266,8 +266,8 @@ final class Region
     }
 
     /**
-     * Corners whose point would reach beyond the limit, cut off by next to nothing: moved out, each becomes a flat end one width away. Null
-     * when there is none.
+     * Chamfers corners whose mitre would exceed the limit, by a negligible length: after the offset each becomes a flat end at a distance of one width.
+     * Null if there is none.
      */
     private static function chamfered(CData $polygon, bool $outwards, float $limit): ?self
     {
@@ -282,7 +282,7 @@ final class Region
     }
 
     /**
-     * @param  list<array{float, float}>  $ring  with its inside to the left
+     * @param  list<array{float, float}>  $ring  ring with its inside on the left
      * @return list<array{float, float}>
      */
     private static function withoutPoints(array $ring, int $side, float $limit, bool &$cut): array
@@ -298,7 +298,7 @@ final class Region
                 continue;
             }
             [$ax, $ay, $bx, $by] = [($x - $px) / $before, ($y - $py) / $before, ($nx - $x) / $after, ($ny - $y) / $after];
-            // 1 ÷ cos(half the turn) is how far the point of a mitre reaches, in widths.
+            // Length of a mitre in widths: 1 ÷ cos(turn / 2).
             $reach = 1 / max(1e-9, sqrt(max(0.0, (1 + $ax * $bx + $ay * $by) / 2)));
             if ($side * ($ax * $by - $ay * $bx) > 0 && $reach > $limit + 1e-9) {
                 $cut = true;
@@ -321,7 +321,7 @@ final class Region
         if ($xs === [] || $ys === [] || max($xs) - min($xs) < $size || max($ys) - min($ys) < $size) {
             return true;
         }
-        // Twice the area over the edge is the breadth of a long strip; nothing so broad vanishes.
+        // 2 × area ÷ perimeter is the width of a long strip; a polygon wider than that is no crumb.
         $edge = 0.0;
         for ($i = 1, $n = count($ring); $i < $n; $i++) {
             $edge += hypot($ring[$i][0] - $ring[$i - 1][0], $ring[$i][1] - $ring[$i - 1][1]);

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Geometry;
 
-/** How a line is drawn along a path, as SVG 2 (13.5) tells it: a mitre beyond its limit becomes a bevel. */
+/** Stroke properties of SVG 2 (13.5): a mitre beyond its limit becomes a bevel. */
 final readonly class Stroke
 {
     /**
      * @param  float  $width  in the unit of the path
-     * @param  float  $limit  how long a mitre may be, in widths
-     * @param  list<float>  $dashes  dash, gap, dash, gap ... in the unit of the path; none for a whole line
-     * @param  float  $offset  where in the dashes a line begins
+     * @param  float  $limit  mitre limit, in widths
+     * @param  list<float>  $dashes  dash, gap, dash, gap ... in the unit of the path; empty for a solid line
+     * @param  float  $offset  offset into the dash pattern
      */
     public function __construct(
         public float $width,

@@ -5,26 +5,26 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * A cubic curve that is stroked, cut into pieces whose edges are curves as well.
+ * A cubic curve to be stroked, split into pieces whose offsets are approximated by cubic curves.
  *
  * @internal
  */
 final readonly class StrokeCurve
 {
-    /** It is cut into so many pieces at first, so that no bend is stepped over. */
+    /** Initial number of pieces, so that no bend is missed. */
     public const PIECES = 4;
 
     private const MOST_CUTS = 10;
 
-    /** Of the tolerance: as far as a curve may run ahead of another that lies where it does. */
+    /** In tolerances: how far the approximation may run ahead of the true offset along its direction. */
     private const AHEAD = 10;
 
-    /** Where it begins or ends with its handle on its end, it heads where it goes a little further on. */
+    /** If a control point coincides with an end, the direction is taken at this parameter further on. */
     private const BESIDE = 1e-4;
 
     /**
-     * @param  list<array{float, float}>  $ways  from its beginning to its first handle, on to its second and to its end: three times each
-     * @param  float  $size  all of them together, up to a small factor
+     * @param  list<array{float, float}>  $ways  three times the differences of consecutive control points
+     * @param  float  $size  approximate length of the control polygon
      */
     private function __construct(private float $x, private float $y, private array $ways, public float $size) {}
 
@@ -35,7 +35,7 @@ final readonly class StrokeCurve
     public static function of(array $from, array $s): self
     {
         [$x, $y] = $from;
-        // A quadratic curve is a cubic one whose handles lie two thirds of the way to its own.
+        // A quadratic curve as a cubic: its control points lie two thirds of the way to the quadratic one.
         $ways = $s[0] === 'Q'
             ? [[2 * ($s[1] - $x), 2 * ($s[2] - $y)], [$s[3] - $x, $s[4] - $y], [2 * ($s[3] - $s[1]), 2 * ($s[4] - $s[2])]]
             : [[3 * ($s[1] - $x), 3 * ($s[2] - $y)], [3 * ($s[3] - $s[1]), 3 * ($s[4] - $s[2])], [3 * ($s[5] - $s[3]), 3 * ($s[6] - $s[4])]];
@@ -44,10 +44,10 @@ final readonly class StrokeCurve
     }
 
     /**
-     * Its points, its beginning and its end among them.
+     * Points along it, including both ends.
      *
-     * @param  float  $half  half the width of the stroke, whose edges are to lie within the tolerance
-     * @param  bool  $isChords  whether its pieces are to be straight
+     * @param  float  $half  half the stroke's width; its edges must keep within the tolerance
+     * @param  bool  $isChords  whether pieces are straight
      * @return non-empty-list<StrokePoint>
      */
     public function points(float $half, float $tolerance, bool $isChords): array
@@ -75,13 +75,13 @@ final readonly class StrokeCurve
         return $points;
     }
 
-    /** With its handle as it is for a piece: a third of the way that the curve would go at its speed there. */
+    /** Sets the handle's length for a piece: a third of the curve's speed times the piece's parameter length. */
     private function heading(StrokeHeading $at, float $piece): StrokeHeading
     {
         return new StrokeHeading($at->dx, $at->dy, $at->handle * $piece, $at->bend);
     }
 
-    /** Its handles as they are for the whole. */
+    /** The point at a parameter, with the direction and speed of the whole curve. */
     private function at(float $t): StrokePoint
     {
         [[$ax, $ay], [$bx, $by], [$cx, $cy]] = $this->ways;
@@ -106,15 +106,15 @@ final readonly class StrokeCurve
     }
 
     /**
-     * Whether the edge of the stroke, a curve that begins and ends as the true one does, is off by more than the tolerance between two points.
+     * Whether the approximated offset between two points is off by more than the tolerance.
      *
-     * @param  float  $off  how far to the right of the way, where y runs down
+     * @param  float  $off  signed offset, positive to the right of the direction (y points down)
      */
     private static function isOff(StrokePoint $one, StrokePoint $middle, StrokePoint $other, float $off, float $tolerance): bool
     {
         [$out, $in, $way] = [$one->out, $other->in, $middle->in];
         [$grows, $ends] = [1 - $off * $out->bend, 1 - $off * $in->bend];
-        // Where the curve is narrower than the stroke the edge runs backwards, within what is inked.
+        // If the curve's radius is smaller than the offset, the edge runs backwards inside the stroke, where it is not seen.
         if ($grows < 0 && $ends < 0) {
             return false;
         }
@@ -126,7 +126,7 @@ final readonly class StrokeCurve
         $x = ($x0 + $x1) / 2 + 3 / 8 * ($from * $out->dx - $to * $in->dx) - ($middle->x - $off * $way->dy);
         $y = ($y0 + $y1) / 2 + 3 / 8 * ($from * $out->dy - $to * $in->dy) - ($middle->y + $off * $way->dx);
 
-        // To run a little ahead along the edge does no harm.
+        // An error along the edge is harmless.
         return abs($x * $way->dy - $y * $way->dx) > $tolerance || abs($x * $way->dx + $y * $way->dy) > self::AHEAD * $tolerance;
     }
 }

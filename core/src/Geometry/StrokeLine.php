@@ -5,26 +5,26 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * A line to be stroked, as points close enough to one another that either edge of the stroke is straight between them, or a curve.
+ * A line to be stroked, as points so close that each edge of the stroke between two of them is a straight line or one cubic curve.
  *
  * @internal
  */
 final readonly class StrokeLine
 {
-    /** Of the tolerance: a step that is shorter heads nowhere. */
+    /** In tolerances: shorter steps have no direction. */
     private const STEP = 1e-3;
 
     /**
      * @param  non-empty-list<StrokePoint>  $points
-     * @param  list<StrokePoint>  $turns  where a curve turns on the spot
+     * @param  list<StrokePoint>  $turns  points where a curve reverses, as at a cusp
      */
     private function __construct(public array $points, public bool $isClosed, public array $turns = []) {}
 
     /**
-     * The lines of a path, its contours open where they are not closed.
+     * The lines of a path: one for each contour, open unless it ends with Z.
      *
-     * @param  float  $half  half the width of the stroke, whose edges are to lie within the tolerance
-     * @param  bool  $isChords  whether it is to be cut into dashes
+     * @param  float  $half  half the stroke's width; its edges must keep within the tolerance
+     * @param  bool  $isChords  whether it will be dashed
      * @return \Generator<int, self>
      */
     public static function of(Path $path, float $half, float $tolerance, bool $isChords): \Generator
@@ -57,13 +57,13 @@ final readonly class StrokeLine
         }
     }
 
-    /** @param  non-empty-list<non-empty-list<StrokePoint>>  $run  the points of each segment, its beginning and its end among them; its beginning alone where it goes nowhere */
+    /** @param  non-empty-list<non-empty-list<StrokePoint>>  $run  the points of each segment, including both ends; only the start if it has no length */
     private static function made(array $run, bool $isClosed): self
     {
         $points = $turns = [];
         foreach ($run as $part) {
             if (count($part) > 1) {
-                // How it goes on from where the last one ended.
+                // Continue from the end of the last segment.
                 $first = array_shift($part);
                 $before = array_pop($points);
                 array_push($points, $before === null ? $first : $first->comingFrom($before), ...$part);
@@ -79,7 +79,7 @@ final readonly class StrokeLine
             return new self([$run[0][0]], false);
         }
         if ($isClosed) {
-            // The last point is the first one: it comes as the one, and goes on as the other.
+            // In a closed line the last point is the first: combine the heading in of the one with the heading out of the other.
             $last = array_pop($points);
             $points[0] = $points[0]->comingFrom($last);
         }
@@ -103,14 +103,14 @@ final readonly class StrokeLine
     }
 
     /**
-     * Its dashes, each a line of its own.
+     * Its dashes, each as a separate line.
      *
      * @param  non-empty-list<float>  $dashes
      * @return \Generator<int, self>
      */
     public function dashed(array $dashes, float $offset): \Generator
     {
-        // What is inked in an odd row is not where it comes again.
+        // An odd dash pattern is repeated once, with dashes and gaps exchanged.
         $whole = array_sum($dashes) * (1 + count($dashes) % 2);
         $left = fmod($offset, $whole);
         $left += $left < 0 ? $whole : 0.0;
@@ -121,11 +121,11 @@ final readonly class StrokeLine
         $points = $this->isClosed ? [...$this->points, $this->points[0]] : $this->points;
         $isInked = $i % 2 === 0;
         $run = [$points[0]];
-        // The first dash of a closed line may be the end of the last one.
+        // In a closed line the last dash may continue into the first.
         $first = $this->isClosed && $isInked ? [] : null;
         for ($k = 1, $n = count($points); $k < $n; $k++) {
             [$from, $to] = [$points[$k - 1], $points[$k]];
-            // Along the curve: an arc that turns by t is longer than its chord by t² / 24.
+            // Length along the curve: an arc that turns by t is longer than its chord by t² / 24.
             $length = hypot($to->x - $from->x, $to->y - $from->y) * (1 + (($to->in->dx - $from->out->dx) ** 2 + ($to->in->dy - $from->out->dy) ** 2) / 24);
             for ($gone = 0.0; $length - $gone > $left;) {
                 $gone += $left;
@@ -150,7 +150,7 @@ final readonly class StrokeLine
         } elseif ($isInked) {
             yield new self($run, false);
         } elseif (! $this->isClosed && $left <= 1e-9 * $whole) {
-            // A dash that begins where the line ends: a dot, where it has caps.
+            // A dash that begins at the line's end: a dot, if it has caps.
             $end = $points[count($points) - 1];
             yield new self([$end, $end], false);
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * A point of a line that is stroked.
+ * A point of a stroked line.
  *
  * @internal
  */
@@ -13,7 +13,7 @@ final readonly class StrokePoint
 {
     public function __construct(public float $x, public float $y, public StrokeHeading $in, public StrokeHeading $out) {}
 
-    /** Where the line neither comes from nor goes to anywhere. */
+    /** A point without any direction. */
     public static function alone(float $x, float $y): self
     {
         $right = new StrokeHeading(1.0, 0.0);
@@ -36,13 +36,13 @@ final readonly class StrokePoint
         return new self($this->x, $this->y, $this->in, $out);
     }
 
-    /** Of the line from its other end. */
+    /** The same for the reversed line. */
     public function turned(): self
     {
         return new self($this->x, $this->y, $this->out->turned(), $this->in->turned());
     }
 
-    /** Whether the curve turns by more than 60° before the next point: points lie so close together that it then turns on the spot, as at a cusp. */
+    /** Whether the curve turns by more than 60° before the next point. Points are so close together that this only happens at a cusp. */
     public function turnsBefore(self $next): bool
     {
         return $this->out->cosine($next->in) < cos(deg2rad(60));

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * The outline of a stroke, to be filled by the nonzero rule: the strips on either side of each piece of the line, the wedges of its corners and its caps, all
- * of which run the same way round. Within corners the outline goes through the corner itself, so that it is the sum of these to the last bit.
+ * The outline of a stroke, to be filled by the nonzero rule: strips on either side of each piece, wedges at the corners, and caps, all wound the same way.
+ * At inner corners the outline goes through the corner itself, so that it is exactly the union of these.
  *
  * @phpstan-import-type Segment from Path
  */
 final class Stroking
 {
-    /** Sine of a turn that is none. */
+    /** Sine below which there is no turn. */
     private const STRAIGHT = 1e-9;
 
     /** @var list<Segment> */
@@ -21,14 +21,14 @@ final class Stroking
     private function __construct(private readonly Stroke $stroke, private readonly float $half) {}
 
     /**
-     * @param  Path  $path  whose contours are open where they are not closed
-     * @param  float  $tolerance  by which an edge may be off, in the unit of the path
+     * @param  Path  $path  contours without a final Z are open
+     * @param  float  $tolerance  greatest error of an edge, in the unit of the path
      * @param  int  $most  segments
-     * @return ?Path  null where there would be more
+     * @return ?Path  null if there would be more
      */
     public static function outline(Path $path, Stroke $stroke, float $tolerance, int $most): ?Path
     {
-        // Before any is made: each curve has two edges.
+        // Estimate first: each curve has two edges.
         if (2 * StrokeCurve::PIECES * count(array_filter($path->segments, fn (array $segment): bool => $segment[0] === 'Q' || $segment[0] === 'C')) > $most) {
             return null;
         }
@@ -67,10 +67,10 @@ final class Stroking
     }
 
     /**
-     * The edge to the right of the way, where y runs down.
+     * The edge on the right of the direction (y points down).
      *
      * @param  non-empty-list<StrokePoint>  $points
-     * @return non-empty-list<Segment> lines and curves; the first of them leads to its beginning
+     * @return non-empty-list<Segment> lines and curves; the first one leads to its start
      */
     private function side(array $points, bool $isClosed = false): array
     {
@@ -81,7 +81,7 @@ final class Stroking
             [[, $oneX, $oneY], [, $otherX, $otherY]] = [$one, $other] = [$this->beside($from, $out), $this->beside($to, $in)];
             [$grows, $ends] = [1 - $this->half * $out->bend, 1 - $this->half * $in->bend];
             if (($otherX - $oneX) * ($to->x - $from->x) + ($otherY - $oneY) * ($to->y - $from->y) < 0 || $grows < 0 || $ends < 0) {
-                // Within a bend that is tighter than the stroke is wide the edge runs backwards: what it passes over is inked all the same.
+                // In a bend tighter than the stroke's half width the edge runs backwards, over an area that is inked anyway.
                 array_push($edge, ['L', $from->x, $from->y], ['L', $to->x, $to->y], $other);
                 $this->triangle(['L', $from->x, $from->y], ['L', $to->x, $to->y], $one);
                 $this->triangle(['L', $to->x, $to->y], $other, $one);
@@ -102,14 +102,14 @@ final class Stroking
         return $edge;
     }
 
-    /** @return array{'L', float, float} to the edge beside a point, on the right */
+    /** @return array{'L', float, float} a line to the edge beside a point, on the right */
     private function beside(StrokePoint $point, StrokeHeading $heading): array
     {
         return ['L', $point->x - $this->half * $heading->dy, $point->y + $this->half * $heading->dx];
     }
 
     /**
-     * From the end of the strip before a corner to the beginning of the one after it.
+     * From the end of the strip before a corner to the start of the one after it.
      *
      * @return list<Segment>
      */
@@ -122,13 +122,13 @@ final class Stroking
         }
         $next = $this->beside($point, $out);
         if ($sine > 0) {
-            // It turns to this side.
+            // An inner corner on this side.
             return [['L', $point->x, $point->y], $next];
         }
         if ($this->stroke->join === Join::Round) {
             return $this->arc($point, [-$in->dy, $in->dx], [-$out->dy, $out->dx]);
         }
-        // The mitre's length is 1 / sin of half the angle between the lines, in widths.
+        // Length of a mitre in widths: 1 ÷ sin(angle between the lines / 2).
         if ($this->stroke->join === Join::Mitre && $cosine > -1 + 1e-9 && 2 / (1 + $cosine) <= $this->stroke->limit ** 2) {
             $far = $this->half / (1 + $cosine);
 
@@ -138,7 +138,7 @@ final class Stroking
         return [$next];
     }
 
-    /** @return list<Segment> from the edge on the right of where the line ends to that on its left */
+    /** @return list<Segment> from the right edge at the line's end to the left edge */
     private function cap(StrokePoint $point): array
     {
         [$dx, $dy] = [$point->in->dx, $point->in->dy];
@@ -155,16 +155,16 @@ final class Stroking
     }
 
     /**
-     * A part of a circle of half the width, by curves of an eighth of a turn at most: off by 0.0004 % of the width.
+     * An arc of half the width as radius, in cubic curves of at most an eighth of a turn: off by 0.0004 % of the width.
      *
-     * @param  array{float, float}  $from  which way off the middle it begins
+     * @param  array{float, float}  $from  direction of its start from the centre
      * @param  array{float, float}  $to
      * @return list<Segment>
      */
     private function arc(StrokePoint $middle, array $from, array $to): array
     {
         $begin = atan2($from[1], $from[0]);
-        // Always to the left, where y runs down, by half a turn at most.
+        // Always to the left (y points down), by at most half a turn.
         $way = -fmod(4 * M_PI + $begin - atan2($to[1], $to[0]), 2 * M_PI);
         $count = max(1, (int) ceil(-$way / (M_PI / 4) - 1e-9));
         $handle = 4 / 3 * tan($way / $count / 4);
@@ -181,7 +181,7 @@ final class Stroking
         return $arc;
     }
 
-    /** A line that goes nowhere: a dot where it has caps. */
+    /** A line without length: a dot, if it has caps. */
     private function dot(StrokePoint $point): void
     {
         if ($this->stroke->cap !== Cap::Butt) {
@@ -204,7 +204,7 @@ final class Stroking
         $this->contour(($b[1] - $a[1]) * ($c[2] - $a[2]) - ($b[2] - $a[2]) * ($c[1] - $a[1]) > 0 ? [$a, $c, $b] : [$a, $b, $c]);
     }
 
-    /** @param  non-empty-list<Segment>  $edge  which begins where its first segment ends */
+    /** @param  non-empty-list<Segment>  $edge  an edge that starts at the end of its first segment */
     private function contour(array $edge): void
     {
         array_push($this->segments, ['M', ...Path::end($edge[0])], ...array_slice($edge, 1));

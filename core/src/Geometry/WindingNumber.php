@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Geometry;
 
 /**
- * How often closed contours go round points: crossings of a ray to the right, up less down. Edges are held in rows by where they lie, so that each
- * point looks at those of its own row alone: a worn picture has thousands of contours, and as many faces to ask about.
+ * Winding numbers of closed contours about points: upward minus downward crossings of a ray to the right. Edges are sorted into rows, so that each point
+ * only tests those of its own row: a worn picture has thousands of contours and as many faces.
  *
  * @internal
  */
@@ -18,10 +18,10 @@ final class WindingNumber
 
     private float $height = 1.0;
 
-    /** @var array<int, list<array{float, float, float, float}>> edges by row, each from its x and y to its x and y */
+    /** @var array<int, list<array{float, float, float, float}>> edges by row: x and y of both ends */
     private array $rows = [];
 
-    /** @param  list<list<array{float, float}>>  $contours  each ending where it began */
+    /** @param  list<list<array{float, float}>>  $contours  closed contours */
     public function __construct(array $contours)
     {
         [$bottom, $rise, $count] = [-INF, 0.0, 0];
@@ -35,7 +35,7 @@ final class WindingNumber
         if ($count === 0) {
             return;
         }
-        // No lower than what an edge rises on the whole: then there are not many more entries than edges.
+        // Rows are at least as high as the mean edge, so that there are not many more entries than edges.
         $this->height = max(($bottom - $this->top) / self::MOST_ROWS, $rise / $count, 1e-12);
         foreach ($contours as $contour) {
             [$ax, $ay] = $contour[0];

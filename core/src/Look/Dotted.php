@@ -44,7 +44,8 @@ final readonly class Dotted
     }
 
     /**
-     * The same, averaged over blocks of pixels: counts the area of each ink that no other ink hides, and mixes colours by area, so that only masks are computed at
+     * The same, averaged over blocks of pixels: counts the area of each ink that no other ink hides, and mixes colours by area, so that only masks are
+     * computed at
      * print resolution.
      *
      * @param  list<self>  $inks  from bottom to top

@@ -24,29 +24,29 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
 /**
- * What is left of the background of placed art: all of it, a rectangle within it, pockets that the picture encloses, or a rim of it about what was
- * freed. It is judged on the piece as its retouching and masks leave it, before looks, rings and wear.
+ * Finds remains of the background in placed art: all of it, a rectangle inside it, enclosed pockets, or a halo around what was freed. It looks at the piece
+ * after retouching and masks, but before looks, rings and wear.
  */
 final class BackgroundLeft implements ChecksSheet
 {
-    /** CIEDE2000 of the mend: enough for the noise of a photo (our choice). */
+    /** CIEDE2000 tolerance that the mend sets: enough for the noise of a photo (our choice). */
     private const TOLERANCE = 14.0;
 
-    /** Pixels of the longer side of the piece as it is looked at. */
+    /** Longer side, in pixels, of the rendering that is checked. */
     private const LOOK = 600.0;
 
-    /** CIEDE2000 within which what is left is the ground's own colour. */
+    /** Largest CIEDE2000 difference at which remains count as the background's colour. */
     private const GROUND = 3.5;
 
-    /** Of a rim, which is mixed with what it lies about. */
+    /** The same for a halo, whose colours are mixed with the subject's. */
     private const HALO = 12.0;
 
-    /** Share of the edge that is of the ground's colour where a rim of it was left, and how many times less there must be of it further in. */
+    /** Least share of the edge that has the background's colour for a halo; and the factor by which this share must fall further inside. */
     private const RIMMED = 0.3;
 
     private const LESS_WITHIN = 0.4;
 
-    /** Share of the picture from which on a pocket matters. */
+    /** Least share of the picture for a pocket to matter. */
     private const POCKET = 0.0008;
 
     public function sheet(SheetSubject $subject): array
@@ -75,7 +75,7 @@ final class BackgroundLeft implements ChecksSheet
             return null;
         }
         if ($picture->isVector()) {
-            // A drawing may well be a plate to its edges; one on white paper is a picture on its ground.
+            // An SVG may well fill its page on purpose; only one on white paper counts as having a background.
             return $rim->isBackground() && $rim->isPaper() ? self::standing($layer, $rim, $subject, false) : self::clear($layer);
         }
         $cleared = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), ClearsInk::class, true)) !== [];
@@ -88,7 +88,7 @@ final class BackgroundLeft implements ChecksSheet
         };
     }
 
-    /** The rim of a raster's file as it is, or in even light where a line of the piece makes it so. */
+    /** The rim of a raster's file; in even light, if an effect of the piece evens it. */
     private static function ofFile(Layer $layer, Picture $picture, string $file, SheetSubject $subject): Rim
     {
         $isEvened = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $line->is() === EvenLight::class) !== [];
@@ -108,12 +108,12 @@ final class BackgroundLeft implements ChecksSheet
         return sha1_file(__DIR__.'/Rim.php').sha1_file(dirname(__DIR__).'/Cutout/FlatField.php');
     }
 
-    /** The rim of the upright piece in even light, where it stands on a ground of one material that light and shadow lie on; null otherwise. */
+    /** The rim of the upright piece after evening its light, if it stands on a background of one material with light and shadow on it; otherwise null. */
     private static function inEvenLight(Layer $layer, SheetSubject $subject): ?Rim
     {
         $kept = $subject->renderer->found('even rim '.self::code().$subject->uprightKey($layer), function () use ($layer, $subject): string {
             $drawn = $subject->upright($layer, self::LOOK);
-            // Its outermost pixels are soft, as it is drawn.
+            // The rendering's outermost pixels are antialiased.
             $drawn = $drawn?->crop(1, 1, $drawn->width() - 2, $drawn->height() - 2)->settled();
             $field = $drawn === null ? null : FlatField::of($drawn);
 
@@ -124,7 +124,7 @@ final class BackgroundLeft implements ChecksSheet
         return $rim instanceof Rim && $rim->isBackground() ? $rim : null;
     }
 
-    /** On its ground in uneven light: what is like its rim all round would take parts of the art, too. */
+    /** For a background in uneven light: clearing by the rim's colours alone would take parts of the art as well. */
     private static function shaded(Layer $layer, Rim $rim, SheetSubject $subject): Finding
     {
         $evened = new AddEffect($layer->id, Lines::of('even-light', []), first: true);
@@ -149,11 +149,11 @@ final class BackgroundLeft implements ChecksSheet
         return Finding::of(Group::Pictures, 'background:'.$layer->id, $layer->called().', background', Verdict::Pass, 'background off', 'a clear rim', sprintf('%s has a clear rim.', $layer->called()))->about($layer->id);
     }
 
-    /** What is left where it was cleared: pockets of the ground, and a rim of it. */
+    /** Remains after clearing: pockets and a halo. */
     private static function remains(Layer $layer, ?Rim $before, SheetSubject $subject): Finding
     {
         $ground = $before !== null && $before->isBackground() ? $before->colour : null;
-        // Of the piece as it lies upright in its own box: a move changes nothing of it.
+        // Measured on the upright piece in its own box, so that moving it does not change the result.
         $key = sha1_file(__FILE__).$subject->uprightKey($layer).($ground?->toHex() ?? '');
         /** @var array{int, ?float} $left */
         $left = json_decode($subject->renderer->found("background left $key", function () use ($layer, $ground, $subject): string {
@@ -193,7 +193,7 @@ final class BackgroundLeft implements ChecksSheet
         return array_values(array_filter(Pockets::of($like), fn (array $pocket): bool => $pocket['share'] > self::POCKET));
     }
 
-    /** Share of the edge that is of the ground's colour, when that is a rim and not the picture itself. */
+    /** Share of the edge that has the background's colour; null if the colour also continues inside, and so belongs to the picture. */
     private static function rimmed(Image $drawn, Image $solid, Srgb $ground): ?float
     {
         $edge = $solid->both(Morphology::grown($solid->inverted(), 5))->settled();

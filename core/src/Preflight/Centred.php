@@ -11,18 +11,21 @@ use TallCrow\Effect\Ink\Shadow;
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 
-/** Whether the whole design hangs in the middle of the sheet: the box about its ink, and where its weight lies. */
+/** Whether the whole design is centred on the sheet, by the bounding box of its ink and by its centre of gravity. */
 final class Centred implements MendsOnSheet
 {
-    /** Inches: less is not seen on a shirt, more is taken as meant (our choice; a printer's own tolerance is about 0.1). */
+    /**
+     * Offsets in inches between these bounds are told: smaller ones are not seen on a shirt, larger ones count as intended (our choice; a printer's tolerance
+     * is about 0.1).
+     */
     private const SEEN = 0.03;
 
     private const MEANT = 0.5;
 
-    /** Pixels to the inch that are looked at, or more. */
+    /** Least ppi at which it is measured. */
     private const LOOK = 100.0;
 
-    /** Of the sheet's width: a small print to one side is meant to be there. */
+    /** Designs narrower than this share of the sheet are not checked: a small print at one side is intended. */
     private const WIDE = 0.4;
 
     public function picture(PictureSubject $subject): array
@@ -55,7 +58,7 @@ final class Centred implements MendsOnSheet
             return $finding;
         }
         $middle = $subject->artwork->sheet->box()->centreX();
-        // What wear takes on one side, and shadows add, moves no design.
+        // Uneven wear and shadows do not count as an offset.
         if (($subject->artwork->isWorn() || self::hasShadow($subject)) && abs(self::around($boxes)->centreX() - $middle) <= self::SEEN) {
             return Finding::of($finding->group, $finding->key, $finding->word, Verdict::Pass, $finding->figure, $finding->limit, 'But for its shadows and its wear the design hangs in the middle of the sheet.');
         }
@@ -65,9 +68,9 @@ final class Centred implements MendsOnSheet
     }
 
     /**
-     * All of it is moved, unless a piece stands in the middle already and would then be just beside it: then the one that pulls the design aside.
+     * Moves the whole design; but if some piece is centred already and would be moved off centre, moves only the piece that pulls the design aside.
      *
-     * @param  non-empty-array<int, Box>  $boxes  by their number among the layers
+     * @param  non-empty-array<int, Box>  $boxes  boxes by layer index
      * @param  list<Layer>  $layers
      */
     private static function mend(Box $ink, array $boxes, float $middle, array $layers): ?Mend
@@ -99,7 +102,7 @@ final class Centred implements MendsOnSheet
         return array_reduce($boxes, fn (?Box $all, Box $one): Box => $all?->union($one) ?? $one) ?? new Box(0, 0, 0, 0);
     }
 
-    /** The mean place of the ink across, in pixels. */
+    /** Horizontal centre of gravity of the ink, in pixels. */
     private static function weight(Image $picture): float
     {
         $columns = array_values((array) unpack('C*', $picture->alpha()->operation('shrink', [1.0, (float) $picture->height()])->toBytes()));

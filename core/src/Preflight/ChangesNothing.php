@@ -12,14 +12,14 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
-/** Lines that look for something in their piece, a colour or a background, and find none: the seller believes it gone, and it prints. */
+/** Effects that look for something in their piece (a colour, a background) and find nothing: the seller believes it removed, and it prints. */
 final class ChangesNothing implements ChecksSheet
 {
     private const PPI = 100.0;
 
     private const ROOM = 0.2;
 
-    /** Levels: what differs by less came of rounding. */
+    /** Differences of fewer levels are rounding errors. */
     private const DIFFERS = 2.0;
 
     public function sheet(SheetSubject $subject): array
@@ -37,7 +37,7 @@ final class ChangesNothing implements ChecksSheet
         return $findings;
     }
 
-    /** Whether the line leaves anything of what the lines before it drew otherwise. */
+    /** Whether the effect changes anything in the result of the effects before it. */
     private function changes(Layer $layer, int $at, SheetSubject $subject): bool
     {
         $reach = $subject->reach($layer->id);

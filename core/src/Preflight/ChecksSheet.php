@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-/** A check that reads the sheet: its layers, its lines, what they measure. A new one is a class of its own and one entry in Preflight. */
+/** A check that reads the sheet: its layers, their effects and measures. A new check is a class of its own and one entry in Preflight. */
 interface ChecksSheet
 {
     /** @return list<Finding> */

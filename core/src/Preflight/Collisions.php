@@ -13,15 +13,15 @@ use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
-/** Letters that run into one another: more than their own face lets them, or from line to line. */
+/** Letters that overlap: more than the typeface itself lets them, or from line to line. */
 final class Collisions implements ChecksSheet, LooksClosely
 {
-    /** Share of the smaller letter that lies in its neighbour, beyond what the face itself does: scripts join. */
+    /** Least overlap, as a share of the smaller letter, beyond the overlap that the typeface itself has (script faces join letters). */
     private const BESIDE = 0.1;
 
     private const BELOW = 0.04;
 
-    /** Letters of a setting that are looked at, at most. */
+    /** Most letters of a text that are checked. */
     private const MOST = 160;
 
     private const TOLERANCE = 0.01;
@@ -62,7 +62,7 @@ final class Collisions implements ChecksSheet, LooksClosely
         )->about($layer->id)->at(array_column($clash, 1));
     }
 
-    /** Without any line, and no closer than the face sets its lines. */
+    /** The layer without effects, with at least the font's own leading. */
     private static function asTheFaceIs(Layer $layer): Layer
     {
         $source = $layer->source;
@@ -83,7 +83,7 @@ final class Collisions implements ChecksSheet, LooksClosely
     }
 
     /**
-     * Pairs that overlap: the share of the smaller, where, and whether they are of two lines.
+     * Overlapping pairs: the overlap as a share of the smaller letter, its place, and whether the letters are in different lines.
      *
      * @param  list<Letter>  $letters
      * @return array<string, array{float, Box, bool}>

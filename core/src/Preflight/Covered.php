@@ -8,17 +8,17 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Edit\Reorder;
 use TallCrow\Render\Frame;
 
-/** Pieces that hardly show: hidden by what lies over them, or words in the colour of what lies about them. */
+/** Pieces that hardly show: hidden by other pieces, or words in the colour of their surroundings. */
 final class Covered implements ChecksSheet
 {
     private const PPI = 50.0;
 
-    /** Share of a piece's ink that must be seen (our choice): of words more than of what may well lie half behind. */
+    /** Share of a piece's ink that must be visible (our choice); more for words than for art, which may well be half hidden. */
     private const WORDS = 0.6;
 
     private const PIECE = 0.06;
 
-    /** Square inches below which a piece is not judged. */
+    /** Pieces smaller than this, in square inches, are not checked. */
     private const LEAST = 0.03;
 
     public function sheet(SheetSubject $subject): array
@@ -47,7 +47,7 @@ final class Covered implements ChecksSheet
         return $findings;
     }
 
-    /** Laid twice: that is told by itself. */
+    /** Whether the piece is a duplicate, which is another check's finding. */
     private static function isTwice(Layer $layer, SheetSubject $subject): bool
     {
         return array_filter($subject->pieces(), fn (Layer $other): bool => $other !== $layer && $other->on && NothingThere::isSame($layer, $other)) !== [];
@@ -65,7 +65,7 @@ final class Covered implements ChecksSheet
     }
 
     /**
-     * A piece put last in its list, and each group that it lies in last in its own.
+     * Moves a piece to the top of its list, and likewise each group that contains it.
      *
      * @param  list<Layer>  $layers
      * @return list<Reorder>

@@ -13,10 +13,10 @@ use TallCrow\Mask\MaskShape;
 use TallCrow\Mask\RaggedEdge;
 use TallCrow\Mask\ShapeMask;
 
-/** Straight edges in which a picture ends as its file does, and what makes them look meant: common practice. */
+/** Straight edges where a picture ends with its file, and common ways to make them look intended. */
 final readonly class CutEdges
 {
-    /** A torn edge: its depth in inches and as a share of the piece, at most, and how far within the cut it begins, as a share of that. */
+    /** A ragged edge: greatest depth in inches and as a share of the piece, and its distance from the cut as a share of the depth. */
     private const TORN = 0.3;
 
     private const TORN_SHARE = 0.16;
@@ -24,7 +24,7 @@ final readonly class CutEdges
     private const TORN_FROM = 0.25;
 
     /**
-     * @param  non-empty-list<BoxSide>  $sides  of the piece as it lies on the sheet, its turn apart
+     * @param  non-empty-list<BoxSide>  $sides  sides of the piece on the sheet, before its rotation
      * @return list<Mend> the best first
      */
     public static function mends(Layer $layer, array $sides, SheetSubject $subject): array
@@ -40,7 +40,7 @@ final readonly class CutEdges
         return [Mend::by('Tear its edge off raggedly', new AddMask($layer->id, $ragged)), $fade];
     }
 
-    /** A side of the art as a side of the piece on the sheet, or the other way about. */
+    /** Converts between a side of the art and a side of the piece on the sheet, which may be mirrored. */
     public static function mirrored(BoxSide $side, Layer $layer): BoxSide
     {
         $flip = $layer->placement->flip ?? Flip::None;

@@ -6,13 +6,13 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\Brief;
 
-/** What a sheet is held to: the rule of its brief, or what the houses that it goes to ask for. Lengths are inches on the sheet itself. */
+/** The requirements for a sheet: the rule of its brief, or those of the print houses that it is sent to. Lengths are in inches on the sheet. */
 final readonly class Demands
 {
     /**
      * @param  string  $says  who asks, as in `the rule "strict 300"`
-     * @param  float  $leastPpi  of pictures at their size on the sheet
-     * @param  list<Finding>  $findings  of those who ask
+     * @param  float  $leastPpi  least effective ppi of pictures at their size on the sheet
+     * @param  list<Finding>  $findings  findings from the requirements themselves
      */
     public function __construct(
         public string $says,

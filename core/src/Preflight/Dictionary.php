@@ -4,27 +4,27 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-/** Words looked up in Debian's dictionaries by hunspell; what was once looked up is known. */
+/** Looks words up in Debian's dictionaries by hunspell; results are cached. */
 final class Dictionary
 {
-    /** The language that ties go to comes first. */
+    /** In a tie the first language wins. */
     public const LANGUAGES = ['en_US' => 'English', 'de_DE' => 'German', 'fr_FR' => 'French', 'es_ES' => 'Spanish'];
 
-    /** Suggestions that are kept of a word. */
+    /** Suggestions kept for a word. */
     private const MOST = 3;
 
     private const FOLDER = '/usr/share/hunspell';
 
-    /** @var array<string, array<string, list<string>|true>> by language and word: true, or what it may have been meant as */
+    /** @var array<string, array<string, list<string>|true>> by language and word: true, or suggestions */
     private static array $known = [];
 
-    /** @return list<string> languages of which there is a dictionary here */
+    /** @return list<string> languages with an installed dictionary */
     public static function languages(): array
     {
         return array_values(array_filter(array_keys(self::LANGUAGES), fn (string $language): bool => is_file(self::FOLDER."/$language.dic")));
     }
 
-    /** Follows the dictionaries that there are, by size and time. */
+    /** A fingerprint of the installed dictionaries, by size and time. */
     public static function fingerprint(): string
     {
         return implode(' ', array_map(function (string $language): string {
@@ -35,7 +35,7 @@ final class Dictionary
     }
 
     /**
-     * The words that a language does not have, and what each may have been meant as.
+     * The words that are unknown in a language, with suggestions.
      *
      * @param  list<string>  $words
      * @return array<string, list<string>>
@@ -67,12 +67,12 @@ final class Dictionary
         if (! is_resource($process)) {
             return [];
         }
-        // A word to a line, each told to be text and no command by the sign before it.
+        // One word per line; the ^ keeps it from being read as a command.
         fwrite($pipes[0], implode('', array_map(fn (string $word): string => "^$word\n", $words)));
         fclose($pipes[0]);
         $answer = (string) stream_get_contents($pipes[1]);
         proc_close($process);
-        // After the greeting one block for each word, ended by an empty line.
+        // After the banner comes one block for each word, terminated by an empty line.
         $blocks = explode("\n\n", substr($answer, (int) strpos($answer, "\n") + 1));
         $found = [];
         foreach ($words as $i => $word) {

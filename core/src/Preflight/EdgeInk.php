@@ -13,13 +13,13 @@ use TallCrow\Geometry\Box;
 use TallCrow\Render\Frame;
 use TallCrow\Render\InkBox;
 
-/** Ink in the outermost pixels of the sheet, where art that runs on is cut in a straight line. */
+/** Ink in the outermost pixels of the sheet, where art that extends beyond it is cut in a straight line. */
 final class EdgeInk implements MendsOnSheet
 {
-    /** Of 255: fainter than this is no ink to the eye. */
+    /** Alpha below this is invisible. */
     private const FAINT = 12.0;
 
-    /** Room that a mend leaves to the edge, inches. */
+    /** Distance from the edge, in inches, that a mend leaves. */
     private const ROOM = 0.05;
 
     private const MOST_MENDS = 4;
@@ -81,7 +81,7 @@ final class EdgeInk implements MendsOnSheet
         }));
     }
 
-    /** Whether ink of the piece itself lies in the outermost pixels: its box may be larger than what it inks. */
+    /** Whether ink of the piece itself lies in the outermost pixels: its box may be larger than its ink. */
     private static function inksEdge(Layer $layer, SheetSubject $subject): bool
     {
         $frame = Frame::sheet($subject->artwork->sheet, self::PPI);
@@ -95,14 +95,14 @@ final class EdgeInk implements MendsOnSheet
         return $alpha->area() > $inner;
     }
 
-    /** Sized down if it is larger than the sheet, then moved in by the least that is needed. */
+    /** Scales the piece down if it is larger than the sheet, then moves it inside by the least distance. */
     private static function inside(Layer $layer, SheetSubject $subject): Mend
     {
         $reach = InkBox::of(self::alone($layer, $subject->artwork), $subject->renderer) ?? $subject->artwork->sheet->box();
         $own = $subject->renderer->placer->box($layer) ?? $reach;
         $room = $subject->artwork->sheet->box()->grown(-self::ROOM);
         $by = min(1.0, $room->width() / $reach->width(), $room->height() / $reach->height());
-        // Where its box lies once it is sized about the middle of its own ink.
+        // Its box after scaling about the centre of its ink.
         [$left, $top] = [$own->centreX() + ($reach->left - $own->centreX()) * $by, $own->centreY() + ($reach->top - $own->centreY()) * $by];
         $dx = min(max($left, $room->left), $room->right - $reach->width() * $by) - $left;
         $dy = min(max($top, $room->top), $room->bottom - $reach->height() * $by) - $top;
@@ -112,7 +112,7 @@ final class EdgeInk implements MendsOnSheet
         return $by < 1 ? Mend::by($says, new Scale([$layer->id], $by), $move) : Mend::by($says, $move);
     }
 
-    /** The sheet with that piece as all its ink; the others are still there to be cut by. */
+    /** The sheet with only this piece printed; the other layers are kept for masks that refer to them. */
     private static function alone(Layer $layer, Artwork $artwork): Artwork
     {
         return $artwork->withDistress([])->withLayers(array_map(

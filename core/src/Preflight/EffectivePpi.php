@@ -11,20 +11,20 @@ use TallCrow\Edit\Scale;
 use TallCrow\Geometry\Box;
 use TallCrow\Type\Letter;
 
-/** Source pixels ÷ placed inches of every raster: enlarging one raises the file's ppi and adds no detail. */
+/** Effective ppi of every raster: source pixels ÷ placed inches. Enlarging the file raises its ppi, but adds no detail. */
 final class EffectivePpi implements ChecksSheet
 {
-    /** Ppi by which a picture may miss the rule through rounding. */
+    /** Tolerance for rounding, in ppi. */
     private const ROUNDING = 0.05;
 
-    /** Looks that end in hard edges and dots of the print's own pixels. */
+    /** Looks whose hard edges and dots are drawn at print resolution. */
     private const REDRAWN = ['traced', 'stamped', 'halftone', 'halftone-inks', 'photocopied', 'posterised'];
 
     public function sheet(SheetSubject $subject): array
     {
         $findings = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            // The edges of what is knocked out by a coarse picture are as coarse.
+            // Knockouts count as well: their edges are as coarse as the picture.
             if ($layer->on) {
                 array_push($findings, ...array_filter([self::layer($layer, $subject)]), ...self::within($layer, $subject));
             }
@@ -33,14 +33,14 @@ final class EffectivePpi implements ChecksSheet
         return $findings;
     }
 
-    /** Whether a look of the piece draws its edges anew at print size, so that the file's own pixels do not show. */
+    /** Whether a look redraws the piece at print resolution, so that the file's pixels do not show. */
     private static function isRedrawn(Layer $layer): bool
     {
         return array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::REDRAWN, true)) !== [];
     }
 
     /**
-     * Pictures that are seen through letters and frames.
+     * Pictures that fill letters and frames.
      *
      * @return list<Finding>
      */
@@ -61,7 +61,7 @@ final class EffectivePpi implements ChecksSheet
             if ($boxes === [] || $picture->isVector()) {
                 continue;
             }
-            // At a scale of 1 it just covers what it is laid over.
+            // At scale 1 the picture just covers the box.
             $width = max(array_map(fn (Box $box): float => max($box->width(), $box->height() / $picture->aspect()), $boxes)) * $line->values->number('scale');
             $findings[] = self::told($layer, $i, (int) $picture->width / max(0.01, $width), $line->values->number('scale'), $subject);
         }
@@ -70,7 +70,7 @@ final class EffectivePpi implements ChecksSheet
     }
 
     /**
-     * The boxes that a picture covers each: of the whole piece, or of every letter.
+     * The boxes that a picture covers: the whole piece, or each letter.
      *
      * @return list<Box>
      */
@@ -107,7 +107,7 @@ final class EffectivePpi implements ChecksSheet
         }
         $least = $subject->demands->leastPpi;
         $enough = $ppi >= $least - self::ROUNDING;
-        // Rounded down to the thousandth, so that the mended piece holds the rule and does not miss it by a hair.
+        // Rounded down to a thousandth, so that the mended piece satisfies the rule despite rounding.
         $widest = floor($width * $ppi / $least * 1000) / 1000;
         $finding = Finding::of(
             Group::Pictures, 'ppi:'.$layer->id, $layer->called().', resolution', $enough ? Verdict::Pass : Verdict::Fail,

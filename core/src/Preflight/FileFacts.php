@@ -10,23 +10,23 @@ use TallCrow\Measure\PrintArea;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
-/** What a PNG that was brought in says of itself, against what print houses take (common practice): each is mended by writing a right one. */
+/** Checks an uploaded PNG's metadata and pixels against what print houses accept (common practice). All of it is mended by writing a corrected file. */
 final class FileFacts
 {
-    /** Ppi by which what is stated may miss what is asked for through rounding. */
+    /** Tolerance for rounding, in ppi. */
     private const ROUNDING = 1.0;
 
-    /** Pixels of soft edge, in the mean, from which on a fringe prints as a haze about the art. */
+    /** Mean width of soft edges, in pixels, from which on they print as a haze around the art. */
     private const FRINGE = 2.2;
 
     private const CLEAR = 8.0;
 
     private const FULL = 247.0;
 
-    /** Share of clear pixels that may hold colour. */
+    /** Largest share of clear pixels that may have a colour. */
     private const HIDDEN = 0.0005;
 
-    /** Megabytes that every house takes (common practice). */
+    /** File size, in megabytes, that every house accepts (common practice). */
     private const MOST_MEGABYTES = 100.0;
 
     /** @return list<Finding> */
@@ -57,7 +57,7 @@ final class FileFacts
         return Finding::of(Group::Sheet, $key, $word, $holds ? Verdict::Pass : $else, $figure, $limit, $holds ? sprintf('%s: as print houses take it.', $word) : $says);
     }
 
-    /** Share of the clear pixels that hold a colour other than black. */
+    /** Share of the clear pixels whose colour is not black. */
     private static function hidden(Image $pixels): float
     {
         $clear = $pixels->alpha()->isLess(1.0)->settled();
@@ -67,14 +67,14 @@ final class FileFacts
         return $all > 0 ? $coloured / $all : 0.0;
     }
 
-    /** Pixels of partial alpha across an edge, in the mean, apart from wide translucent areas. */
+    /** Mean number of half-transparent pixels across an edge, not counting wide translucent areas. */
     private static function fringe(Image $pixels): float
     {
         $alpha = $pixels->alpha();
         $full = $alpha->isMore(self::FULL)->settled();
         $clear = $alpha->isLess(self::CLEAR)->settled();
         $partial = $full->either($clear)->inverted()->settled();
-        // The line where half is reached, one pixel thick.
+        // The contour at half alpha, one pixel thick.
         $half = $alpha->isMore(127.0)->settled();
         $edge = $half->both(Morphology::grown($half->inverted()->settled()))->settled();
         $near = $partial->both(Morphology::grown($edge, 17))->area();

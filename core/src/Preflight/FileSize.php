@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-/** Ppi of a file at its printed size against the house's rule. */
+/** Ppi of a file at its print size against the house's rule. */
 final class FileSize implements ChecksPicture
 {
-    /** Ppi by which a file may miss the rule through rounding. */
+    /** Tolerance for rounding, in ppi. */
     private const ROUNDING = 0.5;
 
     public function picture(PictureSubject $subject): array

@@ -23,33 +23,35 @@ use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
 /**
- * Words whose letters are filled in by what was set about them: a knockout's gap, a ring or a shadow too like their own ink. Letters read by the
- * white in and between them; it is what a closing by a square of half their height adds to their shape (Serra, 1982).
+ * Words whose counters and gaps are filled by their surroundings: by a knockout's gap, or by a ring or shadow too similar to their ink. Letters are read by
+ * the white in and between them, which is measured as what a morphological closing by a square of half their height adds to their shape (Serra, 1982).
  */
 final class FilledLetters implements ChecksSheet
 {
-    /** Share of that white that must be left (our choice, by eye on eleven faces in eight widths of gap). */
+    /** Share of that white that must remain (our choice, judged by eye on eleven typefaces with eight gap widths). */
     private const LOOK = 0.35;
 
     private const LEAST = 0.2;
 
-    /** The share that a mend leaves. */
+    /** The share that a mend restores. */
     private const MENDED = 0.5;
 
-    /** Pixels of the tallest letters as they are looked at, and what share of a letter's height fills too little to be looked for. */
+    /**
+     * Height of the tallest letters, in pixels, at which it is measured; and the share of a letter's height below which a gap or ring is too thin to matter.
+     */
     private const TALL = 100.0;
 
     private const THIN = 0.02;
 
     private const MOST_PPI = 400.0;
 
-    /** Of all that is looked at together, at most. */
+    /** Most pixels that are measured. */
     private const PIXELS = 2_000_000;
 
-    /** A word with less white, for its ink, has none to lose: I, a dash. */
+    /** Words with less white relative to their ink have none to lose, as I or a dash. */
     private const WHITE = 0.05;
 
-    /** Share of the letters that must be of ink: hollow ones read by their line. */
+    /** Least inked share of the letters' area: hollow letters are read by their line. */
     private const SOLID = 0.5;
 
     public function sheet(SheetSubject $subject): array
@@ -88,10 +90,10 @@ final class FilledLetters implements ChecksSheet
     }
 
     /**
-     * Each word that may be filled.
+     * The words that may be affected.
      *
      * @param  list<Letter>  $letters
-     * @return array<int, non-empty-list<Letter>> by the word's number
+     * @return array<int, non-empty-list<Letter>> by word index
      */
     private static function words(array $letters, Role $role, Inking $inking): array
     {

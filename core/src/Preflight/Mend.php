@@ -8,10 +8,10 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Edit\Operation;
 use TallCrow\Edit\Operations;
 
-/** One action that would make a check pass: what it says, and the operations that it stands for. They are carried out as they were shown. */
+/** An action that would make a check pass: a description, and the operations to carry out, exactly as they were shown. */
 final readonly class Mend
 {
-    /** As many of one mend. */
+    /** Most operations of one mend. */
     private const MOST = 10_000;
 
     private const LONGEST = 10_000;
@@ -27,7 +27,7 @@ final readonly class Mend
         return new self($says, [$operation, ...array_values($more)]);
     }
 
-    /** What toArray() gave. */
+    /** Reads the form of toArray(). */
     public static function read(Reading $node): self
     {
         $operations = array_map(Operations::one(...), $node->items('operations', self::MOST));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Preflight;
 
-/** A check of the picture that can say, where the sheet is known, which layers a finding is about and what would mend it. */
+/** A picture check that can also, given the sheet, name the layers a finding is about and offer mends. */
 interface MendsOnSheet extends ChecksPicture
 {
     public function onSheet(Finding $finding, SheetSubject $subject): Finding;

@@ -6,24 +6,24 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Artwork\PrintMethod;
 
-/** What a way of printing holds: common practice of print houses, in inches; a house's own figures go before these. */
+/** Limits of a print method, in inches: common practice of print houses. A house's own figures take precedence. */
 final readonly class Method
 {
     private function __construct(
-        /** Finest line that prints, and finest gap that stays open. */
+        /** Finest line that prints, and finest gap that stays open, in inches. */
         public float $line,
         public float $gap,
-        /** Least x-height of words. */
+        /** Least x-height of words, in inches. */
         public float $xHeight,
-        /** Whether cloth shows through and there is no white ink. */
+        /** Whether the method has no white ink, so that cloth shows through. */
         public bool $needsLightCloth,
-        /** Finest dot of a halftone. */
+        /** Finest halftone dot, in inches. */
         public float $dot,
-        /** Square inches of one solid area from which on it feels like a plate; null where that does not matter. */
+        /** Solid areas larger than this, in square inches, feel stiff; null if that does not matter for the method. */
         public ?float $solid,
     ) {}
 
-    /** The same way of printing by another's figures, in inches. */
+    /** The same method with other limits, in inches. */
     public function holding(float $line, float $gap, float $xHeight): self
     {
         return new self($line, $gap, $xHeight, $this->needsLightCloth, $this->dot, $this->solid);

@@ -10,13 +10,13 @@ use TallCrow\Edit\LeaveGarmentOut;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Morphology;
 
-/** Whether the way of printing can do what the sheet asks of it (common practice): sublimation on dark cloth, solids too large to breathe, mirroring. */
+/** Whether the print method can do what the sheet needs (common practice): sublimation on dark cloth, solid areas that do not breathe, mirroring. */
 final class MethodFits implements ChecksSheet
 {
-    /** Relative luminance of cloth below which dye alone does not show. */
+    /** Cloth of less relative luminance is too dark for dye without white. */
     private const LIGHT = 0.45;
 
-    /** Pixels to the inch at which solids are looked for, and inches of gap that let one breathe. */
+    /** Ppi at which solid areas are measured, and width of a gap, in inches, that lets the cloth breathe. */
     private const PPI = 15.0;
 
     private const OPEN = 0.2;
@@ -49,13 +49,13 @@ final class MethodFits implements ChecksSheet
         return $findings;
     }
 
-    /** Square inches of the largest area without a gap in it. */
+    /** Size of the largest area without gaps, in square inches. */
     private static function largestSolid(SheetSubject $subject): float
     {
         $by = max(1, (int) round($subject->picture->ppi / self::PPI));
         $ppi = $subject->picture->ppi / $by;
         $ink = $subject->picture->picture->alpha()->shrunk($by)->isMore(235.0)->settled();
-        // What is narrower than a few gaps bends by itself.
+        // Narrow areas are flexible anyway.
         $side = 2 * (int) ceil(self::OPEN * $ppi / 2) + 1;
         $open = Morphology::opened($ink, $side)->settled();
         [$regions] = Morphology::regions($open);

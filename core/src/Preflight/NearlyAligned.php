@@ -14,10 +14,10 @@ use TallCrow\Geometry\Box;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
-/** Pieces that stand almost in line with one another or with the middle of the sheet: what is a slip and what is meant, the seller knows. */
+/** Pieces that are almost aligned with one another or with the centre of the sheet. Whether that is a slip or intended, the seller decides. */
 final class NearlyAligned implements ChecksSheet
 {
-    /** Inches: less cannot be seen, more is taken as meant (our choice). */
+    /** Offsets in inches between these bounds are told: smaller ones are invisible, larger ones count as intended (our choice). */
     public const SEEN = 0.006;
 
     public const MEANT = 0.09;
@@ -49,8 +49,8 @@ final class NearlyAligned implements ChecksSheet
     }
 
     /**
-     * @param  list<array{Layer, Box}>  $others  those that lie below
-     * @return array{Edge, float, string}|null which edge, how far it is off, and from what
+     * @param  list<array{Layer, Box}>  $others  the layers below
+     * @return array{Edge, float, string}|null the edge, its offset, and a name of what it is nearly aligned with
      */
     private function nearest(Box $box, Box $sheet, array $others): ?array
     {
@@ -73,17 +73,17 @@ final class NearlyAligned implements ChecksSheet
             }
         }
 
-        // In line with one thing already, it is not a slip that it is near another.
+        // If it is exactly aligned with something, being near something else is no slip.
         return $found !== null && $taken[$found[0]->isAcross()] ? null : $found;
     }
 
-    /** Letters that a line shakes are meant to stand uneven. */
+    /** Whether an effect jitters the letters, which are then meant to be uneven. */
     private static function isShaken(Layer $layer): bool
     {
         return array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $line->kind === Jitter::kind()) !== [];
     }
 
-    /** A turned piece has no edges to be in line with: it stands where its middle is. */
+    /** The box to compare. A rotated piece has no edges to align, so only its centre counts. */
     private static function box(Layer $layer, SheetSubject $subject): ?Box
     {
         $place = $layer->placement;

@@ -14,20 +14,20 @@ use TallCrow\Raster\Canvas;
 use TallCrow\Render\Frame;
 use TallCrow\Type\Letter;
 
-/** A sheet without ink, lines that leave none of a piece or a letter, pieces that lie wholly off the sheet, and pieces laid twice. */
+/** A sheet without ink, effects that leave nothing of a piece or a letter, pieces entirely off the sheet, and duplicates. */
 final class NothingThere implements MendsOnSheet
 {
     private const SEEN = 8.0;
 
-    /** Pixels to the inch at which letters are looked at. */
+    /** Ppi at which letters are measured. */
     private const CLOSE = 100.0;
 
-    /** Inches: full stops that are no larger are no loss. */
+    /** Letters no larger than this, in inches (full stops), are no loss. */
     private const LEAST = 0.03;
 
     private const MOST_MENDS = 3;
 
-    /** Inches within which a second piece lies on the first. */
+    /** Greatest distance, in inches, between duplicates. */
     private const SAME = 0.02;
 
     public function picture(PictureSubject $subject): array
@@ -92,7 +92,7 @@ final class NothingThere implements MendsOnSheet
         )], 0, self::MOST_MENDS));
     }
 
-    /** Letters of which a look leaves no ink, though there is some of others. */
+    /** Number of letters of which a look leaves no ink, although it leaves some of others. */
     private static function lettersLost(Layer $layer, SheetSubject $subject): int
     {
         $looks = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), Looks::class, true));
@@ -108,7 +108,7 @@ final class NothingThere implements MendsOnSheet
             if ($own === null) {
                 return false;
             }
-            // Its neighbours may reach into its box.
+            // Neighbouring letters may reach into its box, so compare with its own shape.
             $canvas = new Canvas($own->width, $own->height, $own->fromInches());
             $canvas->fill($letter->path);
             $shape = $canvas->mask()->isMore(Topmost::HALF)->settled();
@@ -120,7 +120,7 @@ final class NothingThere implements MendsOnSheet
     }
 
     /**
-     * Without the line that takes the ink, where it is one: the last of those without which it is there.
+     * Removes the effect that clears the ink, if there is a single one: the last effect without which the ink is there.
      *
      * @param  callable(Layer): bool  $isTaken
      */
@@ -137,7 +137,7 @@ final class NothingThere implements MendsOnSheet
     }
 
     /**
-     * One that is off the sheet may lie on another there.
+     * Leaves out duplicates among pieces off the sheet.
      *
      * @param  list<Layer>  $layers
      * @return list<Layer>
@@ -159,7 +159,7 @@ final class NothingThere implements MendsOnSheet
         return implode(', ', array_map(fn (Layer $layer): string => $layer->called() === '' ? 'a blank line' : $layer->called(), $layers));
     }
 
-    /** Whether two pieces are the same in all but their names, and lie on one another. */
+    /** Whether two pieces differ only in id and name, and lie on one another. */
     public static function isSame(Layer $one, Layer $other): bool
     {
         [$a, $b] = [$one->placement, $other->placement];

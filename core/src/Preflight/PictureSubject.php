@@ -10,14 +10,14 @@ use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Raster\Image;
 
-/** A finished picture that is checked. */
+/** A finished picture to be checked. */
 final readonly class PictureSubject
 {
     /**
-     * @param  Image  $picture  with alpha, its pixels settled
-     * @param  float  $ppi  of that picture as it is printed
+     * @param  Image  $picture  with alpha, settled
+     * @param  float  $ppi  ppi of that picture at its print size
      * @param  list<Garment>  $garments
-     * @param  PrintArea  $file  the size of the file, which may be larger than the picture that is looked at
+     * @param  PrintArea  $file  size of the file, which may have more pixels than $picture
      */
     public function __construct(
         public Image $picture,
@@ -27,14 +27,14 @@ final readonly class PictureSubject
         public PrintArea $file,
     ) {}
 
-    /** Pixels of the picture that hold ink: a mask, 255 where alpha is half or more. */
+    /** A mask of ink: 255 where alpha is half or more. */
     public function ink(): Image
     {
         return $this->picture->alpha()->isMore(127.0);
     }
 
     /**
-     * Where a mask is not empty, as half-inch squares, the fullest first.
+     * The half-inch squares in which a mask is not empty, the fullest first.
      *
      * @return list<Box>
      */

@@ -20,16 +20,16 @@ use TallCrow\Render\Renderer;
 /** Runs every check. */
 final class Preflight
 {
-    /** Fine enough to tell a rim from haze. */
+    /** Ppi of a close check: fine enough to tell antialiased edges from haze. */
     public const PPI = 150.0;
 
-    /** Fine enough for all but the checks that look closely, coarse enough to keep up with a seller at work. */
+    /** Ppi of the check while the seller works: quick, and fine enough for all checks but those that implement LooksClosely. */
     public const AT_WORK = 100.0;
 
-    /** With this begins the key of a finding about a line that could not be drawn. */
+    /** Prefix of the key of a finding about a layer that could not be drawn. */
     public const TROUBLE = 'trouble:';
 
-    /** @return list<ChecksPicture|ChecksSheet> in the order in which their findings are told */
+    /** @return list<ChecksPicture|ChecksSheet> in the order of their findings */
     public static function checks(): array
     {
         return [
@@ -40,12 +40,12 @@ final class Preflight
     }
 
     /**
-     * @param  ?PrintArea  $area  what the house asks for, if it is known
-     * @param  ?Image  $printed  the finished picture at the sheet's own ppi, if it is there already
-     * @param  bool  $closely  with the checks that take their time
-     * @param  ?Demands  $demands  null for the rule of its brief
-     * @param  ?callable(): void  $before  called before each check; may throw to end it
-     * @param  list<string>  $words  in small letters: names and the like that are spelt so
+     * @param  ?PrintArea  $area  the house's print area, if known
+     * @param  ?Image  $printed  the finished picture at the sheet's own ppi, if it already exists
+     * @param  bool  $closely  whether to run slow checks as well
+     * @param  ?Demands  $demands  null: the rule of the sheet's brief
+     * @param  ?callable(): void  $before  called before each check; may throw to cancel
+     * @param  list<string>  $words  known words (names and the like), in lower case
      */
     public static function artwork(Artwork $artwork, Renderer $renderer, Shelf $shelf, ?PrintArea $area = null, ?Image $printed = null, bool $closely = true, array $words = [], ?Demands $demands = null, ?callable $before = null): Report
     {
@@ -80,12 +80,12 @@ final class Preflight
     }
 
     /**
-     * Any picture, also one that was not made here.
+     * Checks any picture, also one from elsewhere.
      *
-     * @param  float  $ppi  at the width at which it is to be printed
+     * @param  float  $ppi  ppi at its print size
      * @param  list<Garment>  $garments
-     * @param  ?PngFacts  $facts  of the file that it came in
-     * @param  ?PrintArea  $area  that the file should fill
+     * @param  ?PngFacts  $facts  facts about its file
+     * @param  ?PrintArea  $area  print area that the file should fill
      */
     public static function picture(Image $picture, float $ppi, array $garments, HouseRule $rule, ?PngFacts $facts = null, ?PrintArea $area = null): Report
     {
@@ -105,7 +105,7 @@ final class Preflight
         return match (true) {
             $check instanceof MendsOnSheet => array_map(fn (Finding $finding): Finding => $check->onSheet($finding, $subject), $check->picture($subject->picture)),
             $check instanceof ChecksSheet => $check->sheet($subject),
-            // What the sheet itself tells better: the size of the file, and what stands behind each picture.
+            // Checks that have a better counterpart for sheets: file size and backgrounds.
             default => [],
         };
     }

@@ -13,15 +13,15 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Texture\Wear;
 
-/** A part of a sheet in the print's own pixels, for what a coarse picture cannot tell. */
+/** A part of a sheet at print resolution, for what a coarse picture cannot show. */
 final readonly class PrintedPart
 {
     private const PRINT = 300.0;
 
-    /** @param  Frame  $coarse  the part in the picture that is there, and $frame in that of the print */
+    /** @param  Frame  $coarse  the part in the coarse picture; $frame is the part at print resolution */
     private function __construct(private Artwork $artwork, private SheetSubject $subject, private Frame $coarse, public Frame $frame) {}
 
-    /** The whole pixels of the picture that is there which a box in inches touches. */
+    /** The part that covers all coarse pixels which a box in inches touches. */
     public static function of(Artwork $artwork, SheetSubject $subject, Box $box): self
     {
         $ppi = $subject->picture->ppi;
@@ -30,17 +30,17 @@ final readonly class PrintedPart
         return new self($artwork, $subject, $coarse, $coarse->finer(max(1, (int) round(self::PRINT / $ppi))));
     }
 
-    /** What is printed there. */
+    /** The print of that part. */
     public function picture(): Image
     {
         return $this->subject->renderer->picture($this->artwork, $this->frame, fn (LayerTrouble $trouble): null => null)->settled();
     }
 
     /**
-     * A figure of it, kept as long as the lines that reach into the part are the same and the coarse picture shows the same there.
+     * A cached measurement of the part, valid as long as the layers that reach into it and the coarse picture there are unchanged.
      *
      * @param  Image  $shown  the coarse picture of the whole sheet
-     * @param  string  $what  names the figure, and the code that it follows from
+     * @param  string  $what  identifies the measurement and its code
      * @param  \Closure(): float  $measure
      */
     public function figure(Image $shown, string $what, \Closure $measure): float

@@ -16,13 +16,15 @@ use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
-/** Words that nobody can read as they stand: mirrored, on their heads, or never written. The same words the right way round beside them make a reflection of it. */
+/**
+ * Words that cannot be read: mirrored, upside down, or still a placeholder. If the same words also appear the right way round, it is a reflection, and fine.
+ */
 final class ReadingWay implements ChecksSheet
 {
-    /** Share of the letters that must be mirrored. */
+    /** Share of mirrored letters from which on words count as mirrored. */
     private const MOST = 0.8;
 
-    /** A letter stands on its head when its own right points to the left by more than this share of its length: within 45 degrees of it. */
+    /** A letter is upside down if its right axis points to the left by more than this share of its length (within 45 degrees). */
     private const LEANING = 0.7;
 
     public function sheet(SheetSubject $subject): array
@@ -50,7 +52,7 @@ final class ReadingWay implements ChecksSheet
         return $findings;
     }
 
-    /** How words stand that cannot be read; null for those that can. */
+    /** Why words cannot be read; null if they can. */
     private static function way(Layer $layer, Placer $placer): ?string
     {
         try {
@@ -62,7 +64,7 @@ final class ReadingWay implements ChecksSheet
 
         return match (true) {
             $share(fn (Letter $letter): bool => $letter->right[0] * $letter->down[1] - $letter->right[1] * $letter->down[0] < 0) >= self::MOST => 'mirrored',
-            // All of them: what goes round a circle stands on its head in a part.
+            // All letters: on a circle some are always upside down.
             $share(fn (Letter $letter): bool => $letter->right[0] < -self::LEANING * hypot(...$letter->right)) >= 1.0 => 'on its head',
             default => null,
         };

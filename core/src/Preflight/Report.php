@@ -10,14 +10,14 @@ use TallCrow\Artwork\Node;
 
 final readonly class Report
 {
-    /** As many in one. */
+    /** Most findings of one report. */
     private const MOST = 10_000;
 
     /** @param  list<Finding>  $findings */
     public function __construct(public array $findings) {}
 
     /**
-     * What toArray() gave, decoded from JSON.
+     * Reads the decoded JSON of toArray().
      *
      * @throws ArtworkInvalid
      */
@@ -25,7 +25,7 @@ final readonly class Report
     {
         $faults = new Faults;
         $node = Node::root($data, $faults);
-        // One without any would say that all holds.
+        // Without this key an incomplete report would read as "all passed".
         $node->has('findings') || $node->fault('is missing', 'findings');
         $findings = array_map(Finding::read(...), $node->items('findings', self::MOST));
         $faults->settle();
@@ -38,7 +38,7 @@ final readonly class Report
         return array_reduce($this->findings, fn (Verdict $worst, Finding $f): Verdict => $f->counts() ? $worst->worst($f->verdict) : $worst, Verdict::Pass);
     }
 
-    /** Whether every line of the sheet was drawn. */
+    /** Whether every layer of the sheet could be drawn. */
     public function isWhole(): bool
     {
         return array_filter($this->findings, fn (Finding $finding): bool => str_starts_with($finding->key, Preflight::TROUBLE)) === [];

@@ -7,26 +7,29 @@ namespace TallCrow\Preflight;
 use TallCrow\Colour\Srgb;
 use TallCrow\Raster\Image;
 
-/** The outermost pixels of a picture: how much of them is opaque, and how much of that of one colour. A background that was never taken away shows there. */
+/**
+ * Statistics of the outermost pixels of a picture: the opaque share, and the share of the most common colour. They reveal a background that was never
+ * removed.
+ */
 final readonly class Rim
 {
     private const OPAQUE = 250;
 
-    /** Shares of the rim (our choice): how much must be opaque, and how much of that of one colour. */
+    /** Shares of the rim for a background (our choice): least opaque share, and least share of one colour in that. */
     private const OPAQUE_SHARE = 0.9;
 
     private const EVEN_SHARE = 0.8;
 
-    /** Share of one side that is opaque where the picture ends in a straight line. */
+    /** Opaque share of a side from which on the picture ends there in a straight cut. */
     private const CUT_SHARE = 0.55;
 
-    /** CIEDE2000 within which two colours of a background count as one; JPEG noise stays below it. */
+    /** CIEDE2000 below which two colours of a background count as one; JPEG noise stays below it. */
     private const ALIKE = 6.0;
 
-    /** Pixels of the longer side of the picture as it is looked at. */
+    /** Longer side, in pixels, at which the picture is examined. */
     private const LOOK = 300;
 
-    /** @param  array<string, float>  $sides  share of each side that is opaque: top, right, bottom, left */
+    /** @param  array<string, float>  $sides  opaque share of each side: top, right, bottom, left */
     private function __construct(
         public float $opaque,
         public float $even,
@@ -69,19 +72,19 @@ final readonly class Rim
         return $this->opaque >= self::OPAQUE_SHARE && $this->even >= self::EVEN_SHARE;
     }
 
-    /** Opaque all round, and of many colours: the picture ends in straight cuts. */
+    /** Opaque all around but in many colours: the picture ends in straight cuts. */
     public function isCut(): bool
     {
         return $this->opaque >= self::OPAQUE_SHARE && ! $this->isBackground();
     }
 
-    /** @return list<string> sides along which the picture ends in a straight line */
+    /** @return list<string> sides along which the picture ends in a straight cut */
     public function cutSides(): array
     {
         return $this->isBackground() ? [] : array_keys(array_filter($this->sides, fn (float $share): bool => $share >= self::CUT_SHARE));
     }
 
-    /** White paper, or black: what art is drawn and scanned on. */
+    /** Whether the rim is nearly white or black, as the paper of scanned art. */
     public function isPaper(): bool
     {
         $lab = $this->colour->toLab();
@@ -89,7 +92,7 @@ final readonly class Rim
         return hypot($lab->a, $lab->b) < 6 && ($lab->l > 93 || $lab->l < 6);
     }
 
-    /** What is told of a picture with this rim. */
+    /** The finding for a picture with this rim. */
     public function finding(string $key, string $word, string $called, string $would = 'print as a block'): Finding
     {
         [$left, $cut] = [$this->isBackground(), $this->isCut()];

@@ -6,7 +6,7 @@ namespace TallCrow\Preflight;
 
 use TallCrow\Edit\Refit;
 
-/** Pixels and ppi of the sheet against the print area that the house asks for. */
+/** Pixels and ppi of the sheet against the house's print area. */
 final class SheetSize implements ChecksSheet
 {
     public function sheet(SheetSubject $subject): array

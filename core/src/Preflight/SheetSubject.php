@@ -27,15 +27,15 @@ use TallCrow\Render\Renderer;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
-/** A sheet that is checked, every line of which can be drawn, with the picture that came of it. */
+/** A sheet to be checked, all of whose layers can be drawn, with its picture. Caches what several checks need. */
 final class SheetSubject
 {
-    /** Pixels to the inch at which it is seen that a piece has ink, and at which the thinnest ink is. */
+    /** Ppi at which it is first checked whether a piece has ink, and ppi that also shows hairlines. */
     private const GLANCE = 50.0;
 
     private const CLOSE = 100.0;
 
-    /** Level up to which ink is none. */
+    /** Alpha up to this level does not count as ink. */
     private const FAINT = 8.0;
 
     /** @var array<string, bool> by id */
@@ -71,10 +71,10 @@ final class SheetSubject
         public readonly Artwork $artwork,
         public readonly Renderer $renderer,
         public readonly Shelf $shelf,
-        /** What the house asks for; where that is not known, the sheet's own. */
+        /** The house's print area, or the sheet's own if the house is unknown. */
         public readonly PrintArea $area,
         public readonly PictureSubject $picture,
-        /** @var list<string> words that are spelt so, in small letters */
+        /** @var list<string> words known to be spelt correctly, in lower case */
         public readonly array $words = [],
         ?Demands $demands = null,
     ) {
@@ -88,7 +88,7 @@ final class SheetSubject
         return $layer === null ? null : $this->renderer->placer->reach($layer);
     }
 
-    /** Whether a piece that is sized about its middle still lies within the sheet. */
+    /** Whether a piece still lies within the sheet when scaled about its centre. */
     public function hasRoom(string $id, float $by): bool
     {
         [$reach, $sheet] = [$this->reach($id), $this->artwork->sheet->box()];
@@ -97,7 +97,7 @@ final class SheetSubject
             && $reach->centreY() - $reach->height() * $by / 2 > 0 && $reach->centreY() + $reach->height() * $by / 2 < $sheet->bottom;
     }
 
-    /** Whether a layer's words are read in print: printed, or knocked out and not merely to make room for the same words in that place. */
+    /** Whether a layer's words are to be read: they are printed, or knocked out (unless the knockout only makes room for the same words in ink). */
     public function isRead(Layer $layer): bool
     {
         $text = $layer->words()?->text;
@@ -116,20 +116,20 @@ final class SheetSubject
         }
     }
 
-    /** Which piece of the sheet is seen where: its own ink, less what lies over it. */
+    /** The topmost piece at each pixel. */
     public function topmost(Frame $frame, float $least = Topmost::HALF): Topmost
     {
         return $this->known["{$frame->key()} $least"] ??= Topmost::of($this->pieces(), $frame, $this->piece(...), fn (): float => $least);
     }
 
-    /** The same, weak ink by its own strength. */
+    /** The same, with a threshold for half-transparent pieces that follows their opacity. */
     public function topmostWeak(Frame $frame): Topmost
     {
         return $this->known["weak {$frame->key()}"] ??= Topmost::of($this->pieces(), $frame, $this->piece(...), WeakInk::level(...));
     }
 
     /**
-     * What is looked at piece by piece, from the cloth up: what a group holds, unless the group as a whole is drawn otherwise.
+     * The pieces that are judged one by one, from the cloth up: a group's children, unless the group changes their appearance as a whole.
      *
      * @return list<Layer>
      */
@@ -147,7 +147,7 @@ final class SheetSubject
         return array_merge([], ...array_map(fn (Layer $layer): array => $layer->on && $layer->role->prints() && $layer->showsItsPieces() ? self::apart($layer->children()) : [$layer], $layers));
     }
 
-    /** What stands out of the finished picture on a cloth, looked at in so many pixels to the inch. */
+    /** What stands out of the finished picture on a cloth, at a ppi. */
     public function standing(Garment $garment, float $ppi): Standing
     {
         $seen = $this->seen[(int) $ppi] ??= InkAndCloth::of($this->sampled($ppi));
@@ -155,37 +155,37 @@ final class SheetSubject
         return $this->standing["{$garment->colour->toHex()} $ppi"] ??= WeakInk::seenOn($garment, Standing::of($seen, $this->keys($ppi), $garment), $this, $ppi);
     }
 
-    /** The finished picture, words in dots as the eye mixes them: the same for every cloth. */
+    /** The finished picture with halftoned words averaged, as the eye sees them; independent of the cloth. */
     public function mixed(float $ppi): Image
     {
         return $this->mixed[(int) $ppi] ??= WeakInk::mixed($this, $ppi);
     }
 
-    /** Where weak ink is seen; null where there is none. */
+    /** A mask of visible half-transparent ink; null if there is none. */
     public function weakAt(float $ppi): ?Image
     {
         return ($this->weak[(int) $ppi] ??= [WeakInk::where($this, $ppi)])[0];
     }
 
-    /** The alpha of all the ink before any wear, at every so many pixels of a window. */
+    /** The alpha of all ink before any wear, subsampled in a window. */
     public function beforeWear(Frame $frame, int $every = 1): Piece
     {
         return $this->unworn["{$frame->key()} $every"] ??= $this->compositor()->inkBefore($this->artwork->unworn()->layers, $frame, $every);
     }
 
-    /** The finished picture, every so many of its pixels. */
+    /** The finished picture, subsampled to a ppi. */
     public function sampled(float $ppi): Image
     {
         return $this->samples[(int) $ppi] ??= $this->picture->picture->subsampled(max(1, (int) round($this->picture->ppi / $ppi)))->settled();
     }
 
-    /** The colours of that. */
+    /** Its colours. */
     public function keys(float $ppi): ColourKeys
     {
         return $this->colours[(int) $ppi] ??= ColourKeys::of($this->sampled($ppi));
     }
 
-    /** A piece's ink over the sheet, knockouts or not: points of the one that was drawn already, where the window is so many times coarser. */
+    /** A piece's ink, ignoring knockouts: subsampled from the drawn piece if the window is an integer factor coarser. */
     public function piece(Layer $layer, Frame $frame): ?Piece
     {
         if (! $layer->on || ! $layer->role->prints()) {
@@ -201,9 +201,9 @@ final class SheetSubject
     }
 
     /**
-     * A piece of art as its retouching and masks leave it, before looks, rings and wear: upright, and as large as its own box.
+     * A piece of art after retouching and masks, but before looks, rings and wear: upright, filling its own box.
      *
-     * @param  float  $side  pixels of its longer side
+     * @param  float  $side  longer side in pixels
      */
     public function upright(Layer $layer, float $side): ?Image
     {
@@ -221,7 +221,7 @@ final class SheetSubject
         return $piece === null ? null : $piece->image->embed($piece->frame->left, $piece->frame->top, $frame->width, $frame->height)->settled();
     }
 
-    /** The rim of a piece of art as it lies upright; null where none of it is drawn. Kept: a move changes nothing of it. */
+    /** The rim of an upright piece of art; null if nothing of it is drawn. Cached, since moving the piece does not change it. */
     public function rim(Layer $layer, float $side): ?Rim
     {
         $kept = $this->renderer->found('rim '.sha1_file(__DIR__.'/Rim.php').$side.$this->uprightKey($layer), function () use ($layer, $side): string {
@@ -234,7 +234,7 @@ final class SheetSubject
         return $rim instanceof Rim ? $rim : null;
     }
 
-    /** All that a piece of art looks like as it lies upright. */
+    /** A cache key for the appearance of an upright piece of art. */
     public function uprightKey(Layer $layer): string
     {
         $placing = $this->renderer->placer->place($layer);
@@ -242,25 +242,25 @@ final class SheetSubject
         return serialize([$layer->source, $layer->effects, $layer->masks, $placing?->width, $placing?->height, array_map($this->shelf->fingerprint(...), $layer->files())]);
     }
 
-    /** Whether nothing of a piece is left to print, though it has a place: a look, a mask or wear takes all of it. */
+    /** Whether nothing of a piece is left to print although it has a place: a look, a mask or wear removes all of it. */
     public function isBlank(Layer $layer): bool
     {
         return $this->blank[$layer->id] ??= $this->isBlankAs($layer);
     }
 
-    /** The same of a piece as it is given here, with other lines. */
+    /** The same for a changed version of a piece. */
     public function isBlankAs(Layer $layer): bool
     {
         $frame = Frame::sheet($this->artwork->sheet, self::GLANCE);
         $reach = $layer->on && $layer->role->prints() ? $this->renderer->placer->reach($layer) : null;
         $close = $reach === null ? null : Frame::about($reach, self::CLOSE);
-        // What is seen at a glance is there; a hairline is looked for closely.
+        // A coarse rendering finds most ink; only if it finds none, render finely for hairlines.
         $glance = $close === null ? null : $this->piece($layer, $frame);
 
         return $close !== null && ($glance === null || $glance->image->alpha()->range()[1] <= Topmost::HALF) && $this->inked($layer, $close)->alpha()->range()[1] <= self::FAINT;
     }
 
-    /** A layer's ink in a window, clear where there is none. */
+    /** A layer's ink in a window, clear if there is none. */
     public function inked(Layer $layer, Frame $frame): Image
     {
         $piece = $this->compositor()->piece($layer->withRole(Role::ink()), $frame);

@@ -13,7 +13,7 @@ use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
-/** Words too small to print: the height of their small letters and the thickness of their strokes against what the method holds. */
+/** Words too small to print: their x-height and stroke width against the limits of the method. */
 final class SmallWords implements ChecksSheet
 {
     public function sheet(SheetSubject $subject): array
@@ -28,10 +28,10 @@ final class SmallWords implements ChecksSheet
             }
             [$height, $stroke, $box] = $measured;
             $words++;
-            // Strokes of letters that are knocked out are gaps.
+            // The strokes of knocked-out letters are gaps.
             [$stroke, $least] = $layer->role->prints() ? [$stroke, $method->line] : [$stroke + 2 * $layer->role->gap, $method->gap];
             if ($height < $method->xHeight || $stroke < $least) {
-                // A hundredth more than is needed, so that what is rounded holds.
+                // One per cent more than needed, for rounding.
                 $small[] = [$layer, $height, $stroke, $box, round(1.01 * max($method->xHeight / max(1e-6, $height), $least / max(1e-6, $stroke)), 3)];
             }
         }
@@ -50,7 +50,7 @@ final class SmallWords implements ChecksSheet
         ))];
     }
 
-    /** @return array{float, float, Box}|null height of small letters and thickness of strokes in inches, and where they stand */
+    /** @return array{float, float, Box}|null x-height and stroke width in inches, and the place of the words */
     public static function measured(Layer $layer, SheetSubject $subject): ?array
     {
         try {
@@ -58,7 +58,7 @@ final class SmallWords implements ChecksSheet
         } catch (AssetUnusable|MissingGlyphs|FontRefused) {
             return null;
         }
-        // Letters and digits alone; of each line the middle one of their heights.
+        // Only letters and digits; for each line the median of their heights.
         $lines = [];
         foreach ($letters as $letter) {
             if (preg_match('/[\p{L}\p{N}]/u', $letter->characters) === 1) {

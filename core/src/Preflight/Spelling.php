@@ -9,21 +9,21 @@ use TallCrow\Edit\SetWords;
 use TallCrow\Geometry\Box;
 
 /**
- * Words on the shirt that a dictionary does not have: a misspelt shirt is the costliest fault. The language is the one that knows most of the
- * sheet's words; names are told, too, and meant so by a word.
+ * Words that are not in a dictionary: a misspelt shirt is the costliest fault. The language is the one that knows most of the sheet's words. Names are
+ * reported as well; the seller can mark them as intended.
  */
 final class Spelling implements ChecksSheet
 {
     private const MOST = 8;
 
-    /** Letters of the shortest word that is looked up. */
+    /** Shorter words are not looked up. */
     private const LEAST = 3;
 
     public function sheet(SheetSubject $subject): array
     {
         $words = [];
         foreach ($subject->artwork->everyLayer() as $layer) {
-            // Words that are knocked out are read, too.
+            // Knocked-out words are read as well.
             foreach ($layer->on ? array_unique(self::words($layer->words()->text ?? '')) : [] as $word) {
                 $words[$word][] = $layer;
             }
@@ -37,7 +37,7 @@ final class Spelling implements ChecksSheet
         if ($unknown === []) {
             return [Finding::of(Group::Detail, 'spelling', 'Spelling', Verdict::Pass, sprintf('%d %s', count($words), count($words) === 1 ? 'word' : 'words'), 'all known', sprintf('Every word is in the %s dictionary.', Dictionary::LANGUAGES[$language] ?? $language))];
         }
-        // The same word in capitals and small letters is told once.
+        // Report a word once, whatever its case.
         $layers = [];
         foreach (array_keys($unknown) as $word) {
             foreach ($words[$word] as $layer) {
@@ -54,11 +54,11 @@ final class Spelling implements ChecksSheet
 
     /**
      * @param  list<string>  $suggestions
-     * @param  non-empty-list<Layer>  $layers  that have it
+     * @param  non-empty-list<Layer>  $layers  the layers that contain it
      */
     private static function finding(string $word, array $suggestions, array $layers, string $language, SheetSubject $subject): Finding
     {
-        // What is suggested for a word in capitals is in capitals, too.
+        // Suggestions follow the case of an all-capitals word.
         $suggestions = mb_strtoupper($word) === $word ? array_map(mb_strtolower(...), $suggestions) : $suggestions;
         $corrected = fn (Layer $layer, string $other): SetWords => new SetWords($layer->id, (string) preg_replace_callback(
             '/(?<!\p{L})'.preg_quote($word, '/').'(?!\p{L})/iu', fn (array $found): string => self::cased($other, $found[0]), $layer->words()->text ?? '',
@@ -93,7 +93,7 @@ final class Spelling implements ChecksSheet
     {
         $best = [$languages[0], Dictionary::unknown($words, $languages[0])];
         foreach (array_slice($languages, 1) as $language) {
-            // Most words known at once: no other needs to be asked.
+            // If most words are known, no other language needs to be tried.
             if (count($best[1]) * 2 < count($words)) {
                 break;
             }

@@ -15,41 +15,44 @@ use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 
 /**
- * What of a picture's ink stands out from a cloth and what is lost on it. Ink of the cloth's own lightness and colour reads all the same where it is
- * enclosed or edged by ink that stands out: the white of a bird within its dark line, black spots in a fur.
+ * Which ink of a picture stands out from a cloth, and which is lost on it. Ink similar to the cloth still reads if it is enclosed or edged by ink that stands
+ * out: the white of a bird within a dark outline, black spots in a fur.
  */
 final readonly class Standing
 {
-    /** Contrast ratio of WCAG 2.2 below which lightness does not carry the ink (its least for graphics, 3, is for screens and small signs; our choice for shirts). */
+    /**
+     * WCAG 2.2 contrast ratio below which lightness alone does not make ink stand out (our choice for shirts; WCAG's 3 for graphics is meant for screens and
+     * small signs).
+     */
     public const CONTRAST = 1.45;
 
-    /** CIEDE2000 from which on colour carries it though lightness does not (our choice). */
+    /** CIEDE2000 from which on colour makes ink stand out without a difference in lightness (our choice). */
     public const DIFFERENCE = 22.0;
 
-    /** Of two colours that are both dark, hues hardly tell at arm's length: relative luminance up to which that is so, and what then is asked. */
+    /** Between two dark colours hue is hardly visible at arm's length: the relative luminance up to which this applies, and the stricter limits for it. */
     private const DARK = 0.07;
 
     private const DIFFERENCE_DARK = 50.0;
 
     private const CONTRAST_DARK = 1.65;
 
-    /** Lightness apart from which on contrast is always enough. */
+    /** Difference of L* from which on contrast is always sufficient. */
     private const APART = 40.0;
 
-    /** CIEDE2000 below which the ink is the cloth's own colour to the eye, however light both are. */
+    /** CIEDE2000 below which ink looks the same as the cloth, whatever the contrast ratio. */
     private const SAME = 6.0;
 
-    /** A part is lost when more than this share of its border is bare cloth. */
+    /** A region is lost if more than this share of its border is bare cloth. */
     private const BARE = 0.3;
 
-    /** Pixels of cloth between ink and a ring about it that edges it all the same: a twelfth of an inch. */
+    /** Widest gap, in pixels, between ink and a ring that still edges it: a twelfth of an inch. */
     private const GAP = 4;
 
     private const MOST_REGIONS = 65_000;
 
     /**
-     * @param  Image  $ink  one band, 255 where there is ink
-     * @param  Image  $lost  255 where it is lost
+     * @param  Image  $ink  mask of ink
+     * @param  Image  $lost  mask of ink that is lost
      */
     private function __construct(public Image $ink, public Image $lost) {}
 
@@ -68,11 +71,11 @@ final readonly class Standing
 
     private static function isLike(Srgb $ink, Lab $inkLab, Srgb $cloth, Lab $clothLab): bool
     {
-        // Far lighter or darker: no need for more.
+        // Far lighter or darker: no further test needed.
         if (abs($inkLab->l - $clothLab->l) > self::APART) {
             return false;
         }
-        // Nor where the contrast is more than is asked of any two: no such pair is the same to the eye.
+        // Enough contrast for any pair: no such pair looks the same.
         [$inkLight, $clothLight] = [self::light($inkLab), self::light($clothLab)];
         if (max($inkLight, $clothLight) >= self::CONTRAST_DARK * min($inkLight, $clothLight)) {
             return false;
@@ -83,13 +86,13 @@ final readonly class Standing
         return $difference < self::SAME || ($difference < $enough && Contrast::ratio($ink, $cloth) < $contrast);
     }
 
-    /** Relative luminance with the flare that WCAG 2.2 adds to both sides of a contrast ratio; CIE L* is a function of the first alone. */
+    /** Relative luminance + 0.05, as in WCAG's contrast ratio; computed from L*. */
     private static function light(Lab $lab): float
     {
         return ($lab->l > 8.0 ? (($lab->l + 16) / 116) ** 3 : $lab->l * 27 / 24389) + 0.05;
     }
 
-    /** This one, but another where a mask shows. */
+    /** This result, replaced by another one within a mask. */
     public function within(Image $mask, self $other): self
     {
         return new self($mask->chosen($other->ink, $this->ink)->settled(), $mask->chosen($other->lost, $this->lost)->settled());
@@ -109,12 +112,12 @@ final readonly class Standing
             return $like;
         }
         $numbers = $regions->asNumbers()->settled();
-        // Of each region's pixels, those that bare cloth borders and those that standing ink does, close by or beyond a gap.
+        // For each region, count border pixels next to bare cloth, and those next to ink that stands out (directly or beyond a gap).
         $standing = $seen->ink->both($like->inverted())->settled();
         $border = $like->both(Morphology::worn($like)->inverted())->settled();
         $edged = Morphology::grown($standing, 2 * self::GAP + 1)->both($border)->settled();
         [$cloth, $ink] = Histogram::ofMasks([$seen->beside->both($border)->both($edged->inverted()), $edged], $numbers);
-        // What nothing borders fills the picture, and cloth lies beyond.
+        // A region without any border fills the picture: cloth lies beyond it.
         $table = str_repeat("\xff", 65536);
         foreach ($ink as $number => $edged) {
             if ($edged > 0 && $cloth[$number] <= self::BARE * ($cloth[$number] + $edged)) {

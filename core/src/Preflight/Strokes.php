@@ -9,27 +9,27 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
 /**
- * Ink, or the cloth between it, that a disc of a given width does not fit into: an opening of its shape (Serra, 1982). The shape is sized first so that
- * the disc is an octagon of eleven pixels: what is thinner by an eighth is always found, and what is as wide never. Of a large shape it is one of fewer.
+ * Finds ink (or gaps) into which a disc of a given width does not fit, by a morphological opening (Serra, 1982). The shape is scaled so that the disc becomes
+ * an octagon of eleven pixels: strokes thinner by an eighth are always found, and strokes of full width never. For large shapes the octagon is smaller.
  */
 final readonly class Strokes
 {
     private const INK = 127.0;
 
-    /** Widths about a window in which the shape has to be known. */
+    /** Margin around a window in which the shape must be known, in disc widths. */
     private const ABOUT = 2.0;
 
     private const MOST_REGIONS = 65_000;
 
-    /** Radius of the disc in pixels, the best first; its diameter is twice that and one more. */
+    /** Radii of the octagon in pixels, best first; its diameter is 2 r + 1. */
     private const RADII = [5, 3, 2, 1];
 
-    /** Pixels that a shape is sized to at most. */
+    /** Most pixels of the scaled shape. */
     private const MOST_PIXELS = 12_000_000;
 
     /**
-     * @param  Image  $ink  255 where there is ink
-     * @param  Image  $lost  255 where the disc does not come
+     * @param  Image  $ink  mask of ink
+     * @param  Image  $lost  mask of ink that the disc does not reach
      */
     private function __construct(private Image $ink, private Image $lost, private float $ppi) {}
 
@@ -45,9 +45,9 @@ final readonly class Strokes
     }
 
     /**
-     * The ink so large that a disc of a width has a whole radius.
+     * Scales the ink so that a disc of the width has an integer radius.
      *
-     * @return array{Image, int, float} ink, radius in pixels, and how much larger; a radius of 0 where the width is too far below the picture's pixels to be told
+     * @return array{Image, int, float} ink, radius in pixels, and scale; radius 0 if the width is too small for the picture's pixels
      */
     private static function sized(float $width, Image $alpha, float $ppi): array
     {
@@ -61,18 +61,18 @@ final readonly class Strokes
         return [$alpha->isMore(self::INK)->settled(), 0, 1.0];
     }
 
-    /** Inches about a window in which the shape has to be known: whole pixels of a picture, so that parts beside each other share none. */
+    /** Margin around a window, in inches, in which the shape must be known: whole pixels, so that adjacent parts share none. */
     public static function rim(float $width, float $ppi): float
     {
         return ceil(self::ABOUT * $width * $ppi) / $ppi;
     }
 
     /**
-     * Inches of the widest disc without which no more than a share of the ink would be: how thin its thinnest strokes are. Told in elevenths of the least
-     * width up to that, more roughly up to four of it.
+     * Stroke width of the thinnest strokes, in inches: the largest disc whose opening removes no more than a small share of the ink. In steps of an eleventh of
+     * $least up to $least, in coarser steps up to four times that.
      *
      * @param  Image  $alpha  one band
-     * @param  float  $least  inches that are asked for: nothing below it is told of strokes that hold it
+     * @param  float  $least  the required width in inches; strokes that satisfy it are never reported as thinner
      */
     public static function thinnest(Image $alpha, float $ppi, float $least, float $share): float
     {
@@ -90,15 +90,16 @@ final readonly class Strokes
     }
 
     /**
-     * Inches of thin lines in all, along them. The outline of each stretch is measured by how often straight lines in four directions cross it (Cauchy and
-     * Crofton), which errs by 5 %; a line is half as long as its outline.
+     * Total length of thin lines, in inches. The perimeter of each stretch is estimated by counting intersections with lines in four directions
+     * (Cauchy-Crofton),
+     * with an error of 5 %; the length is half the perimeter.
      *
-     * @param  float  $stretch  inches of the shortest stretch that counts: corners and the ends of wedges are thin, too
+     * @param  float  $stretch  shortest stretch that counts, in inches: corners and tips are thin, too
      * @param  float  $rim  inches along the sides of the window that are not counted
      */
     public function length(float $stretch, float $rim = 0.0): float
     {
-        // Corners keep to the ink that is left; a line goes on from it.
+        // Ignore thin corners, which stay close to the remaining ink; a thin line extends beyond it.
         $lost = $this->lost->both(Morphology::grown($this->ink->both($this->lost->inverted())->settled(), 3)->inverted())->settled();
         if ($lost->mean() <= 0.0) {
             return 0.0;
@@ -119,8 +120,8 @@ final readonly class Strokes
     }
 
     /**
-     * @param  non-empty-list<Image>  $ends  where a stretch ends to the right, downwards and along both diagonals
-     * @return list<float> inches of each stretch, by number
+     * @param  non-empty-list<Image>  $ends  masks of where a stretch ends to the right, downwards and along both diagonals
+     * @return list<float> length of each stretch in inches, by number
      */
     private function crossed(array $ends, Image $numbers): array
     {

@@ -14,30 +14,30 @@ use TallCrow\Raster\Morphology;
 use TallCrow\Render\Frame;
 use TallCrow\Type\Letter;
 
-/** Words whose own ink is too like the ink that they stand on: all of a layer's, or one of them. */
+/** Words whose ink is too similar to the ink below them: a whole layer, or single words of it. */
 final readonly class SunkWords
 {
-    /** Inches about words in which their surroundings are looked at, and the share of it that must be ink. */
+    /** Margin around words, in inches, in which their surroundings are examined, and least inked share of it. */
     private const ABOUT = 0.05;
 
     private const ON_INK = 0.6;
 
-    /** Pixels across the square that takes the rim off letters: two on each side, the width of a thin ring. */
+    /** Side, in pixels, of the erosion that removes the rim of letters: two pixels on each side, the width of a thin ring. */
     private const RIM = 5;
 
-    /** Pixels of letters without their rims below which they are not judged. */
+    /** Letters with fewer pixels left after that are not judged. */
     private const LEAST = 8;
 
-    /** As many words of one layer are looked at one by one. */
+    /** Most words of a layer that are judged one by one. */
     private const MOST = 24;
 
     /**
-     * @param  Image  $picture  the finished one
-     * @param  Image  $seen  255 where the layer is seen in it
+     * @param  Image  $picture  the finished picture
+     * @param  Image  $seen  mask of where the layer is visible
      */
     private function __construct(private Layer $layer, private Image $picture, private Image $seen, private SheetSubject $subject, private float $ppi) {}
 
-    /** @param  Image  $seen  255 where the layer is seen on the sheet, in so many pixels to the inch */
+    /** @param  Image  $seen  mask of where the layer is visible on the sheet, at $ppi */
     public static function find(Layer $layer, Image $seen, SheetSubject $subject, float $ppi): ?Finding
     {
         $picture = $subject->sampled($ppi);
@@ -72,7 +72,7 @@ final readonly class SunkWords
         if ($part === null || $about === null) {
             return null;
         }
-        // Only what lies about the words is looked at.
+        // Crop to the words' surroundings.
         [$picture, $all] = array_map(fn (Image $image): Image => $image->crop($about->left, $about->top, $about->width, $about->height)->settled(), [$this->picture, $this->seen]);
         $seen = $this->seen->crop($part->left, $part->top, $part->width, $part->height)->embed($part->left - $about->left, $part->top - $about->top, $about->width, $about->height)->settled();
         $core = Morphology::worn($seen)->settled();
@@ -82,7 +82,7 @@ final readonly class SunkWords
             return null;
         }
         [$own, $ground] = [self::mean($picture, $core), self::mean($picture, $inked)];
-        // A ring of their own edges them, however much of the letters is within it.
+        // A ring of their own makes words readable, whatever is inside it.
         $rim = $seen->both(Morphology::worn($seen, self::RIM)->inverted())->settled();
         if (! Standing::isLost($own, $ground) || ! Standing::isLost(self::mean($picture, $rim), $ground)) {
             return null;
@@ -96,9 +96,9 @@ final readonly class SunkWords
     }
 
     /**
-     * Their own ink in full, where that stands out, or else a thin edge.
+     * Full opacity, if the ink then stands out, otherwise a thin outline.
      *
-     * @param  Image  $core  where the letters are
+     * @param  Image  $core  mask of the letters without their rims
      * @return list<Mend>
      */
     private function mends(Srgb $ground, Image $core, Frame $part): array

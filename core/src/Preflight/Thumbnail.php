@@ -7,20 +7,20 @@ namespace TallCrow\Preflight;
 use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Layer;
 
-/** Which words still read in the small pictures of a listing, in which the design is as wide as the picture; on black, where black is offered. */
+/** Which words still read in a listing's thumbnail, in which the design fills the width; on black if black is offered. */
 final class Thumbnail implements ChecksSheet
 {
-    /** Pixels of the width of a listing's pictures (common practice), and of a small letter that still reads there (our choice). */
+    /** Width of a thumbnail in pixels (common practice), and least x-height in pixels that reads there (our choice). */
     private const WIDTH = 200.0;
 
     private const SMALL = 120.0;
 
     private const READS = 6.0;
 
-    /** Share of the sheet's width below which a design is a small print beside the middle, shown another way. */
+    /** Designs narrower than this share of the sheet are small prints, which are shown differently. */
     private const LARGE = 0.5;
 
-    /** Relative luminance below which a cloth counts as black. */
+    /** Cloth of less relative luminance counts as black. */
     private const BLACK = 0.03;
 
     public function sheet(SheetSubject $subject): array
@@ -66,7 +66,7 @@ final class Thumbnail implements ChecksSheet
     }
 
     /**
-     * Some markets show a design on black wherever that is offered (common practice); else whoever lists it chooses the cloth.
+     * The cloth of the thumbnail: some markets use black whenever it is offered (common practice); otherwise the seller chooses.
      *
      * @param  list<Garment>  $garments
      */

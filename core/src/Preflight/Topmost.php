@@ -10,10 +10,10 @@ use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
 
-/** Which of a sheet's layers lies on top at each pixel of a window: each has a number, 0 is bare cloth. */
+/** The topmost layer at each pixel of a window, by number; 0 is bare cloth. */
 final readonly class Topmost
 {
-    /** Level of alpha beyond which a pixel is more ink than cloth. */
+    /** Alpha above which a pixel is more ink than cloth. */
     public const HALF = 127.0;
 
     private const MOST = 255;
@@ -22,8 +22,8 @@ final readonly class Topmost
 
     /**
      * @param  Image  $numbers  one 8-bit band
-     * @param  list<string>  $ids  of layers, that of number 1 first
-     * @param  array<string, int>  $whole  pixels that each would have, were nothing over it
+     * @param  list<string>  $ids  layer ids; the first one has number 1
+     * @param  array<string, int>  $whole  visible pixels of each layer if nothing lay over it
      */
     private function __construct(
         private Image $numbers,
@@ -32,9 +32,9 @@ final readonly class Topmost
     ) {}
 
     /**
-     * @param  list<Layer>  $layers  from the cloth up; of more than fit in a byte, the uppermost
+     * @param  list<Layer>  $layers  from the cloth up; if there are more than fit in a byte, the uppermost ones
      * @param  \Closure(Layer, Frame): ?Piece  $piece
-     * @param  ?\Closure(Layer): float  $least  level of alpha beyond which a layer's ink is seen; HALF unless given
+     * @param  ?\Closure(Layer): float  $least  alpha above which a layer's ink counts as visible; default HALF
      */
     public static function of(array $layers, Frame $frame, \Closure $piece, ?\Closure $least = null): self
     {
@@ -46,7 +46,7 @@ final readonly class Topmost
                 continue;
             }
             $ids[] = $layer->id;
-            // Each is measured as large as it is; all of them are laid in one go, a few at a time.
+            // Count each layer in its own box, then combine all of them in a few passes.
             $ink = $own->image->alpha()->isMore($least === null ? self::HALF : $least($layer))->settled();
             $laid = $ink->embed($own->frame->left - $frame->left, $own->frame->top - $frame->top, $frame->width, $frame->height);
             $within = $own->frame->overlap($frame);
@@ -58,16 +58,16 @@ final readonly class Topmost
         return new self($numbers->settled(), $ids, $whole);
     }
 
-    /** Where one layer is seen: 255 there. */
+    /** A mask of where a layer is visible. */
     public function seen(string $id): Image
     {
         return $this->numbers->isEqual((float) ((int) array_search($id, $this->ids, true) + 1))->settled();
     }
 
     /**
-     * How many pixels of a mask show each layer.
+     * Visible pixels of each layer within a mask.
      *
-     * @param  ?Image  $within  all of the window unless given
+     * @param  ?Image  $within  default: the whole window
      * @return array<string, int> by id
      */
     public function counted(?Image $within = null): array
@@ -81,7 +81,7 @@ final readonly class Topmost
         return $found;
     }
 
-    /** Whether a layer is drawn at all in a window as large as a picture. */
+    /** Whether a layer covers any pixel that the picture shows. */
     public function shows(string $id, Image $picture): bool
     {
         return in_array($id, $this->ids, true) && $this->fits($picture);

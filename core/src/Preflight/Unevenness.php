@@ -12,15 +12,15 @@ use TallCrow\Edit\SizeBy;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
-/** Blocks that were meant alike and differ by a little: in the height of capitals of one face, in the width of a ring, in a colour. Told as one. */
+/** Measures that were probably meant to be equal and differ slightly: cap heights of one typeface, ring widths, colours. Reported as one finding. */
 final class Unevenness implements ChecksSheet
 {
-    /** Shares by which two measures may differ and be the same to the eye, and from which on they are meant to differ (our choice). */
+    /** Relative differences between these bounds are reported: smaller ones are invisible, larger ones count as intended (our choice). */
     private const SAME = 0.008;
 
     private const MEANT = 0.07;
 
-    /** CIEDE2000 within which two colours are a slip of one another. */
+    /** Largest CIEDE2000 difference of two colours that were probably meant to be equal. */
     private const COLOUR = 4.0;
 
     private const MOST = 4;
@@ -78,7 +78,7 @@ final class Unevenness implements ChecksSheet
         foreach ($measured as $i => [$one, $a]) {
             foreach (array_slice($measured, $i + 1) as [$other, $b]) {
                 $off = abs($a - $b) / max(1e-9, $a, $b);
-                // Letters of two faces have nothing to be alike in.
+                // Only compare letters of the same typeface.
                 if ($off > self::SAME && $off < self::MEANT && $one !== $other && (! $areLetters || self::face($one) === self::face($other))) {
                     $slips[] = [
                         'says' => sprintf("%s and %s have $says", $one->called(), $other->called(), $a, $b), 'layers' => [$one->id, $other->id],

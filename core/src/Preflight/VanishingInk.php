@@ -20,39 +20,39 @@ use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
-/** Ink that cannot be read on a cloth, for each garment colour on offer: as a share of all, and piece by piece. */
+/** Ink that cannot be seen on a cloth, for each garment colour: as a share of all ink, and piece by piece. */
 final class VanishingInk implements ChecksPicture, ChecksSheet
 {
     private const WARN = 0.02;
 
     private const FAIL = 0.2;
 
-    /** Pixels to the inch that are looked at: an edging of a thirtieth of an inch still shows. */
+    /** Ppi of the measurement: an outline of a thirtieth of an inch still shows. */
     private const GRID = 50.0;
 
-    /** A piece is lost when so much of what is seen of it is; words sooner than all else. */
+    /** A piece is lost if at least this share of its visible ink is; for words the limit is lower. */
     private const WORDS_LOST = 0.4;
 
     private const PIECE_LOST = 0.6;
 
-    /** Share of a word's ink that its letters have at least, to be read by them alone. */
+    /** Least share of a word's ink that belongs to its letters (not to rings and shadows) for them to be read alone. */
     private const FACE = 0.2;
 
-    /** Square inches below which a piece is not judged by itself. */
+    /** Pieces smaller than this, in square inches, are not judged singly. */
     private const LEAST = 0.02;
 
-    /** Share of all ink from which on a lost piece that is no word matters. */
+    /** Least share of all ink for a lost piece other than words to matter. */
     private const MATTERS = 0.03;
 
-    /** Inches of an edging, and contrast with every cloth that it should have. */
+    /** Width of an outline, in inches, that a mend adds, and its least contrast with every cloth. */
     private const EDGE = 0.05;
 
     private const MOST_MENDS = 3;
 
-    /** Lines that say what the letters themselves are filled with. */
+    /** Effects that determine how letters are filled. */
     private const FILLS = ['fill', 'gradient', 'paper', 'picture', 'letter-colours', 'hollow', 'hatch', 'only'];
 
-    /** Colours that are tried where the job's own do not do: bone, ink, gold, rust, moss, sea. */
+    /** Colours to try if none of the job's own is suitable: bone, ink, gold, rust, moss, sea. */
     private const USUAL = ['#f3ead7', '#1f1d1a', '#d9a441', '#b04a2c', '#6d7a2c', '#3f7f95'];
 
     public function picture(PictureSubject $subject): array
@@ -105,7 +105,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     }
 
     /**
-     * Pieces of which most that is seen is lost.
+     * Pieces most of whose visible ink is lost.
      *
      * @return list<array{Layer, Box}>
      */
@@ -134,7 +134,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         return array_reverse($lost);
     }
 
-    /** Whether the letters themselves stand out, though a ring or a shadow about them does not. */
+    /** Whether the letters themselves stand out although their ring or shadow does not. */
     private static function readsByItsFace(Layer $layer, int $inked, Image $seen, Standing $standing, Frame $frame, SheetSubject $subject): bool
     {
         $isAbout = fn (string $kind): bool => is_a($kind, Looks::class, true) || (is_a($kind, StandsOut::class, true) && $kind::liesBeside());
@@ -148,7 +148,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     }
 
     /**
-     * Weak ink that reads once it is printed in full.
+     * Full opacity for half-transparent pieces, if they then stand out.
      *
      * @param  list<array{Layer, Box}>  $lost
      * @return list<Mend>
@@ -170,7 +170,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     }
 
     /**
-     * A thin edge in a colour that reads on every cloth of the job.
+     * A thin outline in a colour that stands out on every cloth of the job.
      *
      * @param  list<array{Layer, Box}>  $lost
      * @return list<Mend>
@@ -190,7 +190,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     }
 
     /**
-     * Words of one colour, in another that reads on every cloth of the job.
+     * Another colour for words of one colour, which stands out on every cloth of the job.
      *
      * @param  list<array{Layer, Box}>  $lost
      * @return list<Mend>
@@ -215,7 +215,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         return [];
     }
 
-    /** Which line says what one colour words are printed in, if one does: their only fill, or the look that prints them in an ink of its own. */
+    /** Index of the effect that determines the single colour of words, if there is one: their only fill, or a look with an ink of its own. */
     private static function colourLine(Layer $layer): ?int
     {
         $fills = array_filter($layer->isWords() ? $layer->effects : [], fn (EffectLine $line): bool => $line->on && in_array($line->kind, self::FILLS, true));
@@ -225,13 +225,13 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         return $layer->isWords() && in_array(array_column($say, 'kind'), [['fill'], ['photocopied']], true) ? array_key_first($say) : null;
     }
 
-    /** @return array<int, EffectLine> looks that print a piece in inks of their own, whatever it is filled and edged with */
+    /** @return array<int, EffectLine> looks that print a piece in their own inks, regardless of its fill and rings */
     private static function ownInks(Layer $layer): array
     {
         return array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), Looks::class, true) && is_a($line->is(), StandsOut::class, true));
     }
 
-    /** Of the job's own colours, and of bone and ink, the one with the most contrast with the cloth that it stands out from least. */
+    /** The colour (of the job's own, bone and ink) with the highest minimum contrast over all cloths. */
     private static function standsOut(SheetSubject $subject): ?Srgb
     {
         $colours = [...array_map(fn ($swatch): Srgb => $swatch->colour, $subject->artwork->swatches), ...array_map(Srgb::hex(...), self::USUAL)];
@@ -243,7 +243,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
     }
 
     /**
-     * Only a cloth on which more is lost than on another is left out.
+     * Offers to drop a cloth only if more is lost on it than on another.
      *
      * @return list<Mend>
      */
@@ -261,7 +261,7 @@ final class VanishingInk implements ChecksPicture, ChecksSheet
         return 'vanish:'.$garment->name;
     }
 
-    /** @return list<Box> half-inch squares that hold the most */
+    /** @return list<Box> the half-inch squares with most of the mask */
     private static function where(Image $mask, float $ppi): array
     {
         return PictureSubject::squares($mask, $ppi);

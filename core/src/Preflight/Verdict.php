@@ -10,13 +10,13 @@ enum Verdict: string
     case Warn = 'warn';
     case Fail = 'fail';
 
-    /** Higher is better: the two limits are those beyond which a print house may object, and does. */
+    /** For measures where more is better: below $warn a print house may object, below $fail it does. */
     public static function atLeast(float $measured, float $fail, float $warn): self
     {
         return $measured < $fail ? self::Fail : ($measured < $warn ? self::Warn : self::Pass);
     }
 
-    /** Lower is better. */
+    /** For measures where less is better. */
     public static function atMost(float $measured, float $warn, float $fail): self
     {
         return $measured > $fail ? self::Fail : ($measured > $warn ? self::Warn : self::Pass);

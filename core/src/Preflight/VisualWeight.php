@@ -15,25 +15,25 @@ use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
 /**
- * Lines of words that share a design should carry a like weight (common practice): the mean thickness of their strokes is compared with the middle one of
- * all lines of words. Small print is meant to be light, so only what is far lighter than both the others and its own size tells is named, in one line.
+ * Lines of words in one design should have similar visual weight (common practice): compares their mean stroke width with the median of all lines. Small print
+ * is meant to be light, so only lines that are far lighter than both the others and their own size suggest are reported, as one finding.
  */
 final class VisualWeight implements ChecksSheet
 {
-    /** A line whose strokes are thinner than this share of the middle line's looks weak beside it (our choice). */
+    /** Strokes thinner than this share of the median look weak (our choice). */
     private const LEAST = 0.3;
 
-    /** Strokes thinner than this share of the letters' height are those of a light face (our choice). */
+    /** Strokes thinner than this share of the letters' height belong to a light typeface (our choice). */
     private const LIGHT = 0.085;
 
-    /** Inches below which a line is small print. */
+    /** Lines with smaller letters than this, in inches, are small print. */
     private const SMALL = 0.25;
 
     private const EVEN = 0.5;
 
     private const STEPS = 5;
 
-    /** Share of the letters that must still stand apart. */
+    /** Share of letters that must remain separate after emboldening. */
     private const APART = 0.7;
 
     public function sheet(SheetSubject $subject): array
@@ -67,7 +67,7 @@ final class VisualWeight implements ChecksSheet
         $inking = $subject->renderer->placer->inking($layer);
         $height = max([0.0, ...array_map(fn (Letter $letter): float => $letter->height(), $letters)]);
         $thick = $letters === [] ? 0.0 : Weight::of(Letter::together($letters));
-        // Hollow words weigh what their line weighs.
+        // For hollow words the line's width counts.
         $hollow = array_filter($layer->effects, fn ($line): bool => $line->on && $line->kind === 'hollow');
         $line = $hollow === [] ? null : (float) array_values($hollow)[count($hollow) - 1]->values->number('width');
 
@@ -92,7 +92,7 @@ final class VisualWeight implements ChecksSheet
         )->about(...array_map(fn (array $one): string => $one['layer']->id, $weak))->mendedBy(...array_filter($mends));
     }
 
-    /** @return array{int, int} outlines, and holes in them */
+    /** @return array{int, int} number of outer contours, and of holes */
     private static function rings(Region $region): array
     {
         $outers = $holes = 0;
@@ -102,14 +102,14 @@ final class VisualWeight implements ChecksSheet
                 [$fromX, $fromY] = $contour[max(0, $i - 1)];
                 $twice += $fromX * $y - $x * $fromY;
             }
-            // What is outermost runs one way round, holes the other.
+            // Outer contours and holes have opposite directions.
             $twice > 0 ? $outers++ : $holes++;
         }
 
         return [$outers, $holes];
     }
 
-    /** As far as the sheet has room for it. */
+    /** Enlarges the layer, as far as the sheet has room. */
     private static function larger(Layer $layer, float $by, SheetSubject $subject): ?Mend
     {
         $by = round($by * 1.03, 3);
@@ -118,10 +118,10 @@ final class VisualWeight implements ChecksSheet
     }
 
     /**
-     * As much of an emboldening as leaves every counter open and no two letters grown together; 0 where none does.
+     * The largest emboldening that keeps every counter open and letters apart; 0 if there is none.
      *
      * @param  list<Letter>  $letters
-     * @param  float  $least  inches below which it would not help
+     * @param  float  $least  least emboldening, in inches, that would help
      */
     private static function open(array $letters, float $by, float $least): float
     {
@@ -132,7 +132,7 @@ final class VisualWeight implements ChecksSheet
             if ($try < max(0.001, $least)) {
                 continue;
             }
-            // Twice as much may not close a counter either: it must stay wide enough to print. Few letters may touch that did not.
+            // Test with twice the amount, so that counters remain wide enough to print. Only a few letters may come to touch.
             $left = self::rings($region->moved(2 * $try));
             if ($left[1] === $holes && self::rings($region->moved($try))[0] >= self::APART * $outers) {
                 return $try;

@@ -16,18 +16,18 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 
-/** Pieces that are printed weakly, and words in dots: what the eye sees of them at arm's length is a mixture of their ink and of what it lies on. */
+/** Half-transparent pieces and halftoned words: at arm's length the eye sees a mixture of their ink and what lies below. */
 final readonly class WeakInk
 {
-    /** Of its greatest alpha, what a pixel of theirs has at least: their soft edges are not looked at. */
+    /** Threshold for a piece's pixels, as a share of its greatest alpha, so that soft edges are ignored. */
     private const SOLID = 0.6;
 
-    /** Inches, the standard deviation over which dots are mixed: the eye does not part those of twenty lines to the inch at arm's length (our choice). */
+    /** Sigma, in inches, by which dots are averaged: at arm's length the eye does not resolve twenty lines to the inch (our choice). */
     private const MIXED = 0.05;
 
     public const IN_FULL = ' at full strength';
 
-    /** Whether a layer's own ink lets through what lies below it. */
+    /** Whether a layer is half-transparent. */
     public static function isOf(Layer $layer): bool
     {
         return $layer->opacity < 1.0;
@@ -38,25 +38,25 @@ final readonly class WeakInk
         return $layer->isWords() && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof DrawsDots) !== [];
     }
 
-    /** Level of alpha beyond which a piece's ink is seen. */
+    /** Alpha above which a piece's ink counts as visible. */
     public static function level(Layer $layer): float
     {
         return self::isOf($layer) ? self::SOLID * 255 * max(0.02, $layer->opacity) : Topmost::HALF;
     }
 
-    /** Which piece is seen where, as far as it matters to this one. */
+    /** The topmost pieces, with the thresholds that suit this layer. */
     public static function topmost(Layer $layer, Frame $frame, SheetSubject $subject): Topmost
     {
         return self::isOf($layer) ? $subject->topmostWeak($frame) : $subject->topmost($frame);
     }
 
-    /** @return list<SetOpacity> what prints weak ink in full */
+    /** @return list<SetOpacity> the operations that set full opacity */
     public static function inFull(Layer $layer): array
     {
         return self::isOf($layer) ? [new SetOpacity($layer->id, 1.0)] : [];
     }
 
-    /** What stands out on a cloth, with weak pieces, and words in dots, as they are seen there. */
+    /** What stands out on a cloth, with half-transparent pieces and halftoned words as they look there. */
     public static function seenOn(Garment $garment, Standing $standing, SheetSubject $subject, float $ppi): Standing
     {
         $where = $subject->weakAt($ppi);
@@ -68,7 +68,7 @@ final readonly class WeakInk
         return $standing->within($where, Standing::of(InkAndCloth::of($picture, $where), ColourKeys::of(Composition::onCloth($picture, $garment->colour)), $garment));
     }
 
-    /** Where weak pieces and words in dots are seen: 255 there. Null where there are none. */
+    /** A mask of visible half-transparent pieces and halftoned words; null if there are none. */
     public static function where(SheetSubject $subject, float $ppi): ?Image
     {
         $where = null;
@@ -82,7 +82,7 @@ final readonly class WeakInk
         return $where;
     }
 
-    /** The picture with all words in dots as the eye mixes them. */
+    /** The picture with all halftoned words averaged. */
     public static function mixed(SheetSubject $subject, float $ppi): Image
     {
         $frame = Frame::sheet($subject->artwork->sheet, $ppi);
@@ -99,8 +99,9 @@ final readonly class WeakInk
     }
 
     /**
-     * A part of the picture, each place of a piece in dots the mean of what its shape holds there: levels are mixed, as proofs mix them, and about as on
-     * cloth, where scattered light darkens what lies between dots (an n of Yule and Nielsen of 2.2).
+     * A part of the picture in which a halftoned piece is replaced by its local mean. Encoded levels are averaged, as in proofs, which is close to the look
+     * on cloth,
+     * where scattered light darkens the gaps between dots (a Yule-Nielsen factor of about 2.2).
      */
     private static function part(Layer $layer, Frame $part, Image $picture, SheetSubject $subject): Image
     {
@@ -109,7 +110,7 @@ final readonly class WeakInk
         $fine = $part->finer($every);
         $shape = $subject->inked($solid->withOpacity(1.0), $fine)->alpha()->isMore(Topmost::HALF)->settled();
         $own = $subject->picture->picture->crop($fine->left, $fine->top, min($fine->width, $subject->picture->picture->width() - $fine->left), min($fine->height, $subject->picture->picture->height() - $fine->top))->embed(0, 0, $fine->width, $fine->height)->settled();
-        // Normalised convolution (Knutsson and Westin, 1993): what lies beside the shape does not count.
+        // Normalised convolution (Knutsson and Westin, 1993): pixels beside the shape do not count.
         $spread = fn (Image $image): Image => Blur::exact($image->shrunk($every)->settled(), self::MIXED * $part->ppi);
         $mean = $spread(Composition::premultiplied($own)->times($shape))->divided($spread($shape))->linearByte(255.0)->asColours()->unpremultiplied();
 

@@ -15,18 +15,18 @@ use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Piece;
 use TallCrow\Texture\Wear;
 
-/** The share of ink that distress took: in all, and of each layer. */
+/** The share of ink that wear removed: overall, and for each layer. */
 final class WearShare implements ChecksSheet
 {
-    /** Shares beyond which a face loses its eyes and small words cannot be read (our choice). */
+    /** Shares above which a face loses its eyes and small words cannot be read (our choice). */
     private const WARN = 0.25;
 
     private const FAIL = 0.5;
 
-    /** What a mend aims at: a little below the limit, since what wear takes of one layer is not quite its amount. */
+    /** Target of a mend: a little below the limit, since wear does not remove exactly its amount from every layer. */
     private const AIM = 0.22;
 
-    /** Shares of their amounts that wear of edges may keep, tried in halves: thin strokes chip much before a solid does, so none follows from the others. */
+    /** Factors to try on the amounts of edge wear, by bisection: thin strokes chip long before solid areas, so the effect cannot be computed. */
     private const STEPS = [0.85, 0.7, 0.55, 0.4, 0.3, 0.2, 0.13, 0.08, 0.05];
 
     private const PPI = 75.0;
@@ -35,7 +35,7 @@ final class WearShare implements ChecksSheet
 
     private const NONE = 0.0005;
 
-    /** Every so many pixels of all the ink together are looked at. */
+    /** Subsampling factor for all ink together. */
     private const EVERY = 2;
 
     public function sheet(SheetSubject $subject): array
@@ -44,14 +44,14 @@ final class WearShare implements ChecksSheet
         if (! $artwork->isWorn()) {
             return [];
         }
-        // A coarse picture that is there already serves, and so do its pieces.
+        // Reuse an existing coarse picture and its pieces.
         $isCoarse = $subject->picture->ppi <= self::MOST_PPI;
         $frame = Frame::sheet($artwork->sheet, $isCoarse ? $subject->picture->ppi : self::PPI);
         $skip = fn (LayerTrouble $trouble): null => null;
         $compositor = $subject->compositor();
-        // Wear that follows edges needs all of the ink; else some of its points tell the share as well.
+        // Wear that depends on edges needs all pixels; otherwise a subsample gives the share as well.
         $byEdges = array_filter($artwork->liveDistress(), $compositor->followsEdges(...)) !== [];
-        // Where ink is knocked out, nothing of a piece can be worn.
+        // Knocked-out ink cannot be worn.
         $knocksOut = array_filter($artwork->layers, fn (Layer $layer): bool => $layer->on && $layer->role->takesAway()) !== [];
         $every = $isCoarse && ! $byEdges && ! $knocksOut ? self::EVERY : 1;
         $unworn = $subject->beforeWear($frame, $every);
@@ -61,7 +61,7 @@ final class WearShare implements ChecksSheet
         $findings = [$this->finding('wear', 'Wear', 'the ink', $share, [], $artwork)];
         [$edges, $left] = [$byEdges ? $unworn->image : null, $knocksOut ? $unworn->image : null];
         $drawn = [];
-        // What no wear changes is drawn once.
+        // Pieces without wear of their own are drawn once.
         $piece = function (Layer $layer) use ($compositor, $frame, &$drawn): ?Piece {
             $key = md5(serialize($layer->toArray()));
 
@@ -71,7 +71,7 @@ final class WearShare implements ChecksSheet
         $shares = $measured($artwork);
         $known = [];
         foreach ($shares as $id => $share) {
-            // All layers are measured at once, with less of their wear and of the sheet's.
+            // Measures all layers at once, with all amounts of wear scaled.
             $scaled = function (float $by) use ($id, $artwork, $renderer, $measured, &$known): float {
                 $known[(string) $by] ??= $measured((new ScaleWear([], $by))->apply($artwork, $renderer->placer)->artwork);
 
@@ -86,9 +86,9 @@ final class WearShare implements ChecksSheet
 
     /**
      * @param  \Closure(Layer): ?Piece  $piece
-     * @param  ?Image  $edges  all of the ink before wear, where a line of wear follows its edges
-     * @param  ?Image  $left  the same, where some of it is knocked out
-     * @return array<array-key, float> the share that is worn of each layer that is, by id
+     * @param  ?Image  $edges  all ink before wear, if some wear depends on edges
+     * @param  ?Image  $left  the same without knocked-out ink, if there are knockouts
+     * @return array<array-key, float> worn share of each worn layer, by id
      */
     private function layers(Artwork $artwork, Compositor $compositor, \Closure $piece, Frame $frame, ?Image $edges, ?Image $left): array
     {
@@ -133,7 +133,7 @@ final class WearShare implements ChecksSheet
 
     /**
      * @param  list<string>  $layers
-     * @param  ?\Closure(float): float  $measured  the share when all amounts are so many times theirs; null where that is so many times this
+     * @param  ?\Closure(float): float  $measured  the share after scaling all amounts by a factor; null if it is simply proportional
      */
     private function finding(string $key, string $word, string $what, float $share, array $layers, Artwork $artwork, ?\Closure $measured = null): Finding
     {
@@ -147,10 +147,10 @@ final class WearShare implements ChecksSheet
     }
 
     /**
-     * As much wear as the limit allows.
+     * Reduces wear to what the limit allows.
      *
      * @param  list<string>  $layers
-     * @param  \Closure(float): float  $measured  the share when all amounts are so many times theirs
+     * @param  \Closure(float): float  $measured  the share after scaling all amounts by a factor
      * @return list<Mend> one at most
      */
     private static function less(array $layers, \Closure $measured): array
@@ -172,7 +172,7 @@ final class WearShare implements ChecksSheet
     }
 
     /**
-     * What the lines ask for together, where each takes its share of what those before it left.
+     * The total amount asked for, where each wear acts on what the ones before it left.
      *
      * @param  list<string>  $layers
      */

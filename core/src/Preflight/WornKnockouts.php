@@ -12,13 +12,13 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
 use TallCrow\Type\Letter;
 
-/** Whether words knocked out of worn ink can still be read: how much wear took of the ink about each letter, by which it reads. */
+/** Whether words knocked out of worn ink can still be read: measures how much of the ink around each letter was worn away. */
 final class WornKnockouts implements ChecksSheet
 {
-    /** Inches about a letter that are looked at (our choice): about the stroke of small words. */
+    /** Width, in inches, of the measured margin around a letter (our choice): about the stroke width of small words. */
     private const ABOUT = 0.03;
 
-    /** Share of a letter that must have been clear before wear. */
+    /** Least share of a letter that must be clear before wear. */
     private const CLEAR = 0.5;
 
     private const TAKEN = 0.02;
@@ -30,7 +30,7 @@ final class WornKnockouts implements ChecksSheet
 
     /**
      * @param  list<Layer>  $layers
-     * @return list<Layer> words that are only knocked out, not those that make room for the same words in ink
+     * @return list<Layer> words that are only knocked out; not those that make room for the same words in ink
      */
     private static function among(array $layers, SheetSubject $subject): array
     {
@@ -70,7 +70,7 @@ final class WornKnockouts implements ChecksSheet
         return $bad === [] ? $finding : $finding->mendedBy(Mend::by(sprintf('Shield the ink about %s', $layer->called()), new Shield($layer->id)));
     }
 
-    /** Share of the ink about a letter that is gone. */
+    /** Share of the ink around a letter that is gone. */
     private static function lost(Letter $letter, Piece $rim, Piece $left): float
     {
         $frame = Frame::about($letter->path->bounds()->grown(self::ABOUT), $rim->frame->ppi);
@@ -79,7 +79,7 @@ final class WornKnockouts implements ChecksSheet
         return $frame === null || $area <= 0 ? 0.0 : max(0.0, 1 - (float) $left->cut($frame)?->image->area() / $area);
     }
 
-    /** Where a piece has ink, as large as the window. */
+    /** A piece's alpha, embedded in the window. */
     private static function on(?Piece $piece, Frame $frame): ?Image
     {
         return $piece === null ? null : $piece->image->alpha()->isMore(127.0)->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();

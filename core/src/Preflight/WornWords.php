@@ -22,26 +22,26 @@ use TallCrow\Render\Piece;
 use TallCrow\Type\Letter;
 
 /**
- * Whether each word can still be read: how much ink of every letter is left in the finished picture, whatever took it (wear of any line, knockouts,
- * masks, what lies over it), and the thinnest stroke that is left.
+ * Whether each word can still be read: measures how much ink of every letter is left in the finished picture, whatever removed it (wear, knockouts, masks,
+ * other pieces), and the thinnest remaining stroke.
  */
 final class WornWords implements ChecksSheet
 {
-    /** A stroke is as thin as the square that, opened with, loses this share of the ink. */
+    /** The stroke width is the side of the square whose opening removes this share of the ink. */
     private const OPENED = 0.15;
 
-    /** Share of a letter below which nothing was taken from it. */
+    /** Smaller losses of a letter count as none. */
     private const TAKEN = 0.02;
 
-    /** A stroke that is left with more than this of its own width was as thin before. */
+    /** A stroke that keeps more than this share of its width was thin before. */
     private const THINNED = 0.8;
 
-    /** Levels of one colour by which a letter's own ink may look otherwise and is there all the same. */
+    /** Largest difference, in levels of a colour channel, at which a letter's own ink is still recognised. */
     private const SAME = 48.0;
 
     private const MOST = 12;
 
-    /** From this ppi on strokes are looked for in the print's own pixels; from that on the picture has them. */
+    /** From this ppi on, strokes are measured at print resolution; and the ppi from which on the picture itself is fine enough. */
     private const CLOSE = 140.0;
 
     private const FINE = 250.0;
@@ -63,15 +63,14 @@ final class WornWords implements ChecksSheet
             $now = $subject->picture->picture->crop($at->left, $at->top, $at->width, $at->height)->settled();
             array_push($findings, ...$this->ofWords($layer, $opacity, self::measured($letters, $whole, $whole->with(self::left($layer, $opacity, $whole, $now)), $ppi, $subject), $subject));
         }
-        // What is lost is told first; what holds as far as there is room.
+        // Failures first; passed words as far as there is room.
         usort($findings, fn (Finding $one, Finding $other): int => ($other->verdict === Verdict::Fail ? 1 : 0) <=> ($one->verdict === Verdict::Fail ? 1 : 0));
 
         return array_slice($findings, 0, self::MOST);
     }
 
     /**
-     * Words at any depth, and whether they stand elsewhere, or look otherwise, than their own lines say: in a group that is bent. And how weakly
-     * they are printed, groups and all.
+     * Words at any depth, with two facts: whether a group changes their place or appearance (as a bent group does), and their opacity including that of groups.
      *
      * @param  list<Layer>  $layers
      * @return list<array{Layer, bool, float}>
@@ -95,27 +94,27 @@ final class WornWords implements ChecksSheet
 
     private static function whole(Layer $layer, Compositor $compositor, Frame $frame): ?Piece
     {
-        // What is printed weakly in dots is all that there is of it.
+        // In a halftone the opacity is part of the dots.
         $inDots = array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && is_a($line->is(), DrawsDots::class, true)) !== [];
 
         return $compositor->piece($layer->withRole(Role::ink())->withOpacity($inDots ? $layer->opacity : 1.0)->withDistress([])->withMasks([])->withRepeat(null), $frame);
     }
 
     /**
-     * Where the letters' own ink is still seen: one band.
+     * A mask of where the letters' own ink is still visible.
      *
-     * @param  float  $opacity  of what is printed
-     * @param  Image  $now  the finished picture there
+     * @param  float  $opacity  opacity of the words
+     * @param  Image  $now  the finished picture in this window
      */
     private static function left(Layer $layer, float $opacity, Piece $whole, Image $now): Image
     {
-        // Words that are printed weakly are there all the same.
+        // Allow for half-transparent words.
         $there = $now->alpha()->isMore(127.0 * min(1.0, $opacity));
         if ($layer->blend !== BlendMode::Normal || $opacity < 1) {
             return $there->both($whole->image->alpha()->isMore(127.0))->settled();
         }
         $off = $now->band(0, 3)->linear(1.0)->minus($whole->image->band(0, 3));
-        // A pixel that the letter inks in part may take the rest of its colour from whatever lies below.
+        // An edge pixel takes the rest of its colour from what lies below.
         $same = $whole->image->alpha()->linear(-1.0, self::SAME + 255.0);
         $far = $off->multiplied($off)->minus($same->multiplied($same))->isMore(0.0);
 
@@ -123,11 +122,12 @@ final class WornWords implements ChecksSheet
     }
 
     /**
-     * Of each word from which anything was taken: its letters, the share of the one that lost most, and the inches of the thinnest stroke. Kept as
-     * long as the letters stand where they are and what is left of them is the same.
+     * For each damaged word: its letters, the loss of the most damaged letter, and the thinnest stroke in inches. Cached as long as the letters' places and
+     * what
+     * is left of them are unchanged.
      *
      * @param  non-empty-list<Letter>  $letters
-     * @return array<int, array{list<Letter>, float, ?float}> by its number
+     * @return array<int, array{list<Letter>, float, ?float}> by word index
      */
     private static function measured(array $letters, Piece $whole, Piece $left, float $ppi, SheetSubject $subject): array
     {
@@ -159,7 +159,7 @@ final class WornWords implements ChecksSheet
     }
 
     /**
-     * @param  array<int, array{list<Letter>, float, ?float}>  $words  of measured()
+     * @param  array<int, array{list<Letter>, float, ?float}>  $words  from measured()
      * @return list<Finding>
      */
     private function ofWords(Layer $layer, float $opacity, array $words, SheetSubject $subject): array
@@ -185,7 +185,7 @@ final class WornWords implements ChecksSheet
     }
 
     /**
-     * Whether enough of a word is left where only its own lines take from it: shielding it spares it that of the sheet.
+     * Whether enough of a word is left without the sheet's wear, so that shielding would help.
      *
      * @param  list<Letter>  $word
      */
@@ -208,7 +208,7 @@ final class WornWords implements ChecksSheet
         return $lost <= $limits->letterLost && ($thin === null || $thin >= $limits->stroke || $thin >= self::THINNED * self::ownStroke($layer, $box, $subject));
     }
 
-    /** The thinnest stroke of a word before anything is taken from it, in the print's own pixels. */
+    /** The thinnest stroke of an undamaged word, at print resolution. */
     private static function ownStroke(Layer $layer, Box $box, SheetSubject $subject): float
     {
         $whole = self::whole($layer, $subject->compositor(), PrintedPart::of($subject->artwork, $subject, $box)->frame);
@@ -216,7 +216,7 @@ final class WornWords implements ChecksSheet
         return $whole === null ? 0.0 : self::thinnest($box, $whole->with($whole->image->alpha()), $whole->frame->ppi, $subject->artwork->limits->stroke) ?? 0.0;
     }
 
-    /** The thinnest stroke of a word in the print's own pixels. */
+    /** The thinnest stroke of a word at print resolution. */
     private static function inPrint(Layer $layer, float $opacity, Box $box, SheetSubject $subject): ?float
     {
         $part = PrintedPart::of($subject->artwork, $subject, $box);
@@ -234,9 +234,9 @@ final class WornWords implements ChecksSheet
     }
 
     /**
-     * Share of a letter's own ink that is gone.
+     * Share of a letter's own ink that is lost.
      *
-     * @param  Piece  $whole  one band, 255 where the letters' ink was
+     * @param  Piece  $whole  one band: 255 where the letters' ink was
      */
     private static function lost(Letter $letter, Piece $whole, Piece $left, float $ppi): float
     {
@@ -245,7 +245,7 @@ final class WornWords implements ChecksSheet
         if ($frame === null || $before === null) {
             return 0.0;
         }
-        // Its neighbours may reach into its box.
+        // Neighbouring letters may reach into its box, so use its own shape.
         $canvas = new Canvas($before->frame->width, $before->frame->height, $before->frame->fromInches());
         $canvas->fill($letter->path);
         $own = $canvas->mask()->isMore(127.0)->both($before->image)->settled();
@@ -254,7 +254,7 @@ final class WornWords implements ChecksSheet
         return $area <= 0 ? 0.0 : max(0.0, 1 - ($left->cut($before->frame)?->image->both($own)->area() ?? 0.0) / $area);
     }
 
-    /** Inches; null where nothing is left. */
+    /** Thinnest stroke in inches; null if nothing is left. */
     private static function thinnest(Box $box, Piece $left, float $ppi, float $least): ?float
     {
         $frame = Frame::about($box, $ppi);

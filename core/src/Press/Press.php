@@ -29,7 +29,10 @@ final readonly class Press
     /** Opacity of the underbase. */
     private const WHITE = 0.94;
 
-    /** Standard deviation, in inches, of the Gaussian spread of ink, and the gain at an edge as a share of coverage (as in the Clapper and Yule family of models). */
+    /**
+     * Standard deviation, in inches, of the Gaussian spread of ink, and the gain at an edge as a share of coverage (as in the Clapper and Yule family of
+     * models).
+     */
     private const SPREAD = 0.0022;
 
     private const GAIN = 0.06;

@@ -231,7 +231,10 @@ trait Arithmetic
         return $this->operation('linear', [Boxed::doubles([$by]), Boxed::doubles([$plus + 0.5])])->operation('cast', [BandFormat::Short]);
     }
 
-    /** Premultiplied, in floating point: in 8 bits faint ink would lose its colour, and overshoot of a filter would be clipped in the alpha but not in the colours. */
+    /**
+     * Premultiplied, in floating point: in 8 bits faint ink would lose its colour, and overshoot of a filter would be clipped in the alpha but not in the
+     * colours.
+     */
     private function premultiplied(): self
     {
         return $this->operation('premultiply');

@@ -79,7 +79,8 @@ final class CanvasPath
     }
 
     /**
-     * A stroke of a closed line: an offset on either side, with an arc at outer corners, and through the corner itself at inner ones, so that all parts wind the
+     * A stroke of a closed line: an offset on either side, with an arc at outer corners, and through the corner itself at inner ones, so that all parts wind
+     * the
      * same way and unite under the nonzero rule.
      *
      * @param  list<float>  $points  x and y of each in turn; the last is joined to the first

@@ -64,7 +64,8 @@ final class Composition
     }
 
     /**
-     * Sets colours under full transparency to 0, as print houses expect. Each pixel is handled as one 32-bit number with the alpha in the highest byte, which is
+     * Sets colours under full transparency to 0, as print houses expect. Each pixel is handled as one 32-bit number with the alpha in the highest byte, which
+     * is
      * quicker, and lets the pixels be computed only once.
      */
     public static function withoutHiddenColour(Image $image): Image

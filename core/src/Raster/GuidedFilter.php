@@ -6,7 +6,8 @@ namespace TallCrow\Raster;
 
 /**
  * Edge-preserving smoothing: each pixel becomes a × itself + b, with a and b fitted to its neighbourhood. The guided filter of K. He, J. Sun and X. Tang
- * ("Guided Image Filtering", 2010), guided by the picture itself, with coefficients computed at a fraction of the size (He and Sun, "Fast Guided Filter", 2015).
+ * ("Guided Image Filtering", 2010), guided by the picture itself, with coefficients computed at a fraction of the size (He and Sun, "Fast Guided Filter",
+ * 2015).
  */
 final class GuidedFilter
 {

@@ -19,7 +19,10 @@ final class Morphology
     /** Levels up to this count as 0, and within this of 255 as 255. */
     private const NONE = 8.0;
 
-    /** Structuring elements that build an octagon, one pixel of radius at a time: a square grows the diagonals, a cross does not. In this order all sides of the octagon are equally far from its centre to 1 %. */
+    /**
+     * Structuring elements that build an octagon, one pixel of radius at a time: a square grows the diagonals, a cross does not. In this order all sides of
+     * the octagon are equally far from its centre to 1 %.
+     */
     private const STEPS = ['square', 'cross', 'cross', 'square', 'cross'];
 
     /** Most bands counted in one pass. */

@@ -16,7 +16,8 @@ final class Noise
     }
 
     /**
-     * Isotropic blobs: white noise blurred by a Gaussian, tiling without a seam. The Gaussian is truncated at a fifth of its maximum, which makes the blobs rough.
+     * Isotropic blobs: white noise blurred by a Gaussian, tiling without a seam. The Gaussian is truncated at a fifth of its maximum, which makes the blobs
+     * rough.
      *
      * @param  float  $sigma  in pixels; a blob is about four of it across
      */

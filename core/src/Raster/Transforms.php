@@ -16,7 +16,9 @@ trait Transforms
     /** Up to this factor, repeating samples and averaging is quicker than the library's interpolation. */
     private const FEW_PIXELS = 16;
 
-    /** Premultiplied in 16 bits, STEPS to a level. Pictures that are read out of order lie in memory as a whole, and floating point would take twice the room. */
+    /**
+     * Premultiplied in 16 bits, STEPS to a level. Pictures that are read out of order lie in memory as a whole, and floating point would take twice the room.
+     */
     private function weighed(): self
     {
         return $this->premultiplied()->linear(self::STEPS, 0.5)->operation('cast', [BandFormat::Short]);
@@ -40,7 +42,8 @@ trait Transforms
     }
 
     /**
-     * The same for a picture that is opaque everywhere, in half the time: its colours need no weights, and without rotation the alpha is only computed near its edge.
+     * The same for a picture that is opaque everywhere, in half the time: its colours need no weights, and without rotation the alpha is only computed near
+     * its edge.
      *
      * @param  array{float, float, float, float}  $matrix  row by row
      */
@@ -197,7 +200,8 @@ trait Transforms
     }
 
     /**
-     * Looks pixels up by coordinate maps (two bands: x and y in this picture). The result has the maps' size; each pixel is the mean over all maps. Clear beyond
+     * Looks pixels up by coordinate maps (two bands: x and y in this picture). The result has the maps' size; each pixel is the mean over all maps. Clear
+     * beyond
      * the edge.
      *
      * @param  non-empty-list<self>  $maps

@@ -31,7 +31,10 @@ final readonly class BentGrid
      */
     private const BEFORE = 64;
 
-    /** Coordinates are clamped to this many pixels beyond the part of the source that is at hand. Where a ring's ends meet, one square sees both ends; without the clamp all pixels between them would be copied. */
+    /**
+     * Coordinates are clamped to this many pixels beyond the part of the source that is at hand. Where a ring's ends meet, one square sees both ends; without
+     * the clamp all pixels between them would be copied.
+     */
     private const BEYOND = 20;
 
     /** Coordinates from here on overflow the library's fixed-point arithmetic. */

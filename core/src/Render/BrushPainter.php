@@ -15,7 +15,10 @@ use TallCrow\Raster\Image;
 /** Draws strokes of a brush, from their points, at any ppi. */
 final class BrushPainter
 {
-    /** Gaussian sigma of a soft edge, as a share of the brush's width × (1 − hardness): from 2 % to 98 % an edge spans about four sigmas, half of the soft part. */
+    /**
+     * Gaussian sigma of a soft edge, as a share of the brush's width × (1 − hardness): from 2 % to 98 % an edge spans about four sigmas, half of the soft
+     * part.
+     */
     private const SOFT = 0.125;
 
     /**

@@ -145,7 +145,8 @@ final readonly class FolderPictures implements Pictures
     }
 
     /**
-     * Runs work under a lock of its key, so that no other process does the same work meanwhile. Work may need other work, but never itself, so there is no deadlock.
+     * Runs work under a lock of its key, so that no other process does the same work meanwhile. Work may need other work, but never itself, so there is no
+     * deadlock.
      *
      * @template T
      *

@@ -6,7 +6,10 @@ namespace TallCrow\Render;
 
 use TallCrow\Raster\Image;
 
-/** A cache that can be frozen: what it holds is still served, but new pieces are no longer stored. For the rows of a series, which share most pieces and have some of their own. */
+/**
+ * A cache that can be frozen: what it holds is still served, but new pieces are no longer stored. For the rows of a series, which share most pieces and have
+ * some of their own.
+ */
 final class FrozenPictures implements Pictures
 {
     private bool $frozen = false;

@@ -22,7 +22,10 @@ final class InkBox
     /** Inches beyond the sheet in which ink is still looked for. */
     private const BEYOND = 4.0;
 
-    /** Rings and shadows that reach no further than these inches beyond their piece are taken to lie on the sheet with it; a longer shadow may lie off it by itself. */
+    /**
+     * Rings and shadows that reach no further than these inches beyond their piece are taken to lie on the sheet with it; a longer shadow may lie off it by
+     * itself.
+     */
     private const NEAR = 1.0;
 
     /** @return ?Box null for a sheet without any */

@@ -118,7 +118,9 @@ final class InkOutlines
         return $this->inking->rings[$number]->silhouette ? $this->path("free $number") : null;
     }
 
-    /** Fills (at least) the part of the body that inside rings take, up to and including the one of that number. The body's shape clips its outer edge later. */
+    /**
+     * Fills (at least) the part of the body that inside rings take, up to and including the one of that number. The body's shape clips its outer edge later.
+     */
     public function inside(Canvas $canvas, int $number): void
     {
         $this->inner($canvas, $this->steps($this->inking->inlines, 0, $number));

@@ -8,7 +8,10 @@ use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
-/** A field that tells where ink chips first: near an edge sooner than inside a solid area, and thin strokes of small words no sooner than the rims of large pieces. */
+/**
+ * A field that tells where ink chips first: near an edge sooner than inside a solid area, and thin strokes of small words no sooner than the rims of large
+ * pieces.
+ */
 final class NearEdges
 {
     /** Distance from an ink edge, in inches at scale 1, at which the field has fallen to half. */

@@ -83,7 +83,8 @@ final class Resampler
     }
 
     /**
-     * The error of the interpolation, in source pixels, at the centre of a cell: of the bicubic spline through 4 × 4 points, or bilinear between the inner four.
+     * The error of the interpolation, in source pixels, at the centre of a cell: of the bicubic spline through 4 × 4 points, or bilinear between the inner
+     * four.
      * The worst of 14 × 14 probes over the picture.
      *
      * @param  callable(float, float): array{float, float}  $back

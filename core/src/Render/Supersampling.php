@@ -42,7 +42,8 @@ final readonly class Supersampling
         $wide = $high = INF;
         foreach ($sides as [$upperX, $upperY, $lowerX, $lowerY, $leftX, $leftY, $rightX, $rightY]) {
             [$aX, $aY, $bX, $bY] = [($upperX + $lowerX) / 2, ($upperY + $lowerY) / 2, ($leftX + $rightX) / 2, ($leftY + $rightY) / 2];
-            // The source row and column through a pixel's centre cross its parallelogram in two chords: their lengths tell how far the source may be shrunk each way.
+            // The source row and column through a pixel's centre cross its parallelogram in two chords: their lengths tell how far the source may be shrunk
+            // each way.
             // A pixel compressed diagonally has two short chords.
             $area = abs($aX * $bY - $aY * $bX);
             $wide = min($wide, $area / max(1e-9, abs($aY), abs($bY)));

@@ -51,7 +51,10 @@ final class SvgPainter
         return self::inRows($drawing->mapped($map, self::ASTRAY / $frame->ppi, Fitting::LONGEST), $placing, $frame);
     }
 
-    /** The library's antialiasing of an edge depends on what else lies in the same pixel row, so whole rows are rendered and then cropped: a part is equal to the crop of the whole. */
+    /**
+     * The library's antialiasing of an edge depends on what else lies in the same pixel row, so whole rows are rendered and then cropped: a part is equal to
+     * the crop of the whole.
+     */
     private static function inRows(string $body, Placing $placing, Frame $frame): Image
     {
         $rows = Frame::about($placing->box()->grown(self::RIM / $frame->ppi), $frame->ppi);

@@ -207,7 +207,8 @@ final class WearPainter
     }
 
     /**
-     * The amount of ink at each field level (a weighted histogram), estimated by random sampling: several passes, in each of which every pixel of the coarse ink
+     * The amount of ink at each field level (a weighted histogram), estimated by random sampling: several passes, in each of which every pixel of the coarse
+     * ink
      * is paired with one random field pixel within it.
      *
      * @param  int  $finer  field pixels to an ink pixel, each way

@@ -16,7 +16,8 @@ final class RowTable
      * @param  list<Slot>  $slots
      * @param  array<string, string>  $columns  heading by slot, where they are not called alike
      * @return array{rows: list<array<string, string>>, numbers: list<int>, problems: list<string>} values by slot, the row of the table that each stands in, and
-     *                                                                                              what was wrong by row and column; a bad row is left, the rest stands
+     *                                                                                              what was wrong by row and column; a bad row is left, the
+     * rest stands
      */
     public static function read(array $cells, array $slots, array $columns = []): array
     {

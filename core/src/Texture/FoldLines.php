@@ -54,7 +54,8 @@ final class FoldLines implements WideTexture
     }
 
     /**
-     * Places of the creases. No two pairs of lines have the same distance, so that at any shift of the sheet over itself at most one line coincides with another
+     * Places of the creases. No two pairs of lines have the same distance, so that at any shift of the sheet over itself at most one line coincides with
+     * another
      * (low autocorrelation).
      *
      * @return list<int>

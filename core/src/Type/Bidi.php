@@ -8,8 +8,8 @@ use FFI;
 use FFI\CData;
 
 /**
- * Splits a line in which scripts of both directions stand into runs of one direction, in the order in which they are
- * drawn: the Unicode Bidirectional Algorithm (UAX #9), its levels by FriBidi. A line goes as its first strong letter goes.
+ * Splits a line of mixed direction into runs of one direction, in visual order: the Unicode Bidirectional Algorithm
+ * (UAX #9), with levels from FriBidi. The base direction is that of the first strong character.
  */
 final class Bidi
 {
@@ -19,7 +19,7 @@ final class Bidi
         signed char fribidi_get_par_embedding_levels_ex(const uint32_t *types, const uint32_t *brackets, int length, uint32_t *direction, signed char *levels);
         C;
 
-    /** FriBidi's FRIBIDI_PAR_ON: as the text itself says. */
+    /** FriBidi's FRIBIDI_PAR_ON: base direction from the text. */
     private const BY_ITSELF = 0x40;
 
     private static ?FFI $library = null;
@@ -27,7 +27,7 @@ final class Bidi
     /** @return list<Run> in visual order, left to right */
     public static function runs(string $line): array
     {
-        // Nothing before the Hebrew block goes right to left, nor asks another to.
+        // No character before the Hebrew block is right-to-left or changes direction.
         if (preg_match('/[^\x00-\x{058F}]/u', $line) !== 1) {
             return $line === '' ? [] : [new Run(0, strlen($line), false)];
         }
@@ -46,7 +46,7 @@ final class Bidi
     }
 
     /**
-     * Rule L2: from the highest level to the lowest odd one, whatever stands together at that level or higher is reversed.
+     * Rule L2: from the highest level down to the lowest odd one, reverse each sequence of runs at that level or higher.
      *
      * @param  list<array{int, int, int}>  $runs  start, bytes, level
      * @return list<array{int, int, int}>
@@ -87,7 +87,7 @@ final class Bidi
         self::call('fribidi_get_bracket_types', $text, $count, $types, $brackets);
         self::call('fribidi_get_par_embedding_levels_ex', $types, $brackets, $count, $direction, $levels);
         $base = (int) $direction[0] & 1;
-        // Rule L1: room at the end of the line goes as the line does.
+        // Rule L1: trailing whitespace takes the level of the line.
         $inked = mb_strlen(rtrim($line));
 
         return array_map(fn (string $character, int $i): array => [$character, $i < $inked ? (int) $levels[$i] : $base], $characters, array_keys($characters));

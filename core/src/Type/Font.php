@@ -8,12 +8,12 @@ use FFI;
 use FFI\CData;
 use TallCrow\Geometry\Path;
 
-/** An opened font file. Measures are in ems; y points down, the baseline at 0. */
+/** An opened font file. Measurements are in ems; y points down, with the baseline at 0. */
 final class Font
 {
     private const FACE_IS_SCALABLE = 1;
 
-    /** Of the tables that HarfBuzz reads letters and their widths from. */
+    /** FreeType's FT_FACE_FLAG_SFNT: the font has the tables that HarfBuzz reads. */
     private const FACE_IS_SFNT = 8;
 
     private const MOST_FEATURES = 200;
@@ -27,7 +27,7 @@ final class Font
 
     private const FLAT = ['H', 'I', 'E', 'X', 'ה', 'א', '1', 'n'];
 
-    /** Ems, of a font without any of these; common practice. */
+    /** Cap height in ems for a font without any flat capital (common practice). */
     private const USUAL_CAPITAL = 0.7;
 
     /** HarfBuzz's hb_direction_t. */
@@ -49,7 +49,7 @@ final class Font
 
     private CData $hbFont;
 
-    /** @phpstan-ignore property.onlyWritten (keeps alive what FreeType reads from) */
+    /** @phpstan-ignore property.onlyWritten (keeps the memory alive that FreeType reads from) */
     private CData $buffer;
 
     private bool $open = false;
@@ -112,7 +112,7 @@ final class Font
     }
 
     /**
-     * Glyphs in the order in which they are drawn, as HarfBuzz shapes the runs of one line of text.
+     * Shapes one line of text by HarfBuzz: glyphs in visual order.
      *
      * @param  list<string>  $features  in HarfBuzz's notation, such as "ss01" or "-liga"
      * @return list<Glyph>
@@ -164,7 +164,7 @@ final class Font
     }
 
     /**
-     * The OpenType features that the font has, such as "ss01", those of substitution before those of placing.
+     * The font's OpenType features, such as "ss01": substitution features before positioning features.
      *
      * @return list<string>
      */
@@ -184,7 +184,7 @@ final class Font
         return array_values(array_unique($found));
     }
 
-    /** How many characters of Unicode the font has; controls do not count. */
+    /** Number of Unicode characters that the font covers, without control characters. */
     public function characters(): int
     {
         $set = self::data(FreeType::hb('hb_set_create'));
@@ -213,7 +213,7 @@ final class Font
         return Weight::of(is_float($weight) ? (int) round($weight) : 0);
     }
 
-    /** How high a plain capital stands above the baseline, in ems: the letter H, or else another flat one. */
+    /** The cap height in ems: of the letter H, or another flat capital. */
     public function capHeight(): float
     {
         foreach (self::FLAT as $letter) {
@@ -259,7 +259,7 @@ final class Font
     {
         assert(is_int($error));
 
-        // The words of FreeType's fterrdef.h; Debian's build leaves them out of the library.
+        // Messages from FreeType's fterrdef.h, which Debian's build does not include.
         return match ($error) {
             0x02 => 'unknown file format',
             0x03 => 'broken file',

@@ -8,8 +8,8 @@ use FFI;
 use FFI\CData;
 
 /**
- * FreeType and HarfBuzz through FFI. FreeType opens the file (also WOFF and WOFF2) and gives outlines; HarfBuzz
- * shapes from the tables that FreeType unpacked.
+ * FreeType and HarfBuzz through FFI. FreeType opens the file (also WOFF and WOFF2) and returns outlines; HarfBuzz
+ * shapes by the tables that FreeType unpacked.
  *
  * @internal
  */

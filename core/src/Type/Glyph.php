@@ -9,7 +9,7 @@ final readonly class Glyph
 {
     public function __construct(
         public int $id,
-        /** Byte offset in the line of the first character that it stands for. */
+        /** Byte offset in the line of the first character that the glyph represents. */
         public int $cluster,
         public float $advance,
         public float $shiftX,

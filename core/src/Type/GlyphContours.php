@@ -6,7 +6,7 @@ namespace TallCrow\Type;
 
 use TallCrow\Geometry\Path;
 
-/** Reads FreeType's points and tags as curves: conic runs with implied points between them, and cubic pairs. */
+/** Converts FreeType's points and tags to curves: quadratic sequences with implied on-curve points, and cubic pairs. */
 final class GlyphContours
 {
     private const CONIC = 0;

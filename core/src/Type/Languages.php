@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Type;
 
-/** The languages that a font has all letters of, by the main exemplar characters of the Unicode Common Locale Data Repository, which ICU carries. */
+/** The languages whose letters a font covers, by the main exemplar characters of the Unicode Common Locale Data Repository, as included in ICU. */
 final class Languages
 {
-    /** Languages in which shirts are commonly sold, and some whose letters few fonts have. */
+    /** Languages in which shirts are commonly sold, and some that few fonts support. */
     private const ASKED = [
         'af', 'ca', 'cs', 'cy', 'da', 'de', 'el', 'en', 'es', 'et', 'eu', 'fi', 'fr', 'ga', 'he', 'hr', 'hu', 'id', 'is', 'it', 'lt', 'lv', 'mt', 'nb', 'nl', 'pl', 'pt', 'ro', 'ru', 'sk', 'sl', 'sq', 'sr', 'sv', 'sw', 'tr', 'uk', 'vi',
         'ar', 'bg', 'hi', 'ja', 'ko', 'th',
@@ -28,7 +28,7 @@ final class Languages
         return (string) \Locale::getDisplayLanguage($code, 'en');
     }
 
-    /** @return list<string> single characters, small and capital; none where ICU does not tell */
+    /** @return list<string> single characters, lower and upper case; empty if ICU has none */
     public static function letters(string $code): array
     {
         static $known = [];
@@ -44,7 +44,7 @@ final class Languages
         if (! is_string($set)) {
             return [];
         }
-        // A set of characters as ICU writes it: [a b c-e {ch} \u1E9E]; brackets stand about it.
+        // ICU's notation of a character set: [a b c-e {ch} \u1E9E].
         $set = (string) preg_replace_callback('/\\\\u([0-9A-Fa-f]{4})/', fn (array $one): string => mb_chr((int) hexdec($one[1])), trim($set, '[]'));
         $set = (string) preg_replace_callback('/(\X)-(\X)/u', fn (array $one): string => implode('', array_map(mb_chr(...), range(mb_ord($one[1]), mb_ord($one[2])))), $set);
         $letters = mb_str_split((string) preg_replace('/[\s{}\\\\\p{Mn}]+/u', '', $set));

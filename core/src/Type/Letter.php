@@ -7,38 +7,38 @@ namespace TallCrow\Type;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 
-/** The outline of one glyph where it stands in the setting. */
+/** The outline of one glyph in its place. */
 final readonly class Letter
 {
     public function __construct(
         public Path $path,
         public int $line,
         public string $characters,
-        /** Number of its word within the text, the first 0. */
+        /** Index of its word within the text. */
         public int $word = 0,
-        /** Middle of its room on the baseline. */
+        /** x of the middle of its advance, on the baseline. */
         public float $x = 0.0,
         public float $baseline = 0.0,
         /**
-         * Which way its right and its foot point, whatever it was turned or bent by: as far as one unit of the font's own went.
+         * Its own axes after rotation and bending: the images of the font's unit vectors to the right and down.
          *
          * @var array{float, float}
          */
         public array $right = [1.0, 0.0],
         /** @var array{float, float} */
         public array $down = [0.0, 1.0],
-        /** Stands for a letter that its font does not have. */
+        /** Whether it is a placeholder for a letter that the font lacks. */
         public bool $isGap = false,
     ) {}
 
-    /** A figure that is no letter: a shape, a frame of a grid. */
+    /** A shape that is not a letter. */
     public static function figure(Path $path, int $number = 0): self
     {
         return new self($path, 0, '', $number);
     }
 
     /**
-     * Bent by a map of the plane; its own axes are as the map bends them where it stands.
+     * Bent by a map of the plane, which also maps its axes at its place.
      *
      * @param  callable(float, float): array{float, float}  $map
      */
@@ -65,7 +65,7 @@ final readonly class Letter
         return new self($this->path->transformed($by), $this->line, $this->characters, $this->word, $x, $baseline, $turn($this->right), $turn($this->down), $this->isGap);
     }
 
-    /** How high its ink stands across the way that its right points, whatever it was turned by. */
+    /** Height of its ink, measured perpendicular to its right axis. */
     public function height(): float
     {
         [$x, $y] = $this->right;

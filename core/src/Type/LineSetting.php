@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Type;
 
-/** What one line of a text has of its own. */
+/** The settings of a single line of text. */
 final readonly class LineSetting
 {
     public function __construct(
-        /** Name of another font; null keeps the text's. */
+        /** Name of another font; null: the text's font. */
         public ?string $font = null,
-        /** Of its own, as a share of the text's. */
+        /** Type size as a share of the text's. */
         public float $size = 1.0,
-        /** Sized until its ink is as wide as the widest line that is not. */
+        /** Whether it is scaled to the width of the widest line that is not. */
         public bool $fitted = false,
     ) {}
 }

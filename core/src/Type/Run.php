@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Type;
 
-/** A part of a line in which all letters go one way. */
+/** A part of a line with one direction. */
 final readonly class Run
 {
     public function __construct(

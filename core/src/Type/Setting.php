@@ -8,24 +8,24 @@ namespace TallCrow\Type;
 final readonly class Setting
 {
     /**
-     * @param  array<string, float>  $kerns  room added between two letters, such as "AV", in thousandths of an em
+     * @param  array<string, float>  $kerns  kerning between two letters such as "AV", in thousandths of an em
      * @param  list<string>  $features  in HarfBuzz's notation
-     * @param  array<int, LineSetting>  $lines  by number, the first 0
+     * @param  array<int, LineSetting>  $lines  by line index
      */
     public function __construct(
         public Alignment $alignment,
-        /** Baseline to baseline, in ems. */
+        /** Distance of baselines, in ems. */
         public float $leading,
-        /** Added between letters, in thousandths of an em. */
+        /** Letter-spacing, in thousandths of an em. */
         public float $tracking = 0.0,
         public array $kerns = [],
         public LetterCase $case = LetterCase::AsTyped,
         public array $features = [],
-        /** Size of the first and the last letter of each line, as a share of the rest. */
+        /** Size of the first and the last letter of each line, relative to the others. */
         public float $ends = 1.0,
         public Stand $stand = Stand::Baseline,
         public array $lines = [],
-        /** Between the ink of lines that are all fitted to one width, as a share of that width; null when they are not. */
+        /** If all lines are fitted to one width: the gap between their ink, as a share of that width; otherwise null. */
         public ?float $block = null,
     ) {}
 
@@ -72,7 +72,7 @@ final readonly class Setting
     /** @param  array<string, mixed>  $changes */
     private function with(array $changes): self
     {
-        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        // @phpstan-ignore argument.type (its own properties, with the changes applied)
         return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Type;
 
-/** Where a letter that is larger than those about it keeps in line with them. */
+/** The vertical alignment of a letter that is larger than its neighbours. */
 enum Stand: string
 {
     case Baseline = 'baseline';
@@ -12,9 +12,9 @@ enum Stand: string
     case Middle = 'middle';
 
     /**
-     * How far down a letter goes that is sized about the baseline, in ems.
+     * Shift downwards, in ems, of a letter that was scaled about the baseline.
      *
-     * @param  float  $top  of the letter as it was, above the baseline: negative
+     * @param  float  $top  top of the unscaled letter; negative above the baseline
      */
     public function shift(float $top, float $by): float
     {

@@ -8,12 +8,12 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 
-/** Sets lines of text as outlines, in ems of the text's size: the first baseline at 0, y down. */
+/** Sets lines of text as outlines. Coordinates are in ems of the text's size, with the first baseline at 0 and y pointing down. */
 final class Typesetter
 {
     private const LEAST_INK = 1e-6;
 
-    /** Ems: how tall and how thick the frame of a gap is. */
+    /** Height and line width, in ems, of the frame for a missing letter. */
     private const CAPITALS = 0.7;
 
     private const FRAME = 0.03;
@@ -25,7 +25,7 @@ final class Typesetter
 
     private int $word = -1;
 
-    /** @param  ?\Closure(string): Font  $named  finds a font that a line has of its own */
+    /** @param  ?\Closure(string): Font  $named  finds the font of a line that has its own */
     private function __construct(
         private readonly Setting $setting,
         private readonly Font $font,
@@ -34,13 +34,13 @@ final class Typesetter
     ) {}
 
     /**
-     * Only letters that leave ink are answered; a space is room and no letter.
+     * Returns only letters that have ink; a space is no letter.
      *
-     * @param  ?\Closure(string): Font  $named  finds a font that a line has of its own
-     * @param  bool  $gaps  marks letters that the font does not have by an empty frame in their place
+     * @param  ?\Closure(string): Font  $named  finds the font of a line that has its own
+     * @param  bool  $gaps  whether to replace letters that the font lacks by an empty frame
      * @return list<Letter>
      *
-     * @throws MissingGlyphs|FontRefused  the former unless gaps are marked
+     * @throws MissingGlyphs|FontRefused  MissingGlyphs unless gaps are marked
      */
     public static function set(string $text, Font $font, Setting $setting, ?\Closure $named = null, bool $gaps = false): array
     {
@@ -71,7 +71,7 @@ final class Typesetter
         $own = $this->setting->line($number);
         $font = $own->font === null || $this->named === null ? $this->font : ($this->named)($own->font);
         $spacing = $this->setting->tracking / 1000;
-        // A ligature has no room inside it for letter-spacing, so wide setting goes without (CSS Text 3, §8.2).
+        // Letter-spacing turns ligatures off, since nothing can be inserted into them (CSS Text 3, §8.2).
         $glyphs = $font->shape($line, [...($spacing == 0.0 ? [] : ['-liga', '-clig']), ...$this->setting->features]);
         $ends = $this->setting->ends == 1.0 ? [] : self::ends($glyphs, $font);
         $stops = self::stops($line, $glyphs);
@@ -107,7 +107,7 @@ final class Typesetter
         return ['width' => $x, 'letters' => $letters, 'size' => 1.0];
     }
 
-    /** An empty frame as tall as usual capitals, in the room of a letter. */
+    /** An empty frame of usual cap height, as wide as a letter's advance. */
     private static function frame(float $advance): Path
     {
         $room = max(0.3, $advance);
@@ -133,7 +133,7 @@ final class Typesetter
     }
 
     /**
-     * Sizes the marked rows until their ink is as wide as the widest row that is not marked, or of all.
+     * Scales the marked rows so that their ink is as wide as the widest row that is not marked, or of all rows.
      *
      * @param  list<array{width: float, letters: list<Letter>, size: float}>  $rows
      * @param  list<bool>  $fit
@@ -154,7 +154,7 @@ final class Typesetter
     }
 
     /**
-     * Baseline under baseline, the leading sized with each line.
+     * Stacks rows by their baselines; the leading scales with each line.
      *
      * @param  list<array{width: float, letters: list<Letter>, size: float}>  $rows
      * @return list<Letter>
@@ -176,7 +176,7 @@ final class Typesetter
     }
 
     /**
-     * Ink over ink with one gap between, all as wide.
+     * Stacks rows of one width by their ink, with a fixed gap.
      *
      * @param  list<array{width: float, letters: list<Letter>, size: float}>  $rows
      * @return list<Letter>
@@ -229,7 +229,7 @@ final class Typesetter
 
     /**
      * @param  list<Glyph>  $glyphs
-     * @return list<int> where the first and the last glyph stand that leave ink
+     * @return list<int> indexes of the first and the last glyph with ink
      */
     private static function ends(array $glyphs, Font $font): array
     {
@@ -244,7 +244,7 @@ final class Typesetter
     }
 
     /**
-     * Where the characters end that begin at each cluster.
+     * For each cluster, the byte offset at which its characters end.
      *
      * @param  list<Glyph>  $glyphs
      * @return array<int, int>

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Type;
 
-/** How heavy a font is drawn, 1 to 1000, and between what its axis of weight could vary; it is set as it is by itself. */
+/** A font's weight (1 to 1000), and the range of its weight axis if it is variable. Words are set at the font's default weight. */
 final readonly class Weight
 {
     /** OpenType 1.9, table OS/2, usWeightClass. */
@@ -21,7 +21,7 @@ final readonly class Weight
         return new self($value, $value, $value);
     }
 
-    /** The name of the class that is nearest. */
+    /** Name of the nearest weight class. */
     public function called(): string
     {
         return self::NAMES[100 * max(1, min(9, (int) round($this->value / 100)))];

@@ -25,7 +25,10 @@ final class ArtworkSchema
         'strokes' => 'stroke', 'line' => 'effectLine', 'mask' => 'mask', 'wear' => 'wear', 'follows' => 'follows', 'area' => 'scribble', 'scribbles' => 'scribble', 'ink' => 'inkStroke', 'stroke' => 'inkStroke',
     ];
 
-    /** Keys that are not in every written object: a group has no placement, few layers are repeated or follow another, few words are sized by their letters, and over few pictures something is drawn. */
+    /**
+     * Keys that are not in every written object: a group has no placement, few layers are repeated or follow another, few words are sized by their letters,
+     * and over few pictures something is drawn.
+     */
     private const OPTIONAL = ['layer' => ['placement', 'repeat', 'follows'], 'placement' => ['capitals', 'em'], 'effectLine' => ['area', 'scribbles']];
 
     /**

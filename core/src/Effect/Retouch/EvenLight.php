@@ -11,7 +11,10 @@ use TallCrow\Effect\Retouches;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** Takes out the light in which a page, a board or a wall was photographed, so that its ground is of one colour. What has no smooth ground along its rim stays as it is. */
+/**
+ * Takes out the light in which a page, a board or a wall was photographed, so that its ground is of one colour. What has no smooth ground along its rim stays
+ * as it is.
+ */
 final readonly class EvenLight implements LooksFor, Retouches
 {
     private function __construct(private float $amount) {}

@@ -9,7 +9,10 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** The middle grows tall and the ends keep their height. All of it bulges by a parabola: bend 1 doubles the height of the middle, or the edge there rises by the measured rise. */
+/**
+ * The middle grows tall and the ends keep their height. All of it bulges by a parabola: bend 1 doubles the height of the middle, or the edge there rises by
+ * the measured rise.
+ */
 final readonly class Bulge implements BendsOutline
 {
     private function __construct(private Amount $amount) {}

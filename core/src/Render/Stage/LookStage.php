@@ -19,7 +19,10 @@ use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Scene;
 
-/** Applies looks to a layer's ink. They are computed at the resolution that each look asks for and averaged down, so that dots and grain of a proof match the print. */
+/**
+ * Applies looks to a layer's ink. They are computed at the resolution that each look asks for and averaged down, so that dots and grain of a proof match the
+ * print.
+ */
 final readonly class LookStage implements Stage
 {
     /** Longer side, in pixels, of the small picture in which colours are counted. */
@@ -70,7 +73,8 @@ final readonly class LookStage implements Stage
     }
 
     /**
-     * How many pixels of the dots share one pixel of the ink they are drawn from, each way. The more dot pixels are averaged into a window pixel, the coarser the ink may be.
+     * How many pixels of the dots share one pixel of the ink they are drawn from, each way. The more dot pixels are averaged into a window pixel, the coarser
+     * the ink may be.
      *
      * @param  list<Looks>  $looks  the looks before the dots
      */
