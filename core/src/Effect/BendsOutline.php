@@ -10,9 +10,9 @@ use TallCrow\Geometry\Box;
 /** Changes the geometry of an outline, or of a picture by resampling. */
 interface BendsOutline extends Effect
 {
-    /** @param  Box  $box  about all that is bent, in inches */
+    /** @param  Box  $box  bounding box of what is bent, in inches */
     public function bend(Box $box): Bend;
 
-    /** Whether it holds a length in inches, so that it is no longer the same at another size. */
+    /** Whether it has a length in inches, so that its result depends on the piece's size. */
     public function isMeasured(): bool;
 }

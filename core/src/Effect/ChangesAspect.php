@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A retouching line after which the picture's height over width may be another. */
+/** A retouching effect that may change the picture's aspect ratio. */
 interface ChangesAspect extends Retouches
 {
     /**
-     * How large a picture is after it, in pixels, known without any pixel: whoever measures a sheet does not draw it.
+     * The picture's size after it, in pixels, computed without reading any pixel, since measuring a sheet must not render it.
      *
      * @return array{int, int} width and height
      */

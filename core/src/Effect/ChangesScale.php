@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A retouching line that draws the picture anew, so that its own pixels say nothing any more about how fine it prints. */
+/** A retouching effect that redraws the picture, so that the file's own pixels no longer determine the effective resolution. */
 interface ChangesScale extends Retouches
 {
-    /** How many times larger a picture of so many pixels is after it. */
+    /** The factor by which a picture of that size is enlarged. */
     public function factor(int $width, int $height, float $perInch): int;
 }

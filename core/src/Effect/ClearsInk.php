@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A retouching line that takes parts of the picture away; a restoring brush brings them back. */
+/** A retouching effect that removes parts of the picture, which a restoring brush can bring back. */
 interface ClearsInk extends Retouches {}

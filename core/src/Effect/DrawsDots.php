@@ -8,12 +8,12 @@ use TallCrow\Look\Dotted;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Raster\Image;
 
-/** A look that leaves solid ink, or none, at every print pixel: its dots need finer pixels than the tone that they are drawn from. */
+/** A look that leaves only full or no ink at each print pixel. Its dots need a finer grid than the tones from which they are drawn. */
 interface DrawsDots extends Looks
 {
     /**
-     * @param  Image  $ink  of the piece, on pixels as fine as the dots' or coarser
-     * @return list<Dotted> the lowest ink first
+     * @param  Image  $ink  the piece's ink, on the dots' grid or a coarser one
+     * @return list<Dotted> the inks from bottom to top
      */
     public function dots(Image $ink, PrintGrid $grid): array;
 }

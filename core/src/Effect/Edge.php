@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** What runs along an outline. */
+/** What lies along an outline. */
 enum Edge
 {
     case Ring;

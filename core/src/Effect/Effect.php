@@ -10,7 +10,7 @@ namespace TallCrow\Effect;
  */
 interface Effect
 {
-    /** The word that stands for it in a file. */
+    /** Its name in a file. */
     public static function kind(): string;
 
     /** @return list<Parameter> */

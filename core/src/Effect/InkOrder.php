@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** Where a line of ink reads best among the other lines of its piece (common practice): warps first, then ink, rings, and fills over all. */
+/** The best position of an ink effect among the other effects of its piece (common practice): warps first, then ink, rings, and overlays. */
 enum InkOrder: string
 {
-    /** Fills the outline as it is: bending changes nothing about it. */
+    /** Fills the outline; the order relative to warps does not matter. */
     case Flat = 'flat';
 
-    /** Changes the shape that is inked, or adds to it. */
+    /** Changes or extends the inked shape. */
     case Form = 'form';
 
-    /** Lies about the outline; a warp that comes after it bends it, too. */
+    /** Lies around the outline; a later warp bends it as well. */
     case Ring = 'ring';
 
-    /** Laid over the whole piece: a ring that comes after it cuts it. */
+    /** Lies over the whole piece; a later ring cuts it. */
     case Overlay = 'overlay';
 }

@@ -6,7 +6,7 @@ namespace TallCrow\Effect;
 
 use TallCrow\Effect\Inking\Inking;
 
-/** Says with what ink an outline is printed. */
+/** Determines how an outline is inked. */
 interface Inks extends Effect
 {
     public static function order(): InkOrder;

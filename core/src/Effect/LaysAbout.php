@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A line that lays ink, or room, about a piece and leaves the piece's own where and as it is. */
+/** An effect that adds ink or space around a piece, and leaves the piece's own ink unchanged. */
 interface LaysAbout extends Effect {}

@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** Leaves cloth within the piece's own outline; what knocks out by the piece's shape does not mind. */
+/** Leaves cloth visible within the piece's outline. Knockouts by the piece's shape ignore it. */
 interface LeavesCloth {}

@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A look that ends every fade: what it leaves is ink or none. A layer's opacity goes in before it. */
+/** A look after which there is no half-transparent ink. The layer's opacity is applied before it. */
 interface LeavesNoFade extends Looks {}

@@ -8,23 +8,23 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Image;
 
-/** Changes the ink of a piece as a whole, once it is filled and ringed; worked finely and averaged down for proofs. */
+/** Changes the pixels of a piece after filling and ringing. For proofs it is computed at a finer resolution and averaged down. */
 interface Looks extends Effect
 {
     public const PRINT = 300.0;
 
-    /** Enough for what has no part smaller than a fiftieth of an inch. */
+    /** Ppi that is sufficient for details of at least a fiftieth of an inch. */
     public const PROOF = 120.0;
 
     /**
-     * @param  Image  $ink  of the piece
-     * @param  PrintGrid  $grid  the pixels of the ink, so that screens and grain stay in place on the sheet
+     * @param  Image  $ink  the piece's ink
+     * @param  PrintGrid  $grid  the ink's pixel grid, so that screens and grain are fixed to the sheet
      */
     public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image;
 
-    /** The least ppi at which it comes out as it does in print. */
+    /** The lowest ppi at which the result looks as in print. */
     public function ppi(): float;
 
-    /** Inches beyond the ink that it may reach or needs to know. */
+    /** Inches beyond a pixel that it may change or depend on. */
     public function reach(): float;
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A line that looks for something in the ink, and leaves all of it as it is where there is none. */
+/** An effect that looks for something in the ink, and changes nothing if it finds none. */
 interface LooksFor extends Effect
 {
-    /** What it does and does not find: follows "A line of the moth". */
+    /** Describes the case that nothing was found; continues a sentence that begins "A line of the moth". */
     public function findsNothing(): string;
 }

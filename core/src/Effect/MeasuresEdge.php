@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** Its lengths are widths along an outline, which a press holds or loses: they may stay as they are where a piece is sized. */
+/** Its lengths are widths along an outline, limited by the press, so they may be kept when a piece is scaled. */
 interface MeasuresEdge
 {
     public static function edge(): Edge;

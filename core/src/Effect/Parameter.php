@@ -6,11 +6,11 @@ namespace TallCrow\Effect;
 
 use TallCrow\Cutout\Scribble;
 
-/** One value that a seller sets on a line, with its bounds. Lengths are inches, shares are 0 to 1, angles degrees. */
+/** A parameter of an effect, with bounds. Lengths are in inches, shares from 0 to 1, angles in degrees. */
 final readonly class Parameter
 {
     /**
-     * @param  float  $most  of words: how many characters; of colours: how many of them
+     * @param  float  $most  upper bound; for text the number of characters, for colours their number
      * @param  float|string|list<string>  $default
      * @param  list<string>  $choices
      */
@@ -21,7 +21,7 @@ final readonly class Parameter
         public float $most,
         public float|string|array $default,
         public array $choices = [],
-        /** Whether its choices are told by what they look like, on the piece itself, more than by their names. */
+        /** Whether its choices are best shown as pictures of the piece itself. */
         public bool $pictured = false,
     ) {}
 
@@ -61,25 +61,25 @@ final readonly class Parameter
         return new self($name, ParameterKind::Words, 1, $most, $default);
     }
 
-    /** The file name of a font, or nothing for the text's own. */
+    /** The file name of a font; empty means the text's own. */
     public static function font(string $name): self
     {
         return new self($name, ParameterKind::Font, 0, 0, '');
     }
 
-    /** The file name of a picture, or nothing as long as none is chosen. */
+    /** The file name of a picture; empty while none is chosen. */
     public static function picture(string $name): self
     {
         return new self($name, ParameterKind::Picture, 0, 0, '');
     }
 
-    /** What is drawn over the picture, in shares of it. */
+    /** Strokes over the picture, in shares of its size. */
     public static function scribbles(string $name): self
     {
         return new self($name, ParameterKind::Scribbles, 0, Scribble::MOST, []);
     }
 
-    /** The part of the picture that a line of retouching keeps to; all of it as long as nothing is drawn. */
+    /** The area that a retouching effect is limited to; everywhere while nothing is drawn. */
     public static function area(): self
     {
         return self::scribbles('area');

@@ -18,7 +18,7 @@ enum ParameterKind: string
     case Picture = 'picture';
     case Scribbles = 'scribbles';
 
-    /** Whether its values may name swatches of the job. */
+    /** Whether its values may refer to swatches of the job. */
     public function isColour(): bool
     {
         return $this === self::Colour || $this === self::Colours;

@@ -6,7 +6,7 @@ namespace TallCrow\Effect;
 
 use TallCrow\Type\Letter;
 
-/** Moves and turns letters as whole pieces. */
+/** Moves and rotates whole letters. */
 interface PlacesLetters extends Effect
 {
     /**
@@ -15,6 +15,6 @@ interface PlacesLetters extends Effect
      */
     public function place(array $letters): array;
 
-    /** Whether it holds a length in inches, so that it is no longer the same at another size. */
+    /** Whether it has a length in inches, so that its result depends on the piece's size. */
     public function isMeasured(): bool;
 }

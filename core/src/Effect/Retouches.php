@@ -6,15 +6,15 @@ namespace TallCrow\Effect;
 
 use TallCrow\Raster\Image;
 
-/** Changes the pixels of a raster before it is placed; the file on the shelf stays as it came. */
+/** Changes the pixels of a raster before it is placed; the file on the shelf is unchanged. */
 interface Retouches extends Effect
 {
     /**
-     * @param  Image  $ink  the picture as it is so far
-     * @param  float  $perInch  its pixels to a printed inch
+     * @param  Image  $ink  the picture after the previous effects
+     * @param  float  $perInch  its pixels per inch at print size
      */
     public function retouch(Image $ink, float $perInch): Image;
 
-    /** Whether it holds a length in inches, so that it depends on the size at which the picture is placed. */
+    /** Whether it has a length in inches, so that it depends on the picture's print size. */
     public function isMeasured(): bool;
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A look that goes by what lies about a pixel, but inks nothing beyond the ink that there is. */
+/** A look that depends on a pixel's neighbourhood, but adds no ink beyond the existing ink. */
 interface SeesAround extends Looks
 {
-    /** Inches about a pixel that it needs to know. */
+    /** Radius of that neighbourhood in inches. */
     public function around(): float;
 }

@@ -6,7 +6,7 @@ namespace TallCrow\Effect;
 
 use TallCrow\Type\Setting;
 
-/** Acts on words before they are outlines. */
+/** Acts on text before it is converted to outlines. */
 interface SetsType extends Effect
 {
     public function set(Setting $setting): Setting;

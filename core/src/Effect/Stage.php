@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** When an effect acts on its layer, first to last. */
+/** The stages in which effects act on a layer, in order. */
 enum Stage: string
 {
     case Retouch = 'retouch';
@@ -27,13 +27,13 @@ enum Stage: string
         };
     }
 
-    /** Whether it can do something to pictures, drawings, shapes and groups, and not to words alone. */
+    /** Whether it applies to every kind of layer, and not to text only. */
     public function isForAny(): bool
     {
         return in_array($this, [self::Geometry, self::Ink, self::Look], true);
     }
 
-    /** Whether it acts on the pixels of a raster alone. */
+    /** Whether it applies to rasters only. */
     public function isForRasters(): bool
     {
         return $this === self::Retouch;

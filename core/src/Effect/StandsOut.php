@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A line that lays something in a colour of its own: a new one is to be seen at once, on the cloths of the job. */
+/** An effect with a colour of its own. A new one gets a colour that is visible on the cloths of the job. */
 interface StandsOut extends Effect
 {
-    /** Whether its ink lies beside or over the piece's own, and must differ from that, too; else it takes its place. */
+    /** Whether its ink lies beside or over the piece's own ink and must differ from it as well; otherwise it replaces the piece's ink. */
     public static function liesBeside(): bool;
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A line whose usual lengths are those for letters an inch tall: a new one on smaller letters begins with less. */
+/** An effect whose default lengths suit letters of one inch; a new one on smaller letters gets smaller values. */
 interface SuitsSize extends Effect
 {
-    /** @return non-empty-list<string> names of its parameters that grow with the letters */
+    /** @return non-empty-list<string> names of the parameters that scale with the letters */
     public static function growing(): array;
 }

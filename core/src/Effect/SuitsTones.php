@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect;
 
-/** A line that prints some tones of what it works on and drops others: a new one is to leave something. */
+/** An effect that prints some tones and drops others. The defaults of a new one are chosen so that something remains. */
 interface SuitsTones extends Effect
 {
     /**
-     * What a new line begins with.
+     * Default values for a new effect.
      *
-     * @param  bool  $isPale  whether words are in pale ink, or a picture is to be printed in ink that is paler than the cloth
-     * @return array<string, string> by parameter
+     * @param  bool  $isPale  whether words are in pale ink, or a picture will be printed in ink paler than the cloth
+     * @return array<string, string> values by parameter
      */
     public static function beginsWith(bool $isPale): array;
 }

@@ -7,14 +7,14 @@ namespace TallCrow\Effect;
 use TallCrow\Colour\Srgb;
 use TallCrow\Cutout\Scribble;
 
-/** The checked values of one line, by parameter name. A colour may be that of a named swatch of the job: "@Bone". */
+/** The validated values of one effect, by parameter name. A colour may refer to a swatch of the job, such as "@Bone". */
 final readonly class Values
 {
     public const SWATCH = '@';
 
     /**
-     * @param  array<string, float|string|list<string>|list<Scribble>>  $values  every parameter of the line's kind is there
-     * @param  array<string, string>  $swatches  the colours, as hex, of the swatches that the values name
+     * @param  array<string, float|string|list<string>|list<Scribble>>  $values  a value for every parameter of the effect
+     * @param  array<string, string>  $swatches  colours, as hex, of the swatches that the values refer to
      */
     public function __construct(
         private array $values,
@@ -33,7 +33,7 @@ final readonly class Values
         return $this->inked($this->word($name));
     }
 
-    /** @return list<Srgb> as many as the parameter asks for at least */
+    /** @return list<Srgb> at least as many as the parameter requires */
     public function colours(string $name): array
     {
         return array_map($this->inked(...), array_values(array_filter((array) $this->values[$name], fn (mixed $colour): bool => ! $colour instanceof Scribble)));
@@ -53,7 +53,7 @@ final readonly class Values
     }
 
     /**
-     * One of them, its colours changed.
+     * The value of one parameter with its colours changed.
      *
      * @param  \Closure(string): string  $change
      */
@@ -73,7 +73,7 @@ final readonly class Values
         return new self([$name => $value] + $this->values, $this->swatches);
     }
 
-    /** @return array<string, float|string|list<string|array<string, mixed>>> as in a file; where nothing is drawn, nothing is written */
+    /** @return array<string, float|string|list<string|array<string, mixed>>> as in a file; parameters without strokes are left out */
     public function toArray(): array
     {
         $written = [];

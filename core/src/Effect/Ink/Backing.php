@@ -13,7 +13,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 
-/** Fills all that lies within the outermost outline, behind the ink: a line drawing stands on it, and takes the whole of it out where it knocks out. */
+/** Fills the area within the outermost outline, behind the ink: a base for line drawings. As a knockout, the whole area is cut out. */
 final readonly class Backing implements Inks, LaysAbout, StandsOut
 {
     private function __construct(private Srgb $colour) {}

@@ -12,7 +12,7 @@ use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 use TallCrow\Geometry\Join;
 
-/** Moves the outline out on all sides, so that a thin face carries as much weight as its neighbours; below nothing in. */
+/** Offsets the outline on all sides, outwards or (if negative) inwards, to match the weight of a thin typeface to its neighbours. */
 final readonly class Embolden implements Inks, SuitsSize
 {
     private function __construct(private float $by, private Join $join) {}

@@ -15,7 +15,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
-/** Room between one ring and the next: outside cloth shows in it, inside the fill does. */
+/** A gap between one ring and the next: outside the outline it shows cloth, inside it shows the fill. */
 final readonly class Gap implements Inks, LaysAbout, MeasuresEdge, SuitsSize
 {
     private function __construct(private Ring $ring, private bool $inside) {}

@@ -11,7 +11,7 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 
-/** Colours that run into one another across the piece. */
+/** A linear gradient across the piece. */
 final readonly class Gradient implements Inks
 {
     private function __construct(private GradientPaint $paint) {}

@@ -14,7 +14,7 @@ use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
-/** Parallel lines inside the ink, as hatching in a colour or etched out of it so that cloth shows. */
+/** Parallel lines inside the ink: in a colour, or cut out so that cloth shows. */
 final readonly class Hatch implements Inks, LeavesCloth, StandsOut, SuitsSize
 {
     private function __construct(private Hatching $hatching) {}

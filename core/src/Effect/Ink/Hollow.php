@@ -16,7 +16,7 @@ use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
-/** Nothing but a line along the inside of the edge; cloth shows within. */
+/** Reduces the ink to a line along the inside of its edge; cloth shows within. */
 final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge, StandsOut, SuitsSize
 {
     private function __construct(private Ring $line) {}

@@ -12,7 +12,7 @@ use TallCrow\Effect\Inks;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 
-/** The fills that follow are for one part alone: halves of letters, every second letter or word, or one of them. */
+/** Restricts the fills that follow to a part: halves of letters, every second letter or word, or a single one. */
 final readonly class OnlyFill implements Inks
 {
     private function __construct(private Aim $aim) {}

@@ -7,12 +7,12 @@ namespace TallCrow\Effect\Inking;
 use TallCrow\Geometry\Box;
 use TallCrow\Type\Letter;
 
-/** A part of a piece, with the number of the letter, word or line where one is meant. */
+/** A part of a piece, with the number of a letter, word or line if a single one is meant. */
 final readonly class Aim
 {
     public function __construct(
         public Part $part,
-        /** The first is 1. */
+        /** Counted from 1. */
         public int $number = 1,
     ) {}
 
@@ -33,7 +33,7 @@ final readonly class Aim
         };
     }
 
-    /** The half of a letter's box that is meant; the box itself where no half is. */
+    /** The half of a letter's box that is meant, or the whole box. */
     public function half(Box $box): Box
     {
         return match ($this->part) {

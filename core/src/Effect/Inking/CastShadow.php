@@ -6,14 +6,14 @@ namespace TallCrow\Effect\Inking;
 
 use TallCrow\Colour\Srgb;
 
-/** A hard shadow of all that is inked, cast by a shift in inches. */
+/** A hard shadow of all ink, offset by inches. */
 final readonly class CastShadow
 {
     public function __construct(
         public float $x,
         public float $y,
         public Srgb $colour,
-        /** Swept all the way from the piece, as a solid block is. */
+        /** Whether the shadow is swept from the piece to the offset, as a solid block. */
         public bool $solid,
     ) {}
 }

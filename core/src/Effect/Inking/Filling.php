@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Inking;
 
-/** A paint and the part that it is for. */
+/** A paint, and the part of the piece that it fills. */
 final readonly class Filling
 {
     public function __construct(

@@ -6,10 +6,10 @@ namespace TallCrow\Effect\Inking;
 
 use TallCrow\Colour\Srgb;
 
-/** Colours that run into one another across the whole piece. */
+/** A linear gradient across the whole piece. */
 final readonly class GradientPaint implements Paint
 {
-    /** @param  list<Srgb>  $colours  evenly apart */
+    /** @param  list<Srgb>  $colours  colour stops at equal distances */
     public function __construct(
         public array $colours,
         /** Degrees clockwise; 0 runs from left to right. */

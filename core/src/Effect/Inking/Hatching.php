@@ -14,9 +14,9 @@ final readonly class Hatching
         public float $width,
         /** Degrees clockwise; 0 is level. */
         public float $angle,
-        /** Kept free along the edge. */
+        /** Margin along the edge that is kept free. */
         public float $inset,
-        /** null takes ink away, so that cloth shows in the lines. */
+        /** Null removes ink, so that cloth shows in the lines. */
         public ?Srgb $colour,
     ) {}
 }

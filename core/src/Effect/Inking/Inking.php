@@ -8,13 +8,13 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Join;
 
-/** The ink of a layer: fills, rings about and inside it, lines over it and shadows behind it. */
+/** How a layer is inked: fills, outside and inside rings, hatching over it and shadows behind it. */
 final readonly class Inking
 {
     /**
-     * @param  list<Filling>  $fills  each over those before it; none keeps the colours that the art has of itself
-     * @param  list<Ring>  $rings  outside, the inmost first
-     * @param  list<Ring>  $inlines  inside, the outmost first
+     * @param  list<Filling>  $fills  each over the ones before; empty keeps the art's own colours
+     * @param  list<Ring>  $rings  outside rings, the innermost first
+     * @param  list<Ring>  $inlines  inside rings, the outermost first
      * @param  list<Hatching>  $hatchings
      * @param  list<CastShadow>  $shadows
      * @param  float  $grown  how far the outline is moved out, in inches, before rings lie about it; below nothing moved in
@@ -29,7 +29,7 @@ final readonly class Inking
         public float $grown = 0.0,
         public Join $grownJoin = Join::Round,
         public bool $hollow = false,
-        /** Fills all that lies within the outermost outline, below everything else. */
+        /** Fills the area within the outermost outline, below everything else. */
         public ?Srgb $backing = null,
         private Aim $aim = new Aim(Part::All),
     ) {}
@@ -39,7 +39,7 @@ final readonly class Inking
         return new self($fill === null ? [] : [new Filling(Aim::all(), new Solid($fill))]);
     }
 
-    /** A fill for all of the piece takes the place of those before it. */
+    /** Adds a fill. A fill for the whole piece replaces the ones before it. */
     public function filled(Paint $paint): self
     {
         $filling = new Filling($this->aim, $paint);
@@ -47,7 +47,7 @@ final readonly class Inking
         return $this->with(['fills' => $this->aim->part === Part::All ? [$filling] : [...$this->fills, $filling]]);
     }
 
-    /** The fills that follow are for this part alone. */
+    /** Restricts the fills that follow to a part. */
     public function aimed(Aim $aim): self
     {
         return $this->with(['aim' => $aim]);
@@ -88,19 +88,19 @@ final readonly class Inking
         return $this->with(['hollow' => true]);
     }
 
-    /** Whether the outline is filled as it is, whatever with: then its shape is all that a knockout of it needs. */
+    /** Whether the outline itself is filled, with whatever paint, so that a knockout only needs the outline. */
     public function isBare(): bool
     {
         return $this->rings === [] && $this->shadows === [] && $this->hatchings === [] && $this->grown == 0.0 && ! $this->hollow && $this->backing === null;
     }
 
-    /** How far the outermost ring reaches beyond the outline, in inches. */
+    /** Extent of the outermost ring beyond the outline, in inches. */
     public function reach(): float
     {
         return max(0.0, $this->grown) + array_sum(array_map(fn (Ring $ring): float => $ring->width, $this->rings));
     }
 
-    /** How far a mitred corner may reach at most. */
+    /** Largest extent of a mitred corner beyond the outline, in inches. */
     public function longestReach(): float
     {
         $most = max([1.0, ...array_map(fn (Ring $ring): float => $ring->join === Join::Mitre ? $ring->mitreLimit : 1.0, $this->rings)]);
@@ -108,7 +108,7 @@ final readonly class Inking
         return $this->reach() * $most;
     }
 
-    /** The box that all ink lies in, given that of the outline. */
+    /** The bounding box of all ink, given that of the outline. */
     public function about(Box $outline): Box
     {
         $ringed = $outline->grown($this->longestReach());
@@ -123,7 +123,7 @@ final readonly class Inking
     /** @param  array<string, mixed>  $changes */
     private function with(array $changes): self
     {
-        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        // @phpstan-ignore argument.type (its own properties, with the changes applied)
         return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

@@ -6,7 +6,7 @@ namespace TallCrow\Effect\Inking;
 
 use TallCrow\Colour\Srgb;
 
-/** A colour for each letter: in turn, or from one to the next. */
+/** A colour for each letter: repeating in turn, or as a ramp. */
 final readonly class LetterColours implements Paint
 {
     /** @param  list<Srgb>  $colours */
@@ -15,7 +15,7 @@ final readonly class LetterColours implements Paint
         public bool $blended,
     ) {}
 
-    /** @param  int  $of  letters in all */
+    /** @param  int  $of  number of letters */
     public function colour(int $letter, int $of): Srgb
     {
         $count = count($this->colours);

@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Inking;
 
-/** With what a part of a piece is filled. */
+/** What a part of a piece is filled with. */
 interface Paint {}

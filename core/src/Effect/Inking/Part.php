@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Inking;
 
-/** Which part of a piece a fill is for. */
+/** The part of a piece that a fill applies to. */
 enum Part: string
 {
     case All = 'all';

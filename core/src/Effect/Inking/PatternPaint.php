@@ -6,22 +6,22 @@ namespace TallCrow\Effect\Inking;
 
 use TallCrow\Colour\Srgb;
 
-/** A paper or a picture seen through the letters. */
+/** A paper or picture fill. */
 final readonly class PatternPaint implements Paint
 {
-    /** @param  list<Srgb>  $colours  of a paper */
+    /** @param  list<Srgb>  $colours  the paper's colours */
     private function __construct(
-        /** Kind of a paper, or the file name of a picture. */
+        /** The paper's kind, or the picture's file name. */
         public string $of,
         public bool $isPaper,
         public array $colours,
-        /** Of a paper 1 is its own size; of a picture 1 covers the piece just so. */
+        /** Scale: for a paper, 1 is its own size; for a picture, 1 just covers the piece. */
         public float $scale,
         public int $seed,
-        /** Inches. */
+        /** Offset in inches. */
         public float $x,
         public float $y,
-        /** Each letter shows its own part, or the whole picture for itself. */
+        /** Whether each letter shows a part (of a paper) or the whole picture of its own. */
         public bool $each,
     ) {}
 

@@ -7,18 +7,18 @@ namespace TallCrow\Effect\Inking;
 use TallCrow\Colour\Srgb;
 use TallCrow\Geometry\Join;
 
-/** One ring of an outline: its own width in inches, beyond what came before it. */
+/** One ring around an outline; its width in inches counts from the ring before it. */
 final readonly class Ring
 {
     public function __construct(
         public float $width,
-        /** null leaves a gap: outside the letters cloth shows there, inside them the fill does. */
+        /** Null is a gap: outside the letters it shows cloth, inside them the fill. */
         public ?Srgb $colour,
         public Join $join = Join::Round,
         public float $mitreLimit = 3.0,
-        /** About the outermost outline alone: counters, and what letters enclose between them, stay free. */
+        /** Whether it follows the outermost outline only, so that counters and areas enclosed between letters stay free. */
         public bool $silhouette = false,
-        /** A disc of this diameter, in inches, fits into every hole and island that it leaves. */
+        /** Holes and islands into which no disc of this diameter (inches) fits are dropped. */
         public float $crumbs = 0.012,
     ) {}
 }

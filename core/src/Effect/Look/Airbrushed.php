@@ -15,24 +15,24 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /**
- * As from an airbrush. Of words the edge fades over a breadth, which leaves half-transparent ink that a halftone makes solid again. Of pictures the
- * face goes smooth and its edges stay: smoothed alone, glossy with strong lights as on painted shirts, or bold with deep shadows, too.
+ * Airbrush look. For words the edge fades out, which leaves half-transparent ink that a halftone can turn into dots. For pictures surfaces become smooth
+ * and edges stay: smoothed only, glossy with strong highlights as on painted shirts, or bold with deep shadows as well.
  */
 final readonly class Airbrushed implements Looks
 {
-    /** Levels of contrast that stay as an edge. */
+    /** Contrast, in levels, that is kept as an edge. */
     private const EDGE = 14.0;
 
-    /** By character: how much the middle is steepened, and how much lights are lifted. */
+    /** By character: contrast added to the midtones, and lift of the highlights. */
     private const TONES = ['smooth' => [0.0, 0.0], 'glossy' => [0.07, 0.9], 'bold' => [0.12, 0.5]];
 
-    /** Pixels of a bell's sigma that carry it as well as more. */
+    /** Sigma in pixels that is sufficient to represent a Gaussian. */
     private const BELL = 1.5;
 
-    /** Ppi from which on a face is smoothed as in print. */
+    /** Ppi that is sufficient to smooth surfaces as in print. */
     private const FACE = 100.0;
 
-    /** Inches of sigma: what is finer in a face is grain of the picture. */
+    /** Sigma, in inches: finer detail in a surface is grain. */
     private const GRAIN = 0.01;
 
     private function __construct(private float $softness, private string $character) {}
@@ -59,7 +59,7 @@ final readonly class Airbrushed implements Looks
 
     public function ppi(): float
     {
-        // A fade has nothing finer than its bell; edges that stay show no steps, since the picture's own do not.
+        // A fade is as smooth as its Gaussian; kept edges are the picture's own, and do not alias.
         return min(self::PRINT, max($this->character === 'edges' ? 0.0 : self::FACE, self::BELL / $this->sigma()));
     }
 

@@ -14,8 +14,8 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Screen;
 use TallCrow\Raster\Image;
 
-/** Fades and soft edges as dots or lines of solid ink, so that no half-transparent ink is left. The share of each cell
- * that is inked is the strength of the ink there. */
+/** Turns fades and soft edges into dots or lines of solid ink, so that no half-transparent ink is left. The inked share of
+ * each cell equals the alpha there. */
 final readonly class Halftone implements DrawsDots, LeavesNoFade
 {
     use LaysDots;

@@ -15,8 +15,8 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\Separation;
 use TallCrow\Raster\Image;
 
-/** A whole picture in one to four solid inks, each screened at an angle of its own, the darkest first; the colours of the
- * picture are matched by how much of each ink they hold. */
+/** Separates a picture into one to four solid inks, each screened at its own angle, the darkest first. Colours are
+ * reproduced by the coverages of the inks. */
 final readonly class HalftoneInks implements DrawsDots, LeavesNoFade, StandsOut
 {
     use LaysDots;

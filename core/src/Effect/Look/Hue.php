@@ -12,7 +12,7 @@ use TallCrow\Look\WholeInk;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
-/** All colours turned about the wheel of hues, and made more or less vivid; how light they are stays. */
+/** Rotates hues and changes saturation; lightness is kept. */
 final readonly class Hue implements Looks
 {
     private function __construct(private float $by, private float $vivid) {}

@@ -10,7 +10,7 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Image;
 
-/** Every colour becomes its opposite: light dark, and each hue the one across the wheel. */
+/** Inverts colours: light becomes dark, and each hue its complement. */
 final readonly class Invert implements Looks
 {
     public static function kind(): string

@@ -9,7 +9,7 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Image;
 
-/** Lays dots on the pixels of the ink itself, and needs the print's to do so. */
+/** Implements look() for effects that draw dots, on a grid of the print's resolution. */
 trait LaysDots
 {
     public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image

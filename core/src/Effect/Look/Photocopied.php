@@ -19,14 +19,14 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
 /**
- * A copy of a copy: lightness and contrast first, then all or nothing, with the grain of toner. Of a picture's dark parts ink is left, for light
- * cloth, or of its light parts, for pale ink on dark cloth: both read as the picture does.
+ * A copy of a copy: lightness and contrast, then a threshold with the grain of toner. Ink remains in the picture's dark parts (for light cloth) or in its
+ * light parts (pale ink on dark cloth); both look like the picture, not like its negative.
  */
 final readonly class Photocopied implements DrawsDots, StandsOut, SuitsTones
 {
     use LaysDots;
 
-    /** Inches: the sigma of a grain of toner. */
+    /** Sigma, in inches, of the grain of toner. */
     private const TONER = 0.006;
 
     private function __construct(private float $brightness, private float $contrast, private float $threshold, private float $grain, private Srgb $colour, private int $seed, private bool $light) {}
@@ -74,7 +74,7 @@ final readonly class Photocopied implements DrawsDots, StandsOut, SuitsTones
             fn (int $v): int => (int) round(255 * min(1.0, max(0.0, ($v / 255 - 0.5) * (1 + $this->contrast) + 0.5 + $this->brightness))),
             range(0, 255),
         )));
-        // Half-way between two levels, so that no pixel is in between; grain moves it. A tone below it is dark.
+        // Half way between two levels, so that no tone equals the threshold. Grain shifts it; tones below it are dark.
         $least = floor(255 * $this->threshold) + 0.5;
         $dark = $this->grain <= 0 ? $toned->isLess($least) : Lookup::bytesToShorts(
             Grain::over($toned, self::TONER, $this->seed, $grid),

@@ -18,10 +18,10 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 
-/** The colours of the piece brought down to a few, grouped in Lab, in areas with smooth borders. */
+/** Reduces the piece to a few colours, clustered in Lab, in areas with smooth borders. */
 final readonly class Posterised implements Looks
 {
-    /** Inches within which the most common colour wins. */
+    /** Side, in inches, of the mode filter that smooths borders. */
     private const SMOOTH = 0.02;
 
     private function __construct(private int $count) {}
@@ -59,7 +59,7 @@ final readonly class Posterised implements Looks
             return $ink;
         }
         $colours = array_map(Srgb::hex(...), explode(' ', $found));
-        // An edge between two of them passes through others, which are never the most common there.
+        // Along an edge between two colours others occur, but they are never the most common.
         $side = min(Morphology::MOST_SIDE, 2 * (int) round(self::SMOOTH * $grid->ppi / 2) + 1);
         $full = Blur::coloursExtended($ink, 0.02 * $grid->ppi, $grid->at);
         $nearest = ColourKeys::of($full)->mostOf($colours)->settled();

@@ -14,18 +14,18 @@ use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 
 /**
- * Edges made uneven: softened, pushed to and fro by a field of ripples, and made sharp again. Ripples are never finer than the way that they push
- * the edge, so that it goes ragged and not into a comb.
+ * Makes edges uneven: blurs them, shifts the threshold by a noise field, and sharpens again. The noise is never finer than its displacement of the edge, so
+ * that the edge becomes ragged and not a comb.
  */
 final readonly class Roughened implements Looks
 {
-    /** Ripples by size, from coarse to fine, and how much each pushes. */
+    /** Noise octaves: relative size and weight, from coarse to fine. */
     private const RIPPLES = [[1.0, 0.7], [0.4, 0.3]];
 
-    /** How far all ripples together push, as a share of what lies between full ink and the cut. */
+    /** Amplitude of all octaves together, as a share of the range between full ink and the threshold. */
     private const PUSH = 0.68;
 
-    /** Pixels of a blur's sigma that carry it as well as more. */
+    /** Sigma in pixels that is sufficient to represent the blur. */
     private const BELL = 1.2;
 
     private function __construct(private float $by, private float $size, private int $seed) {}
@@ -52,25 +52,25 @@ final readonly class Roughened implements Looks
 
     public function ppi(): float
     {
-        // What the ink itself asks for: the cut is laid on finer pixels.
+        // The resolution of the ink; the threshold is applied on a finer grid.
         return min(self::PRINT, self::BELL / $this->by);
     }
 
     public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
     {
-        // An edge that wanders by some pixels wanders alike at fewer.
+        // Large displacements need fewer pixels.
         $finer = max(1, (int) ceil(($this->by >= 0.012 ? self::PROOF : self::PRINT) / $grid->ppi - 0.01));
         $fine = $grid->finer($finer);
         $sigma = max(0.5, $this->by * $grid->ppi);
         $blurred = Blur::wide($ink->alpha(), $sigma, $grid->at)->settled()->enlarged($finer)->settled();
         $soft = $blurred->linear(1);
         foreach (self::RIPPLES as $i => [$size, $strength]) {
-            // A straight edge blurred by σ falls from 0.84 to 0.16 within σ either side: the cut wanders between them.
+            // A straight edge blurred by σ falls from 0.84 to 0.16 between −σ and σ: the threshold moves between these.
             $ripple = Grain::over($blurred, max($this->size, 1.5 * $this->by) * $size / 3, $this->seed * 2 + $i, $fine);
             $soft = $soft->plus($ripple->linear(self::PUSH * $strength, -self::PUSH * $strength * 127.5));
         }
         $slope = $sigma * $finer * sqrt(2 * M_PI);
-        // Only edges are cut: across so narrow a blur that the cut rises slowly, ripples would thin full ink, too.
+        // Leave full and empty areas alone: with a very narrow blur the slope is low, and the noise would thin full ink.
         $cut = $blurred->isMore(254.5)->either($blurred->isLess(0.5))->chosen($blurred, $soft->linearByte($slope, -127.5 * $slope + 127.5));
 
         return Blur::coloursExtended($ink, $sigma * 3, $grid->at)->withAlpha($cut->settled()->shrunk($finer)->settled());

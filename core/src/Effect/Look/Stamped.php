@@ -15,13 +15,13 @@ use TallCrow\Raster\Blur;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Morphology;
 
-/** As from a rubber stamp: ink that is missing in blots and holds along the edges. */
+/** Rubber stamp look: ink is missing in blots, but holds along the edges. */
 final readonly class Stamped implements Looks
 {
-    /** Inches: a blot of that size and more is several pixels wide at half the print's ppi, which does for a proof. */
+    /** Blots of at least this size, in inches, are several pixels wide at half the print's ppi, which is sufficient for a proof. */
     private const WIDE = 0.05;
 
-    /** Levels of the grain over which the edge of a blot fades: about a pixel of the print. */
+    /** Levels of the grain over which a blot's edge fades: about one print pixel. */
     private const RAMP = 12.0;
 
     private function __construct(private float $amount, private float $size, private int $seed) {}
@@ -48,7 +48,7 @@ final readonly class Stamped implements Looks
 
     public function ppi(): float
     {
-        // The rim inside the edges is some hundredths of an inch wide.
+        // The rim along the edges is some hundredths of an inch wide.
         return self::PROOF / 2;
     }
 
@@ -57,9 +57,9 @@ final readonly class Stamped implements Looks
         if ($this->amount <= 0) {
             return $ink;
         }
-        // Laid finely and averaged: an edge that wanders by some pixels wanders alike at fewer.
+        // Oversampled and averaged; large blots need fewer pixels.
         $finer = max(1, (int) ceil(($this->size >= self::WIDE ? self::PRINT / 2 : self::PRINT) / $grid->ppi - 0.01));
-        // Inside, far from any edge, ink is missing first: blots are the heights of a grain, which lies lower towards edges.
+        // Blots are where a grain exceeds a threshold, which is raised towards edges, so that ink is missing inside first.
         $inside = Blur::wide($ink->alpha(), max(0.5, 0.03 * $grid->ppi), $grid->at)->linearByte(2.0, -255)->settled()->enlarged($finer)->settled();
         $grain = Grain::over($inside, $this->size / 4, $this->seed, $grid->finer($finer), GrainKind::Smooth);
         $ramp = self::RAMP * max(1.0, self::PRINT / ($grid->ppi * $finer));

@@ -17,15 +17,15 @@ use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
 /**
- * One colour for another in art of many. What is within the tolerance (CIEDE2000) of the old colour goes all the way to the new one, with what sets
- * it apart from the old; beyond it, less and less, so that the soft edge to a neighbour stays soft.
+ * Replaces one colour by another. Colours within the tolerance (CIEDE2000) are shifted by the full difference of both, so that shades are kept; beyond it the
+ * shift fades out, so that soft edges stay soft.
  */
 final readonly class SwapColour implements LooksFor, SeesAround
 {
-    /** Tolerances beyond the first over which the change fades out. */
+    /** Range, in multiples of the tolerance, over which the shift fades out. */
     private const FADE = 1.5;
 
-    /** Inches about a pixel that say whether it is of an edge: some pixels of a proof. */
+    /** Neighbourhood, in inches, by which edge pixels are recognised: some pixels of a proof. */
     private const ABOUT = 0.1;
 
     private function __construct(private Srgb $from, private Srgb $to, private float $tolerance) {}
@@ -74,7 +74,7 @@ final readonly class SwapColour implements LooksFor, SeesAround
             return [(int) round(255 * min(1.0, max(0.0, 1 - $beyond)))];
         });
 
-        // The edge of two other colours that passes through this one stays.
+        // Do not change a soft edge between two other colours that passes through this one.
         $share = $share->settled();
         $share = $share->both(Mixtures::without($share->isMore(0.0)->settled(), $ink->settled()));
 

@@ -12,10 +12,10 @@ use TallCrow\Look\PrintGrid;
 use TallCrow\Look\WholeInk;
 use TallCrow\Raster\Image;
 
-/** Drops specks and fills pinholes that masks and looks left in the ink of any piece. */
+/** Removes specks and fills pinholes that masks and looks left in a piece's ink. */
 final readonly class Tidied implements Looks
 {
-    /** A scrap as small as that is seldom longer than this many times the side of its square. */
+    /** Assumed largest length of a speck, in sides of the square of equal area. */
     private const LONG = 3.0;
 
     private function __construct(private float $specks, private float $pinholes) {}
@@ -42,7 +42,7 @@ final readonly class Tidied implements Looks
 
     public function ppi(): float
     {
-        // A scrap that is some pixels wide is weighed as well at half as many.
+        // Specks of several pixels can be measured at half the resolution.
         return min($this->specks ?: 1.0, $this->pinholes ?: 1.0) >= 0.02 ? self::PRINT / 2 : self::PRINT;
     }
 

@@ -11,7 +11,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** The picture in few colours, and those that are background hidden: fewer colours make a near-white one clear-cut. */
+/** Reduces the picture to a few colours and removes those of the background. */
 final readonly class ClearBuckets implements ClearsInk
 {
     /** @param  list<Srgb>  $hidden */

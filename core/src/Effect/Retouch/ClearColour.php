@@ -12,7 +12,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** Takes away all that is like one colour, wherever it is (CIEDE2000). */
+/** Removes everything similar to one colour (CIEDE2000). */
 final readonly class ClearColour implements ClearsInk, LooksFor
 {
     private function __construct(private Srgb $colour, private float $tolerance) {}

@@ -12,10 +12,10 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** Takes away the background that is joined to the edge of the picture, by its difference in colour (CIEDE2000). */
+/** Removes the background connected to the picture's edge, by colour difference (CIEDE2000). */
 final readonly class ClearEdge implements ClearsInk, LooksFor
 {
-    /** @param  list<Scribble>  $scribbles  what is kept whatever its colour, and pockets that go */
+    /** @param  list<Scribble>  $scribbles  strokes over what is kept whatever its colour, and in pockets that go */
     private function __construct(private float $tolerance, private bool $islands, private array $scribbles) {}
 
     public static function kind(): string

@@ -9,7 +9,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** Cuts strips off the sides, each a share of the picture. */
+/** Crops the sides; each strip is given as a share of the picture. */
 final readonly class Crop implements ChangesAspect
 {
     private function __construct(private float $left, private float $top, private float $right, private float $bottom) {}
@@ -48,7 +48,7 @@ final readonly class Crop implements ChangesAspect
         return [$across, $down];
     }
 
-    /** @return array{int, int, int, int} left, top, width, height: at least a pixel, and within the picture */
+    /** @return array{int, int, int, int} left, top, width, height: at least one pixel, and within the picture */
     private function window(int $width, int $height): array
     {
         $left = min((int) round($this->left * $width), $width - 1);

@@ -10,7 +10,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** Moves the edge inwards (below nothing outwards), and takes the colour of the background out of a fringe along it. */
+/** Moves the edge inwards (outwards if negative), and removes the background's colour from a fringe along it. */
 final readonly class EdgeOfCutout implements ClearsInk
 {
     private function __construct(private float $choke, private float $fringe) {}

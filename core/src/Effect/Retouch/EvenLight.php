@@ -12,8 +12,8 @@ use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
 /**
- * Takes out the light in which a page, a board or a wall was photographed, so that its ground is of one colour. What has no smooth ground along its rim stays
- * as it is.
+ * Corrects the uneven light on a photographed page, board or wall, so that its background has one colour. Pictures without a smooth background along the rim
+ * are unchanged.
  */
 final readonly class EvenLight implements LooksFor, Retouches
 {

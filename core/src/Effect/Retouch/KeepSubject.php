@@ -11,7 +11,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** Keeps what was scribbled over, and what belongs to it, of a photo with a busy ground. */
+/** Cuts out the subject of a photo with a busy background, by scribbles. */
 final readonly class KeepSubject implements ClearsInk
 {
     /** @param  list<Scribble>  $scribbles */

@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** What is as dark as black becomes black, as light as white white; the middle is lightened above 1 and darkened below. */
+/** Levels: tones up to $black become black, from $white on white; a gamma above 1 lightens the midtones. */
 final readonly class Levels implements Retouches
 {
     private function __construct(private float $black, private float $white, private float $middle) {}

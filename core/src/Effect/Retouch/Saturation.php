@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Raster\ColourBands;
 use TallCrow\Raster\Image;
 
-/** Colours fuller or greyer, about their own lightness (Rec. ITU-R BT.709); -1 leaves grey. */
+/** Changes saturation at constant luma (Rec. ITU-R BT.709); -1 gives grey. */
 final readonly class Saturation implements Retouches
 {
     private function __construct(private float $by) {}

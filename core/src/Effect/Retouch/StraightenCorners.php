@@ -10,7 +10,7 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** Makes a rectangle of the part of a crooked picture between four corners, each told in shares of the picture. */
+/** Perspective correction: maps the quadrilateral between four corners (in shares of the picture) to a rectangle. */
 final readonly class StraightenCorners implements ChangesAspect
 {
     /** @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners */

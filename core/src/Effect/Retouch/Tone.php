@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** Lighter or darker all over, and more or less apart from the middle grey. */
+/** Brightness, and contrast about middle grey. */
 final readonly class Tone implements Retouches
 {
     private function __construct(private float $brightness, private float $contrast) {}

@@ -10,10 +10,10 @@ use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 
-/** A small or rough picture as flat shapes with smooth edges, crisp at any printed size. */
+/** Traces a small or rough picture to flat shapes with smooth edges, crisp at any print size. */
 final readonly class Traced implements ChangesScale
 {
-    /** Pixels to a printed inch that edges are drawn with. */
+    /** Ppi at print size at which the traced shapes are rendered. */
     private const PPI = 600.0;
 
     private function __construct(private int $count) {}

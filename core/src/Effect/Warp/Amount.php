@@ -7,7 +7,7 @@ namespace TallCrow\Effect\Warp;
 use TallCrow\Effect\Parameter;
 use TallCrow\Effect\Values;
 
-/** How far a warp goes: a share of a measure of the piece, or inches whatever its size. */
+/** The strength of a warp: a share of a measure of the piece, or an absolute length in inches. */
 final readonly class Amount
 {
     private function __construct(
@@ -31,7 +31,7 @@ final readonly class Amount
         return new self(BentBy::from($values->word('by')), $values->number('bend'), $values->number('rise'));
     }
 
-    /** In inches, where the share is one of the given measure. */
+    /** The strength in inches; a share refers to the given measure. */
     public function of(float $whole): float
     {
         return $this->isMeasured() ? $this->inches : $this->share * $whole;

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Warp;
 
-/** Sums about the arc of a circle. */
+/** Formulas for circular arcs. */
 final class Arc
 {
-    /** Half of the angle at which an arc of a given length rises highest; beyond it the circle closes and sinks again. */
+    /** Half the angle (radians) at which an arc of given length has the largest sagitta; beyond it the circle closes and the sagitta shrinks. */
     private const HIGHEST = 2.3311;
 
-    /** The circle through a chord of two halves with the given sagitta: (s² + h²) ÷ 2s. */
+    /** Radius of the circle with a given sagitta s and half chord h: (s² + h²) ÷ 2s. */
     public static function radius(float $sagitta, float $halfChord): float
     {
         return ($sagitta ** 2 + $halfChord ** 2) / (2 * $sagitta);
     }
 
-    /** The circle on which an arc of a given length has the given sagitta: s = r (1 − cos(l ÷ 2r)), solved for r. */
+    /** Radius of the circle on which an arc of length l has sagitta s: s = r (1 − cos(l ÷ 2r)), solved for r. */
     public static function radiusOfLength(float $length, float $sagitta): float
     {
         $wanted = $sagitta / $length;

@@ -9,9 +9,9 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** The single-arc envelope: top and bottom edge follow one circular arc and letters stay upright. The rise at the
- * middle is bend × half the width, so that 1 is a half circle; below nothing the arch hangs. About 0.35 is usual for
- * airbrush art (common practice). */
+/** The arch envelope: top and bottom edge follow the same circular arc, and letters stay upright. The rise in the middle is
+ * bend × half the width, so 1 is a half circle; a negative bend arches downwards. About 0.35 is usual for airbrush art
+ * (common practice). */
 final readonly class Arch implements BendsOutline
 {
     private function __construct(private Amount $amount) {}

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Warp;
 
-/** Whether a warp is told as a share of the piece or as a rise in inches. */
+/** The unit of a warp's strength: a share of the piece, or a rise in inches. */
 enum BentBy: string
 {
     case Percent = 'percent';

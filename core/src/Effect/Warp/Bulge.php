@@ -10,8 +10,8 @@ use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
 /**
- * The middle grows tall and the ends keep their height. All of it bulges by a parabola: bend 1 doubles the height of the middle, or the edge there rises by
- * the measured rise.
+ * The middle grows taller along a parabola and the ends keep their height. Bend 1 doubles the height of the middle; a bend in inches is the rise of the edge
+ * there.
  */
 final readonly class Bulge implements BendsOutline
 {

@@ -10,8 +10,8 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Type\Letter;
 
 /**
- * Letters stand on a circle and turn with it, each as it is. Bend 1 goes all the way round; below nothing they hang
- * inside the lower half. Told in inches it is the rise of the baseline, the sagitta of its arc.
+ * Letters on a circle, each rotated but not distorted. Bend 1 goes all the way round; with a negative bend they hang inside
+ * the lower half. In inches, the bend is the sagitta of the baseline.
  */
 final readonly class Circle implements PlacesLetters
 {

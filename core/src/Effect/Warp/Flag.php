@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** Held at its left edge and waving more the further it is from there, as a flag does. */
+/** A wave that grows from the left edge, like a flag. */
 final readonly class Flag implements BendsOutline
 {
     private function __construct(private Amount $amount, private float $waves) {}

@@ -9,7 +9,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** The middle is pressed flat and the ends keep their height: bend 0.5 halves the height of the middle, or the edge there sinks by the measured rise. */
+/** The middle is compressed and the ends keep their height. Bend 0.5 halves the height of the middle; a bend in inches is how far the edge sinks there. */
 final readonly class Pinch implements BendsOutline
 {
     private function __construct(private Amount $amount) {}

@@ -10,8 +10,8 @@ use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
 /**
- * Bends the whole piece about a circle: its middle line keeps its length, what lies above spreads and what lies below
- * closes up, letters and all. Bend 1 closes the ring; below nothing it hangs. Told in inches it is the rise of the
+ * Bends the whole piece, letters included, around a circle: the middle line keeps its length, the upper part is stretched
+ * and the lower part compressed. Bend 1 closes the ring; a negative bend hangs. In inches, the bend is the rise of the
  * middle line.
  */
 final readonly class RingBend implements BendsOutline
@@ -48,7 +48,7 @@ final readonly class RingBend implements BendsOutline
         $radius = $this->amount->isMeasured() ? Arc::radiusOfLength($width, abs($signed)) : $width / (2 * M_PI * abs($signed));
         $up = $signed <=> 0;
         [$x0, $y0] = [$box->centreX(), $box->centreY()];
-        // What would lie beyond the middle of the circle is kept on it.
+        // Points that would pass the circle's centre are kept close to it.
         $out = fn (float $y): float => max($radius * 0.02, $radius + $up * ($y0 - $y));
 
         return new Bend(

@@ -9,7 +9,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** Climbs from left to right along a soft step, letters upright; the climb is a share of the width, or inches. */
+/** Rises from left to right along a smooth step, letters upright; the rise is a share of the width, or inches. */
 final readonly class Rise implements BendsOutline
 {
     private function __construct(private Amount $amount) {}

@@ -11,7 +11,7 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** Taller or wider than it was drawn, before what comes after it: letters stretched tall are then arched. */
+/** Scales width and height separately, before later warps: letters stretched tall and then arched. */
 final readonly class Stretch implements BendsOutline
 {
     private function __construct(

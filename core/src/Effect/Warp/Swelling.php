@@ -7,12 +7,12 @@ namespace TallCrow\Effect\Warp;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** The height of the middle changed along a parabola, the ends kept as they are. */
+/** Changes the height along a parabola: full effect in the middle, none at the ends. */
 final class Swelling
 {
     private const FLATTEST = 0.05;
 
-    /** @param  float  $by  share by which the middle grows; below nothing it is pressed */
+    /** @param  float  $by  share by which the middle grows; negative compresses it */
     public static function of(Box $box, float $by): Bend
     {
         [$x0, $y0, $reach] = [$box->centreX(), $box->centreY(), max(1e-9, $box->width() / 2)];

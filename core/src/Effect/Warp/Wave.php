@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Bend;
 use TallCrow\Geometry\Box;
 
-/** All goes up and down as one wave; the height of a crest is a share of the piece's own height, or inches. */
+/** A sine wave; the amplitude is a share of the piece's height, or inches. */
 final readonly class Wave implements BendsOutline
 {
     private function __construct(private Amount $amount, private float $waves) {}

@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Type\LetterCase;
 use TallCrow\Type\Setting;
 
-/** Capitals, small letters or a capital for each word, whatever was typed. */
+/** Upper case, lower case or title case, whatever was typed. */
 final readonly class CaseOfLetters implements SetsType
 {
     private function __construct(private LetterCase $as) {}

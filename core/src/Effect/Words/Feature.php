@@ -9,7 +9,7 @@ use TallCrow\Effect\SetsType;
 use TallCrow\Effect\Values;
 use TallCrow\Type\Setting;
 
-/** An OpenType feature by its tag, such as ss01 or swsh; which there are, the font says. Sets of alternates are chosen by number. */
+/** An OpenType feature by its tag, such as ss01 or swsh, as far as the font has it. Alternates are chosen by number. */
 final readonly class Feature implements SetsType
 {
     private function __construct(private string $tag, private float $value) {}

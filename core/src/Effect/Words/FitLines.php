@@ -9,7 +9,7 @@ use TallCrow\Effect\SetsType;
 use TallCrow\Effect\Values;
 use TallCrow\Type\Setting;
 
-/** Every line to one width, ink over ink, as a block. The gap is a share of that width. */
+/** Scales every line to one width and stacks them by their ink, as a block. The gap is a share of that width. */
 final readonly class FitLines implements SetsType
 {
     private function __construct(private float $gap) {}

@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Affine;
 use TallCrow\Type\Letter;
 
-/** Letters shaken by hand: each shifted, turned and sized a little by chance, within bounds; the words stay words. Bounds are shares of the letters' height. */
+/** Random shift, rotation and scale of each letter, within bounds (shares of the letters' height); the words stay editable. */
 final readonly class Jitter implements PlacesLetters
 {
     private function __construct(private float $shift, private float $turn, private float $size, private int $seed) {}

@@ -9,7 +9,7 @@ use TallCrow\Effect\SetsType;
 use TallCrow\Effect\Values;
 use TallCrow\Type\Setting;
 
-/** Room added between two letters that stand next to each other, in thousandths of an em. */
+/** Kerning between two adjacent letters, in thousandths of an em. */
 final readonly class Kerning implements SetsType
 {
     private function __construct(private string $pair, private float $by) {}

@@ -9,7 +9,7 @@ use TallCrow\Effect\SetsType;
 use TallCrow\Effect\Values;
 use TallCrow\Type\Setting;
 
-/** Room added between letters, in thousandths of an em. */
+/** Letter-spacing, in thousandths of an em. */
 final readonly class LetterSpacing implements SetsType
 {
     private function __construct(private float $by) {}

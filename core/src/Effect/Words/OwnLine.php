@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Type\LineSetting;
 use TallCrow\Type\Setting;
 
-/** A font, a size and a fit for one line of several. */
+/** A separate font, size and fit for one of several lines. */
 final readonly class OwnLine implements SetsType
 {
     private function __construct(private int $number, private LineSetting $line) {}
