@@ -10,16 +10,16 @@ use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Refit;
 use TallCrow\Texture\Wear;
 
-/** A whole build sheet. Its picture is computed from it and nothing else but its assets. */
+/** A whole build sheet. Its picture depends on nothing but the sheet and its assets. */
 final readonly class Artwork
 {
     public const FORMAT = 'tallcrow.artwork/3';
 
     /**
-     * @param  list<Layer>  $layers  in print order: the first lies on the cloth
-     * @param  list<Wear>  $distress  over the whole sheet
-     * @param  list<Swatch>  $swatches  colours by name, changed once and changed on every line that names them
-     * @param  list<Meant>  $meant  findings that are meant so
+     * @param  list<Layer>  $layers  in print order, the first at the bottom
+     * @param  list<Wear>  $distress  wear over the whole sheet
+     * @param  list<Swatch>  $swatches  named colours, to which effects refer
+     * @param  list<Meant>  $meant  findings that the seller marked as intended
      */
     private function __construct(
         public string $title,
@@ -76,7 +76,7 @@ final readonly class Artwork
         return $this->with(['limits' => $limits]);
     }
 
-    /** Whether any line of wear takes ink. */
+    /** Whether any wear is active. */
     public function isWorn(): bool
     {
         $live = array_merge($this->liveDistress(), ...array_map(fn (Layer $layer): array => $layer->liveDistress(), $this->everyLayer()));
@@ -84,7 +84,7 @@ final readonly class Artwork
         return $live !== [];
     }
 
-    /** Without any line of wear. */
+    /** Without any wear. */
     public function unworn(): self
     {
         return $this->withLayers(array_map(fn (Layer $layer): Layer => $layer->unworn(), $this->layers))->withDistress([]);
@@ -96,7 +96,7 @@ final readonly class Artwork
         return array_values(array_filter($this->distress, fn (Wear $wear): bool => $wear->on));
     }
 
-    /** @return list<Layer> every layer at any depth, groups before what they hold */
+    /** @return list<Layer> all layers at any depth, groups before their children */
     public function everyLayer(): array
     {
         return array_merge([], ...array_map(fn (Layer $layer): array => $layer->everyLayer(), $this->layers));
@@ -113,7 +113,7 @@ final readonly class Artwork
         return null;
     }
 
-    /** The same artwork with one layer, at any depth, in another's place. */
+    /** Replaces one layer, at any depth. */
     public function withLayer(string $id, Layer $by): self
     {
         return $this->replacing($id, fn (Layer $layer): array => [$by]);
@@ -125,7 +125,7 @@ final readonly class Artwork
     }
 
     /**
-     * The same artwork with any number of layers in the place of one, at any depth.
+     * Replaces one layer, at any depth, by any number of layers.
      *
      * @param  \Closure(Layer): list<Layer>  $by
      */
@@ -135,23 +135,23 @@ final readonly class Artwork
     }
 
     /**
-     * @param  \Closure(list<Layer>): list<Layer>  $change  of the list in which a layer stands
+     * @param  \Closure(list<Layer>): list<Layer>  $change  changes the list that contains the layer
      */
     public function relisting(string $id, \Closure $change): self
     {
         return $this->withLayers(self::relisted($this->layers, $id, $change));
     }
 
-    /** Moves the design to another print area, every measure sized alike. */
+    /** Moves the design to another print area, scaling every length alike. */
     public function refitted(PrintArea $to): self
     {
         return $this->laidOn(Sheet::of($to), Refit::contain($this->sheet->area(), $to));
     }
 
     /**
-     * The design on another sheet: sized and moved, and the wear of all of it with it.
+     * The design on another sheet: scaled and moved, together with all wear.
      *
-     * @param  ?\Closure(Layer, Layer): Layer  $layer  a layer of before and as it was sized; answers what becomes of it
+     * @param  ?\Closure(Layer, Layer): Layer  $layer  receives a layer before and after scaling; returns the layer to use
      */
     public function laidOn(Sheet $sheet, Refit $refit, ?\Closure $layer = null): self
     {
@@ -164,7 +164,7 @@ final readonly class Artwork
             ->withDistress(array_map(fn (Wear $wear): Wear => Scaling::wear($wear, $by)->moved($refit->shiftX, $refit->shiftY, $from, $to), $this->distress));
     }
 
-    /** @return list<string> file names of the fonts and pictures that it needs */
+    /** @return list<string> file names of the fonts and pictures that it uses */
     public function files(): array
     {
         return array_values(array_unique([
@@ -227,7 +227,7 @@ final readonly class Artwork
     /** @param  array<string, mixed>  $changes */
     private function with(array $changes): self
     {
-        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        // @phpstan-ignore argument.type (its own properties, with the changes applied)
         return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** Finds layers that would have to be drawn before themselves: clipped to a group that holds them, or in a ring to one another. */
+/** Finds cyclic clip masks: a layer clipped to a group that contains it, or layers clipped to one another. */
 final class ClipCycles
 {
     /** @var array<string, Layer> */
     private array $layers = [];
 
-    /** @var array<string, bool> by id: true while it is followed, false once it is known to end */
+    /** @var array<string, bool> by id: true while it is being visited, false once it is known to have no cycle */
     private array $open = [];
 
-    /** @return ?array{string, string} ids of a layer and of what it is clipped to; null when all can be drawn in some order */
+    /** @return ?array{string, string} ids of a layer and of the layer it is clipped to; null if there is no cycle */
     public static function find(Artwork $artwork): ?array
     {
         $search = new self;
@@ -49,7 +49,7 @@ final class ClipCycles
         return null;
     }
 
-    /** @return array<string, bool> ids of the layers that must be drawn first: those of a group, and those that clip it (true) */
+    /** @return array<string, bool> ids of the layers that must be drawn first: children, and layers of clip masks (true) */
     private function needs(Layer $layer): array
     {
         $needs = [];

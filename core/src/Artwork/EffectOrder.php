@@ -11,11 +11,11 @@ use TallCrow\Effect\InkOrder;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\Stage;
 
-/** The order of a piece's lines: warp first, rings after, fills over the whole last reads best (common practice). */
+/** The order of a piece's effects. Best: warps first, then rings, overlays last (common practice). */
 final class EffectOrder
 {
     /**
-     * Where the last warp stands that comes after ink; what stands before it is bent with its ink.
+     * Index of the last warp after ink; everything before it is bent together with its ink.
      *
      * @param  list<EffectLine>  $lines
      */
@@ -37,7 +37,7 @@ final class EffectOrder
     }
 
     /**
-     * Pairs of lines in an order that harms: the place of a ring and of a warp that comes after it.
+     * Pairs of indexes of a ring and a warp after it, an order that does harm.
      *
      * @param  list<EffectLine>  $lines
      * @return list<array{int, int}>
@@ -52,7 +52,7 @@ final class EffectOrder
     }
 
     /**
-     * The place of a fill laid over a piece and of a ring that comes after it.
+     * Pairs of indexes of an overlay and a ring after it.
      *
      * @param  list<EffectLine>  $lines
      * @return list<array{int, int}>
@@ -67,7 +67,7 @@ final class EffectOrder
     }
 
     /**
-     * The lines in the order that reads best, kinds kept in the order that they had.
+     * The effects in the best order; effects of one kind keep their order.
      *
      * @param  list<EffectLine>  $lines
      * @return list<EffectLine>
@@ -78,7 +78,7 @@ final class EffectOrder
         $rank = fn (int $i): int => match (self::of($lines[$i]->is())) {
             null => 0,
             InkOrder::Overlay => 2,
-            // A fill for one part stays behind the line that says which.
+            // A fill for a part stays after the effect that selects the part.
             InkOrder::Flat => $aims !== [] && $i >= $aims[0] ? 2 : 1,
             default => 1,
         };
@@ -89,7 +89,7 @@ final class EffectOrder
     }
 
     /**
-     * Where a new line goes among those of a piece, so that the order stays one that reads best.
+     * The index at which to insert a new effect so that the order remains a good one.
      *
      * @param  list<EffectLine>  $lines
      * @param  class-string<Effect>  $class
@@ -106,7 +106,7 @@ final class EffectOrder
     }
 
     /**
-     * Whether a new line reads best before one that is there.
+     * Whether a new effect should come before an existing one.
      *
      * @param  class-string<Effect>  $new
      * @param  class-string<Effect>  $old
@@ -124,7 +124,7 @@ final class EffectOrder
 
     /**
      * @param  class-string<Effect>  $class
-     * @return ?InkOrder null for what is no ink
+     * @return ?InkOrder null for effects other than ink
      */
     private static function of(string $class): ?InkOrder
     {

@@ -12,11 +12,11 @@ use TallCrow\Mask\Mask;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Texture\Wear;
 
-/** One piece of the design: what it is made of, where it lies, and all that is done to it. Changed by its with... methods alone. */
+/** One layer of the design: its source, placement, effects, masks and wear. Immutable; use its with... methods to get a changed copy. */
 final readonly class Layer
 {
     /**
-     * @param  ?Placement  $placement  null for a group, whose layers lie on the sheet themselves
+     * @param  ?Placement  $placement  null for a group, whose layers have placements of their own
      * @param  list<EffectLine>  $effects
      * @param  list<Mask>  $masks
      * @param  list<Wear>  $distress
@@ -73,7 +73,7 @@ final readonly class Layer
         return $this->with(['source' => $source]);
     }
 
-    /** A layer that is no group lies elsewhere. */
+    /** The same layer at another placement; not for groups. */
     public function withPlacement(Placement $placement): self
     {
         return $this->placement === null ? $this : $this->with(['placement' => $placement]);
@@ -112,13 +112,13 @@ final readonly class Layer
         return $this->with(['repeat' => $repeat]);
     }
 
-    /** As a linked copy of another, or on its own again. */
+    /** Sets or removes the link to a layer that it follows. */
     public function following(?Follows $follows): self
     {
         return $this->with(['follows' => $follows]);
     }
 
-    /** @return list<Effect> those that are on, in order */
+    /** @return list<Effect> the effects that are on, in order */
     public function liveEffects(): array
     {
         return array_map(
@@ -127,13 +127,13 @@ final readonly class Layer
         );
     }
 
-    /** Whether a line of its own ends every fade in dots of solid ink. */
+    /** Whether an effect of its own turns every fade into dots of solid ink. */
     public function endsFades(): bool
     {
         return array_filter($this->liveEffects(), fn (Effect $effect): bool => $effect instanceof LeavesNoFade) !== [];
     }
 
-    /** Whether half-transparent ink comes of its own lines: soft masks, weak ink, soft looks. */
+    /** Whether its own settings produce half-transparent ink: soft masks, opacity, soft looks. */
     public function fades(): bool
     {
         return ! $this->endsFades() && ($this->opacity < 1
@@ -141,7 +141,7 @@ final readonly class Layer
             || array_filter($this->liveEffects(), fn (Effect $effect): bool => $effect instanceof Airbrushed) !== []);
     }
 
-    /** The layer as it is drawn: its copies as a group, and what is inked before it is bent as a piece of its own. */
+    /** The layer as it is drawn: copies become a group, and ink that comes before a warp becomes a child, which is then bent as a picture. */
     public function drawn(): self
     {
         if ($this->repeat?->on) {
@@ -168,38 +168,38 @@ final readonly class Layer
         return array_values(array_filter($this->distress, fn (Wear $wear): bool => $wear->on));
     }
 
-    /** Without any line of wear, of its own or of what it holds. */
+    /** Without any wear, including that of its children. */
     public function unworn(): self
     {
         return $this->withDistress([])->withSource($this->source->each(fn (self $layer): self => $layer->unworn()));
     }
 
-    /** Whether it only holds others together: each of them is drawn as it would be without it, wear apart. */
+    /** Whether it is a group that does not change how its children are drawn, apart from wear. */
     public function isPlainGroup(): bool
     {
         return $this->liveEffects() === [] && $this->showsItsPieces();
     }
 
-    /** Whether each of what a group holds is seen as it would be without it, whatever is laid about them. */
+    /** Whether the children of a group look as without it, apart from ink that is added around them. */
     public function showsItsPieces(): bool
     {
         return $this->children() !== [] && array_filter($this->liveEffects(), fn (Effect $effect): bool => ! $effect instanceof LaysAbout) === []
             && $this->liveMasks() === [] && $this->opacity >= 1.0 && $this->blend === BlendMode::Normal && $this->repeat?->on !== true;
     }
 
-    /** @return list<Layer> those that it holds, if it is a group */
+    /** @return list<Layer> the children of a group; empty for other layers */
     public function children(): array
     {
         return $this->source->layers();
     }
 
-    /** @return list<Layer> itself and all that it holds at any depth, groups before what they hold */
+    /** @return list<Layer> itself and all descendants, groups before their children */
     public function everyLayer(): array
     {
         return [$this, ...array_merge([], ...array_map(fn (self $child): array => $child->everyLayer(), $this->children()))];
     }
 
-    /** @return list<string> names of the fonts and pictures on its own lines, not on those of what it holds */
+    /** @return list<string> names of the fonts and pictures that it uses itself, without its children's */
     public function files(): array
     {
         return [
@@ -210,7 +210,7 @@ final readonly class Layer
         ];
     }
 
-    /** Its own name, or what its source is called. */
+    /** Its own name, or a name from its source. */
     public function called(): string
     {
         return $this->name !== '' ? $this->name : $this->source->called();
@@ -238,13 +238,13 @@ final readonly class Layer
         return $this->picture() !== null;
     }
 
-    /** Whether it, or a layer of it, is clipped to another, which stays where it is when this one is moved. */
+    /** Whether it, or a descendant, is clipped to another layer, which does not move along with this one. */
     public function isClipped(): bool
     {
         return array_filter($this->everyLayer(), fn (self $one): bool => array_filter($one->liveMasks(), fn (Mask $mask): bool => $mask->clipsTo() !== null) !== []) !== [];
     }
 
-    /** @return array{float, float} where its middle lies, in inches; of a group the mean of its layers' */
+    /** @return array{float, float} its centre in inches; for a group the mean of its children's centres */
     public function middle(): array
     {
         if ($this->placement !== null) {
@@ -261,13 +261,13 @@ final readonly class Layer
             ->withRepeat($this->repeat?->moved($dx, $dy));
     }
 
-    /** Turned about a point of the sheet, copies and all. */
+    /** Rotated about a point of the sheet, with its copies. */
     public function turned(float $degrees, float $x, float $y): self
     {
         return $this->settled()->each(fn (self $l): self => $l->turned($degrees, $x, $y), fn (Placement $p): Placement => $p->turned($degrees, $x, $y));
     }
 
-    /** Turned where it lies. */
+    /** Rotated about its own centre. */
     public function spun(float $degrees): self
     {
         [$x, $y] = $this->middle();
@@ -285,7 +285,7 @@ final readonly class Layer
         return $this->settled()->each(fn (self $l): self => $l->mirroredDown($axis), fn (Placement $p): Placement => $p->mirroredDown($axis));
     }
 
-    /** Mirrored on the line from a point through its own middle, so that it stays where it is. */
+    /** Mirrored on the line from a point through its own centre, so that its centre stays. */
     public function mirroredAbout(float $x, float $y): self
     {
         [$ownX, $ownY] = $this->middle();
@@ -294,7 +294,7 @@ final readonly class Layer
         return $this->turned(-$angle, $x, $y)->mirroredAcross($x)->turned($angle, $x, $y);
     }
 
-    /** Sizes the piece and every measure on it (rings, gaps, feathers, wear) by one factor. */
+    /** Scales the layer and every length on it (rings, gaps, feathers, wear) by one factor. */
     public function scaled(float $by, float $aboutX, float $aboutY): self
     {
         $sized = $this->each(fn (self $l): self => $l->scaled($by, $aboutX, $aboutY), fn (Placement $p): Placement => $p->scaled($by, $aboutX, $aboutY));
@@ -332,7 +332,7 @@ final readonly class Layer
         return null;
     }
 
-    /** Copies become layers of their own where a single axis can no longer tell them. */
+    /** Turns copies into separate layers if a repeat can no longer describe them. */
     private function settled(): self
     {
         return $this->repeat?->on ? $this->repeat->spread($this) : $this;
@@ -352,7 +352,7 @@ final readonly class Layer
     /** @param  array<string, mixed>  $changes */
     private function with(array $changes): self
     {
-        // @phpstan-ignore argument.type (its own properties, but for the changes)
+        // @phpstan-ignore argument.type (its own properties, with the changes applied)
         return new self(...array_merge(get_object_vars($this), $changes));
     }
 }

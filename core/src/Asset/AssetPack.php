@@ -7,8 +7,8 @@ namespace TallCrow\Asset;
 use ZipArchive;
 
 /**
- * A zip of fonts and pictures with the licence that lies beside them. Treated as hostile: how many files it holds and how large they
- * say they are is looked at before anything is unpacked, and unpacking stops at that size whatever they say.
+ * A zip of fonts and pictures with their licence. Treated as hostile: the number of files and their declared sizes are checked before
+ * anything is unpacked, and unpacking stops at the declared size.
  */
 final class AssetPack
 {
@@ -18,7 +18,7 @@ final class AssetPack
 
     public const MOST_BYTES = 240_000_000;
 
-    /** A font or picture is seldom packed to less than a tenth; what is packed to a two-hundredth is neither. */
+    /** Highest compression ratio: fonts and pictures seldom compress to less than a tenth, so a two-hundredth suggests a zip bomb. */
     private const MOST_RATIO = 200;
 
     private const FONTS = ['otf', 'ttf', 'woff', 'woff2'];

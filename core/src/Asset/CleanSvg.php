@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Asset;
 
-/** A drawing with nothing in it but what is known: the result of SvgCleaner. */
+/** A sanitised SVG: the result of SvgCleaner. */
 final readonly class CleanSvg
 {
-    /** @param  list<string>  $leftOut  what the file had beside, in words for the seller */
+    /** @param  list<string>  $leftOut  what was removed, in words for the seller */
     public function __construct(
         public string $markup,
         public float $width,

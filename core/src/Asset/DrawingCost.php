@@ -16,7 +16,7 @@ use TallCrow\Geometry\Cap;
  */
 final class DrawingCost
 {
-    /** What one drawing may cost. */
+    /** Highest cost of one SVG. */
     public const MOST = 25_000.0;
 
     private const FIGURE = 0.2;
@@ -33,20 +33,20 @@ final class DrawingCost
 
     private const SLOW = ['feTurbulence', 'feMorphology', 'feConvolveMatrix', 'feDisplacementMap', 'feDiffuseLighting', 'feSpecularLighting'];
 
-    /** Times the square of the edges met by a line across. */
+    /** Factor on the square of the number of edges that a scanline crosses. */
     private const EDGES = 0.038;
 
     private const EMBEDDED = 50.0;
 
-    /** Drawn only where they are named. */
+    /** Elements that are only drawn where they are referenced. */
     private const NAMED_ALONE = ['defs', 'symbol', 'mask', 'clipPath', 'pattern', 'marker', 'filter', 'linearGradient', 'radialGradient'];
 
-    /** A whole page in one colour, and by what else it may be painted. */
+    /** Filling a whole page with one colour, and with other paints. */
     private const PAINT = 8.0;
 
     private const PAINTED_BY = ['radialGradient' => 345.0, 'pattern' => 133.0];
 
-    /** A dash that ends square, and one of which the ends are round. */
+    /** A dash with butt caps, and one with round caps. */
     private const DASH = 0.005;
 
     private const ROUND_DASH = 0.1;
@@ -57,14 +57,14 @@ final class DrawingCost
     /** @var array<string, PathTravel> by their data */
     private array $travels = [];
 
-    /** @var array<string, true> being added up, to find what names itself */
+    /** @var array<string, true> elements being visited, to detect cycles */
     private array $open = [];
 
     private float $cost = 0.0;
 
     /**
-     * @param  DOMElement  $root  with a view box that is its page
-     * @return float milliseconds; infinite where its figures are beyond all bounds
+     * @param  DOMElement  $root  whose viewBox is its page
+     * @return float milliseconds; infinite for absurd coordinates
      */
     public static function of(DOMElement $root): float
     {
@@ -87,10 +87,10 @@ final class DrawingCost
         }
     }
 
-    /** What an element's own figure costs, its children, and what is done to the whole of it. */
+    /** Adds the cost of an element's own shape, its children, and group operations on it. */
     private function add(DOMElement $element, DrawnAs $as): void
     {
-        // What is too much already need not be known: clones of clones may be without number.
+        // Stop once the limit is exceeded: nested references can multiply without end.
         if (is_nan($this->cost) || $this->cost > self::MOST) {
             return;
         }
@@ -119,7 +119,7 @@ final class DrawingCost
         return self::FIGURE + self::EDGES * $travel->times() ** 2 + $this->painted($travel->box, $travel->across + $travel->down, $as);
     }
 
-    /** The box of a figure that is no path. */
+    /** The bounding box of a basic shape. */
     private static function box(DOMElement $element): Box
     {
         [$x, $y, $width, $height, $cx, $cy, $r, $x1, $y1, $x2, $y2] = array_map(
@@ -135,10 +135,10 @@ final class DrawingCost
         };
     }
 
-    /** What the pixels of a figure's fill and of its stroke cost. */
+    /** The cost of painting a shape's fill and stroke. */
     private function painted(?Box $box, ?float $length, DrawnAs $as): float
     {
-        // A figure of less than nothing is not drawn.
+        // Negative sizes are not drawn.
         if ($box === null || $box->width() < 0 || $box->height() < 0) {
             return 0.0;
         }
@@ -195,9 +195,9 @@ final class DrawingCost
     }
 
     /**
-     * @param  int  $times  as often as it is drawn
+     * @param  int  $times  how often it is drawn
      *
-     * @throws PictureRefused when it names itself
+     * @throws PictureRefused when it references itself
      */
     private function target(string $named, DrawnAs $as, int $times = 1, ?DOMElement $use = null): void
     {

@@ -9,18 +9,18 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 
 /**
- * How what lies within an element of a drawing is painted, and where.
+ * Inherited painting state and coordinate system of an element's children.
  *
  * @internal
  */
 final readonly class DrawnAs
 {
-    /** Drawn small, or not at all: where they are named, that is told by what names them. */
+    /** Elements that are not drawn in place; their cost is counted where they are referenced. */
     private const TEMPLATES = ['pattern', 'marker', 'clipPath'];
 
     /**
-     * @param  ?Affine  $to  to shares of the page; null where that is not known
-     * @param  bool  $isTemplate  whether it is part of what others are drawn with
+     * @param  ?Affine  $to  map to shares of the page; null if unknown
+     * @param  bool  $isTemplate  whether it is part of such a template
      */
     private function __construct(public string $fill, public SvgStroke $stroke, private ?Affine $to, private bool $isTemplate = false) {}
 
@@ -42,7 +42,7 @@ final readonly class DrawnAs
         return new self($as->fill, $as->stroke, $to === null ? null : self::placed($element, $use, $to));
     }
 
-    /** What lies within a page in the page is laid as large as is told, or as the whole. */
+    /** The map of a nested svg element with its own size, or the size of the page. */
     private static function placed(DOMElement $element, ?DOMElement $use, Affine $to): Affine
     {
         $at = in_array($element->localName, ['use', 'svg'], true) ? Affine::shift((float) $element->getAttribute('x'), (float) $element->getAttribute('y')) : Affine::identity();
@@ -62,7 +62,7 @@ final readonly class DrawnAs
         return new self($fill === '' || $fill === 'inherit' ? $this->fill : $fill, $this->stroke->of($element) ?? $this->stroke, $this->to, $this->isTemplate);
     }
 
-    /** From an element's view box to shares of it. */
+    /** From an element's viewBox to shares of it. */
     private static function toWhole(DOMElement $element): ?Affine
     {
         $box = SvgViewBox::read($element->getAttribute('viewBox'));
@@ -70,7 +70,7 @@ final readonly class DrawnAs
         return $box !== null ? Affine::shift(-$box[0], -$box[1])->then(Affine::scale(1 / $box[2], 1 / $box[3])) : null;
     }
 
-    /** How much of the page a box covers: all that it may, where that is not known. */
+    /** The share of the page that a box covers; the maximum if unknown. */
     public function share(Box $box): float
     {
         if ($this->to === null) {
@@ -81,7 +81,7 @@ final readonly class DrawnAs
         return $shown->isEmpty() ? 0.0 : min($shown->width() * $shown->height(), $this->shareOf($box->width() * $box->height()));
     }
 
-    /** @param  float  $area  in the drawing's own unit, squared */
+    /** @param  float  $area  area in user units */
     public function shareOf(float $area): float
     {
         return $this->to === null ? ($this->isTemplate ? 0.0 : 1.0) : min(1.0, $area * $this->to->factor() ** 2);

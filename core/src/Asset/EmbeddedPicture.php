@@ -6,12 +6,12 @@ namespace TallCrow\Asset;
 
 use TallCrow\Raster\PictureType;
 
-/** A picture that lies within a drawing as a data address: PNG or JPEG by its content, whatever it is said to be, within the bounds of any upload. */
+/** A picture embedded in an SVG as a data URL: PNG or JPEG by content, whatever its declared type, within the limits of any upload. */
 final class EmbeddedPicture
 {
     private const MOST_PIXELS = 40_000_000;
 
-    /** @return ?string its bytes; null when it may not be kept */
+    /** @return ?string its bytes; null if it is rejected */
     public static function kept(string $address): ?string
     {
         if (preg_match('~^\s*data:(?:image/[\w.+-]+)?\s*;\s*base64\s*,~i', $address, $found) !== 1) {

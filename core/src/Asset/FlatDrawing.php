@@ -7,19 +7,19 @@ namespace TallCrow\Asset;
 use TallCrow\Geometry\Path;
 
 /**
- * A drawing of figures and lines in plain colours alone, as most clip art is: its outlines can be bent as those of letters are.
+ * An SVG that consists of shapes in plain colours only, like most clip art, so that its outlines can be bent like letters.
  *
  * @phpstan-type Node array{attributes: string, path: Path, children: list<mixed>}
  */
 final readonly class FlatDrawing
 {
-    /** @param  Node  $root  outlines in shares of the page, its middle at 0 */
+    /** @param  Node  $root  outlines in shares of the page, centred on the origin */
     private function __construct(private array $root) {}
 
     /**
-     * Null for a drawing that holds anything else: gradients, clips, masks, filters, pictures, clones.
+     * Null for an SVG that contains anything else: gradients, clips, masks, filters, pictures, references.
      *
-     * @param  float  $tolerance  a share of the page by which the edge of a stroke may be off
+     * @param  float  $tolerance  greatest error of a stroke's edge, as a share of the page
      */
     public static function of(string $markup, float $tolerance): ?self
     {
@@ -29,9 +29,9 @@ final readonly class FlatDrawing
     }
 
     /**
-     * Its figures as the map bends them: what may stand in a drawing whose unit is that of the map.
+     * Its shapes bent by a map, as SVG markup in the map's unit.
      *
-     * @param  callable(float, float): array{float, float}  $map  from shares of the page, its middle at 0
+     * @param  callable(float, float): array{float, float}  $map  from shares of the page, centred on the origin
      * @param  float  $tolerance  by which a curve may be off, in that unit
      * @param  float  $longest  a share of the page: see Path::mapped
      */

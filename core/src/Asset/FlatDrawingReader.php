@@ -14,7 +14,7 @@ use TallCrow\Geometry\Path;
 use TallCrow\Geometry\Stroking;
 
 /**
- * Reads a drawing of figures and lines in plain colours.
+ * Reads an SVG of shapes in plain colours.
  *
  * @internal
  *
@@ -22,30 +22,30 @@ use TallCrow\Geometry\Stroking;
  */
 final class FlatDrawingReader
 {
-    /** How a figure looks, wherever it lies. */
+    /** Presentation attributes that are kept. */
     private const LOOKS = ['fill', 'fill-rule', 'fill-opacity', 'opacity', 'color', 'display', 'visibility'];
 
-    /** What says nothing about filled figures, or is told by their outlines. */
+    /** Attributes without effect on filled shapes, or accounted for in the outlines. */
     private const BESIDE = [
         'id', 'd', 'points', 'x', 'y', 'x1', 'y1', 'x2', 'y2', 'width', 'height', 'cx', 'cy', 'r', 'rx', 'ry', 'transform', 'viewBox', 'preserveAspectRatio', 'overflow', 'clip-rule', 'stop-color', 'stop-opacity',
         'flood-color', 'flood-opacity', 'lighting-color', 'color-interpolation-filters', 'type',
     ];
 
-    /** Of the chords of strokes so many are bent as fast as one segment: they are cut no further. */
+    /** Chords of strokes count as this fraction of a segment, since they are not subdivided. */
     private const CHORDS = 3;
 
-    /** Segments: each is cut apart as it is bent, into so many pieces at least where it goes across the whole page. */
+    /** Most segments; each one is subdivided for bending, more the longer it is. */
     private const MOST = 30_000;
 
     private const PIECES = 16;
 
-    /** In pages: what reaches further beyond is left to the painter. */
+    /** Shapes that extend further beyond the page, in pages, are not bent as outlines. */
     private const FAR = 10.0;
 
-    /** Segments and pieces of them that may come still. */
+    /** Remaining budget of segments. */
     private int $left = self::MOST;
 
-    /** What lies beyond it is not drawn; in shares of the page. */
+    /** The visible area in shares of the page; null: everything. */
     private ?Box $shown = null;
 
     /** @param  float  $tolerance  a share of the page by which the edge of a stroke may be off */
@@ -83,7 +83,7 @@ final class FlatDrawingReader
     }
 
     /**
-     * A page within the page, drawn as one on its own.
+     * A nested svg element.
      *
      * @return ?Node
      */
@@ -91,7 +91,7 @@ final class FlatDrawingReader
     {
         [$x, $y, $width, $height] = array_map(fn (string $name): float => self::number($svg, $name), ['x', 'y', 'width', 'height']);
         $box = self::box($svg);
-        // One that lies aslant or mirrored, or that keeps its own proportions, is left to the painter.
+        // Rotated, mirrored or aspect-preserving nested pages are not supported here.
         if ($box === null || $svg->getAttribute('preserveAspectRatio') !== 'none' || is_nan($x + $y + $width + $height) || $width <= 0 || $height <= 0 || $svg->hasAttribute('transform') || $to->b !== 0.0 || $to->c !== 0.0 || $to->a <= 0 || $to->d <= 0) {
             return null;
         }
@@ -132,7 +132,7 @@ final class FlatDrawingReader
         $children = [];
         if ($isPage || $element->localName === 'g') {
             foreach ($element->childNodes as $child) {
-                // Of what is named nowhere nothing is drawn.
+                // These draw nothing by themselves.
                 if (! $child instanceof DOMElement || in_array($child->localName, ['title', 'desc', 'defs'], true)) {
                     continue;
                 }
@@ -161,7 +161,7 @@ final class FlatDrawingReader
         return ['attributes' => $attributes, 'path' => $path, 'children' => $children];
     }
 
-    /** What the stroke of a figure inks. */
+    /** The outline of a shape's stroke. */
     private function line(DOMElement $element, SvgStroke $stroke, Affine $to): ?Path
     {
         $scale = $to->factor();
@@ -196,7 +196,7 @@ final class FlatDrawingReader
         };
     }
 
-    /** Null for more segments than are bent: they are not even read. */
+    /** Null if there are more segments than are bent; reading stops then. */
     private static function outline(string $d, bool $isStroked): ?Path
     {
         $segments = [];
@@ -210,7 +210,7 @@ final class FlatDrawingReader
         return new Path($segments);
     }
 
-    /** Not a number for shares of the page and the like, which are left to the painter. */
+    /** NAN for percentages and the like, which are not supported here. */
     private static function number(DOMElement $element, string $name): float
     {
         $told = $element->getAttribute($name);
@@ -242,7 +242,7 @@ final class FlatDrawingReader
         return (int) $pieces;
     }
 
-    /** What of a figure is shown. Null for what has no bounds. */
+    /** The visible part of a shape's box; null if it is empty. */
     private function shownOf(?Path $path): ?Path
     {
         if ($path === null || $path->isEmpty()) {

@@ -9,8 +9,8 @@ use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 
 /**
- * The way that a path goes, curves by four chords, and how entangled it is: the length of its way up and down, or across, in heights or widths
- * of its own box. A circle's is 2, since a line across meets its edge twice; a hundred strokes over the whole box make 100.
+ * A measure of a path's complexity: its total vertical and horizontal travel (curves by four chords), in heights and widths of its box, which is the mean
+ * number of edges that a scanline crosses. A circle has 2; a hundred strokes across the box have 100.
  *
  * @phpstan-import-type Segment from Path
  */
@@ -18,7 +18,7 @@ final readonly class PathTravel
 {
     private const STEPS = 4;
 
-    /** @param  ?Box  $box  null of a path of nothing */
+    /** @param  ?Box  $box  null for an empty path */
     private function __construct(public float $across, public float $down, public ?Box $box) {}
 
     public static function of(string $d): self
@@ -46,7 +46,7 @@ final readonly class PathTravel
         return $this->box === null ? 0.0 : max($this->across / max(1e-9, $this->box->width()), $this->down / max(1e-9, $this->box->height()));
     }
 
-    /** About how many corners a path has, each of which may bear a marker. */
+    /** About how many vertices a path has, each of which may have a marker. */
     public static function corners(string $d): int
     {
         return (int) ceil(preg_match_all('/[-+]?(?:\d+\.?\d*|\.\d+)/', $d) / 2);

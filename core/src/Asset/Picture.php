@@ -10,35 +10,35 @@ use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\IntoSrgb;
 use TallCrow\Raster\PictureType;
 
-/** A piece of art: raster pixels, or a cleaned SVG drawing. */
+/** A picture file: a raster, or a sanitised SVG. */
 final readonly class Picture
 {
-    /** Pixels of a drawing's longer side: its page may be told in any unit, but no fewer than these show what it is, and no more are painted. */
+    /** Bounds of an SVG's longer side when rendered by itself, in pixels: its page may be in any unit. */
     private const LEAST_DRAWN = 300;
 
     private const MOST_DRAWN = 4000;
 
     private function __construct(
         public PictureType $type,
-        /** Pixels of a raster; units of a drawing's page. */
+        /** Width in pixels of a raster, or in units of an SVG's page. */
         public float $width,
         public float $height,
         private string $content,
-        /** @var list<string> what a drawing's file had beside, in words for the seller */
+        /** @var list<string> what was removed from an SVG, in words for the seller */
         public array $leftOut = [],
-        /** @var array{int, int, int, int}|null left, top, width, height of the part that it is of its file's pixels */
+        /** @var array{int, int, int, int}|null left, top, width and height in the file's pixels, if it is a part of it */
         private ?array $part = null,
-        /** @var (\Closure(\Closure(): Image): Image)|null gives the pixels that were kept, or keeps them as they are read */
+        /** @var (\Closure(\Closure(): Image): Image)|null cache for the decoded pixels */
         private ?\Closure $keep = null,
     ) {}
 
-    /** @param  \Closure(\Closure(): Image): Image  $keep  given how the file is read */
+    /** @param  \Closure(\Closure(): Image): Image  $keep  receives a function that decodes the file */
     public function keptBy(\Closure $keep): self
     {
         return new self($this->type, $this->width, $this->height, $this->content, $this->leftOut, $this->part, $keep);
     }
 
-    /** @param  string  $path of a file already found to be of that type and within bounds */
+    /** @param  string  $path of a file that was already checked */
     public static function raster(PictureType $type, int $width, int $height, string $path): self
     {
         return new self($type, $width, $height, $path);
@@ -50,15 +50,15 @@ final readonly class Picture
     }
 
     /**
-     * A part of it, as if that were the whole.
+     * A part of the picture as a picture of its own.
      *
-     * @param  Box  $part  shares of its width and height
+     * @param  Box  $part  in shares of its width and height
      */
     public function cut(Box $part): self
     {
         if ($this->isVector()) {
             [$x, $y, $width, $height] = $this->page();
-            // What the part's own box cuts through is still drawn.
+            // Edges at the part's border are still drawn in full.
             $box = sprintf(' viewBox="%.6f %.6f %.6f %.6f" overflow="visible"', $x + $part->left * $width, $y + $part->top * $height, $part->width() * $width, $part->height() * $height);
 
             return new self($this->type, $part->width() * $this->width, $part->height() * $this->height, $this->withRoot($box), $this->leftOut);
@@ -70,7 +70,7 @@ final readonly class Picture
         return new self($this->type, $window[2], $window[3], $this->content, $this->leftOut, $window, $this->keep);
     }
 
-    /** A drawing of which nothing is drawn that lies beyond its page, whatever part of it is shown. */
+    /** The same SVG, clipped to its page whatever part of it is shown. */
     public function keptToPage(): self
     {
         [$x, $y, $width, $height] = $this->page();
@@ -81,7 +81,7 @@ final readonly class Picture
         return new self($this->type, $this->width, $this->height, (string) $markup, $this->leftOut);
     }
 
-    /** @return array{float, float, float, float} left, top, width and height of a drawing's page in its own unit */
+    /** @return array{float, float, float, float} left, top, width and height of an SVG's page in its own unit */
     private function page(): array
     {
         $told = preg_match('/^<svg\b[^>]*\sviewBox="([^"]+)"/', $this->content, $found) === 1 ? $found[1] : '';
@@ -89,7 +89,7 @@ final readonly class Picture
         return SvgViewBox::read($told) ?? [0.0, 0.0, $this->width, $this->height];
     }
 
-    /** A drawing's markup with another page; an empty drawing stays one. */
+    /** An SVG's markup with another viewBox. */
     private function withRoot(string $box): string
     {
         return (string) preg_replace_callback('/^<svg\b([^>]*[^\/>]|)>/', fn (array $root): string => '<svg'.preg_replace('/\s(viewBox|overflow|width|height|preserveAspectRatio)="[^"]*"/', '', $root[1])."$box>", $this->content, 1);
@@ -105,7 +105,7 @@ final readonly class Picture
         return $this->height / $this->width;
     }
 
-    /** Pixels upright as the camera meant them, in sRGB with alpha; of a drawing, one to a unit of its page within bounds. */
+    /** The pixels, rotated by their Exif orientation, in sRGB with alpha; an SVG is rendered at one pixel per unit, within bounds. */
     public function pixels(): Image
     {
         if ($this->isVector()) {
@@ -117,7 +117,7 @@ final readonly class Picture
         return $this->part === null ? $whole : $whole->crop(...$this->part);
     }
 
-    /** A drawing's markup as it is painted in a number of pixels within bounds. */
+    /** An SVG's markup with a size in pixels within bounds. */
     private function sized(): string
     {
         $longer = max($this->width, $this->height);
@@ -130,7 +130,7 @@ final readonly class Picture
         return $this->withRoot(sprintf(' viewBox="%s" width="%d" height="%d" preserveAspectRatio="none"', implode(' ', $this->page()), ...$size));
     }
 
-    /** The drawing's own markup, an svg element with a viewBox. */
+    /** The SVG's own markup, an svg element with a viewBox. */
     public function markup(): string
     {
         return $this->isVector() ? $this->content : '';

@@ -9,7 +9,7 @@ use TallCrow\Raster\PictureType;
 use TallCrow\Raster\PngColours;
 use TallCrow\Raster\RasterFailed;
 
-/** Opens a picture as hostile until it is shown otherwise: type from content, size from its header before any pixel is read. */
+/** Opens an untrusted picture: the type is detected by content, and the size is read from the header before any pixel is decoded. */
 final class PictureReader
 {
     public const MOST_BYTES = 60_000_000;
@@ -56,7 +56,7 @@ final class PictureReader
     }
 
     /**
-     * Opens it and reads every pixel once, so that a file cut short is refused at the door.
+     * Opens it and decodes every pixel once, so that truncated files are rejected on upload.
      *
      * @throws PictureRefused
      */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Asset;
 
-/** Lengths of drawings in user units, 96 to the inch (CSS Values and Units 3). What paints drawings takes inches and points for something else. */
+/** Converts lengths in SVGs to user units, 96 to the inch (CSS Values and Units 3), since the renderer interprets inches and points differently. */
 final class SvgLengths
 {
-    /** User units to one of each; type is 16 units high unless told otherwise. */
+    /** User units per unit; the font size is 16 by default. */
     private const UNITS = ['' => 1.0, 'px' => 1.0, 'pt' => 96 / 72, 'pc' => 16.0, 'in' => 96.0, 'mm' => 96 / 25.4, 'cm' => 96 / 2.54, 'q' => 96 / 101.6, 'em' => 16.0, 'ex' => 8.0];
 
     private const NUMBER = '[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?';
@@ -18,7 +18,7 @@ final class SvgLengths
         'markerWidth', 'markerHeight', 'refX', 'refY',
     ];
 
-    /** One length above nothing; null for anything else, such as a share. */
+    /** A positive length; null for anything else, such as a percentage. */
     public static function size(string $told): ?float
     {
         if (preg_match('/^\s*('.self::NUMBER.')\s*([a-z]*)\s*$/i', $told, $found) !== 1) {
@@ -29,7 +29,7 @@ final class SvgLengths
         return $unit === null || (float) $found[1] <= 0 ? null : (float) $found[1] * $unit;
     }
 
-    /** The value of an attribute with each length of its own unit as a plain number. */
+    /** The value of an attribute with all lengths converted to plain numbers. */
     public static function plain(string $attribute, string $value): string
     {
         if (! in_array($attribute, self::ATTRIBUTES, true)) {

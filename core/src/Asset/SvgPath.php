@@ -7,7 +7,7 @@ namespace TallCrow\Asset;
 use TallCrow\Geometry\Path;
 
 /**
- * Reads the data of an SVG path (SVG 2, 9.3) into contours of lines and curves. What follows an error is left out, as painters leave it out.
+ * Parses the data of an SVG path (SVG 2, 9.3) into contours of lines and curves. Everything after an error is ignored, as renderers do.
  *
  * @phpstan-import-type Segment from Path
  */
@@ -15,13 +15,13 @@ final class SvgPath
 {
     private const NUMBER = '[-+]?+(?:\d++\.?+\d*+|\.\d++)(?:[eE][-+]?+\d++)?+';
 
-    /** Segments that are handed on together. */
+    /** Segments per batch. */
     private const AT_ONCE = 100;
 
-    /** Numbers to each letter. */
+    /** Numbers per command. */
     private const SIZES = ['M' => 2, 'L' => 2, 'H' => 1, 'V' => 1, 'C' => 6, 'S' => 4, 'Q' => 4, 'T' => 2, 'A' => 7];
 
-    /** An arc is cut into pieces of no more than these, each a cubic curve: off by 0.0004 % of its radius at most. */
+    /** Largest angle of one cubic curve of an arc: off by at most 0.0004 % of the radius. */
     private const ARC = M_PI / 4;
 
     private float $x = 0.0;
@@ -32,25 +32,25 @@ final class SvgPath
 
     private float $startY = 0.0;
 
-    /** @var array{string, float, float} the letter before, and the handle that a smooth curve mirrors */
+    /** @var array{string, float, float} the previous command, and the control point that a smooth curve reflects */
     private array $last = ['', 0.0, 0.0];
 
-    /** @var list<Segment> those not yet handed on */
+    /** @var list<Segment> segments of the current batch */
     private array $segments = [];
 
-    /** The kind of the last segment, handed on or not. */
+    /** Command of the last segment. */
     private string $kind = '';
 
     private function __construct(private readonly bool $isStroked) {}
 
-    /** @param  bool  $isStroked  whether contours that are left open stay so; a fill sees them closed */
+    /** @param  bool  $isStroked  whether open contours stay open; for fills they are closed */
     public static function read(string $d, bool $isStroked = false): Path
     {
         return new Path(iterator_to_array(self::segments($d, $isStroked), false));
     }
 
     /**
-     * One after another, so that a path of millions takes no more memory than its text.
+     * Yields segments one by one, so that a path of millions needs no more memory than its text.
      *
      * @return \Generator<int, Segment>
      */
@@ -72,7 +72,7 @@ final class SvgPath
             $isRelative = ctype_lower($found[1]);
             $isFirst = true;
             while (($numbers = self::numbers($d, $at, $letter)) !== null) {
-                // Further pairs after a move are lines.
+                // Further coordinate pairs after a moveto are linetos.
                 $path->segment($letter === 'M' && ! $isFirst ? 'L' : $letter, $numbers, $isRelative);
                 $isFirst = false;
                 if (count($path->segments) >= self::AT_ONCE) {
@@ -87,7 +87,7 @@ final class SvgPath
         yield from $path->taken();
     }
 
-    /** @return ?list<float> as many as the letter takes, or null where there are none any more */
+    /** @return ?list<float> as many as the command takes; null if there are no more */
     private static function numbers(string $d, int &$at, string $letter): ?array
     {
         /** @var array<string, string> $patterns */
@@ -95,7 +95,7 @@ final class SvgPath
         $pattern = $patterns[$letter] ??= (function () use ($letter): string {
             $each = array_fill(0, self::SIZES[$letter], self::NUMBER);
             if ($letter === 'A') {
-                // The two flags of an arc need nothing between them.
+                // The flags of an arc need no separator.
                 $each[3] = $each[4] = '[01]';
             }
 
@@ -126,7 +126,7 @@ final class SvgPath
     {
         [$fromX, $fromY] = [$this->x, $this->y];
         [$x, $y] = $isRelative ? [$fromX, $fromY] : [0.0, 0.0];
-        // Where no curve of its kind went before, a smooth one begins at its own beginning.
+        // Without a preceding curve of the same kind, the control point is the current point.
         [$smoothX, $smoothY] = match (true) {
             $letter !== 'S' && $letter !== 'T' => [$fromX, $fromY],
             $this->last[0] === $letter || $this->last[0] === ($letter === 'S' ? 'C' : 'Q') => [2 * $fromX - $this->last[1], 2 * $fromY - $this->last[2]],
@@ -196,7 +196,7 @@ final class SvgPath
         $this->add(['C', $hx, $hy, $kx, $ky, $this->x = $x, $this->y = $y]);
     }
 
-    /** By the middle of its ellipse (SVG 2, B.2.4). */
+    /** By centre parameterisation (SVG 2, B.2.4). */
     private function arc(float $rx, float $ry, float $turn, bool $isLarge, bool $isSweeping, float $x, float $y): void
     {
         if ($rx < 1e-12 || $ry < 1e-12 || ($x === $this->x && $y === $this->y)) {
@@ -228,7 +228,7 @@ final class SvgPath
             [$a, $b] = [$from + $way * $i / $count, $from + $way * ($i + 1) / $count];
             [$hx, $hy] = $on(cos($a) - $handle * sin($a), sin($a) + $handle * cos($a));
             [$kx, $ky] = $on(cos($b) + $handle * sin($b), sin($b) - $handle * cos($b));
-            // It ends where it was told to, to the last bit.
+            // End exactly at the given point.
             $this->cubic($hx, $hy, $kx, $ky, ...($i === $count - 1 ? [$x, $y] : $on(cos($b), sin($b))));
         }
     }

@@ -10,7 +10,7 @@ use TallCrow\Geometry\Join;
 use TallCrow\Geometry\Stroke;
 
 /**
- * How the lines of a drawing are stroked (SVG 2, 13), as elements inherit it.
+ * Inherited stroke properties of SVG elements (SVG 2, 13).
  *
  * @internal
  */
@@ -21,18 +21,18 @@ final readonly class SvgStroke
     ];
 
     /**
-     * @param  string  $colour  as a fill tells it
-     * @param  bool  $isBelow  whether the fill lies over it
+     * @param  string  $colour  in the syntax of fill
+     * @param  bool  $isBelow  whether it is painted below the fill
      */
     private function __construct(public string $colour, private string $opacity, public Stroke $stroke, public bool $isBelow) {}
 
-    /** What holds where nothing is told. */
+    /** The initial values. */
     public static function plain(): self
     {
         return new self('none', '1', new Stroke(1.0), false);
     }
 
-    /** What holds for an element within. Null where it is told in words or measures that are left to the painter. */
+    /** The properties of a child element; null if it uses values that are not supported here. */
     public function of(DOMElement $element): ?self
     {
         $told = [];
@@ -61,7 +61,7 @@ final readonly class SvgStroke
         if ($join === null || $cap === null || $width === null || $width < 0 || $limit === null || $limit < 1 || $dashes === null || $offset === null) {
             return null;
         }
-        // What is not named is painted after what is, in its own order.
+        // Parts that paint-order omits are painted after those it lists.
         $order = isset($told['paint-order']) ? preg_match('/^(?!.*\bfill\b.*\bstroke\b).*\bstroke\b/', $told['paint-order']) === 1 : $this->isBelow;
 
         return new self($told['stroke'] ?? $this->colour, $told['stroke-opacity'] ?? $this->opacity, new Stroke($width, $cap, $join, $limit, $dashes, $offset), $order);
@@ -72,7 +72,7 @@ final readonly class SvgStroke
         return $this->colour !== 'none' && $this->stroke->width > 0;
     }
 
-    /** Of a path that is filled as the stroke is. */
+    /** Attributes of a path that is filled with the stroke's paint. */
     public function attributes(): string
     {
         return sprintf(' fill="%s" fill-opacity="%s" fill-rule="nonzero"', htmlspecialchars($this->colour, ENT_QUOTES | ENT_XML1), htmlspecialchars($this->opacity, ENT_QUOTES | ENT_XML1));
@@ -85,7 +85,7 @@ final readonly class SvgStroke
         return is_numeric($number) && is_finite((float) $number) ? (float) $number : null;
     }
 
-    /** @return ?list<float> none where all is inked */
+    /** @return ?list<float> empty for a solid line */
     private static function dashes(string $told): ?array
     {
         if ($told === 'none') {

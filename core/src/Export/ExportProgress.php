@@ -6,7 +6,7 @@ namespace TallCrow\Export;
 
 use TallCrow\Render\Progress;
 
-/** Told of each stage of an export; may throw to end it. */
+/** Is told of each stage of an export; may throw to cancel it. */
 interface ExportProgress extends Progress
 {
     public function stage(ExportStage $stage): void;

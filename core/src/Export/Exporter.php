@@ -21,12 +21,12 @@ use TallCrow\Render\NotFlat;
 use TallCrow\Render\Pictures;
 use TallCrow\Render\Renderer;
 
-/** From an artwork to the file for the print house, with the checks that were run on that very file. */
+/** Exports an artwork to the file for the print house, and runs the checks on that very file. */
 final class Exporter
 {
     /**
-     * @param  string  $path  where the finished file shall lie; it is there whole or not at all
-     * @param  string  $scratch  a folder for the pieces, emptied at the end
+     * @param  string  $path  path of the finished file; it is written atomically
+     * @param  string  $scratch  a temporary folder, emptied at the end
      * @param  ?Pictures  $pieces  where pieces are kept for other prints of the same design; in the scratch folder otherwise
      * @param  ?Pictures  $materials  where fields of wear and papers are kept for other prints
      * @param  ?callable(Renderer): Demands  $demands  what it is held to; null for the rule of its brief
@@ -39,11 +39,11 @@ final class Exporter
             $frame = Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value);
             $renderer = new Renderer($shelf, $pieces ?? new FolderPictures($scratch, materials: $materials));
             $draw = fn (): Image => $renderer->picture($artwork, $frame, progress: $progress);
-            // Two houses that want the same size get the same picture.
+            // Two houses that need the same size share the picture.
             $picture = $pieces === null ? $draw() : $pieces->image('print '.hash('xxh128', serialize($artwork)), $draw);
 
             $progress->stage(ExportStage::Write);
-            // What is checked is what was written, whatever form it is handed out in.
+            // Check the file that was written, whatever its format.
             $png = $form->kind === FileKind::Png ? $path : "$scratch/print.png";
             $handed = $form->mirrored ? $picture->mirroredAcross() : $picture;
             $packing = PackedPng::write($handed, $png, $artwork->sheet->ppi, $artwork->title, $form->kind === FileKind::Png ? $form : new PrintForm);

@@ -16,8 +16,8 @@ use TallCrow\Render\Renderer;
 use ZipArchive;
 
 /**
- * Writes a print as OpenRaster: a zip of every layer as a PNG of its own and of the whole (the OpenRaster baseline, freedesktop.org). A layer
- * is stored as the layers above leave it, so that whoever opens the file sees the print: what knockouts took is missing in it.
+ * Writes a print as OpenRaster: a zip with a PNG of every layer and one of the whole (OpenRaster baseline, freedesktop.org). Knockouts are applied to
+ * the layers below them, so that the layers together show the print.
  */
 final class OpenRaster
 {
@@ -25,7 +25,7 @@ final class OpenRaster
 
     /**
      * @param  Image  $whole  the finished picture, not mirrored
-     * @param  string  $scratch  a folder for layers on their way
+     * @param  string  $scratch  a temporary folder for layers
      *
      * @throws PngBroken when nothing can be written
      */
@@ -62,7 +62,7 @@ final class OpenRaster
         rename("$path.part", $path) || throw PngBroken::unwritable($path);
     }
 
-    /** @return ?array{Image, int, int} a layer's picture cut to its ink, and where it lies; null where it leaves none */
+    /** @return ?array{Image, int, int} a layer's picture cropped to its ink, with its left and top; null if it has no ink */
     private static function box(Layer $layer, int $at, Artwork $artwork, Renderer $renderer, Frame $frame, bool $mirrored): ?array
     {
         if (! $layer->on || ! $layer->role->prints()) {

@@ -11,16 +11,16 @@ use TallCrow\Render\FlatSheet;
 use TallCrow\Render\NotFlat;
 
 /**
- * Writes a sheet as SVG 1.1 at its true size, for cutters: one path to each area of a colour, and a cut line about all of it. Its unit is the
+ * Writes a sheet as SVG 1.1 at true size, for vinyl cutters: one path for each coloured area, and a cut line around everything. The user unit is the
  * inch.
  */
 final class OutlineSvg
 {
-    /** In inches; cutters follow the line and do not see its width (common practice: a hairline). */
+    /** Width of the cut line in inches; cutters follow the line, whatever its width (common practice: a hairline). */
     private const HAIRLINE = 0.001;
 
     /**
-     * @param  ?float  $cut  inches from the ink at which the cut line runs; null for none
+     * @param  ?float  $cut  distance of the cut line from the ink, in inches; null for none
      *
      * @throws NotFlat|PngBroken
      */

@@ -10,10 +10,10 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
 
-/** Writes a print as PNG within a limit of bytes: packed harder first, then, if that is allowed, with fewer colours. */
+/** Writes a print as PNG within a size limit: first with stronger compression, then, if allowed, with fewer colours. */
 final class PackedPng
 {
-    /** Of the colours that are left, tried one after another; nothing is dithered, so that no speckle is printed. */
+    /** Palette qualities to try in turn; without dithering, so that no speckles are printed. */
     private const QUALITIES = [100, 75, 50, 25, 5];
 
     /** @throws PngBroken */
@@ -43,7 +43,7 @@ final class PackedPng
         return new Packing(PrintPng::HARDEST, $colours, true);
     }
 
-    /** @return array{Image, int} the same picture in fewer colours, 8-bit RGBA as before, and how many there are */
+    /** @return array{Image, int} the picture in fewer colours, still 8-bit RGBA, and their number */
     private static function reduced(Image $picture, int $quality, string $aside): array
     {
         try {

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Export;
 
-/** What was done to a file to keep it within the bytes that a house takes. */
+/** What was done to keep a file within a house's size limit. */
 final readonly class Packing
 {
     /**
-     * @param  int  $level  of zlib, 0 to 9
-     * @param  ?int  $colours  that are left of it; null where none was taken
-     * @param  bool  $over  whether it is larger than the limit all the same
+     * @param  int  $level  zlib level, 0 to 9
+     * @param  ?int  $colours  remaining colours; null if they were not reduced
+     * @param  bool  $over  whether it still exceeds the limit
      */
     public function __construct(
         public int $level,
@@ -18,7 +18,7 @@ final readonly class Packing
         public bool $over = false,
     ) {}
 
-    /** In words; empty where nothing is to be said. */
+    /** A description; empty if nothing was done. */
     public function said(): string
     {
         return trim(($this->colours === null ? '' : "It was brought down to $this->colours colours to be small enough. ").($this->over ? 'It is larger than this house takes.' : ''));

@@ -6,7 +6,7 @@ namespace TallCrow\Export;
 
 use TallCrow\Measure\Ppi;
 
-/** What a PNG file says of itself in its chunks (PNG Specification, Third Edition). */
+/** Metadata of a PNG file, from its chunks (PNG Specification, Third Edition). */
 final readonly class PngFacts
 {
     private const PALETTE = 3;
@@ -16,14 +16,14 @@ final readonly class PngFacts
     private function __construct(
         public int $width,
         public int $height,
-        /** Bits to a sample. */
+        /** Bits per sample. */
         public int $depth,
         public bool $isPalette,
         public bool $isGrey,
         public bool $isInterlaced,
-        /** Stated pixels to the inch; null where none are stated. */
+        /** Stated ppi; null if there is none. */
         public ?float $ppi,
-        /** Name of the profile that it carries, or of its code points; null for sRGB and for none. */
+        /** Name of its colour profile or code points; null for sRGB or none. */
         public ?string $profile,
         public int $bytes,
     ) {}
@@ -55,7 +55,7 @@ final readonly class PngFacts
         );
     }
 
-    /** What a profile calls itself; null for sRGB. */
+    /** The description of a profile; null for sRGB. */
     private static function described(string $data, string $name): ?string
     {
         $profile = @gzuncompress(substr($data, strlen($name) + 2));

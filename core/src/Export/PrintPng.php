@@ -9,19 +9,19 @@ use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 
-/** Writes the file that a print house takes: 8-bit RGBA, not interlaced, its density and colour space declared. */
+/** Writes the file for the print house: 8-bit RGBA, not interlaced, with resolution and colour space declared. */
 final class PrintPng
 {
     public const SOFTWARE = 'Tall Crow';
 
-    /** zlib's level. Of our benchmark sheet, 6 makes a file a fifth smaller in two to three times the time. */
+    /** zlib level. For the benchmark sheet, level 6 makes the file a fifth smaller but takes two to three times as long. */
     public const COMPRESSION = 3;
 
     public const HARDEST = 9;
 
     /**
-     * Written aside and renamed, so that a file of this name is always whole; nothing is left of colour under full
-     * transparency.
+     * Written under another name and renamed, so that the file is always complete; colours under full transparency are
+     * set to 0.
      *
      * @throws PngBroken
      */
@@ -48,7 +48,7 @@ final class PrintPng
         }
     }
 
-    /** A file name made of the design's title: letters, digits and dashes. */
+    /** A file name from the design's title: letters, digits and dashes. */
     public static function fileName(string $title): string
     {
         $ascii = (string) preg_replace('/[^\x20-\x7e]+/', '', (string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $title));
