@@ -25,6 +25,12 @@ final readonly class PatternPainter
     /** Grid, in inches, on which papers start: whole pixels at the usual ppis. */
     private const GRID = 0.1;
 
+    /** Pixels by which a size may be off a whole number through rounding. */
+    private const ROUNDING = 1e-6;
+
+    /** Inches beyond its box that a piece may be inked, as by emboldening. */
+    private const BEYOND = 2.0;
+
     public function __construct(
         private Shelf $shelf,
         public Pictures $pictures,
@@ -44,14 +50,13 @@ final readonly class PatternPainter
         $across = Patchwork::across($scale);
         $key = sprintf('%s %d %d %s', $kind, $paint->seed, $across, implode(' ', array_map(fn (Srgb $colour): string => $colour->toHex(), $colours)));
         $whole = $this->pictures->material("paper $key", fn (): Image => Catalogue::classes()[$kind]::tile($paint->seed, new Colours($colours), $across));
-        $side = max(1, (int) round($whole->width() * $scale * $window->ppi / Paper::PPI));
+        $inches = $whole->width() * $scale / Paper::PPI;
+        $side = self::pixels($inches, $window);
         $tile = $side === $whole->width() ? $whole : $this->pictures->image("tile $key $side", fn (): Image => self::sized($whole, $side));
         // If each letter has its own, shift the pattern from letter to letter.
-        $place = fn (float $at, float $shift, int $step): int => (int) round((round(($at + $shift + $number * $step * 0.7) / self::GRID) * self::GRID) * $window->ppi);
+        $place = fn (float $at, float $shift, int $step): float => round(($at + $shift + $number * $step * 0.7) / self::GRID) * self::GRID;
 
-        return $tile
-            ->tiled($place($box->left, $paint->x, 3) - $window->left, $place($box->top, $paint->y, 2) - $window->top, $window->width, $window->height)
-            ->asInk();
+        return self::repeated($tile->asInk(), $place($box->left, $paint->x, 3), $place($box->top, $paint->y, 2), $inches, $inches, $box, $window);
     }
 
     private static function sized(Image $tile, int $side): Image
@@ -77,10 +82,49 @@ final readonly class PatternPainter
         if (! in_array(false, $spare, true)) {
             return ArtPainter::paint($picture, Placing::picture($placement($x, $y), $picture->aspect()), $window, null, $key, $this->pictures);
         }
-        $tile = new Frame($window->ppi, 0, 0, max(1, (int) round($width * $window->ppi)), max(1, (int) round($height * $window->ppi)));
+        $tile = new Frame($window->ppi, 0, 0, self::pixels($width, $window), self::pixels($height, $window));
         $whole = new Placement($tile->width / $tile->ppi / 2, $tile->height / $tile->ppi / 2, $tile->width / $tile->ppi, $tile->height / $tile->ppi, 0, Flip::None);
         $one = ArtPainter::paint($picture, Placing::picture($whole, $picture->aspect()), $tile, null, $key, $this->pictures)->settled();
 
-        return $one->tiled((int) round(($x - $width / 2) * $window->ppi) - $window->left, (int) round(($y - $height / 2) * $window->ppi) - $window->top, $window->width, $window->height);
+        return self::repeated($one, $x - $width / 2, $y - $height / 2, $width, $height, $box, $window);
+    }
+
+    /** Whole pixels of a window in a length in inches, one at least. */
+    private static function pixels(float $inches, Frame $window): int
+    {
+        return max(1, (int) floor($inches * $window->ppi + self::ROUNDING));
+    }
+
+    /**
+     * Tiles a window. A tile whose exact size is no whole number of pixels is repeated as it is, and all of it scaled: rounded tiles would drift apart, and
+     * lie elsewhere in a proof than in print.
+     *
+     * @param  Image  $tile  ink of pixels() of the size
+     * @param  float  $left  where one of the copies begins, in inches on the sheet
+     * @param  float  $width  exact size of a tile, in inches
+     */
+    private static function repeated(Image $tile, float $left, float $top, float $width, float $height, Box $box, Frame $window): Image
+    {
+        if (max(abs($width * $window->ppi - $tile->width()), abs($height * $window->ppi - $tile->height())) < self::ROUNDING) {
+            return $tile->tiled((int) round($left * $window->ppi) - $window->left, (int) round($top * $window->ppi) - $window->top, $window->width, $window->height);
+        }
+        [$left, $across] = self::copies($left, $width, $box->left, $box->right);
+        [$top, $down] = self::copies($top, $height, $box->top, $box->bottom);
+        $all = new Placement($left + $across * $width / 2, $top + $down * $height / 2, $across * $width, $down * $height, 0, Flip::None);
+
+        return RasterPlacer::place($tile->tiled(0, 0, $across * $tile->width(), $down * $tile->height()), Placing::picture($all, $tile->height() / $tile->width()), $window);
+    }
+
+    /**
+     * The copies of a tile that cover a stretch and what may be inked beyond it.
+     *
+     * @param  float  $start  where one of the copies begins, in inches
+     * @return array{float, int} where the first one begins, and their number
+     */
+    private static function copies(float $start, float $length, float $from, float $until): array
+    {
+        $first = (int) floor(($from - self::BEYOND - $start) / $length);
+
+        return [$start + $first * $length, max(1, (int) ceil(($until + self::BEYOND - $start) / $length) - $first)];
     }
 }

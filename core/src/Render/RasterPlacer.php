@@ -41,7 +41,7 @@ final class RasterPlacer
         $across = $placing->pictureWidth * $frame->ppi / $source->width();
         $down = $placing->pictureHeight * $frame->ppi / $source->height();
         // First shrink by a filter that reads every source pixel; the remaining map has a scale of about 1.
-        if ($across < 1 || $down < 1) {
+        if ($across < 1 - self::NOT_SCALED || $down < 1 - self::NOT_SCALED) {
             [$width, $height] = [max(1, round($source->width() * min(1, $across))), max(1, round($source->height() * min(1, $down)))];
             $name = "shrunk $key $width $height";
             $small = fn (): Image => $source->resized($width / $source->width(), $height / $source->height())->settled();
