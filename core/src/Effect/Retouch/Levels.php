@@ -10,7 +10,7 @@ use TallCrow\Effect\Values;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 
-/** Levels: tones up to $black become black, from $white on white; a gamma above 1 lightens the midtones. */
+/** Levels: tones up to $black become black, from $white on white; a $middle above 1 lightens the midtones (a gamma). */
 final readonly class Levels implements Retouches
 {
     private function __construct(private float $black, private float $white, private float $middle) {}
