@@ -93,8 +93,17 @@ final class InkPainter
         }
         if ($this->inking->backing !== null) {
             $canvas->colour($this->inking->backing);
-            $canvas->fill($this->outlines->backing());
+            $canvas->cover($this->backed());
         }
+    }
+
+    /** The coverage of the backing behind the body: none of it shows along the body's own edge, where a proof's pixels hold both of their edges. */
+    private function backed(): Image
+    {
+        $page = $this->canvas();
+        $page->fill($this->outlines->backing());
+
+        return Coverage::behind($page->mask(), $this->shape());
     }
 
     /** The coverage of a solid shadow behind the piece and behind the solid shadows nearer to it. */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\PictureType;
@@ -255,6 +256,17 @@ it('keeps a ring on the silhouette out of counters, and backs a drawing within i
     expect($blue($silhouette))->toEqualWithDelta(M_PI * (1.1 ** 2 - 1), 0.02)->and($blue($edges))->toBeGreaterThan($blue($silhouette) + 0.2)
         ->and($hole($silhouette)[3])->toBe(0)->and($hole($drawn([['kind' => 'backing', 'colour' => '#00ff00']])))->toBe([0, 255, 0, 255]);
 });
+
+// Behind what has no hole a backing is not seen at all, at its edges no more than elsewhere.
+it('shows nothing of a backing along the edges of the ink', function (float $ppi): void {
+    $drawn = fn (array $effects): string => Composition::premultiplied(Fixtures::render(Fixtures::artwork([Fixtures::shape('e', 'ellipse', 2.3, '#1f1d1a', ['placement' => ['height' => 1.7, 'turn' => 13], 'effects' => [1 => $effects]])]), $ppi))->linearByte(1.0)->toBytes();
+    [$bare, $backed] = [$drawn(['kind' => 'hue', 'by' => 0]), $drawn(['kind' => 'backing', 'colour' => '#ffffff'])];
+    $worst = 0;
+    for ($i = 0; $i < strlen($bare); $i++) {
+        $worst = max($worst, abs(ord($bare[$i]) - ord($backed[$i])));
+    }
+    expect($worst)->toBeLessThanOrEqual(1);
+})->with([30.0, 60.0, 100.0, 300.0]);
 
 it('knocks out the filled shape of a hollow word, and its counters when asked', function (): void {
     $sheet = fn (array $role): Image => Fixtures::render(Fixtures::artwork([
