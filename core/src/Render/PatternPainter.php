@@ -82,7 +82,9 @@ final readonly class PatternPainter
         if (! in_array(false, $spare, true)) {
             return ArtPainter::paint($picture, Placing::picture($placement($x, $y), $picture->aspect()), $window, null, $key, $this->pictures);
         }
-        $tile = new Frame($window->ppi, 0, 0, self::pixels($width, $window), self::pixels($height, $window));
+        // A raster that is enlarged is repeated in its own pixels: each copy enlarged by itself would fade at its edges, and cloth show through the seams.
+        $own = $picture->isVector() ? [INF, INF] : [$picture->width, $picture->height];
+        $tile = new Frame($window->ppi, 0, 0, (int) min($own[0], self::pixels($width, $window)), (int) min($own[1], self::pixels($height, $window)));
         $whole = new Placement($tile->width / $tile->ppi / 2, $tile->height / $tile->ppi / 2, $tile->width / $tile->ppi, $tile->height / $tile->ppi, 0, Flip::None);
         $one = ArtPainter::paint($picture, Placing::picture($whole, $picture->aspect()), $tile, null, $key, $this->pictures)->settled();
 
@@ -99,7 +101,7 @@ final readonly class PatternPainter
      * Tiles a window. A tile whose exact size is no whole number of pixels is repeated as it is, and all of it scaled: rounded tiles would drift apart, and
      * lie elsewhere in a proof than in print.
      *
-     * @param  Image  $tile  ink of pixels() of the size
+     * @param  Image  $tile  ink of pixels() of the size, or fewer
      * @param  float  $left  where one of the copies begins, in inches on the sheet
      * @param  float  $width  exact size of a tile, in inches
      */

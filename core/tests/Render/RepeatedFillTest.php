@@ -40,6 +40,13 @@ it('lays every copy of a picture where it belongs, near and far, in proofs as in
     }
 })->with([[60.0, 0.1037], [75.0, 0.1037], [300.0, 0.1037], [60.0, 0.147], [300.0, 0.147]]);
 
+it('lets no cloth show between copies of an opaque picture, enlarged or not', function (int $side, float $scale, float $ppi): void {
+    $folder = Fixtures::temporary('seams');
+    ImageFile::writePng(Image::flat(Srgb::hex('#b04a2c'), Image::empty($side, $side, 1)->inverted()), "$folder/plain.png", 1);
+    $drawn = Fixtures::renderer(Fixtures::shelf($folder))->picture(plate_filled(['kind' => 'picture', 'file' => 'plain.png', 'scale' => $scale]), new Frame($ppi, (int) (3 * $ppi), (int) (3 * $ppi), (int) (3 * $ppi), (int) (3 * $ppi)));
+    expect($drawn->alpha()->settled()->range()[0])->toBe(255.0);
+})->with([[80, 0.1037, 300.0], [80, 0.147, 60.0], [80, 0.147, 300.0], [900, 0.147, 300.0]]);
+
 it('shows a small paper as it is printed, also far from where it begins', function (float $ppi, float $scale): void {
     $artwork = plate_filled(['kind' => 'paper', 'paper' => 'gingham', 'colours' => ['#102040', '#ffffff'], 'scale' => $scale]);
     $by = (int) (300 / $ppi);
