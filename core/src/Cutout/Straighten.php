@@ -74,6 +74,6 @@ final readonly class Straighten
             }
         }
 
-        return $crooked->drawnFrom([Image::floats(pack('g*', ...$points), $across, $down, 2)->interpolated(self::STEP, $this->width, $this->height)])->settled();
+        return $crooked->drawnFrom(Image::floats(pack('g*', ...$points), $across, $down, 2)->interpolated(self::STEP, $this->width, $this->height))->settled();
     }
 }

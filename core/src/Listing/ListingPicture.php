@@ -230,7 +230,7 @@ final class ListingPicture
         // Slopes are of the small picture: levels to its pixel.
         $by = self::BEND * $this->scale * $this->scale / self::COARSE / 100;
 
-        return $art->drawnFrom([Sampling::places($this->scene->width, $this->scene->height)->plus($across->withBand($down)->linear($by))]);
+        return $art->drawnFrom(Sampling::places($this->scene->width, $this->scene->height)->plus($across->withBand($down)->linear($by)));
     }
 
     /** @param  Image  $rough  the garment's mask, small */

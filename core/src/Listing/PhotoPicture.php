@@ -42,7 +42,7 @@ final class PhotoPicture
         $bend = $place->folds * self::BEND * $width;
         $places = Sampling::places($width, $height);
         $moved = $places->plus(self::slope($soft, 1, 0)->withBand(self::slope($soft, 0, 1))->linear($bend))->settled();
-        $laid = $art->drawnFrom([self::mapped($moved, $place->toPicture($art->width(), $art->height()))]);
+        $laid = $art->drawnFrom(self::mapped($moved, $place->toPicture($art->width(), $art->height())));
         $shade = $soft->linear(1.0, 1.0)->divided($even->linear(1.0, 1.0))->linear($place->folds, 1 - $place->folds);
         $shade = $shade->lesser(self::level($width, $height, self::SHADE[1]))->lighter(self::level($width, $height, self::SHADE[0]));
         $lit = $laid->band(0, 3)->linear(1.0)->multiplied($shade)->linear(1 / 255)->unitToByte()->asColours()->withBand($laid->alpha());

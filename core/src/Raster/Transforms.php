@@ -199,40 +199,36 @@ trait Transforms
         }
     }
 
-    /**
-     * Looks pixels up by coordinate maps (two bands: x and y in this picture). The result has the maps' size; each pixel is the mean over all maps. Clear
-     * beyond
-     * the edge.
-     *
-     * @param  non-empty-list<self>  $maps
-     */
-    public function drawnFrom(array $maps): self
+    /** Looks pixels up by a coordinate map of two bands: x and y in this picture. The result has the map's size and is clear beyond the picture's edge. */
+    public function drawnFrom(self $map): self
     {
-        return $this->lookedUp()($maps);
+        return $this->lookedUp()([$map]);
     }
 
     /**
-     * Prepares the picture for repeated lookups like drawnFrom(), optionally from a version shrunk by a power of two.
+     * Prepares the picture for repeated lookups. The function returned takes maps, over which the mean is taken; how many pixels of a map, across and down, are
+     * averaged into one pixel of the result (supersampling either way); and the width and height of the blocks, powers of two, by which the picture is
+     * box-filtered before it is sampled.
      *
-     * @param  int  $left  offset of the maps' coordinates
-     * @param  int  $edge  clear pixels to add around the picture, as far as the maps lead beyond it: this avoids copies during lookup
-     * @return \Closure(non-empty-list<self>, int=, int=): self
+     * @param  int  $left  offset of the map's coordinates
+     * @param  int  $edge  clear pixels to add around the picture, as far as the map leads beyond it: this avoids copies during lookup
+     * @return \Closure(non-empty-list<self>, int=, int=, int=, int=): self
      */
     public function lookedUp(int $left = 0, int $top = 0, int $edge = 2): \Closure
     {
         $looks = $this->weighed()->looksAt($left, $top, $edge, Extend::Black);
 
-        return function (array $maps, int $across = 1, int $down = 1) use ($looks): self {
+        return function (array $maps, int $across = 1, int $down = 1, int $wide = 1, int $high = 1) use ($looks): self {
             /** @var non-empty-list<self> $maps */
-            return $looks($maps, $across, $down)->freed();
+            return $looks($maps, $across, $down, $wide, $high)->freed();
         };
     }
 
     /**
      * The same for a picture that is opaque everywhere, but quicker: its colours need no weights, and the alpha is only looked up where its edge may show.
      *
-     * @param  self  $inside  mask of the maps' size: 255 where they lead nowhere near the picture's edge
-     * @return \Closure(non-empty-list<self>, int=, int=): self
+     * @param  self  $inside  mask of the result's size: 255 where the map leads nowhere near the picture's edge
+     * @return \Closure(non-empty-list<self>, int=, int=, int=, int=): self
      */
     public function lookedUpOpaque(self $inside, int $left = 0, int $top = 0, int $edge = 2): \Closure
     {
@@ -240,11 +236,11 @@ trait Transforms
         // In 16 bits with headroom, so that the overshoot of one sample compensates the undershoot of another.
         $alpha = self::empty($this->width(), $this->height(), 1)->linearShort(1.0, 255.0 * self::STEPS)->looksAt($left, $top, $edge, Extend::Black);
 
-        return function (array $maps, int $across = 1, int $down = 1) use ($inside, $colours, $alpha): self {
+        return function (array $maps, int $across = 1, int $down = 1, int $wide = 1, int $high = 1) use ($inside, $colours, $alpha): self {
             /** @var non-empty-list<self> $maps */
-            $edge = $alpha($maps, $across, $down)->linearByte(1 / self::STEPS);
+            $edge = $alpha($maps, $across, $down, $wide, $high)->linearByte(1 / self::STEPS);
 
-            return $colours($maps, $across, $down)->linearByte(1.0)->withBand($inside->chosen($inside, $edge));
+            return $colours($maps, $across, $down, $wide, $high)->linearByte(1.0)->withBand($inside->chosen($inside, $edge));
         };
     }
 
@@ -252,26 +248,28 @@ trait Transforms
      * The mean of the bands that the maps point to, without weights.
      *
      * @param  Extend  $beyond  the value of pixels beyond the picture
-     * @return \Closure(non-empty-list<self>, int, int): self
+     * @return \Closure(non-empty-list<self>, int, int, int, int): self
      */
     private function looksAt(int $left, int $top, int $edge, Extend $beyond): \Closure
     {
-        // If the picture will be shrunk, both the added edge and the whole must be multiples of the factor.
+        // If the picture will be box-filtered, both the added edge and the whole must be multiples of the blocks.
         $far = fn (int $length): int => $edge === 2 ? $length + 4 : intdiv($length + 3 * $edge - 1, $edge) * $edge;
-        $wide = $this->operation('embed', [$edge, $edge, $far($this->width()), $far($this->height())], ['extend' => $beyond])->settled();
-        $shrunk = [];
+        $whole = $this->operation('embed', [$edge, $edge, $far($this->width()), $far($this->height())], ['extend' => $beyond]);
+        $filtered = [];
 
-        return /** @param  non-empty-list<self>  $maps */ function (array $maps, int $across, int $down) use ($wide, $left, $top, $edge, &$shrunk): self {
-            $from = $across === 1 && $down === 1 ? $wide : $shrunk["$across $down"] ??= $wide->operation('shrink', [(float) $across, (float) $down])->settled();
+        return /** @param  non-empty-list<self>  $maps */ function (array $maps, int $across, int $down, int $wide, int $high) use ($whole, $left, $top, $edge, &$filtered): self {
+            $isFiltered = $wide > 1 || $high > 1;
+            $from = $filtered["$wide $high"] ??= ($isFiltered ? $whole->operation('shrink', [(float) $wide, (float) $high]) : $whole)->settled();
             $on = fn (self $map, float $x, float $y, float $plusX, float $plusY): self => $map->operation('linear', [Boxed::doubles([$x, $y]), Boxed::doubles([$plusX, $plusY])]);
             $interpolate = Vips::run('vips_interpolate_new', 'bicubic');
             try {
-                $look = function (self $map) use ($from, $wide, $on, $across, $down, $left, $top, $edge, $interpolate): self {
+                $look = function (self $map) use ($from, $on, $isFiltered, $across, $down, $wide, $high, $left, $top, $edge, $interpolate): self {
                     // Add whole pixels last, see BentGrid::BEFORE.
-                    $map = $from === $wide ? $map : $on($map, 1 / $across, 1 / $down, 0.5 / $across - 0.5, 0.5 / $down - 0.5);
-                    $map = $on($map, 1.0, 1.0, ($edge - $left) / $across, ($edge - $top) / $down);
+                    $map = $isFiltered ? $on($map, 1 / $wide, 1 / $high, 0.5 / $wide - 0.5, 0.5 / $high - 0.5) : $map;
+                    $map = $on($map, 1.0, 1.0, ($edge - $left) / $wide, ($edge - $top) / $high);
+                    $looked = $from->operation('mapim', [$map], ['interpolate' => $interpolate, 'premultiplied' => true, 'extend' => Extend::Copy]);
 
-                    return $from->operation('mapim', [$map], ['interpolate' => $interpolate, 'premultiplied' => true, 'extend' => Extend::Copy]);
+                    return $across === 1 && $down === 1 ? $looked : $looked->operation('shrink', [(float) $across, (float) $down]);
                 };
                 $looks = array_values(array_map($look, $maps));
 

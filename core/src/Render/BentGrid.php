@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
+use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 
 /**
@@ -110,36 +111,58 @@ final readonly class BentGrid
         [$left, $top] = [self::BEFORE + $whole[0] + $part[0], self::BEFORE + $whole[1] + $part[1]];
         $middles = $this->middles($cells, $torn, $block, [$left, $top], [$left + $part[2], $top + $part[3]])->settled();
         [$slope, $wanted] = $this->slopes($cells, $torn);
-        $seen = $source->crop(...$part);
-        $from = $inside === null ? $seen->lookedUp($left, $top, self::BEFORE) : $seen->lookedUpOpaque($inside->zoomed(self::SQUARE), $left, $top, self::BEFORE);
-        $looked = function (Supersampling $looks) use ($from, $middles, $slope): Image {
-            $maps = [];
-            foreach (range(1, $looks->across) as $i) {
-                foreach (range(1, $looks->down) as $j) {
-                    [$x, $y] = [($i - 0.5) / $looks->across - 0.5, ($j - 0.5) / $looks->down - 0.5];
-                    $off = $slope->band(0, 2)->linear($x)->plus($slope->band(2, 2)->linear($y));
-                    $maps[] = $x === 0.0 && $y === 0.0 ? $middles : $middles->plus($off->zoomed($this->points->step));
-                }
-            }
+        $from = function (array $part) use ($source, $whole, $inside): \Closure {
+            /** @var array{int, int, int, int} $part */
+            [$left, $top] = [self::BEFORE + $whole[0] + $part[0], self::BEFORE + $whole[1] + $part[1]];
+            $seen = $source->crop(...$part);
 
-            return $from($maps, $looks->shrunkAcross, $looks->shrunkDown);
+            return $inside === null ? $seen->lookedUp($left, $top, self::BEFORE) : $seen->lookedUpOpaque($inside->zoomed(self::SQUARE), $left, $top, self::BEFORE);
+        };
+        $all = $from($part);
+        $looked = function (Supersampling $looks, \Closure $from) use ($middles, $slope): Image {
+            [$across, $down] = [$looks->across, $looks->down];
+
+            return $looks->count() <= self::FEW
+                ? $from($this->few($middles, $slope, $across, $down), 1, 1, $looks->shrunkAcross, $looks->shrunkDown)
+                : $from([$this->many($middles, $slope, $across, $down)], $across, $down, $looks->shrunkAcross, $looks->shrunkDown);
         };
         $kinds = array_unique($wanted, SORT_REGULAR);
-        // If more than half of the squares need the same small number of samples, draw the whole block that way first: it is quicker than square by square.
-        $usual = array_values(array_filter($kinds, fn (Supersampling $kind): bool => $kind->count() <= self::FEW && 2 * count(array_keys($wanted, $kind)) > count($wanted)))[0] ?? null;
-        $drawn = $usual === null ? Image::empty($block->width, $block->height) : $looked($usual)->settled();
-        foreach ($kinds as $kind) {
-            if ($kind === $usual) {
-                continue;
-            }
+        // If at least half of the squares need the same small number of samples, draw the whole block that way first: it is quicker than square by square.
+        $usual = array_values(array_filter($kinds, fn (Supersampling $kind): bool => $kind->count() <= self::FEW && 2 * count(array_keys($wanted, $kind)) >= count($wanted)))[0] ?? null;
+        $drawn = $usual === null ? Image::empty($block->width, $block->height) : $looked($usual, $all)->settled();
+        // Then all others in one pass, each square by the number of samples that it needs.
+        $pixels = $drawn;
+        $about = null;
+        foreach (array_filter($kinds, fn (Supersampling $kind): bool => $kind !== $usual) as $kind) {
             $squares = Image::raw(implode('', array_map(fn (Supersampling $looks): string => $looks == $kind ? "\xff" : "\0", $wanted)), intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1);
-            // Draw only the squares that need this number of samples. One number after another, since every sample has its own buffers.
-            $about = array_map(fn (int $of): int => $of * self::SQUARE, $squares->inkBox() ?? [0, 0, 1, 1]);
-            $part = $squares->zoomed(self::SQUARE)->crop(...$about)->chosen($looked($kind)->crop(...$about), $drawn->crop(...$about))->inSquares($kind->count() < 16 ? self::SQUARE : intdiv(self::SQUARE, 2))->settled();
-            $drawn = $drawn->insert($part, $about[0], $about[1])->settled();
+            $own = $squares->inkBox() ?? [0, 0, 1, 1];
+            // Only what these squares read of the source has to be box-filtered.
+            $read = $kind->isFiltered() ? $this->read($cells, $own, $whole) : null;
+            $pixels = $squares->zoomed(self::SQUARE)->chosen($looked($kind, $read === null ? $all : $from($read)), $pixels);
+            $box = new Box($own[0], $own[1], $own[0] + $own[2], $own[1] + $own[3]);
+            $about = $about === null ? $box : $about->union($box);
         }
+        if ($about === null) {
+            return $drawn;
+        }
+        $own = array_map(fn (float $of): int => (int) $of * self::SQUARE, [$about->left, $about->top, $about->width(), $about->height()]);
 
-        return $drawn;
+        return $drawn->insert($pixels->crop(...$own)->inSquares(self::SQUARE)->settled(), $own[0], $own[1])->settled();
+    }
+
+    /**
+     * The part of the source that some squares of a block read.
+     *
+     * @param  array{int, int, int, int}  $squares  left, top, width and height, counted in squares from the block's corner
+     * @param  array{int, int, int, int}  $whole
+     * @return ?array{int, int, int, int}
+     */
+    private function read(GridCells $cells, array $squares, array $whole): ?array
+    {
+        $side = intdiv(self::SQUARE, $this->points->step);
+        [$column, $row, $columns, $rows] = array_map(fn (int $of): int => $of * $side, $squares);
+
+        return $this->points->seen(new GridCells($cells->column + $column, $cells->row + $row, $columns, $rows), $whole, Supersampling::MOST);
     }
 
     /**
@@ -205,6 +228,44 @@ final readonly class BentGrid
         $by = intdiv($step, $straight);
 
         return $points->interpolatedSmoothly($by, $cells->columns * $by + 2, $cells->rows * $by + 2, -$by)->settled()->interpolated($straight, $block->width, $block->height);
+    }
+
+    /**
+     * A few samples of each pixel, spread evenly over the area of the source that the pixel stands for: one map for each sample.
+     *
+     * @param  Image  $slope  the Jacobian, see slopes()
+     * @return non-empty-list<Image>
+     */
+    private function few(Image $middles, Image $slope, int $across, int $down): array
+    {
+        $maps = [];
+        foreach (self::offsets($across) as $x) {
+            foreach (self::offsets($down) as $y) {
+                $off = $slope->band(0, 2)->linear($x)->plus($slope->band(2, 2)->linear($y));
+                $maps[] = $x === 0.0 && $y === 0.0 ? $middles : $middles->plus($off->zoomed($this->points->step));
+            }
+        }
+
+        return $maps;
+    }
+
+    /** Many samples, where a map for each would take longer: all in one map, of so many pixels for each pixel. */
+    private function many(Image $middles, Image $slope, int $across, int $down): Image
+    {
+        [$width, $height] = [$middles->width() * $across, $middles->height() * $down];
+        $repeated = fn (int $many): string => pack('g*', ...array_merge(...array_fill(0, self::SQUARE, self::offsets($many))));
+        // Repeated by whole squares, since repeating single pixels is slow.
+        $x = Image::floats($repeated($across), self::SQUARE * $across, 1, 1)->zoomed(1, self::SQUARE * $down)->settled()->tiled(0, 0, $width, $height);
+        $y = Image::floats($repeated($down), 1, self::SQUARE * $down, 1)->zoomed(self::SQUARE * $across, 1)->settled()->tiled(0, 0, $width, $height);
+        $slope = $slope->zoomed($this->points->step * $across, $this->points->step * $down);
+
+        return $middles->zoomed($across, $down)->plus($slope->band(0, 2)->multiplied($x))->plus($slope->band(2, 2)->multiplied($y));
+    }
+
+    /** @return non-empty-list<float> where samples lie along a pixel, from its centre, in pixels: (i - 0.5) / n - 0.5 for i = 1 ... n */
+    private static function offsets(int $many): array
+    {
+        return array_map(fn (int $i): float => ($i - 0.5) / $many - 0.5, range(1, $many));
     }
 
     /**

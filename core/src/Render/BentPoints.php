@@ -31,6 +31,7 @@ final readonly class BentPoints
      * @param  int  $left  column of the first point on the sheet's pixel grid
      * @param  bool  $isSmooth  whether points are joined by a cubic spline instead of straight lines
      * @param  int  $straight  window pixels over which the spline may be approximated by straight lines, a power of two
+     * @param  bool  $isChecked  whether cells that are interpolated too far off count as torn
      */
     public function __construct(
         private mixed $back,
@@ -42,6 +43,7 @@ final readonly class BentPoints
         public int $top,
         public bool $isSmooth,
         public int $straight = 1,
+        private bool $isChecked = false,
     ) {
         $points = [];
         for ($j = 0; $j < $down; $j++) {
@@ -96,8 +98,34 @@ final readonly class BentPoints
                 $at += 2;
             }
         }
+        for ($j = 1; $this->isChecked && $j < $this->down - 2; $j++) {
+            for ($i = 1; $i < $this->across - 2; $i++) {
+                if (! isset($torn[$j][$i]) && $this->astray($i, $j) > BentAreas::ASTRAY) {
+                    $torn[$j][$i] = true;
+                }
+            }
+        }
 
         return $torn;
+    }
+
+    /** How far off a cell's centre is interpolated by the spline, in source pixels. */
+    private function astray(int $column, int $row): float
+    {
+        $half = $this->step / 2;
+        [$x, $y] = ($this->back)(($this->left + $column * $this->step + $half + 0.5) / $this->ppi, ($this->top + $row * $this->step + $half + 0.5) / $this->ppi);
+        [$offX, $offY] = [$x - 0.5, $y - 0.5];
+        // Weights of a Catmull-Rom spline at t = 1/2 (Catmull and Rom, 1974).
+        foreach ([-1 => -1 / 16, 0 => 9 / 16, 1 => 9 / 16, 2 => -1 / 16] as $below => $down) {
+            foreach ([-1 => -1 / 16, 0 => 9 / 16, 1 => 9 / 16, 2 => -1 / 16] as $beside => $across) {
+                $at = 2 * (($row + $below) * $this->across + $column + $beside);
+                $offX -= $down * $across * $this->points[$at];
+                $offY -= $down * $across * $this->points[$at + 1];
+            }
+        }
+        $off = hypot($offX, $offY);
+
+        return is_nan($off) ? 0.0 : $off;
     }
 
     /**

@@ -80,6 +80,12 @@ final readonly class Supersampling
         return $this->across * $this->down;
     }
 
+    /** Whether the source is box-filtered before it is sampled. */
+    public function isFiltered(): bool
+    {
+        return $this->shrunkAcross > 1 || $this->shrunkDown > 1;
+    }
+
     private static function many(float $squared, int $finer): int
     {
         foreach (self::LOOKS as [$least, $looks]) {

@@ -40,7 +40,7 @@ it('keeps the colour of ink in the mean of blocks, turned, and drawn by a map', 
     for ($i = 0; $i < 300 * 30; $i++) {
         $map .= pack('gg', 20.3 + ($i % 300) * 1.07, 2.4 + intdiv($i, 300));
     }
-    foreach ([$ink->shrunkInk(5), $ink->affine([0.9, -0.2, 0.2, 0.9], 10.3, 60.6, 0, 0, 360, 120), $ink->drawnFrom([Image::floats($map, 300, 30, 2)])] as $drawn) {
+    foreach ([$ink->shrunkInk(5), $ink->affine([0.9, -0.2, 0.2, 0.9], 10.3, 60.6, 0, 0, 360, 120), $ink->drawnFrom(Image::floats($map, 300, 30, 2))] as $drawn) {
         expect($drawn->alpha()->range()[1])->toBeGreaterThan(200.0)->and(off_colour($drawn))->toBeLessThanOrEqual(1);
     }
 });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
+use TallCrow\Render\BentArea;
+use TallCrow\Render\BentAreas;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Resampler;
 
@@ -118,3 +120,31 @@ it('follows a bend from pixel to pixel though it goes straight between points ne
     }
     expect($seen)->toBeGreaterThan(40);
 })->with([4.0, 40.0, 120.0]);
+
+it('computes the map closely only about the centre of a ring, and everywhere else as well as there', function (): void {
+    // The angle about (500, 500) along x, the distance from it along y: a ring whose ends meet below.
+    $back = fn (float $x, float $y): array => [160 * (M_PI - atan2($x - 500, $y - 500)) - 3, 500 - hypot($x - 500, $y - 500)];
+    $areas = BentAreas::of($back, [1000, 500], new Box(0, 0, 1000, 1000), 1.0, 1);
+    $window = new Frame(1, -100, -100, 1200, 1200);
+    $parts = array_filter(array_map(fn (BentArea $area): array => [$area->step, $window->overlap($area->frame)], $areas), fn (array $part): bool => $part[1] !== null);
+    $covered = array_sum(array_map(fn (array $part): int => $part[1]->width * $part[1]->height, $parts));
+    $close = array_sum(array_map(fn (array $part): int => $part[0] < 16 ? $part[1]->width * $part[1]->height : 0, $parts));
+    expect($covered)->toBe(1200 * 1200)->and($close)->toBeGreaterThan(0)->toBeLessThan(250_000);
+
+    // At most eight levels a pixel. Row 630 crosses the borders of the areas.
+    $level = fn (float $at): float => 128 + 100 * sin($at / 12.5);
+    $bytes = '';
+    for ($y = 0; $y < 500; $y++) {
+        for ($x = 0; $x < 1000; $x++) {
+            $bytes .= chr((int) round($level($x))).chr((int) round($level($y)))."\0\xff";
+        }
+    }
+    $row = Resampler::bent(Image::raw($bytes, 1000, 500, 4)->asColours()->settled(), $back, $window, new Box(0, 0, 1000, 1000))->crop(0, 730, 1200, 1);
+    [$across, $down] = [$row->band(0)->toBytes(), $row->band(1)->toBytes()];
+    for ($x = 220; $x < 980; $x++) {
+        [$fromX, $fromY] = $back($x - 100 + 0.5, 630.5);
+        if ($fromX > 5 && $fromX < 990 && $fromY > 5) {
+            expect(ord($across[$x]))->toEqualWithDelta($level($fromX - 0.5), 3.0)->and(ord($down[$x]))->toEqualWithDelta($level($fromY - 0.5), 3.0);
+        }
+    }
+});
