@@ -15,7 +15,7 @@ final readonly class DrawnSource implements FigureSource
 
     public const MOST_STROKES = 200;
 
-    /** @param  list<InkStroke>  $strokes  in inches of the drawing's own, before it is placed */
+    /** @param  list<InkStroke>  $strokes  in the drawing's own inches, before it is placed */
     public function __construct(public array $strokes) {}
 
     public function path(): Path
@@ -23,7 +23,7 @@ final readonly class DrawnSource implements FigureSource
         return Path::join(...array_map(fn (InkStroke $stroke): Path => $stroke->path(), $this->strokes));
     }
 
-    /** All strokes as one figure, as large as they were drawn: the placement sizes it. */
+    /** All strokes as one figure at the size they were drawn; the placement scales it. */
     public function figures(?float $width, ?float $height): array
     {
         $path = $this->path();
@@ -55,7 +55,7 @@ final readonly class DrawnSource implements FigureSource
         return $figures($this);
     }
 
-    /** Sized by its placement alone: strokes keep the inches that they were drawn in. */
+    /** Only the placement is scaled: strokes keep the inches in which they were drawn. */
     public function scaled(float $by): self
     {
         return $this;

@@ -9,7 +9,7 @@ use TallCrow\Effect\Effect;
 use TallCrow\Effect\ParameterKind;
 use TallCrow\Effect\Values;
 
-/** An effect as it stands on a build sheet: which, with what values, and whether it is on. */
+/** An effect on a build sheet: its kind, its values, and whether it is on. */
 final readonly class EffectLine
 {
     public function __construct(
@@ -23,7 +23,7 @@ final readonly class EffectLine
         return Catalogue::classes()[$this->kind]::from($this->values);
     }
 
-    /** @return list<string> file names of fonts and pictures that stand on the line */
+    /** @return list<string> file names of the fonts and pictures that it uses */
     public function files(): array
     {
         $names = [];
@@ -37,9 +37,9 @@ final readonly class EffectLine
     }
 
     /**
-     * The same line with each of its colours changed.
+     * The same effect with each of its colours changed.
      *
-     * @param  \Closure(string): string  $change  from "#rrggbb" or "@Name" to the like
+     * @param  \Closure(string): string  $change  from "#rrggbb" or "@Name" to the same form
      */
     public function recoloured(\Closure $change): self
     {

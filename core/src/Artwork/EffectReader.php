@@ -12,19 +12,19 @@ use TallCrow\Effect\ParameterKind;
 use TallCrow\Effect\Values;
 
 /**
- * The part of the reader that knows effects and the swatches that they name.
+ * The part of the reader for effects and the swatches to which they refer.
  *
  * @internal
  */
 final readonly class EffectReader
 {
-    /** Shares of a picture by which something drawn over it may lie beyond. */
+    /** How far a point drawn over a picture may lie outside it, as a fraction of the picture's size. */
     private const REACH = 3.0;
 
     /** @param  array<string, string>  $swatches  hex by name */
     private function __construct(private array $swatches, private bool $areKnown) {}
 
-    /** @param  list<Swatch>  $swatches  that lines may name */
+    /** @param  list<Swatch>  $swatches  to which effects may refer */
     public static function of(array $swatches): self
     {
         $byName = [];
@@ -35,7 +35,7 @@ final readonly class EffectReader
         return new self($byName, true);
     }
 
-    /** For a line whose sheet is not at hand: which swatches it may name shows when it is added there. */
+    /** For an effect whose sheet is not known yet: its swatches are checked when it is added to a sheet. */
     public static function ofAnySwatch(): self
     {
         return new self([], false);

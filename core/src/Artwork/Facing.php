@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** How copies about a centre face. */
+/** The orientation of copies around a centre. */
 enum Facing: string
 {
     case Turned = 'turned';

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** One thing that is wrong in an artwork's file: where, and why. */
+/** One fault in an artwork file: its place and the reason. */
 final readonly class Fault implements \Stringable
 {
     public function __construct(
-        /** Such as "layers[2].placement.width"; the empty path is the whole file. */
+        /** Such as "layers[2].placement.width"; empty for the whole file. */
         public string $path,
         public string $reason,
     ) {}

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 /**
- * The faults found so far in one reading.
+ * Collects the faults found while reading a file.
  *
  * @internal
  */

@@ -6,22 +6,22 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Effect\Stage;
 
-/** What a linked copy takes from the layer that it follows. */
+/** A part that a linked copy shares with the layer that it follows. */
 enum FollowedPart: string
 {
-    /** Its words and how they are set, its picture, or its shape. */
+    /** Its words with their typesetting, its picture, or its shape. */
     case Source = 'source';
 
-    /** Its words alone, in a font and setting of its own. */
+    /** Only its words; font and typesetting are the copy's own. */
     case Words = 'words';
 
-    /** The lines that shape it before any ink: retouching, type, letters, warps. */
+    /** The effects before ink: retouching, type, letters, warps. */
     case Shape = 'shape';
 
-    /** Where it lies, how large, and its repeats. */
+    /** Its position, size and repeats. */
     case Placement = 'placement';
 
-    /** A layer with this part of another. */
+    /** A layer with this part taken from another. */
     public function taken(Layer $to, Layer $from): Layer
     {
         return match ($this) {
@@ -44,7 +44,7 @@ enum FollowedPart: string
         return $own === null || $words === null ? $to : $to->withSource(new TextSource($words->text, $own->font, $own->align, $own->leading));
     }
 
-    /** Whether a link has it where the file does not say. */
+    /** Whether links include it by default. */
     public function isUsual(): bool
     {
         return $this !== self::Words;

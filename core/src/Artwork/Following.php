@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** Keeps linked copies and the layers that they follow alike. */
+/** Keeps linked copies in step with the layers that they follow. */
 final class Following
 {
     public static function isUsed(Artwork $artwork): bool
@@ -12,7 +12,7 @@ final class Following
         return array_filter($artwork->everyLayer(), fn (Layer $layer): bool => $layer->follows !== null) !== [];
     }
 
-    /** Every linked copy takes what it follows. */
+    /** Updates every linked copy from the layer that it follows. */
     public static function settled(Artwork $artwork): Artwork
     {
         foreach ($artwork->everyLayer() as $layer) {
@@ -26,9 +26,9 @@ final class Following
     }
 
     /**
-     * After a change: what was set on a linked copy, and not on the layer that it follows, is set on that layer, so
-     * that any of them can be edited. Where copies were set differently the last one counts. A link to what is gone or
-     * became a group is let go.
+     * After a change: a shared part that was changed on a linked copy, but not on the layer that it follows, is copied to that
+     * layer, so that any of them can be edited. If several copies were changed, the last one counts. Links to layers that
+     * were removed or became groups are removed.
      */
     public static function led(Artwork $before, Artwork $after): Artwork
     {

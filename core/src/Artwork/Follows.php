@@ -9,18 +9,18 @@ final readonly class Follows
 {
     /** @param  list<FollowedPart>  $parts */
     public function __construct(
-        /** Id of a layer that is no group and follows none itself. */
+        /** Id of a layer that is not a group and does not follow another itself. */
         public string $layer,
         public array $parts,
     ) {}
 
-    /** In everything, so that only its ink is its own. */
+    /** A link in all parts; only the ink is the copy's own. */
     public static function all(string $layer): self
     {
         return new self($layer, array_values(array_filter(FollowedPart::cases(), fn (FollowedPart $part): bool => $part->isUsual())));
     }
 
-    /** In its words, shape and place, in a font of its own. */
+    /** A link in words, shape and placement, with a font of its own. */
     public static function worded(string $layer): self
     {
         return new self($layer, [FollowedPart::Words, FollowedPart::Shape, FollowedPart::Placement]);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** What of a picture's file is placed, sized, aligned and measured. */
+/** Which box of a picture is placed, sized, aligned and measured. */
 enum Framing: string
 {
-    /** Its ink: what lies clear about it does not count. */
+    /** The box of its ink, without transparent margins. */
     case Ink = 'ink';
 
     /** The whole file with its margins. */

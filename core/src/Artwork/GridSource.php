@@ -8,7 +8,7 @@ use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Outline;
 use TallCrow\Type\Letter;
 
-/** Frames side by side with exact gaps, moved as one and filled one by one. */
+/** A grid of frames with exact gaps, placed as one layer and filled one by one. */
 final readonly class GridSource implements FigureSource
 {
     use HoldsNoLayers;
@@ -20,7 +20,7 @@ final readonly class GridSource implements FigureSource
         public float $gap,
     ) {}
 
-    /** The frames row by row; square where no height is given. */
+    /** The frames row by row; square if no height is given. */
     public function figures(?float $width, ?float $height): array
     {
         return $this->frames($width ?? $height ?? 1.0, $height);

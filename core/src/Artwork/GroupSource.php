@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** Layers that belong together. They lie on the sheet themselves, so moving a group moves each of them. */
+/** A group of layers. They are placed on the sheet themselves, so moving a group moves each of them. */
 final readonly class GroupSource implements Source
 {
     /** @param  list<Layer>  $layers in print order */

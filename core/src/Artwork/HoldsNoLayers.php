@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** What every source but a group says of the layers that it holds. */
+/** For sources other than groups, which have no child layers. */
 trait HoldsNoLayers
 {
     public function layers(): array

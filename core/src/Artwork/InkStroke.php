@@ -9,12 +9,12 @@ use TallCrow\Geometry\Region;
 use TallCrow\Mask\Stroke;
 use TallCrow\Mask\Symmetry;
 
-/** One stroke of solid ink drawn by hand, kept as the points that it went through. */
+/** One hand-drawn stroke of solid ink, stored as the points of its path. */
 final readonly class InkStroke
 {
     public const MOST_POINTS = 2000;
 
-    /** Degrees at which the flat nib is held, and how thick it is as a share of its width. */
+    /** Angle of the flat nib in degrees, and its thickness as a fraction of its width. */
     private const SLANT = -40.0;
 
     private const THIN = 0.09;

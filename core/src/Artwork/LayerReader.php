@@ -9,7 +9,7 @@ use TallCrow\Geometry\Join;
 use TallCrow\Raster\BlendMode;
 
 /**
- * The part of the reader that knows layers.
+ * The part of the reader for layers.
  *
  * @internal
  */
@@ -21,13 +21,13 @@ final class LayerReader
 
     private function __construct(private int $left, private readonly EffectReader $effects) {}
 
-    /** @param  list<Swatch>  $swatches  that lines may name */
+    /** @param  list<Swatch>  $swatches  to which effects may refer */
     public static function of(int $most, array $swatches): self
     {
         return new self($most, EffectReader::of($swatches));
     }
 
-    /** For layers that are on their way to a sheet: what they name is looked up there. */
+    /** For layers that will be added to a sheet: their references are checked there. */
     public static function ofAnySwatch(int $most): self
     {
         return new self($most, EffectReader::ofAnySwatch());

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** What of the letters a size in inches is told of; the ink's width and height follow from it. */
+/** Which measure of the letters a size in inches refers to; the ink's width and height follow from it. */
 enum LetterSize: string
 {
-    /** From the baseline to the top of a plain capital. */
+    /** Cap height: from the baseline to the top of a flat capital. */
     case Capitals = 'capitals';
 
     /** The type size: one em. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** How far wear may go before words count as lost; a seller sets it. The defaults are our choice. */
+/** How much wear words may have before they count as lost, set by the seller. The defaults are our choice. */
 final readonly class Limits
 {
     public function __construct(
-        /** Share of a letter. */
+        /** Fraction of a letter. */
         public float $letterLost = 0.4,
-        /** Thinnest stroke that may be left, in inches. */
+        /** Least stroke width that must remain, in inches. */
         public float $stroke = 0.012,
     ) {}
 

@@ -17,7 +17,7 @@ use TallCrow\Mask\Symmetry;
 use TallCrow\Mask\Usual;
 
 /**
- * The part of the reader that knows masks and strokes.
+ * The part of the reader for masks and strokes.
  *
  * @internal
  */
@@ -25,7 +25,7 @@ final class MaskReader
 {
     private const USUAL = ['kind', 'inverted', 'joining', 'on'];
 
-    /** Shares of a box that a point may lie off it. */
+    /** How far a point may lie outside the box, as a fraction of its size. */
     private const REACH = 12.0;
 
     /** @return non-empty-list<string> */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** A finding that the seller has looked at and means so, with a word why. */
+/** A finding that the seller marked as intended, with the reason. */
 final readonly class Meant
 {
     public const MOST = 60;
 
     public function __construct(
-        /** Of the finding. */
+        /** The finding's key. */
         public string $key,
         public string $why,
     ) {}

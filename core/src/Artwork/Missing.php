@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Artwork;
 
 /**
- * Stands for a value that a file should hold and does not.
+ * Placeholder for a value that is missing in a file.
  *
  * @internal
  */

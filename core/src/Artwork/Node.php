@@ -9,8 +9,8 @@ use TallCrow\Colour\UnreadableColour;
 use TallCrow\Effect\Values;
 
 /**
- * A place in a decoded JSON file, read strictly. A fault is noted with its path and reading goes on with a stand-in,
- * so that one pass names every fault.
+ * A node of a decoded JSON file, read strictly. A fault is recorded with its path and reading continues with a substitute,
+ * so that one pass finds all faults.
  *
  * @internal
  */
@@ -20,7 +20,7 @@ final readonly class Node implements Reading
 
     public const FILE_NAME = '^[A-Za-z0-9][A-Za-z0-9._ -]{0,119}$';
 
-    /** An @ and the name of a swatch. */
+    /** Length of "@" and the longest swatch name. */
     public const LONGEST_COLOUR = 61;
 
     private function __construct(

@@ -6,25 +6,25 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Geometry\Affine;
 
-/** Where a piece lies: inches from the sheet's top left corner, its turn in degrees clockwise. */
+/** The place of a layer: inches from the sheet's upper left corner, rotation in degrees clockwise. */
 final readonly class Placement
 {
     public function __construct(
         public float $x,
         public float $y,
-        /** Of the fill's own ink, before rings; null follows the height. */
+        /** Width of the fill's ink, before rings; null: follows from the height. */
         public ?float $width,
-        /** null follows the width. */
+        /** Null: follows from the width. */
         public ?float $height,
         public float $turn,
         public Flip $flip,
-        /** Of words that are sized by their letters instead of their ink: what is told, and null where width or height tell. */
+        /** For words sized by their letters: the measure that is given; null if width or height are given. */
         public ?LetterSize $letters = null,
-        /** Inches; of lines at their own size, where lines have several. */
+        /** In inches; if lines have different sizes, of the lines at normal size. */
         public float $letterSize = 0.0,
     ) {}
 
-    /** Inches added up without what binary fractions leave over, so that a piece moved there and back lies where it did. */
+    /** Adds inches and rounds off the binary rounding error, so that a layer moved there and back returns to its exact place. */
     public static function sum(float $one, float $other): float
     {
         return round($one + $other, 9);
@@ -56,7 +56,7 @@ final readonly class Placement
         return $this->with($x, $y, fmod($this->turn + $degrees, 360.0));
     }
 
-    /** Mirrored on an upright axis: what was turned one way is turned the other. */
+    /** Mirrored at a vertical axis, which reverses the rotation. */
     public function mirroredAcross(float $axis): self
     {
         return $this->with(2 * $axis - $this->x, $this->y, -$this->turn, $this->flip->across());
@@ -67,13 +67,13 @@ final readonly class Placement
         return $this->with($this->x, 2 * $axis - $this->y, -$this->turn, $this->flip->down());
     }
 
-    /** With a width and a height of their own, or one of them following the other. */
+    /** With a given width and height, or one of them following from the other. */
     public function sized(?float $width, ?float $height): self
     {
         return new self($this->x, $this->y, $width, $height, $this->turn, $this->flip);
     }
 
-    /** Words sized by their letters. */
+    /** Sized by the letters. */
     public function lettered(LetterSize $by, float $inches): self
     {
         return new self($this->x, $this->y, null, null, $this->turn, $this->flip, $by, $inches);

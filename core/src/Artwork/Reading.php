@@ -7,25 +7,25 @@ namespace TallCrow\Artwork;
 use TallCrow\Colour\Srgb;
 
 /**
- * What a reader asks of one object of a file, key by key, with bounds and defaults. Node answers from a file;
- * Schema\Description notes what was asked. So the JSON Schema cannot say anything else than the reader does.
+ * How a reader queries one object of a file, key by key, with bounds and defaults. Node answers from a file;
+ * Schema\Description records the queries. So the JSON Schema always agrees with the reader.
  */
 interface Reading
 {
-    /** Notes a fault of this object, or of one of its values. */
+    /** Records a fault of this object or of one of its values. */
     public function fault(string $reason, string $key = ''): void;
 
-    /** Names every key that the object may have. */
+    /** Declares all keys that the object may have. */
     public function knows(string ...$keys): self;
 
     public function has(string $key): bool;
 
     public function isNull(string $key): bool;
 
-    /** An object of its own. */
+    /** A nested object. */
     public function child(string $key): self;
 
-    /** @return list<self> the objects of a list */
+    /** @return list<self> the objects in a list */
     public function items(string $key, int $most): array;
 
     /** @param  int  $most  characters */
@@ -37,7 +37,7 @@ interface Reading
     /** @return list<string> */
     public function texts(string $key, int $most, int $longest): array;
 
-    /** The plain name of a file of the artwork's folder: no path, no hidden file. */
+    /** The name of a file in the artwork's folder: no path, no hidden file. */
     public function asset(string $key, ?string $default = null): string;
 
     /**

@@ -6,7 +6,7 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Colour\Swatch;
 
-/** Layers that are kept under a name, to be followed on other words: a JSON file of its own form, with the named colours that they use. */
+/** Layers saved under a name, to be applied to other words: a JSON file with the layers and the named colours that they use. */
 final readonly class Recipe
 {
     public const FORMAT = 'tallcrow.recipe/1';
@@ -59,7 +59,7 @@ final readonly class Recipe
         ];
     }
 
-    /** @return list<string> colours that its lines name, as "#rrggbb" or "@Name" */
+    /** @return list<string> colours that its effects use, as "#rrggbb" or "@Name" */
     public function colours(): array
     {
         $found = [];
@@ -76,7 +76,7 @@ final readonly class Recipe
         return array_values(array_unique($found));
     }
 
-    /** @return list<string> fonts and pictures that it names */
+    /** @return list<string> names of the fonts and pictures that it uses */
     public function files(): array
     {
         return array_values(array_unique(array_merge([], ...array_map(fn (Layer $layer): array => $layer->files(), array_merge([], ...array_map(fn (Layer $layer): array => $layer->everyLayer(), $this->layers))))));

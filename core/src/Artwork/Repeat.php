@@ -9,32 +9,32 @@ use TallCrow\Effect\Values;
 use TallCrow\Geometry\Join;
 use TallCrow\Mask\Mask;
 
-/** One piece several times: mirrored, about a centre, or stacked. Its wear is not repeated: it lies over all copies. */
+/** Repeats a layer: mirrored, around a centre, or stacked. Its wear is not repeated but covers all copies as a whole. */
 final readonly class Repeat
 {
     public const MOST = 120;
 
     private function __construct(
         public RepeatKind $kind,
-        /** Of the axis or the centre, inches on the sheet. */
+        /** Position of the axis or the centre, in inches on the sheet. */
         public float $x,
         public float $y,
-        /** Copies in all, of a radial repeat or a stack. */
+        /** Total number of copies of a radial repeat or a stack. */
         public int $count = 8,
         public Facing $facing = Facing::Turned,
-        /** From one copy of a stack to the next, in inches. */
+        /** Step from one copy of a stack to the next, in inches. */
         public float $stepX = 0.0,
         public float $stepY = 1.0,
-        /** Size of each copy of a stack as a share of the one before. */
+        /** Size of each copy of a stack relative to the previous one. */
         public float $size = 1.0,
-        /** Which copy is changed, the first 1; 0 for none. */
+        /** Number of the copy that is changed, starting at 1; 0 for none. */
         public int $changed = 0,
         public CopyAs $as = CopyAs::Same,
         public string $colour = '#f3ead7',
         public bool $on = true,
     ) {}
 
-    /** About an axis or a centre, in inches on the sheet; a stack has none and goes from where the piece lies. */
+    /** Around an axis or a centre, in inches on the sheet; a stack has none and starts at the layer's own place. */
     public static function about(RepeatKind $kind, float $x, float $y): self
     {
         return new self($kind, $x, $y);
@@ -46,13 +46,13 @@ final readonly class Repeat
         return $this->with(['count' => $count, 'facing' => $facing]);
     }
 
-    /** From each copy of a stack to the next: inches, and the size of the next as a share of the one before. */
+    /** The step of a stack in inches, and the size of each copy relative to the previous one. */
     public function stepping(float $x, float $y, float $size = 1.0): self
     {
         return $this->with(['stepX' => $x, 'stepY' => $y, 'size' => $size]);
     }
 
-    /** @param  int  $number  of the copy that is changed, the first 1; 0 for none */
+    /** @param  int  $number  of the copy that is changed, starting at 1; 0 for none */
     public function changing(int $number, CopyAs $as, string $colour): self
     {
         return $this->with(['changed' => $number, 'as' => $as, 'colour' => $colour]);
@@ -64,8 +64,8 @@ final readonly class Repeat
     }
 
     /**
-     * The layer with its copies as a group. Wear and strength stay with the whole, and so does what was drawn on the peg,
-     * where all copies are seen; other masks are repeated with the piece.
+     * The layer and its copies as a group. Wear, opacity and masks drawn on the garment view, where all copies are
+     * visible, apply to the whole group; other masks are repeated with the layer.
      */
     public function spread(Layer $layer): Layer
     {
@@ -127,7 +127,7 @@ final readonly class Repeat
     {
         $degrees = 360 * $number / $this->count;
         if ($this->facing === Facing::Mirrored && $number % 2 === 1) {
-            // Mirrored on the ray through the centre on which the piece lies.
+            // Mirrored at the line through the repeat's centre and the layer.
             $layer = $layer->mirroredAbout($this->x, $this->y);
         }
         $turned = $layer->turned($degrees, $this->x, $this->y);

@@ -6,20 +6,20 @@ namespace TallCrow\Artwork;
 
 use TallCrow\Geometry\Join;
 
-/** Whether a layer prints, takes away the ink of what lies below it in its group, or both. */
+/** Whether a layer prints, clears the ink of layers below it in its group, or both. */
 final readonly class Role
 {
-    /** Inches that a knockout clears about its shape at most. */
+    /** Greatest gap of a knockout in inches. */
     public const MOST_GAP = 2.0;
 
-    /** @param  list<string>  $from  ids of the layers of its own list that it takes from; none for all below */
+    /** @param  list<string>  $from  ids of the layers in its own list that it clears; empty for all below */
     public function __construct(
         public RoleKind $kind = RoleKind::Ink,
-        /** Cloth left free about the layer's ink, in inches. */
+        /** Width of bare cloth around the layer's ink, in inches. */
         public float $gap = 0.0,
         public Join $join = Join::Round,
         public array $from = [],
-        /** Clears all within its outermost outline, counters too. */
+        /** Whether it clears everything inside its outer contours, including counters. */
         public bool $whole = false,
     ) {}
 

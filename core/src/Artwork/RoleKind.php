@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** What a layer does on the sheet. */
+/** The role of a layer. */
 enum RoleKind
 {
     /** It prints. */
     case Ink;
 
-    /** It takes away the ink of what lies below and leaves the gap bare. */
+    /** It clears the ink below and leaves it bare. */
     case Knockout;
 
-    /** It takes away the ink of what lies below and prints in its own gap. */
+    /** It clears the ink below and prints in its own gap. */
     case SetInGap;
 }

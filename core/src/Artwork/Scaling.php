@@ -8,7 +8,7 @@ use TallCrow\Effect\Catalogue;
 use TallCrow\Effect\ParameterKind;
 use TallCrow\Texture\Wear;
 
-/** Sizes the measures that stand on a line, within the bounds that the line allows. */
+/** Scales the lengths of an effect within the bounds of its parameters. */
 final class Scaling
 {
     public static function effect(EffectLine $line, float $by): EffectLine

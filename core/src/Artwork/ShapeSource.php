@@ -17,7 +17,7 @@ final readonly class ShapeSource implements FigureSource
         public Shape $shape,
         /** Corners of a polygon, points of a star. */
         public int $count,
-        /** Share of the radius: a star's inner corners, a ring's thickness, a line's thickness as a share of its length. */
+        /** Fraction of the radius: a star's inner radius or a ring's thickness; for a line its thickness as a fraction of its length. */
         public float $share,
     ) {}
 
@@ -56,7 +56,7 @@ final readonly class ShapeSource implements FigureSource
         return ['kind' => 'shape', 'shape' => $this->shape->value, 'count' => $this->count, 'share' => $this->share];
     }
 
-    /** Centred on the origin, in the units of its size. */
+    /** Centred on the origin, in the same units as its size. */
     private function outline(float $width, ?float $height): Path
     {
         $height ??= $this->shape === Shape::Line ? $width * $this->share : $width;

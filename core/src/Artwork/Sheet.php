@@ -8,7 +8,7 @@ use TallCrow\Geometry\Box;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 
-/** The file that is to be printed: pixels and their density. */
+/** The print file's size in pixels and its resolution. */
 final readonly class Sheet
 {
     public function __construct(

@@ -4,33 +4,33 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** What a layer is made of. */
+/** The content of a layer. */
 interface Source
 {
-    /** What its layer is called as long as it has no name of its own. */
+    /** The layer's name if it has none of its own. */
     public function called(): string;
 
     /** @return list<string> names of the font and pictures that it needs from the shelf */
     public function files(): array;
 
-    /** Whether it has colours of its own, which show as long as nothing fills it. */
+    /** Whether it has colours of its own, which show unless a fill replaces them. */
     public function hasColours(): bool;
 
-    /** @return list<Layer> those that it holds, in print order */
+    /** @return list<Layer> its child layers, in print order */
     public function layers(): array;
 
     /**
-     * The same source with each layer that it holds changed.
+     * The same source with each child layer changed.
      *
      * @param  \Closure(Layer): Layer  $change
      */
     public function each(\Closure $change): self;
 
-    /** With every length of its own sized by one factor; what it holds is sized by its layer. */
+    /** With its own lengths scaled by one factor; child layers are scaled by the layer. */
     public function scaled(float $by): self;
 
     /**
-     * Answers by the kind of source that it is.
+     * Calls the function for its kind of source.
      *
      * @template T
      *
@@ -42,6 +42,6 @@ interface Source
      */
     public function match(\Closure $text, \Closure $art, \Closure $figures, \Closure $group): mixed;
 
-    /** @return array<string, mixed> as it stands in a file */
+    /** @return array<string, mixed> as in a file */
     public function toArray(): array;
 }

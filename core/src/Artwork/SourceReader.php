@@ -8,7 +8,7 @@ use TallCrow\Mask\Symmetry;
 use TallCrow\Type\Alignment;
 
 /**
- * The part of the reader that knows what layers are made of.
+ * The part of the reader for the content of layers.
  *
  * @internal
  */
@@ -32,7 +32,7 @@ final class SourceReader
         );
     }
 
-    /** @param  \Closure(Reading): list<Layer>  $layers  reads what a group holds */
+    /** @param  \Closure(Reading): list<Layer>  $layers  reads the layers of a group */
     public static function read(Reading $node, \Closure $layers): Source
     {
         switch ($node->word('kind', self::KINDS)) {

@@ -12,10 +12,10 @@ final readonly class TextSource implements Source
 {
     use HoldsNoLayers;
 
-    /** What new words say until the seller writes them. */
+    /** Placeholder for new words. */
     public const UNWRITTEN = 'YOUR WORDS';
 
-    /** Characters of the words that stand for the layer where it is named. */
+    /** Number of characters of the words that are used as the layer's name. */
     private const SHOWN = 32;
 
     public function __construct(

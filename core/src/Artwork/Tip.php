@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork;
 
-/** What a stroke of ink is drawn with. */
+/** The pen or brush of an ink stroke. */
 enum Tip: string
 {
     case Round = 'round';
 
-    /** A flat nib held at a slant: broad one way, thin the other. */
+    /** A flat nib held at an angle: broad in one direction, thin in the other. */
     case Slash = 'slash';
 
-    /** A dry brush whose bristles part. */
+    /** A dry brush with separated bristles. */
     case Scribble = 'scribble';
 
-    /** Dots strewn about the line. */
+    /** Dots scattered around the line. */
     case Spray = 'spray';
 }

@@ -17,7 +17,7 @@ final class Day
         return new \DateTimeImmutable(substr($date, 0, 10), new \DateTimeZone('UTC'));
     }
 
-    /** Whole days from the one to the other. */
+    /** Whole days from one date to the other. */
     public static function between(\DateTimeImmutable $from, \DateTimeImmutable $to): int
     {
         return (int) round(($to->getTimestamp() - $from->getTimestamp()) / 86400);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** A day of another calendar. */
+/** A fixed day of another calendar. */
 final readonly class DayOfCalendar extends DayRule
 {
     public function __construct(private OtherCalendar $calendar, private int $month, private int $day, int $plus)

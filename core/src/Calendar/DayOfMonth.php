@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** The same day each year. */
+/** A fixed date, the same each year. */
 final readonly class DayOfMonth extends DayRule
 {
     public function __construct(private int $month, private int $day, int $plus)

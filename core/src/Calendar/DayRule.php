@@ -7,9 +7,10 @@ namespace TallCrow\Calendar;
 use TallCrow\Artwork\Reading;
 
 /**
- * On which days of a year something is: `{"month": 7, "day": 4}`, `{"month": 5, "weekday": 7, "nth": 2}` (Monday is 1, -1 the last), `{"easter": -47}`,
+ * A rule that gives the days of an observance in a year: `{"month": 7, "day": 4}`, `{"month": 5, "weekday": 7, "nth": 2}` (Monday is 1, -1 the last),
+ * `{"easter": -47}`,
  * `{"moon": "full", "month": 9}`, `{"moon": "new", "month": 10, "day": 16, "within": 30, "hours": -13}`, `{"calendar": "hebrew", "month": 3, "day": 25}`;
- * each with `"plus"` days after it.
+ * each optionally shifted by `"plus"` days.
  */
 abstract readonly class DayRule
 {
@@ -39,7 +40,7 @@ abstract readonly class DayRule
         return new DayOfMonth($month, $node->integer('day', 1, 31), $plus);
     }
 
-    /** @return list<\DateTimeImmutable> none in a year that has no such day, two where a shorter year begins twice in it */
+    /** @return list<\DateTimeImmutable> empty if the year has no such day; two days if a shorter calendar year begins twice within it */
     final public function in(int $year): array
     {
         $days = $this->plain($year);
@@ -47,6 +48,6 @@ abstract readonly class DayRule
         return $this->plus === 0 ? $days : array_map(fn (\DateTimeImmutable $day): \DateTimeImmutable => $day->modify(sprintf('%+d days', $this->plus)), $days);
     }
 
-    /** @return list<\DateTimeImmutable> before any days are added */
+    /** @return list<\DateTimeImmutable> before the shift by "plus" days */
     abstract protected function plain(int $year): array;
 }

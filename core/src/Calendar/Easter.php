@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** Easter Sunday of the western churches: the Gregorian reckoning in the form of Meeus (Astronomical Algorithms, chapter 8). */
+/** Easter Sunday of the western churches: the Gregorian computus in the form of Meeus (Astronomical Algorithms, chapter 8). */
 final class Easter
 {
     public static function of(int $year): \DateTimeImmutable

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** So many days from Easter Sunday. */
+/** A number of days before or after Easter Sunday. */
 final readonly class FromEaster extends DayRule
 {
     public function __construct(private int $days, int $plus)

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** Full and new moons: mean phase with the larger periodic terms of Meeus (Astronomical Algorithms, chapter 49); right within some minutes. */
+/** Full and new moons: mean phase with the larger periodic terms of Meeus (Astronomical Algorithms, chapter 49); accurate to a few minutes. */
 final class Moon
 {
-    /** @return list<\DateTimeImmutable> moments (UTC) of a year at which the moon is full, or new */
+    /** @return list<\DateTimeImmutable> the moments (UTC) of full or new moon in a year */
     public static function moments(int $year, bool $full): array
     {
         $moments = [];
@@ -18,7 +18,7 @@ final class Moon
         return array_values(array_filter($moments, fn (\DateTimeImmutable $moment): bool => (int) $moment->format('Y') === $year));
     }
 
-    /** Julian day, universal time. */
+    /** As a Julian date in universal time. */
     private static function phase(float $k, bool $full): float
     {
         $t = $k / 1236.85;
@@ -34,7 +34,7 @@ final class Moon
             $shift += $size * sin($angle);
         }
 
-        // Universal time lags dynamical time by about 70 s in our years.
+        // Universal time is about 70 s behind dynamical time in this century.
         return $mean + $shift - 70 / 86400;
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** The first, second or last Sunday of a month, and such. */
+/** The nth weekday of a month, such as its second or last Sunday. */
 final readonly class NthWeekday extends DayRule
 {
     /**
      * @param  int  $weekday  1 Monday to 7 Sunday (ISO 8601)
-     * @param  int  $nth  from the beginning of the month, or, negative, from its end
+     * @param  int  $nth  counted from the start of the month; negative numbers count from its end
      */
     public function __construct(private int $month, private int $weekday, private int $nth, int $plus)
     {

@@ -8,14 +8,14 @@ use TallCrow\Artwork\Faults;
 use TallCrow\Artwork\Node;
 use TallCrow\Artwork\Reading;
 
-/** A day that is publicly known, as observances.json lists it. */
+/** A publicly known day, from the list in observances.json. */
 final readonly class Observance
 {
     /**
-     * @param  list<string>  $countries  ISO 3166-1; none where it is kept widely
-     * @param  int  $days  that it lasts
-     * @param  string  $ribbon  colour of a customary ribbon (common practice); empty where there is none
-     * @param  string  $caution  what to look into before it is used; empty where nothing is usual
+     * @param  list<string>  $countries  ISO 3166-1; empty if it is observed in many countries
+     * @param  int  $days  duration
+     * @param  string  $ribbon  colour of a customary ribbon (common practice); empty if there is none
+     * @param  string  $caution  what to check before using it; empty if nothing usually needs checking
      */
     private function __construct(
         public string $slug,
@@ -47,7 +47,7 @@ final readonly class Observance
         return $all;
     }
 
-    /** @return list<string> every country that has a day of its own, by its code */
+    /** @return list<string> codes of all countries that have an observance of their own */
     public static function countries(): array
     {
         $all = array_values(array_unique(array_merge(...array_values(array_map(fn (self $one): array => $one->countries, self::all())))));

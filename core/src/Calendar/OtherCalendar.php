@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** Calendars beside ours: the Hebrew one as PHP's calendar functions reckon it, the others as ICU does (PHP's intl). */
+/** Calendars besides the Gregorian: the Hebrew calendar computed by PHP's calendar extension, the others by ICU (PHP's intl extension). */
 enum OtherCalendar: string
 {
     /** Months count from Tishri; Adar is the seventh in every year, the sixth only in leap years. */
     case Hebrew = 'hebrew';
 
-    /** Umm al-Qura, by tables: where the moon is watched for, a month may begin a day later or earlier. */
+    /** Umm al-Qura, from tables: where the new moon is observed by eye, a month may begin a day earlier or later. */
     case Islamic = 'islamic';
 
-    /** Lunisolar, by the clock of the 120th meridian; leap months are not counted. */
+    /** Lunisolar, in the time zone of the 120th meridian east; leap months are not counted. */
     case Chinese = 'chinese';
 
-    /** @return list<\DateTimeImmutable> the days of one of our years on which its day is */
+    /** @return list<\DateTimeImmutable> the dates in a Gregorian year on which a day of this calendar falls */
     public function days(int $year, int $month, int $day): array
     {
         $days = $this === self::Hebrew ? self::hebrew($year, $month, $day) : $this->byIcu($year, $month, $day);
@@ -28,13 +28,13 @@ enum OtherCalendar: string
     private static function hebrew(int $year, int $month, int $day): array
     {
         $days = [];
-        // Its years begin in our autumn.
+        // Its years begin in the Gregorian autumn.
         foreach ([$year + 3760, $year + 3761] as $own) {
             $count = jewishtojd($month, $day, $own);
             $back = cal_from_jd($count, CAL_JEWISH);
-            // A day that a month or a year lacks would be told as one of the next.
+            // A day that does not exist in this month or year would be converted to a day of the next one.
             if ([$back['month'], $back['day']] === [$month, $day]) {
-                // Julian days count from noon; the first of 1970 is 2440588.
+                // Julian day numbers start at noon; 1 January 1970 is 2440588.
                 $days[] = Day::on(1970, 1, 1)->modify(($count - 2440588).' days');
             }
         }

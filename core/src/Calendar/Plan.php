@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace TallCrow\Calendar;
 
 /**
- * Who can be finished in time, one after another in the order of their days, and who had best be dropped so that most others are: the
- * algorithm of Moore and Hodgson (J. M. Moore, Management Science 15, 1968), which leaves as few late as can be.
+ * Schedules items one after another by due date, and tells which to drop so that as few as possible are late: the algorithm of Moore and
+ * Hodgson (J. M. Moore, Management Science 15, 1968).
  */
 final readonly class Plan
 {
     /**
-     * @param  array<array-key, \DateTimeImmutable>  $ends  day on which each is finished if nothing is dropped
-     * @param  list<string>  $late  of those, whose day comes too late
-     * @param  list<string>  $drop  without which all others are in time
-     * @param  array<string, int>  $weeks  designs that fall into each week, by its Monday, if nothing is dropped
+     * @param  array<array-key, \DateTimeImmutable>  $ends  the day on which each item is finished if none is dropped
+     * @param  list<string>  $late  the items that would be late
+     * @param  list<string>  $drop  the items to drop so that all others are on time
+     * @param  array<string, int>  $weeks  the number of designs finished in each week if none is dropped, keyed by the week's Monday
      */
     private function __construct(
         public array $ends,
@@ -25,7 +25,7 @@ final readonly class Plan
 
     /**
      * @param  list<PlanItem>  $items
-     * @param  float  $aWeek  designs that the shop finishes in a week
+     * @param  float  $aWeek  number of designs that the shop finishes in a week
      */
     public static function of(array $items, float $aWeek, \DateTimeImmutable $today): self
     {
@@ -48,7 +48,7 @@ final readonly class Plan
     }
 
     /**
-     * @param  list<PlanItem>  $items  by their days
+     * @param  list<PlanItem>  $items  in order of their due dates
      * @return list<string>
      */
     private static function dropped(array $items, float $aWeek, \DateTimeImmutable $today): array
@@ -69,7 +69,7 @@ final readonly class Plan
         return $dropped;
     }
 
-    /** The day on which work of so many days ends. */
+    /** The day on which work that takes so many days is finished. */
     private static function after(\DateTimeImmutable $today, float $days): \DateTimeImmutable
     {
         return $today->modify(sprintf('+%d days', (int) ceil($days - 1e-9)));

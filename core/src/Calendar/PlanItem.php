@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Calendar;
 
-/** Designs that must be finished by a day. */
+/** A number of designs with one due date. */
 final readonly class PlanItem
 {
-    /** @param  int  $designs  a series counts as its rows */
+    /** @param  int  $designs  each row of a series counts as one */
     public function __construct(
         public string $id,
         public int $designs,

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace TallCrow\Calendar;
 
 /**
- * Hours of work, from the traces that it left. Each act took the time since the same person's act before it; after a longer rest nobody knows what
- * went before, and it took a few minutes (our choice, as time sheets of this kind are usually kept).
+ * Hours of work, estimated from recorded actions. An action lasted from the same person's previous action until itself; after a break, when the start is
+ * unknown, a few minutes are assumed (our choice; common practice in such time sheets).
  */
 final readonly class WorkHours
 {
-    /** Seconds without a trace from which on somebody rested. */
+    /** A pause of more seconds than this counts as a break. */
     public const REST = 900;
 
-    /** Seconds that the first act after a rest took. */
+    /** Seconds assumed for the first action after a break. */
     public const FIRST = 300;
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Cli;
 
-/** The words of a call: a command, one operand, options with a value and flags without. */
+/** Parsed command-line arguments: a command, one operand, options with a value and flags without one. */
 final readonly class Arguments
 {
     /**
@@ -60,7 +60,7 @@ final readonly class Arguments
         return $this->options[$name][0] ?? null;
     }
 
-    /** The file that is to be written, in a folder in which it can be: what takes long is not made for nothing. */
+    /** The output file, after checking that its folder is writable, so that this does not fail only after long work. */
     public function target(string $file): string
     {
         $target = $this->option('out') ?? throw UnusableCall::missing("--out $file");
@@ -71,7 +71,7 @@ final readonly class Arguments
         return $target;
     }
 
-    /** The folder that an option names, made where it is not there. */
+    /** The folder that an option names; created if missing. */
     public function folder(string $name, int $mode = 0o755): string
     {
         $folder = $this->option($name) ?? throw UnusableCall::missing("--$name FOLDER");

@@ -95,7 +95,7 @@ final class Crow
         }
     }
 
-    /** @return list<string> as the help has them */
+    /** @return list<string> as listed in the help */
     private static function commands(): array
     {
         preg_match_all('~^\s*bin/crow (\w+)~m', self::HELP, $found);
@@ -135,7 +135,7 @@ final class Crow
         return self::told(Preflight::artwork($artwork, $renderer, $shelf, self::area($arguments, $artwork->sheet->ppi->value), demands: $demands === null ? null : $demands($artwork, $renderer)), $arguments->flag('json'), [], $out);
     }
 
-    /** The print area that a call names in pixels. */
+    /** The print area given in pixels. */
     private static function area(Arguments $arguments, float $ppi): ?PrintArea
     {
         $told = $arguments->option('area');
@@ -151,7 +151,7 @@ final class Crow
     }
 
     /**
-     * Writes a file as print houses take it: 8-bit RGBA in sRGB, not interlaced, its ppi stated, no colour under clear pixels.
+     * Rewrites a file in the form that print houses accept: 8-bit RGBA in sRGB, not interlaced, its ppi stated, no colour under clear pixels.
      *
      * @param  resource  $out
      */

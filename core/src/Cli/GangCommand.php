@@ -24,7 +24,7 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\Renderer;
 
 /**
- * Lays several designs on film, so many of each: writes one PNG for each sheet and says how far it is, one JSON object to a line. The list is a
+ * Lays copies of several designs on film: writes one PNG for each sheet and reports progress as JSON, one object per line. The list is a
  * JSON file: film (width, length or null, gap, margin; inches), ppi, mirrored, marks, pieces (sheet: path, name, width of the ink or null, count,
  * turns).
  */

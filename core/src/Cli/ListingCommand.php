@@ -12,7 +12,7 @@ use TallCrow\Raster\ImageFile;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
-/** Draws a job on its garment, as a picture to list it by. */
+/** Draws a listing picture: a job on its garment. */
 final class ListingCommand
 {
     /** @param  resource  $out */
@@ -26,7 +26,7 @@ final class ListingCommand
         $picture = Pictured::of($artwork, $scene, new Renderer($shelf, new NoPictures(Materials::kept($arguments->option('materials')))))->on(Srgb::hex($cloth));
         file_put_contents($target, ImageFile::jpegOn($picture, Srgb::of(255, 255, 255))) !== false || throw UnusableCall::unwritable($target);
         if ($arguments->option('told') === 'yes') {
-            // For whoever runs it as a process of its own, in the form of a print.
+            // For a caller that runs it as a separate process, in the same form as for a print.
             PrintedProgress::say($out, ['done' => ['width' => $scene->width, 'height' => $scene->height, 'ppi' => 0, 'inches' => [0, 0], 'bytes' => (int) filesize($target), 'sha256' => (string) hash_file('sha256', $target), 'packing' => '', 'report' => ['findings' => []]]]);
 
             return Crow::FINE;

@@ -7,13 +7,13 @@ namespace TallCrow\Cli;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Pictures;
 
-/** Where fields of wear and papers are kept from one call to the next. */
+/** The cache on disk for fields of wear and papers. */
 final class Materials
 {
-    /** Bytes that the folder may hold, unless CROW_MATERIALS_BYTES says otherwise: some thirty papers, or eighty textures. */
+    /** Greatest size of the folder in bytes unless CROW_MATERIALS_BYTES sets another: about thirty papers or eighty textures. */
     public const MOST_BYTES = 3_000_000_000;
 
-    /** @param  ?string  $folder  as the call names it; else the user's folder of caches (XDG Base Directory Specification), null where there is none to write in */
+    /** @param  ?string  $folder  given by the caller; otherwise the user's cache folder (XDG Base Directory Specification). The result is null if it is not writable */
     public static function kept(?string $folder = null): ?Pictures
     {
         $folder ??= self::usual();

@@ -14,10 +14,10 @@ use TallCrow\House\HousePlace;
 use TallCrow\Preflight\Demands;
 use TallCrow\Render\Renderer;
 
-/** The house and place that a sheet is held to: --house FILE.json --place PRODUCT/PLACE. */
+/** The house and place whose requirements a sheet is checked against: --house FILE.json --place PRODUCT/PLACE. */
 final class NamedHouse
 {
-    /** @return ?callable(Artwork, Renderer): Demands null where none is named */
+    /** @return ?callable(Artwork, Renderer): Demands null if no house is given */
     public static function demands(Arguments $arguments): ?callable
     {
         $place = self::place($arguments);

@@ -43,7 +43,7 @@ final class OpenedJob
         }
     }
 
-    /** A folder that is gone when the command ends. */
+    /** A temporary folder, removed when the command ends. */
     private static function scratch(): string
     {
         $folder = sys_get_temp_dir().'/tall-crow-'.getmypid().'-'.bin2hex(random_bytes(6));

@@ -14,7 +14,7 @@ use TallCrow\Render\Renderer;
 /** Shows a job, or a part of it, as a house would print it on a cloth: an opaque picture at the sheet's own ppi. */
 final class PressCommand
 {
-    /** Pixels about a part that its edges need to know. */
+    /** Pixels around a part that the drawing of its edges depends on. */
     private const RIM = 24;
 
     /** @param  resource  $out */

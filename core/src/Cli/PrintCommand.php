@@ -14,8 +14,8 @@ use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Renderer;
 
 /**
- * Makes a print file with its checks, and says how far it is: one JSON object to a line, `{"layer": 2, "of": 9, "name": "…"}`,
- * `{"stage": "write"}`, at the end `{"done": {…figures}}`. For whoever runs it as a process of its own, to be ended at will.
+ * Makes a print file with its checks and reports progress as JSON, one object per line: `{"layer": 2, "of": 9, "name": "…"}`,
+ * `{"stage": "write"}`, at the end `{"done": {…figures}}`. For a caller that runs it as a separate process, which it can end at any time.
  */
 final class PrintCommand
 {

@@ -7,7 +7,7 @@ namespace TallCrow\Cli;
 use TallCrow\Export\ExportProgress;
 use TallCrow\Export\ExportStage;
 
-/** Prints the steps of an export, one JSON object to a line. */
+/** Prints the steps of an export as JSON, one object per line. */
 final readonly class PrintedProgress implements ExportProgress
 {
     /** @param  resource  $out */

@@ -25,14 +25,14 @@ use TallCrow\Series\RowNote;
 use TallCrow\Series\RowTable;
 
 /**
- * Prints a whole series: a pattern's sheet, filled by each row of a list. What does not change between rows is drawn and packed once. Several
- * workers share what was drawn. A row in trouble is told, and the others are made.
+ * Exports a whole series: the pattern's sheet filled with each row of a list. Parts that do not change between rows are drawn and compressed once; several
+ * workers share them. A row that fails is reported, and the others are still made.
  */
 final class SeriesCommand
 {
     private const MOST_WORKERS = 16;
 
-    /** Rows after which a worker begins with a clear head. */
+    /** Number of rows after which a worker replaces its renderer to free memory. */
     private const ANEW = 25;
 
     /** @param  resource  $out */
@@ -67,7 +67,7 @@ final class SeriesCommand
         return $failed === 0 && $table['problems'] === [] ? Crow::FINE : Crow::FAILED;
     }
 
-    /** @return array{int, int} which worker this is, the first 0, and of how many */
+    /** @return array{int, int} this worker's index, from 0, and the number of workers */
     private static function workers(Arguments $arguments): array
     {
         $share = explode('/', $arguments->option('share') ?? '');
@@ -77,9 +77,9 @@ final class SeriesCommand
     }
 
     /**
-     * The other workers, each a process of its own.
+     * Starts the other workers, each as a separate process.
      *
-     * @return list<array{resource, resource}> with what it says
+     * @return list<array{resource, resource}> with its output stream
      */
     private static function others(Arguments $arguments, int $workers, string $kept): array
     {
@@ -110,7 +110,7 @@ final class SeriesCommand
     }
 
     /**
-     * Every so many-th row.
+     * Exports this worker's share: every nth row.
      *
      * @param  array{rows: list<array<string, string>>, numbers: list<int>, problems: list<string>}  $table
      * @param  resource  $out
@@ -122,13 +122,13 @@ final class SeriesCommand
         $filling = new Filling($artwork, $pattern, $renderer->placer);
         [$windows, $letters] = self::windows($artwork, $filling, $renderer, $table['rows']);
         $png = new BandedPng($renderer->picture($artwork, Frame::sheet($artwork->sheet, $artwork->sheet->ppi->value), fn (LayerTrouble $trouble): null => null));
-        // What rows have in common is drawn for the first time, and kept.
+        // Draw what all rows have in common once and keep it in the cache.
         array_map(fn (Frame $window): Image => $renderer->picture($artwork, $window, fn (LayerTrouble $trouble): null => null)->settled(), $windows);
         $pictures->freeze();
         $failed = $first === 0 ? self::uneven($letters, $table['numbers'], $out) : 0;
         for ($i = $first, $made = 1; $i < count($table['rows']); $i += $every, $made++) {
             if ($made % self::ANEW === 0) {
-                // What a renderer remembers of rows that are done is let go.
+                // Free what the renderer holds in memory of finished rows.
                 $renderer = new Renderer($shelf, $pictures, $artwork);
                 $filling = new Filling($artwork, $pattern, $renderer->placer);
             }
@@ -154,7 +154,7 @@ final class SeriesCommand
 
     /**
      * @param  list<array<string, string>>  $rows
-     * @return array{list<Frame>, array<int, array<string, float>>} where rows differ, and the heights of their letters
+     * @return array{list<Frame>, array<int, array<string, float>>} the parts in which rows differ, and the letter heights of each row
      */
     private static function windows(Artwork $artwork, Filling $filling, Renderer $renderer, array $rows): array
     {
@@ -166,7 +166,7 @@ final class SeriesCommand
                 $differing->add($filled->artwork);
                 $letters[$i] = $filled->letters;
             } catch (PatternInvalid) {
-                // Told when its turn comes.
+                // Reported when the row is exported.
             }
         }
 
@@ -174,7 +174,7 @@ final class SeriesCommand
     }
 
     /**
-     * @param  list<string>  $words  of the list, which are spelt so
+     * @param  list<string>  $words  words of the list, which the spelling check accepts
      * @return list<string>
      */
     private static function faults(Artwork $artwork, Renderer $renderer, Shelf $shelf, array $words): array

@@ -7,14 +7,14 @@ namespace TallCrow\Cli;
 use TallCrow\Pack\PackedFile;
 use TallCrow\Pack\Terms;
 
-/** The licences of a folder's files: a licences.json beside them, by file name. */
+/** Reads and writes the licences of a folder's files: licences.json beside them, keyed by file name. */
 final class ShelfTerms
 {
     public const FILE = 'licences.json';
 
     /**
      * @param  list<string>  $folders
-     * @return array<string, Terms> by file name, of the first folder that says
+     * @return array<string, Terms> by file name; the first folder that states them wins
      */
     public static function of(array $folders): array
     {

@@ -20,15 +20,15 @@ use TallCrow\Preflight\Verdict;
 use TallCrow\Render\Renderer;
 
 /**
- * A sheet or a file of which it is known what is wrong with it. In JSON: `says`, a `sheet` or a `file` beside it, `faults` (keys, or their beginnings,
- * that must be told) and `fine` (that must not); of a file `ppi` and the cloths `on` which it lies; `area`, the pixels that a house asks for.
+ * A test case for the checks: a sheet or file with known faults. In JSON: `says`, a `sheet` or a `file` beside it, `faults` (keys, or prefixes of keys,
+ * that must be reported) and `fine` (that must not); for a file, `ppi` and the cloths `on` which it lies; `area`, the pixels that a house asks for.
  */
 final readonly class TrialCase
 {
     private const PPI = 300.0;
 
     /**
-     * @param  list<string>  $cloths  of a file, in #rrggbb
+     * @param  list<string>  $cloths  for a file, as #rrggbb
      * @param  list<string>  $faults
      * @param  list<string>  $fine
      */
@@ -68,9 +68,9 @@ final readonly class TrialCase
     }
 
     /**
-     * What a report tells of that which is known.
+     * Compares a report with the known faults.
      *
-     * @return list<array{string, bool, bool}> key, whether it must be told, whether it is
+     * @return list<array{string, bool, bool}> key, whether it must be reported, whether it was
      */
     public function judged(Report $report): array
     {

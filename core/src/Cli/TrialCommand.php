@@ -9,7 +9,7 @@ use TallCrow\Asset\ManyShelves;
 use TallCrow\Render\NoPictures;
 use TallCrow\Render\Renderer;
 
-/** Runs the checks over the cases of a folder and counts for each check what was found, missed and falsely told. */
+/** Runs the checks over the cases of a folder and counts, for each check, faults found, faults missed and false reports. */
 final class TrialCommand
 {
     /** @param  resource  $out */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace TallCrow\Colour;
 
-/** Palettes in the .gpl text format: the first line "GIMP Palette" that the format asks for, then a line of red, green, blue and a name for each. */
+/**
+ * Writes palettes in the .gpl text format: the header line "GIMP Palette" that the format requires, then one line per colour with red, green, blue and name.
+ */
 final class GplPalette
 {
     private const FIRST = 'GIMP Palette';

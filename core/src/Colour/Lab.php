@@ -12,7 +12,7 @@ final readonly class Lab
         public float $b,
     ) {}
 
-    /** Of linear light of sRGB's primaries under D65, by the matrix of IEC 61966-2-1. */
+    /** From linear-light sRGB (D65), by the matrix of IEC 61966-2-1. */
     public static function ofLinear(float $r, float $g, float $b): self
     {
         $x = self::root((0.4124 * $r + 0.3576 * $g + 0.1805 * $b) / 0.9505);
@@ -29,7 +29,7 @@ final readonly class Lab
 
     /**
      * CIEDE2000 with kL = kC = kH = 1, after Sharma, Wu and Dalal, "The CIEDE2000 Color-Difference Formula",
-     * Color Research and Application 30 (2005). About 1 is just visible side by side.
+     * Color Research and Application 30 (2005). A difference of about 1 is just visible side by side.
      */
     public function difference(self $other): float
     {

@@ -5,25 +5,25 @@ declare(strict_types=1);
 namespace TallCrow\Colour;
 
 /**
- * The few colours that stand for many: k-means in CIE Lab (Lloyd 1982), begun from the colours that lie furthest from
- * one another (Gonzalez 1985), so that the same picture always gives the same palette.
+ * Colour quantisation: k-means in CIE Lab (Lloyd 1982), initialised by farthest-point selection (Gonzalez 1985), so that the
+ * same picture always gives the same palette.
  */
 final class Palette
 {
     private const ROUNDS = 12;
 
-    /** Bits of each channel that tell colours apart before they are grouped. */
+    /** Bits per channel of the histogram that is clustered. */
     private const BITS = 5;
 
-    /** Share of a group's pixels that its most common colour needs to stand for all of them. */
+    /** If a cluster's most common colour has at least this fraction of its pixels, it represents the cluster. */
     private const FLAT = 0.2;
 
-    /** Bins beside the fullest that count as the same colour hold this part of as many pixels. */
+    /** A neighbouring bin counts as the same colour if it has at least this fraction of the fullest bin's pixels. */
     private const AS_MANY = 0.5;
 
     /**
-     * @param  string  $pixels  red, green and blue bytes in turn
-     * @return list<Swatch> the most common first; fewer than asked for where there are not so many colours
+     * @param  string  $pixels  interleaved red, green and blue bytes
+     * @return list<Swatch> the most common first; fewer than asked for if the picture has fewer colours
      */
     public static function of(string $pixels, int $count): array
     {
@@ -58,8 +58,8 @@ final class Palette
     }
 
     /**
-     * Red, green and blue that stand for a group: its most common colour where many of its pixels have that, as in flat art, whose soft edges are
-     * mixtures and no colours of its own; else, as in a photograph, its mean.
+     * The colour that represents a cluster: its most common colour if many pixels have it, as in flat art, whose soft edges are mixtures;
+     * otherwise its mean, as in a photograph.
      *
      * @param  non-empty-list<array{float, float, float, float, float, float, float}>  $bins
      * @return array{float, float, float}
@@ -70,7 +70,7 @@ final class Palette
         foreach ($bins as $bin) {
             $peak = $bin[6] > $peak[6] ? $bin : $peak;
         }
-        // A colour with some noise lies in several bins that meet.
+        // A noisy colour is spread over several adjacent bins.
         $by = 1 << 8 - self::BITS;
         $about = array_values(array_filter($bins, fn (array $bin): bool => $bin[6] > $peak[6] * self::AS_MANY && abs($bin[3] - $peak[3]) < $by && abs($bin[4] - $peak[4]) < $by && abs($bin[5] - $peak[5]) < $by));
         $flat = array_sum(array_column($about, 6)) >= self::FLAT * array_sum(array_column($bins, 6)) ? $about : $bins;
@@ -82,7 +82,7 @@ final class Palette
         return [$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]];
     }
 
-    /** @return list<array{float, float, float, float, float, float, float}> L, a, b, mean red, green, blue, and how many */
+    /** @return list<array{float, float, float, float, float, float, float}> L, a, b, mean red, green, blue, and number of pixels */
     private static function bins(string $pixels): array
     {
         $drop = 8 - self::BITS;
@@ -129,7 +129,7 @@ final class Palette
             [$next, $best] = [null, 0.0];
             foreach ($bins as $i => $bin) {
                 $far[$i] = min($far[$i], self::squared($bin, $last));
-                // A colour of one stray pixel is no colour of the picture.
+                // Colours of a few stray pixels get less weight.
                 $score = $far[$i] * min(1.0, $bin[6] / 8);
                 if ($score > $best) {
                     [$next, $best] = [$bin, $score];
@@ -145,7 +145,7 @@ final class Palette
     }
 
     /**
-     * This and the sums above are most of a palette's time: no arrays are made on the way.
+     * Most of the running time is spent here, so this avoids creating arrays.
      *
      * @param  list<array{float, float, float}>  $centres
      */

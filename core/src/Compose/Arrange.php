@@ -10,7 +10,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Geometry\Box;
 use TallCrow\Render\Placer;
 
-/** Arranges several pieces at once, by the ink of each as it lies, without rings and shadows. */
+/** Aligns, spaces and groups several layers, by the boxes of their ink without rings and shadows. */
 final readonly class Arrange
 {
     public const SELECTION = 'selection';
@@ -20,7 +20,7 @@ final readonly class Arrange
     public function __construct(private Placer $placer) {}
 
     /**
-     * Brings an edge or the middle of each into line with that of all of them together, of the sheet or of one piece.
+     * Aligns an edge or the centre of each with that of their common box, of the sheet or of one layer.
      *
      * @param  list<string>  $ids
      * @param  string  $to  SELECTION, SHEET or the id of a layer
@@ -64,8 +64,8 @@ final readonly class Arrange
     }
 
     /**
-     * Leaves the same gap between neighbours; the first and the last stay, or every gap is the one asked for and the
-     * first stays.
+     * Makes the gaps between neighbours equal: without a given gap the first and the last keep their places, with one only the
+     * first does.
      *
      * @param  list<string>  $ids
      *
@@ -90,11 +90,11 @@ final readonly class Arrange
     }
 
     /**
-     * Keeps lines together, at the place of the topmost of them.
+     * Puts layers into a group, at the place of the topmost of them.
      *
      * @param  list<string>  $ids
      *
-     * @throws ArrangeRefused unless all stand in one list
+     * @throws ArrangeRefused unless all are in one list
      */
     public function grouped(Artwork $artwork, array $ids, string $as): Artwork
     {
@@ -109,7 +109,7 @@ final readonly class Arrange
     /**
      * @param  list<Layer>  $layers
      * @param  list<string>  $ids
-     * @return ?list<Layer> null when they do not all stand in this list or in one below it
+     * @return ?list<Layer> null if they are not all in this list or in one nested in it
      */
     private static function together(array $layers, array $ids, string $as): ?array
     {

@@ -6,7 +6,7 @@ namespace TallCrow\Compose;
 
 use TallCrow\Geometry\Box;
 
-/** What of two pieces is brought into line. */
+/** The edge or centre line by which layers are aligned. */
 enum Edge: string
 {
     case Left = 'left';
@@ -16,7 +16,7 @@ enum Edge: string
     case Centre = 'centre';
     case Bottom = 'bottom';
 
-    /** Of the last line of words; the foot of all else. */
+    /** The baseline of the last line of words; for other layers the bottom edge. */
     case Baseline = 'baseline';
 
     public function isAcross(): bool

@@ -6,14 +6,14 @@ namespace TallCrow\Compose;
 
 use TallCrow\Geometry\Path;
 
-/** Visual weight: how thick the strokes of an outline are in the mean. */
+/** Visual weight: the mean thickness of an outline's strokes. */
 final class Weight
 {
     private const TOLERANCE = 0.002;
 
     /**
      * A stroke of length l and thickness t has the area l t and an edge of about 2 l, so its thickness is twice the area
-     * over the edge. In the outline's own unit; 0 for nothing.
+     * over the edge. In the outline's own unit; 0 for an empty outline.
      */
     public static function of(Path $path): float
     {

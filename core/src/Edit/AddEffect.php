@@ -12,10 +12,10 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Effect\Stage;
 use TallCrow\Render\Placer;
 
-/** Adds a line to a layer, where it reads best or before all that are there. */
+/** Adds an effect to a layer, at its best place in the order or before all others. */
 final readonly class AddEffect extends Operation
 {
-    /** @param  bool  $standsOut  its colour is chosen so that it is seen on the piece and on the cloths, its usual lengths to suit the size of the piece */
+    /** @param  bool  $standsOut  whether its colour is chosen to contrast with the layer and the cloths, and its default lengths to suit the layer's size */
     public function __construct(public string $id, public EffectLine $line, public bool $first, public bool $standsOut = false) {}
 
     public static function name(): string

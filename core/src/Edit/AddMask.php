@@ -11,7 +11,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Mask\Mask;
 use TallCrow\Render\Placer;
 
-/** Adds a mask to a layer, after those that it has. */
+/** Appends a mask to a layer. */
 final readonly class AddMask extends Operation
 {
     public function __construct(public string $id, public Mask $mask) {}

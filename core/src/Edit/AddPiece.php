@@ -16,12 +16,12 @@ use TallCrow\Effect\Values;
 use TallCrow\Render\Placer;
 
 /**
- * Adds a layer on top of all others, in free space near the upper middle of the sheet; what has no colours of its own is filled in one that stands out on the
+ * Adds a layer on top of all others, in free space near the upper centre of the sheet; a layer without colours of its own gets a fill that contrasts with the
  * cloths.
  */
 final readonly class AddPiece extends Operation
 {
-    /** @param  float  $share  of the width of the sheet */
+    /** @param  float  $share  its width as a fraction of the sheet's */
     public function __construct(public Source $source, public float $share) {}
 
     public static function name(): string

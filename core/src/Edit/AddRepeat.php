@@ -10,7 +10,7 @@ use TallCrow\Artwork\Repeat;
 use TallCrow\Artwork\RepeatKind;
 use TallCrow\Render\Placer;
 
-/** Repeats a layer: turned about its own middle, mirrored on the middle of the sheet, or in a stack that steps down by its height. */
+/** Repeats a layer: rotated about its own centre, mirrored at the centre of the sheet, or in a stack that steps down by its height. */
 final readonly class AddRepeat extends Operation
 {
     /** Three to five copies are usual (common practice). */

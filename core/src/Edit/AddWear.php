@@ -11,10 +11,10 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
-/** Adds a line of wear to a layer, or to the whole sheet. */
+/** Adds wear to a layer or to the whole sheet. */
 final readonly class AddWear extends Operation
 {
-    /** @param  string  $id  nothing for the whole sheet */
+    /** @param  string  $id  empty for the whole sheet */
     public function __construct(public string $id, public Wear $wear) {}
 
     public static function name(): string

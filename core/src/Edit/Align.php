@@ -10,7 +10,7 @@ use TallCrow\Compose\Arrange;
 use TallCrow\Compose\Edge;
 use TallCrow\Render\Placer;
 
-/** Brings an edge or the middle of each layer into line with that of all of them, of the sheet or of one layer. */
+/** Aligns an edge or the centre of each layer with that of their common box, of the sheet or of one layer. */
 final readonly class Align extends Operation
 {
     /**

@@ -13,7 +13,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Effect\Look\Halftone;
 use TallCrow\Render\Placer;
 
-/** Ends the fades of layers in dots of solid ink: soft masks, weak ink, soft looks. What is solid stays as it is. */
+/** Replaces partial transparency of layers (soft masks, opacity, soft looks) by halftone dots of solid ink. Solid ink is not changed. */
 final readonly class AsHalftone extends Operation
 {
     /** @param  list<string>  $ids  of layers */

@@ -8,10 +8,10 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Render\Placer;
 
-/** A change of one list of lines: effects, masks or wear of a layer, or the wear of the sheet. */
+/** An operation on one list: the effects, masks or wear of a layer, or the wear of the sheet. */
 abstract readonly class ChangesLines extends Operation
 {
-    /** @param  string  $id  nothing for the whole sheet */
+    /** @param  string  $id  empty for the whole sheet */
     public function __construct(public string $id, public LineList $list) {}
 
     final public function apply(Artwork $artwork, Placer $placer): Edited
@@ -31,10 +31,10 @@ abstract readonly class ChangesLines extends Operation
      * @template T
      *
      * @param  list<T>  $lines
-     * @param  string  $called  whose they are
+     * @param  string  $called  name of the layer or sheet, for messages
      * @return list<T>
      *
-     * @throws EditRefused when there is no such line
+     * @throws EditRefused if there is no such entry
      */
     abstract protected function changed(array $lines, string $called): array;
 }

@@ -10,7 +10,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Copies layers, each right after its original, and linked to it where that is asked for. */
+/** Copies layers, each right after its original, and links the copies to the originals if asked to. */
 final readonly class CopyPieces extends Operation
 {
     /** @param  list<string>  $ids  of layers */

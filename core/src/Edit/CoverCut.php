@@ -20,20 +20,20 @@ use TallCrow\Mask\RaggedEdge;
 use TallCrow\Render\Placer;
 
 /**
- * Covers the straight line in which a piece ends: by its own mirror picture below it, which goes on beyond the line and is torn off there, or by a
- * bar on top of it. Both are usual ways out where art was cut off by its file's edge (common practice).
+ * Covers the straight edge at which a picture is cut off by its file: by its own mirror image below it, which continues beyond the edge and ends
+ * in a torn one, or by a bar on top of it (common practice).
  */
 final readonly class CoverCut extends Operation
 {
-    /** Share of the piece that its mirror picture shows, and the depth in inches, at most, of its torn end. */
+    /** Fraction of the layer that its mirror image shows, and the greatest depth of its torn edge in inches. */
     private const SHOWN = 0.3;
 
     private const TORN = 0.3;
 
-    /** Inches within the line at which the mirror lies, so that no cloth shows along the seam. */
+    /** Overlap of layer and mirror image in inches, so that no cloth shows along the seam. */
     private const SEAM = 0.005;
 
-    /** The bar's size as shares of the side's length, and the inches that it has at least: wide enough to hide the line and what is near it. */
+    /** The bar's size as fractions of the cut side's length, and its least size in inches: large enough to hide the edge. */
     private const LONG = 1.12;
 
     private const THICK = 0.1;
@@ -77,7 +77,7 @@ final readonly class CoverCut extends Operation
         };
         $deep = $this->side->depth($box->width(), $box->height());
         $torn = min(self::TORN, self::SHOWN * $deep * 0.6);
-        // A mask lies on the art before it is mirrored.
+        // Masks apply to the art before it is mirrored.
         $flip = $copy->placement->flip ?? Flip::None;
 
         return $copy->withMasks([...$copy->masks, RaggedEdge::along([$this->side->mirrored($flip->x(), $flip->y())], $box->width(), $box->height(), $torn, (1 - self::SHOWN) * $deep - $torn / 2, crc32($copy->id))]);

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Edit;
 
-/** What is laid where a piece ends in a straight line. */
+/** What covers a straight cut edge. */
 enum CoverWith: string
 {
-    /** Its own mirror picture, torn off where it ends. */
+    /** Its own mirror image with a torn edge. */
     case Patch = 'patch';
 
-    /** A bar that it stands on. */
+    /** A bar below it. */
     case Base = 'base';
 }

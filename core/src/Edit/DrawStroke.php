@@ -16,12 +16,12 @@ use TallCrow\Artwork\SourceReader;
 use TallCrow\Effect\Values;
 use TallCrow\Render\Placer;
 
-/** Draws a stroke of ink where the pen went on the sheet: on a drawing that is there, or on a new one. What was drawn stays where it lies. */
+/** Adds a stroke of ink to an existing drawing or a new one. Strokes already drawn keep their places. */
 final readonly class DrawStroke extends Operation
 {
     /**
-     * @param  string  $id  of a drawing; none for a new one
-     * @param  InkStroke  $stroke  its points inches on the sheet
+     * @param  string  $id  of a drawing; empty for a new one
+     * @param  InkStroke  $stroke  its points in inches on the sheet
      */
     public function __construct(public string $id, public InkStroke $stroke) {}
 
@@ -71,9 +71,9 @@ final readonly class DrawStroke extends Operation
             throw EditRefused::noInk($layer->called());
         }
         $own = $before->bounds();
-        // From the drawing's own inches, its middle at 0, to those of the sheet, and back.
+        // From the drawing's own inches, centred on 0, to those of the sheet, and back.
         $size = $placing->width / max(1e-9, $own->width());
-        // A stretched drawing has another size down than across.
+        // A stretched drawing has different scales across and down.
         $down = $placing->height / max(1e-9, $own->height());
         $back = $placing->toSheet->inverse();
         $points = array_map(function (array $point) use ($back, $size, $down, $own): array {

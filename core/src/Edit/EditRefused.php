@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Edit;
 
-/** A change that the sheet cannot take as it stands. */
+/** An operation that cannot be carried out on the sheet. */
 final class EditRefused extends \DomainException
 {
     public static function nothingCopied(): self

@@ -6,10 +6,10 @@ namespace TallCrow\Edit;
 
 use TallCrow\Artwork\Artwork;
 
-/** What an operation leaves: the sheet, and the layers that are to be chosen then. */
+/** The result of an operation: the sheet, and the layers to select. */
 final readonly class Edited
 {
-    /** @param  list<string>  $chosen  ids of layers that the operation made; none where what was chosen stays chosen */
+    /** @param  list<string>  $chosen  ids of layers that the operation made; empty to keep the selection */
     private function __construct(
         public Artwork $artwork,
         public array $chosen = [],

@@ -9,7 +9,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Mirrors layers as one piece, from side to side or from top to bottom, about the middle that they have together. */
+/** Mirrors layers together, horizontally or vertically, about the centre of their common box. */
 final readonly class Flip extends Operation
 {
     /** @param  list<string>  $ids  of layers */

@@ -22,17 +22,17 @@ use TallCrow\Render\Placer;
  */
 final readonly class FollowRecipe extends Operation
 {
-    /** Share of the sheet's width of words that are set anew. */
+    /** Width of newly set words as a fraction of the sheet's width. */
     private const SHARE = 0.6;
 
     private const MOST_INSTEAD = 60;
 
     /**
-     * @param  string  $id  of the piece; none for new words
+     * @param  string  $id  of the layer; empty to set new words
      * @param  list<Layer>  $layers
      * @param  list<array{name: string, colour: string}>  $swatches
      * @param  list<string>  $replace  colours, fonts and pictures of the recipe
-     * @param  list<string>  $with  those in place of them, in the same order
+     * @param  list<string>  $with  their replacements, in the same order
      */
     public function __construct(public string $id, public string $words, public array $layers, public array $swatches, public array $replace = [], public array $with = []) {}
 
@@ -80,7 +80,7 @@ final readonly class FollowRecipe extends Operation
         return end($words) ?: (end($recipe) ?: throw EditRefused::emptyRecipe());
     }
 
-    /** The words as a piece of their own, in the upper middle of the sheet. */
+    /** The words as a new layer, in the upper centre of the sheet. */
     private function set(Artwork $artwork, Layer $main): Layer
     {
         $sheet = $artwork->sheet->box();
@@ -91,7 +91,7 @@ final readonly class FollowRecipe extends Operation
         return Layer::piece($main->id, $source, new Placement(round($sheet->centreX(), 4), round($sheet->height() / 3, 4), round($sheet->width() * self::SHARE, 4), null, $main->placement->turn ?? 0.0, Flip::None));
     }
 
-    /** The piece with the lines of a layer in place of its own; what was retouched of its picture stays. */
+    /** The layer with the effects of another in place of its own; its retouching is kept. */
     private static function dressed(Layer $piece, Layer $as): Layer
     {
         $own = array_values(array_filter($piece->effects, fn (EffectLine $line): bool => is_a($line->is(), Retouches::class, true)));
@@ -106,7 +106,7 @@ final readonly class FollowRecipe extends Operation
         return $layer->source instanceof TextSource && $main->source instanceof TextSource && $layer->source->text === $main->source->text;
     }
 
-    /** How much larger the piece is than the recipe's own; 1 where that is not told in the same way. */
+    /** The layer's size relative to the recipe's own; 1 if the two are not sized in the same way. */
     private static function ratio(Layer $piece, Layer $main): float
     {
         $was = $main->placement?->width;

@@ -6,29 +6,28 @@ namespace TallCrow\Edit;
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Placement;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Geometry\Box;
 use TallCrow\Render\Placer;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
-/** Where a new piece lies on nothing else: as near as can be to the upper middle of the sheet, smaller where there is little room. */
+/** Finds a place for a new layer where it overlaps no other: as near as possible to the upper centre of the sheet, smaller if there is little room. */
 final class FreeSpace
 {
-    /** Sizes that are tried, by the one that was asked for. */
+    /** Sizes tried, relative to the one asked for. */
     private const SIZES = [1.0, 0.75, 0.5];
 
     /** Places tried along each side of the sheet. */
     private const PLACES = 25;
 
-    /** A piece that covers as much of the sheet is a ground on which others lie. */
+    /** A layer that covers at least this fraction of the sheet is a background on which others may lie. */
     private const BACKDROP = 0.5;
 
-    /** Inches that stay free about it. */
+    /** Margin kept free around it in inches. */
     private const CLEAR = 0.1;
 
-    /** A layer that lies in the upper middle, placed anew; as it was where the sheet is full. */
+    /** The layer at its new place; unchanged if the sheet is full. */
     public static function placed(Layer $layer, Artwork $artwork, Placer $placer): Layer
     {
         $placement = $layer->placement;
@@ -51,7 +50,7 @@ final class FreeSpace
         return $layer;
     }
 
-    /** The same placement, no wider than the house's least ppi lets a raster be; drawings and words as they are. */
+    /** The layer made small enough for a raster picture to have the house's least ppi; drawings and words are not changed. */
     public static function fine(Layer $layer, Artwork $artwork, Placer $placer): Layer
     {
         $ppi = self::box($layer, $placer) === null ? null : $placer->effectivePpi($layer);
@@ -63,7 +62,7 @@ final class FreeSpace
         return $layer->scaled(floor($ppi / $least * 1000) / 1000, $layer->placement->x, $layer->placement->y);
     }
 
-    /** None for what cannot be drawn. */
+    /** Null if the layer cannot be drawn. */
     private static function box(Layer $layer, Placer $placer): ?Box
     {
         try {
@@ -76,14 +75,14 @@ final class FreeSpace
     /**
      * @param  array{float, float}  $wish
      * @param  list<Box>  $taken
-     * @return ?array{float, float} the free middle nearest to the one wished for
+     * @return ?array{float, float} the free centre nearest to the one wished for
      */
     private static function place(float $width, float $height, array $wish, array $taken, Box $sheet): ?array
     {
         $best = null;
         $nearest = INF;
         $room = [$sheet->width() - $width, $sheet->height() - $height];
-        // On the sheet at least, as near as can be to where it was wished for.
+        // The wished-for place, moved onto the sheet.
         $tries = [[max($sheet->left + $width / 2, min($sheet->right - $width / 2, $wish[0])), max($sheet->top + $height / 2, min($sheet->bottom - $height / 2, $wish[1]))]];
         for ($row = 0; $row < self::PLACES; $row++) {
             for ($column = 0; $column < self::PLACES; $column++) {

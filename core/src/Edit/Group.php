@@ -9,7 +9,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Compose\Arrange;
 use TallCrow\Render\Placer;
 
-/** Keeps layers together as a group, at the place of the topmost of them. */
+/** Puts layers into a group, at the place of the topmost of them. */
 final readonly class Group extends Operation
 {
     /** @param  list<string>  $ids  of layers */

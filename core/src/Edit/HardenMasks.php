@@ -10,7 +10,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Mask\Mask;
 use TallCrow\Render\Placer;
 
-/** Takes the soft edges off the masks of a layer. */
+/** Removes the soft edges of a layer's masks. */
 final readonly class HardenMasks extends Operation
 {
     public function __construct(public string $id) {}

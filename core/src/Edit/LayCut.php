@@ -11,7 +11,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Render\Placer;
 
-/** Lays another cut of a face (its shadow, its outline) behind or over the words of a layer. */
+/** Lays another style of a typeface (its shadow, its outline) behind or over the words of a layer. */
 final readonly class LayCut extends Operation
 {
     /** @param  string  $font  file name */

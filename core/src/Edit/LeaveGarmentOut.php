@@ -9,7 +9,7 @@ use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Offers the design on one garment colour less. */
+/** Removes one garment colour from those on offer. */
 final readonly class LeaveGarmentOut extends Operation
 {
     public function __construct(public string $name) {}

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Edit;
 
-/** The lists of lines that a layer has; the sheet has the last of them. */
+/** The lists that a layer has; the sheet has only the last of them. */
 enum LineList: string
 {
     case Effects = 'effects';

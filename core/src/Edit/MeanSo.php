@@ -9,7 +9,7 @@ use TallCrow\Artwork\Meant;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Keeps with the job that a finding is meant so, and why; without a word it counts again. */
+/** Marks a finding as intended, with a reason; an empty reason removes the mark. */
 final readonly class MeanSo extends Operation
 {
     public function __construct(public string $key, public string $why) {}

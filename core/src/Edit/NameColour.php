@@ -10,7 +10,7 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 use TallCrow\Render\Placer;
 
-/** Makes a colour of the sheet one of the job: every line that has it calls it by name from now on. */
+/** Makes a colour of the sheet a named colour of the job: all effects that use it refer to it by name. */
 final readonly class NameColour extends Operation
 {
     public function __construct(public Srgb $colour, public string $name) {}

@@ -15,20 +15,20 @@ use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\SuitsTones;
 use TallCrow\Effect\Values;
 
-/** A colour for what is new on a sheet, so that it is seen at once. */
+/** Chooses a colour for new ink on a sheet so that it is clearly visible. */
 final class NewInk
 {
-    /** Bone, ink, brick and gold: used where the job has named no colours of its own. */
+    /** Bone, ink, brick and gold: used if the job has no named colours. */
     private const USUAL = ['#f3ead7', '#1d1a16', '#b04a2c', '#d8b04a'];
 
     /** CIELAB lightness above which ink is pale. */
     private const MIDDLE = 50.0;
 
-    /** Kinds of line whose colour is that of the piece itself. */
+    /** Effects whose colour is that of the layer itself. */
     private const FILLS = ['fill', 'hollow'];
 
     /**
-     * The colour with the most contrast (WCAG 2.2) with the cloth, or own ink of the piece, that it stands out from least.
+     * The colour whose least contrast (WCAG 2.2) with any cloth, or with the layer's own ink, is greatest.
      *
      * @return string "#rrggbb", or "@Name" for one of the job's named colours
      */
@@ -42,7 +42,7 @@ final class NewInk
         return (string) array_key_first($least);
     }
 
-    /** A new line in a colour that stands out, and for the tones of the ink that it works on. */
+    /** A new effect with a contrasting colour, set for the tones of the ink that it works on. */
     public static function ofLine(EffectLine $line, Artwork $artwork, Layer $layer): EffectLine
     {
         $kind = $line->is();
@@ -52,7 +52,7 @@ final class NewInk
         $colour = self::standingOut($artwork, $kind::liesBeside() ? $layer : null);
         $own = array_slice(self::inks($layer, $artwork), -1)[0] ?? null;
         $cloth = $artwork->brief->garments[0]->colour ?? Srgb::of(255, 255, 255);
-        // Words are of one tone, and stay if that one does; of a picture the parts that are lighter or darker than the cloth are printed.
+        // Words have one tone, which must be kept; of a picture the parts lighter or darker than the cloth are printed.
         $isPale = $own !== null ? $own->toLab()->l > self::MIDDLE : self::named($artwork)[$colour]->luminance() > $cloth->luminance();
         $values = $line->values;
         foreach (is_a($kind, SuitsTones::class, true) ? $kind::beginsWith($isPale) : [] as $name => $word) {
@@ -62,7 +62,7 @@ final class NewInk
         return (new EffectLine($line->kind, $values, $line->on))->recoloured(fn (): string => $colour);
     }
 
-    /** @return non-empty-array<string, Srgb> colours to choose from: the usual ones, and by "@Name" the job's */
+    /** @return non-empty-array<string, Srgb> colours to choose from: the default ones, and the job's by "@Name" */
     private static function named(Artwork $artwork): array
     {
         $colours = array_combine(self::USUAL, array_map(Srgb::hex(...), self::USUAL));

@@ -13,18 +13,21 @@ use TallCrow\Type\FontRefused;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
 
-/** Lengths for a new line that suit a small piece: the usual shadow of an inch-tall letter would be a second word beside one of a third of it. */
+/**
+ * Scales the default lengths of a new effect to small layers: the default shadow suits letters an inch tall; beside letters of a third of that it would
+ * look like a second word.
+ */
 final class NewLengths
 {
-    /** The least share of the usual lengths, and what lengths are rounded to, in inches. */
+    /** Least factor of the default lengths, and the step in inches to which lengths are rounded. */
     private const LEAST = 0.2;
 
     private const STEP = 0.005;
 
-    /** Of a piece that is no words, the share of its shorter side that stands for a letter. */
+    /** For layers other than words, the fraction of the shorter side that is taken for the letter height. */
     private const OF_SIDE = 0.25;
 
-    /** Lengths that are as usual, made to suit the piece; what was set otherwise stays. */
+    /** Adapts lengths that have their default value; other values are kept. */
     public static function ofLine(EffectLine $line, Layer $layer, Placer $placer): EffectLine
     {
         $kind = $line->is();
@@ -42,7 +45,7 @@ final class NewLengths
         return new EffectLine($line->kind, $values, $line->on);
     }
 
-    /** Inches that its letters are tall, by the middle one of them, or what stands for it. */
+    /** Median letter height in inches, or what is taken for it. */
     private static function tall(Layer $layer, Placer $placer): float
     {
         try {

@@ -10,21 +10,21 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Render\Placer;
 
 /**
- * One change of a build sheet that the core carries out. Asked for by name and values, so that an interface can send it,
- * a finding can offer it, and both mean the same. The Catalogue lists the classes.
+ * One change of a build sheet, carried out by the core. It is given by name and values, so that an interface can send it and
+ * a finding can offer it in the same form. Operations lists the classes.
  */
 abstract readonly class Operation
 {
-    /** The word that stands for it when it is sent. */
+    /** Its name in the serialised form. */
     abstract public static function name(): string;
 
-    /** Reads its values; faults are noted by the reading. */
+    /** Reads its values; faults are collected by the reading. */
     abstract public static function read(Reading $node): self;
 
-    /** @throws EditRefused when the sheet does not have what the operation is for */
+    /** @throws EditRefused if the operation does not apply to the sheet */
     abstract public function apply(Artwork $artwork, Placer $placer): Edited;
 
-    /** @return array<string, mixed> as it is sent, its name at `op` */
+    /** @return array<string, mixed> the serialised form, with its name at `op` */
     final public function toArray(): array
     {
         return ['op' => static::name()] + array_map(self::sent(...), get_object_vars($this));

@@ -16,7 +16,7 @@ use TallCrow\Artwork\Schema\ArtworkSchema;
 use TallCrow\Compose\ArrangeRefused;
 use TallCrow\Render\Placer;
 
-/** Every operation there is, and how a list of them is read and carried out. A new one is a class of its own and one entry here. */
+/** All operations; reads a list of them and carries it out. A new operation is a class of its own and one entry here. */
 final class Operations
 {
     private const CLASSES = [
@@ -27,7 +27,7 @@ final class Operations
         Refit::class, LeaveGarmentOut::class, MeanSo::class, NameColour::class, RenameColour::class, RemoveColour::class,
     ];
 
-    /** As many in one request. */
+    /** Greatest number in one request. */
     private const MOST = 200;
 
     /** @return array<string, class-string<Operation>> by name */
@@ -57,7 +57,7 @@ final class Operations
     }
 
     /**
-     * What may be sent as one operation: a JSON Schema that refers to the definitions of the artwork.
+     * A JSON Schema of one operation; it refers to the definitions of the artwork's schema.
      *
      * @return array<string, mixed>
      */
@@ -78,7 +78,7 @@ final class Operations
      * The sheet that comes out is read once more as a file would be: swatches are looked up, and what an operation
      * brought out of its bounds is refused.
      *
-     * @param  list<Operation>  $operations  each on what those before it leave
+     * @param  list<Operation>  $operations  each applied to the result of the one before
      *
      * @throws ArtworkInvalid|EditRefused|ArrangeRefused
      */

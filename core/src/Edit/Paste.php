@@ -11,12 +11,12 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
 /**
- * Lays layers that were copied, from this sheet or from another, on top of all others. Named colours that the sheet does not have come along; what
- * they name that was not copied with them and is not here is left out.
+ * Inserts copied layers, from this sheet or another, on top of all others. Named colours that the sheet lacks are added; references
+ * to layers that are neither copied nor on this sheet are removed.
  */
 final readonly class Paste extends Operation
 {
-    /** Inches by which copies lie beside their originals. */
+    /** Offset of copies from their originals in inches. */
     private const BESIDE = 0.15;
 
     /**

@@ -8,7 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Render\Placer;
 
-/** Finding layers by id for an operation, with a word where they are gone. */
+/** Finds layers by id for an operation; tells if they no longer exist. */
 final class Pieces
 {
     public const MOST = 200;
@@ -20,7 +20,7 @@ final class Pieces
     }
 
     /**
-     * Changes several layers, each where it stands.
+     * Changes several layers in place.
      *
      * @param  list<string>  $ids
      * @param  \Closure(Layer): Layer  $change
@@ -37,7 +37,7 @@ final class Pieces
     }
 
     /**
-     * The middle of the ink of several layers together, without rings and shadows; inches on the sheet.
+     * The centre of the common box of several layers' ink, without rings and shadows, in inches on the sheet.
      *
      * @param  list<string>  $ids
      * @return array{float, float}
@@ -56,7 +56,7 @@ final class Pieces
     }
 
     /**
-     * What a knockout takes from: the layers below it in its own list, or those of them that it names.
+     * The layers that a knockout clears: those below it in its own list, or those of them that it names.
      *
      * @param  list<Layer>  $layers
      * @return list<string> ids
@@ -78,7 +78,7 @@ final class Pieces
         return [];
     }
 
-    /** An id that no layer has, nor any of those given. */
+    /** An unused id, also different from those given. */
     public static function freshId(Artwork $artwork, string ...$taken): string
     {
         $taken = [...$taken, ...array_map(fn (Layer $layer): string => $layer->id, $artwork->everyLayer())];
@@ -87,7 +87,7 @@ final class Pieces
         return "line-$n";
     }
 
-    /** A copy of a layer with ids of its own, also of what it holds. */
+    /** A copy of a layer with new ids for itself and its descendants. */
     public static function copy(Artwork $artwork, Layer $layer): Layer
     {
         $taken = [];

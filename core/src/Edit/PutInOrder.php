@@ -10,7 +10,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Puts the lines of a layer in the order that reads best. */
+/** Puts the effects of a layer in the best order. */
 final readonly class PutInOrder extends Operation
 {
     public function __construct(public string $id) {}

@@ -10,7 +10,7 @@ use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Render\Placer;
 
-/** Moves the design to another print area, every measure sized alike. */
+/** Moves the design to another print area, scaling every length by one factor. */
 final readonly class Refit extends Operation
 {
     /**

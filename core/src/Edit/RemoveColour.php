@@ -9,7 +9,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Colour\Swatch;
 use TallCrow\Render\Placer;
 
-/** Takes a colour of the job away; the lines that called it keep the colour itself. */
+/** Removes a named colour of the job; effects that referred to it keep the colour's value. */
 final readonly class RemoveColour extends Operation
 {
     public function __construct(public string $name) {}

@@ -6,7 +6,7 @@ namespace TallCrow\Edit;
 
 use TallCrow\Artwork\Reading;
 
-/** Takes a line out. */
+/** Removes an effect, mask or wear. */
 final readonly class RemoveLine extends ChangesLines
 {
     /** @param  int  $line  0 is the first */

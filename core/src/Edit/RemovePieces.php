@@ -12,7 +12,7 @@ use TallCrow\Mask\Mask;
 use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
-/** Takes layers out, and out of every shield, clip and knockout that names them. */
+/** Removes layers, and removes them from every shield, clip mask and knockout that names them. */
 final readonly class RemovePieces extends Operation
 {
     /** @param  list<string>  $ids  of layers */
@@ -49,7 +49,7 @@ final readonly class RemovePieces extends Operation
     private static function without(Layer $layer, array $gone): Layer
     {
         $from = array_values(array_diff($layer->role->from, $gone));
-        // A knockout that took from those layers alone takes from nothing now, and not from all that lies below.
+        // A knockout that named only these layers clears nothing any more, rather than everything below it.
         $idle = $layer->role->from !== [] && $from === [];
 
         return $layer

@@ -9,7 +9,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Colour\Swatch;
 use TallCrow\Render\Placer;
 
-/** Gives a colour of the job another name, on every line that calls it, too. */
+/** Renames a named colour of the job, also in every effect that refers to it. */
 final readonly class RenameColour extends Operation
 {
     public function __construct(public string $from, public string $to) {}

@@ -14,13 +14,13 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Colour\Srgb;
 use TallCrow\Colour\Swatch;
 
-/** Layers of elsewhere on their way to a sheet: ids of their own, the named colours that they need, nothing named that is not there. */
+/** Prepares layers from elsewhere for a sheet: gives them unused ids, adds the named colours that they need, and removes references to missing layers. */
 final class Renaming
 {
-    /** Keys of the file's form under which other layers are named. */
+    /** Keys of the file format that refer to other layers. */
     private const NAMING = ['layer', 'from', 'shielded'];
 
-    /** Keys under which a seller's own words stand, which are no colour and no file whatever they say. */
+    /** Keys with free text, which is never taken for a colour or a file name. */
     private const SAID = ['id', 'name', 'text'];
 
     /**
@@ -44,7 +44,7 @@ final class Renaming
     }
 
     /**
-     * The layers with other colours, fonts and pictures in place of some.
+     * The layers with some colours, fonts and pictures replaced.
      *
      * @param  list<Layer>  $layers
      * @param  array<string, string>  $instead  new by old: "#rrggbb", "@Name" or the name of a file
@@ -73,7 +73,7 @@ final class Renaming
     }
 
     /**
-     * The sheet with those named colours that it does not have yet.
+     * The sheet with the named colours that it lacks added.
      *
      * @param  list<array{name: string, colour: string}>  $swatches
      */
@@ -86,7 +86,7 @@ final class Renaming
     }
 
     /**
-     * @param  array<mixed>  $data  a layer, or a part of one, in the file's form
+     * @param  array<mixed>  $data  a layer, or a part of one, as in the file
      * @param  array<string, string>  $instead
      * @return array<mixed>
      */
@@ -105,7 +105,7 @@ final class Renaming
     }
 
     /**
-     * @param  array<mixed>  $data  a layer, or a part of one, in the file's form
+     * @param  array<mixed>  $data  a layer, or a part of one, as in the file
      * @param  array<string, string>  $ids  new by old
      * @param  list<string>  $here
      * @return array<mixed>

@@ -12,7 +12,7 @@ use TallCrow\Render\Placer;
 /** Moves a layer to another place in the print order of its own list. */
 final readonly class Reorder extends Operation
 {
-    /** @param  int  $to  0 is the first that is printed */
+    /** @param  int  $to  0 is the bottom layer */
     public function __construct(public string $id, public int $to) {}
 
     public static function name(): string

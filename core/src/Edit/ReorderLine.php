@@ -6,7 +6,7 @@ namespace TallCrow\Edit;
 
 use TallCrow\Artwork\Reading;
 
-/** Moves a line to another place among its like. */
+/** Moves an effect, mask or wear to another place in its list. */
 final readonly class ReorderLine extends ChangesLines
 {
     /** @param  int  $from  0 is the first */

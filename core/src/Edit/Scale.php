@@ -9,7 +9,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Sizes layers and every measure on them (rings, gaps, feathers, wear) by one factor, about the middle that they have together. */
+/** Scales layers and every length on them (rings, gaps, feathers, wear) by one factor about the centre of their common box. */
 final readonly class Scale extends Operation
 {
     /** @param  list<string>  $ids  of layers */

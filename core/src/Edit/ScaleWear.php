@@ -10,10 +10,10 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
-/** Takes more or less by every line of wear: of the sheet, and of the layers named or of all. */
+/** Scales the amount of all wear: of the sheet, and of the layers named or of all. */
 final readonly class ScaleWear extends Operation
 {
-    /** @param  list<string>  $ids  of layers; none for all at the top */
+    /** @param  list<string>  $ids  of layers; empty for all at the top level */
     public function __construct(public array $ids, public float $by) {}
 
     public static function name(): string

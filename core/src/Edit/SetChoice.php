@@ -12,11 +12,11 @@ use TallCrow\Effect\ParameterKind;
 use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
-/** Sets a word of a line to another that it offers, or a colour: the paper of a fill, the colour of a ring, the texture of wear. */
+/** Sets a choice or colour of an effect or of wear: the paper of a fill, the colour of a ring, the texture of wear. */
 final readonly class SetChoice extends Operation
 {
     /**
-     * @param  string  $id  nothing for wear of the whole sheet
+     * @param  string  $id  empty for wear of the whole sheet
      * @param  int  $line  0 is the first
      * @param  string  $name  of an effect's parameter; "texture" of wear
      */
@@ -63,7 +63,7 @@ final readonly class SetChoice extends Operation
         return $lines;
     }
 
-    /** A value that the line does not offer is refused where the sheet is read once more. */
+    /** A value that the effect does not offer is refused when the sheet is read again. */
     private function effect(EffectLine $line): EffectLine
     {
         foreach ($line->is()::parameters() as $parameter) {

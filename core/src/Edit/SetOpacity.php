@@ -9,7 +9,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Prints a layer weaker, or at full strength. */
+/** Sets the opacity of a layer. */
 final readonly class SetOpacity extends Operation
 {
     public function __construct(public string $id, public float $opacity) {}

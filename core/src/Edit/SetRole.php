@@ -12,7 +12,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Artwork\Role;
 use TallCrow\Render\Placer;
 
-/** Makes a layer ink, a knockout, or a piece that is set in its own gap. */
+/** Makes a layer ink, a knockout, or ink set in its own gap. */
 final readonly class SetRole extends Operation
 {
     public function __construct(public string $id, public Role $role) {}

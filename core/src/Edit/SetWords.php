@@ -9,7 +9,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Render\Placer;
 
-/** Gives a piece of type other words. */
+/** Changes the words of a text layer. */
 final readonly class SetWords extends Operation
 {
     public function __construct(public string $id, public string $text) {}

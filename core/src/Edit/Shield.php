@@ -11,8 +11,8 @@ use TallCrow\Render\Placer;
 use TallCrow\Texture\Wear;
 
 /**
- * Keeps the ink of a layer from the wear of the sheet, and halves what its own wear takes; of a knockout the ink about it, and the wear of what it takes
- * from.
+ * Protects a layer's ink from the sheet's wear and halves its own wear; for a knockout, protects the ink around it and halves the wear of the layers
+ * it clears.
  */
 final readonly class Shield extends Operation
 {

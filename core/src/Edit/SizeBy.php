@@ -9,12 +9,12 @@ use TallCrow\Artwork\LetterSize;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Sizes words by their letters: each as large as it is now, or all to one size. Pieces without words stay. */
+/** Sizes words by their letters: each at its present size, or all at one size. Layers without words are not changed. */
 final readonly class SizeBy extends Operation
 {
     /**
      * @param  list<string>  $ids  of layers
-     * @param  ?float  $size  inches; null for as large as each is now
+     * @param  ?float  $size  inches; null to keep the present sizes
      */
     public function __construct(public array $ids, public LetterSize $by, public ?float $size) {}
 

@@ -9,7 +9,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Compose\Arrange;
 use TallCrow\Render\Placer;
 
-/** Leaves the same gap between neighbours; without a gap of its own the first and the last stay where they are. */
+/** Makes the gaps between neighbours equal; if no gap is given, the first and the last keep their places. */
 final readonly class Space extends Operation
 {
     /**

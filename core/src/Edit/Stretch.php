@@ -8,7 +8,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Gives a layer a width and a height of their own, as large as it is now. */
+/** Makes a layer's width and height independent of one another, at its present size. */
 final readonly class Stretch extends Operation
 {
     public function __construct(public string $id) {}

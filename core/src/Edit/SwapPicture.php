@@ -12,7 +12,7 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Effect\Stage;
 use TallCrow\Render\Placer;
 
-/** Shows another picture in the place of a layer's own, without what retouched the pixels of the old one. */
+/** Replaces a layer's picture by another and removes the retouching of the old one. */
 final readonly class SwapPicture extends Operation
 {
     public function __construct(public string $id, public string $file) {}

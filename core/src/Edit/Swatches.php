@@ -9,12 +9,12 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Colour\Swatch;
 
-/** The colours of a job by name, for the operations on them. */
+/** Helpers for operations on the named colours of a job. */
 final class Swatches
 {
     public const MOST = 64;
 
-    /** @throws EditRefused when the name cannot be had */
+    /** @throws EditRefused if the name is taken or not allowed */
     public static function free(Artwork $artwork, string $name): void
     {
         foreach ($artwork->swatches as $swatch) {
@@ -39,9 +39,9 @@ final class Swatches
     }
 
     /**
-     * Every colour on the line of an effect, changed.
+     * Applies a change to every colour of all effects.
      *
-     * @param  \Closure(string): string  $change  from "#rrggbb" or "@Name" to the like
+     * @param  \Closure(string): string  $change  from "#rrggbb" or "@Name" to the same form
      */
     public static function recoloured(Artwork $artwork, \Closure $change): Artwork
     {

@@ -11,10 +11,10 @@ use TallCrow\Mask\FreehandMask;
 use TallCrow\Mask\Usual;
 use TallCrow\Render\Placer;
 
-/** Makes the part of a picture within a line drawn by hand a layer of its own, over what is left. */
+/** Splits the part of a picture inside a hand-drawn outline off as a layer of its own, above the rest. */
 final readonly class TakeOut extends Operation
 {
-    /** @param  list<array{float, float}>  $points  in shares of the box of the layer */
+    /** @param  list<array{float, float}>  $points  as fractions of the layer's box */
     public function __construct(public string $id, public array $points) {}
 
     public static function name(): string

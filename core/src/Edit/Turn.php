@@ -9,7 +9,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Turns layers clockwise about the middle that they have together. */
+/** Rotates layers clockwise about the centre of their common box. */
 final readonly class Turn extends Operation
 {
     /** @param  list<string>  $ids  of layers */

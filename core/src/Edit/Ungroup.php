@@ -9,7 +9,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Artwork\Reading;
 use TallCrow\Render\Placer;
 
-/** Takes a group apart: its layers stand where it stood. */
+/** Ungroups a group: its layers take its place in the order. */
 final readonly class Ungroup extends Operation
 {
     public function __construct(public string $id) {}

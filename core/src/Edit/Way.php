@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Edit;
 
-/** A way on the sheet. */
+/** A direction on the sheet. */
 enum Way: string
 {
     case Across = 'across';

@@ -12,11 +12,11 @@ use TallCrow\Measure\Refit;
 use TallCrow\Render\InkBox;
 use TallCrow\Render\Renderer;
 
-/** A design cut to its ink, on a sheet of its own, as it lies on film. */
+/** Crops a design to its ink, on a sheet of its own, for placing it on film. */
 final class GangCut
 {
     /**
-     * @param  ?float  $width  inches of its ink; null as the design has it
+     * @param  ?float  $width  width of its ink in inches; null to keep the design's own
      *
      * @throws GangRefused when it has no ink
      */
@@ -30,7 +30,7 @@ final class GangCut
     }
 
     /**
-     * Of its ink that lies on the sheet.
+     * The box of its ink on the sheet.
      *
      * @throws GangRefused
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Gang;
 
-/** A design that goes on a gang sheet, so many times. Lengths are inches. */
+/** A design for a gang sheet and the number of its copies. Lengths are in inches. */
 final readonly class GangPiece
 {
     public function __construct(
@@ -12,7 +12,7 @@ final readonly class GangPiece
         public float $width,
         public float $height,
         public int $count,
-        /** Whether it may lie turned by a quarter. */
+        /** Whether it may be rotated by 90°. */
         public bool $turns = true,
     ) {
         if ($width <= 0 || $height <= 0 || $count < 1) {

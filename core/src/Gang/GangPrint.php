@@ -8,15 +8,15 @@ use TallCrow\Colour\Srgb;
 use TallCrow\Measure\Ppi;
 use TallCrow\Raster\Image;
 
-/** The sheets of film as pictures: every copy in its place, with marks for the knife if they are wanted. */
+/** Draws the sheets of film: every copy in its place, with crop marks if wanted. */
 final class GangPrint
 {
-    /** Inches: how long and wide a crop mark is; it stays within the gap. */
+    /** Length and width of a crop mark in inches; it stays within the gap. */
     private const MARK = [0.1, 0.01];
 
     /**
-     * @param  list<Image>  $pictures  of each piece, upright, at that ppi
-     * @param  bool  $marks  ticks at the corners of each copy, where the gap has room for them
+     * @param  list<Image>  $pictures  one per piece, not rotated, at the given ppi
+     * @param  bool  $marks  whether to draw crop marks at the corners of each copy, if the gap has room for them
      * @return list<Image> one for each sheet
      */
     public static function sheets(Layout $layout, array $pictures, Ppi $ppi, bool $marks): array
@@ -34,7 +34,7 @@ final class GangPrint
         return array_values($sheets);
     }
 
-    /** Two ticks outside each corner of a copy. */
+    /** Draws two crop marks outside each corner of a copy. */
     private static function marked(Image $sheet, int $left, int $top, int $width, int $height, float $gap, Ppi $ppi): Image
     {
         $wide = max(1, (int) round(self::MARK[1] * $ppi->value));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Gang;
 
-/** Pieces that cannot be laid on a film. */
+/** Pieces that cannot be placed on the film. */
 final class GangRefused extends \DomainException
 {
     public static function piece(string $name): self

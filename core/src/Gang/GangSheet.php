@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Gang;
 
-/** Film to lay pieces on: sheets of one size, or a roll of one width. Lengths are inches. */
+/** The film: sheets of one size, or a roll of one width. Lengths are in inches. */
 final readonly class GangSheet
 {
     /**
-     * @param  ?float  $length  null for a roll, of which as much is used as is needed
-     * @param  float  $gap  between pieces, for the knife
+     * @param  ?float  $length  null for a roll, which is used as far as needed
+     * @param  float  $gap  between pieces, for cutting
      * @param  float  $margin  at the edges
      */
     public function __construct(

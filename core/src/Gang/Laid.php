@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Gang;
 
-/** Where one copy of a piece lies, by its top left corner. */
+/** The position of one copy of a piece: its upper left corner. */
 final readonly class Laid
 {
     public function __construct(

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Gang;
 
-/** All copies on their sheets. */
+/** The positions of all copies on their sheets. */
 final readonly class Layout
 {
     /**
      * @param  list<Laid>  $laid
-     * @param  list<float>  $lengths  of film that each sheet uses, inches
+     * @param  list<float>  $lengths  length of film that each sheet uses, in inches
      */
     public function __construct(
         public GangSheet $film,
@@ -17,19 +17,19 @@ final readonly class Layout
         public array $lengths,
     ) {}
 
-    /** Square inches of film that are used. */
+    /** Area of film used, in square inches. */
     public function area(): float
     {
         return array_sum($this->lengths) * $this->film->width;
     }
 
-    /** Square inches that the pieces need by themselves: no layout uses less. */
+    /** Total area of the pieces in square inches: a lower bound for any layout. */
     public function bound(): float
     {
         return array_sum(array_map(fn (Laid $one): float => $one->width * $one->height, $this->laid));
     }
 
-    /** Share of the film that is not covered by pieces. */
+    /** Fraction of the film not covered by pieces. */
     public function waste(): float
     {
         return $this->area() > 0 ? 1 - $this->bound() / $this->area() : 0.0;

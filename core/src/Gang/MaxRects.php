@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace TallCrow\Gang;
 
 /**
- * Packs rectangles by maximal free rectangles (J. Jylänki, "A Thousand Ways to Pack the Bin", 2010): the free space is kept as all
- * largest rectangles in it, and each piece goes where a rule says. Several orders and rules are tried, and the layout that uses
- * the least film is taken; orders that tie are told apart by their place in the list, so the same pieces always lie the same.
+ * Packs rectangles by maximal free rectangles (J. Jylänki, "A Thousand Ways to Pack the Bin", 2010): the free space is stored as all
+ * its maximal rectangles, and each piece is placed by a rule. Several orders and rules are tried, and the layout that uses the
+ * least film is taken; ties are broken by the order of the list, so the same pieces always give the same layout.
  */
 final class MaxRects
 {
     public const MOST = 2000;
 
-    /** Sheets beyond this are not begun. */
+    /** Greatest number of sheets. */
     private const MOST_SHEETS = 400;
 
     private const NEGLIGIBLE = 1e-6;
@@ -43,7 +43,7 @@ final class MaxRects
         foreach (self::orders() as $order) {
             usort($copies, fn (array $a, array $b): int => $order($b[1]) <=> $order($a[1]) ?: $a[0] <=> $b[0]);
             foreach (self::rules() as $rule) {
-                // Pieces as they lie best one by one, all of them upright, all of them flat.
+                // Each piece in its better orientation, then all upright, then all lying.
                 foreach ([null, true, false] as $upright) {
                     $layout = self::laid($copies, $film, $rule, $upright);
                     if ($best === null || $layout->area() < $best->area() - self::NEGLIGIBLE) {
@@ -62,7 +62,7 @@ final class MaxRects
      */
     private static function laid(array $copies, GangSheet $film, \Closure $rule, ?bool $upright): Layout
     {
-        // Each piece takes its gap along, and the film is as much larger, so that none is left at the far edges.
+        // Each piece is enlarged by the gap, and the film too, so that no gap is added at the far edges.
         $longest = array_sum(array_map(fn (array $copy): float => max($copy[1]->width, $copy[1]->height) + $film->gap, $copies)) + $film->gap;
         $pack = new self($film, $film->width - 2 * $film->margin + $film->gap, $film->length === null ? $longest : $film->length - 2 * $film->margin + $film->gap);
         $laid = array_map(fn (array $copy): Laid => $pack->put($copy[0], $copy[1], $rule, $upright), $copies);
@@ -78,7 +78,7 @@ final class MaxRects
     private function put(int $number, GangPiece $piece, \Closure $rule, ?bool $upright): Laid
     {
         $ways = [[$piece->width, $piece->height, false], ...($piece->turns ? [[$piece->height, $piece->width, true]] : [])];
-        // One that would not fit the other way keeps both.
+        // If the piece does not fit in the wanted orientation, both are allowed.
         $wanted = array_values(array_filter($ways, fn (array $way): bool => $upright === null || $upright === ($way[1] >= $way[0]) && $this->width + self::NEGLIGIBLE >= $way[0] + $this->film->gap && $this->length + self::NEGLIGIBLE >= $way[1] + $this->film->gap));
         $ways = $wanted === [] ? $ways : $wanted;
         for ($sheet = 0; $sheet < self::MOST_SHEETS; $sheet++) {
@@ -105,7 +105,7 @@ final class MaxRects
         throw GangRefused::tooMany(self::MOST);
     }
 
-    /** Takes a rectangle out of the free space of a sheet. */
+    /** Removes a rectangle from the free space of a sheet. */
     private function take(int $sheet, float $left, float $top, float $width, float $height): void
     {
         $next = [];
@@ -126,7 +126,7 @@ final class MaxRects
     }
 
     /**
-     * Whether a rectangle lies in another of the list; of two alike the first stays.
+     * Whether a rectangle lies within another of the list; of equal rectangles the first is kept.
      *
      * @param  array{float, float, float, float}  $one
      * @param  list<array{float, float, float, float}>  $all
@@ -144,7 +144,7 @@ final class MaxRects
         return false;
     }
 
-    /** @return list<\Closure(GangPiece): float> the larger first */
+    /** @return list<\Closure(GangPiece): float> sort keys; larger values first */
     private static function orders(): array
     {
         return [
@@ -154,7 +154,7 @@ final class MaxRects
         ];
     }
 
-    /** @return list<\Closure(array{float, float, float, float}, float, float): array{float, float}> the lesser the better: bottom-left, best short side */
+    /** @return list<\Closure(array{float, float, float, float}, float, float): array{float, float}> scores, lower is better: bottom-left and best short side fit */
     private static function rules(): array
     {
         return [

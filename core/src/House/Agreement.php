@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\House;
 
-/** One figure of a file as we made it and as the house measured it. */
+/** Compares one figure of a file as written by us with the same figure as measured by the house. */
 final readonly class Agreement
 {
-    /** Share by which a density may be told otherwise: files state it in whole pixels to the metre (PNG, pHYs). */
+    /** Allowed relative difference of the resolution, since files state it in whole pixels per metre (PNG, pHYs). */
     private const PPI_SHARE = 0.002;
 
     private function __construct(
@@ -18,7 +18,7 @@ final readonly class Agreement
     ) {}
 
     /**
-     * Ours against theirs; what one of them does not tell is left out.
+     * Compares our figures with theirs; figures that one side does not state are left out.
      *
      * @return list<self>
      */

@@ -10,7 +10,10 @@ use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\UnreadableLength;
 use TallCrow\Measure\UnusableMeasure;
 
-/** Places of a house as a table (RFC 4180): product, place, width, height, ppi, least ppi, margin. Lengths in px, in or mm, as written. */
+/**
+ * Reads the print places of a house from a CSV table (RFC 4180) with the columns product, place, width, height, ppi, least ppi and margin. Lengths carry
+ * their unit: px, in or mm.
+ */
 final class AreasCsv
 {
     private const HEADINGS = ['product', 'place', 'width', 'height', 'ppi', 'least', 'margin'];
@@ -27,7 +30,7 @@ final class AreasCsv
     }
 
     /**
-     * @return array{list<HousePlace>, list<string>} places, and what was wrong by row and column; a bad row is left, the rest stands
+     * @return array{list<HousePlace>, list<string>} the places, and the errors by row and column; a row with an error is skipped
      */
     public static function read(string $csv): array
     {

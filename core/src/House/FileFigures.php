@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\House;
 
-/** What is measured of a print file, by us or by a house. */
+/** Figures of a print file, measured by us or by a house. */
 final readonly class FileFigures
 {
     /**
-     * @param  float  $ppi  at the width in which it is printed; 0 where it is not told
-     * @param  ?bool  $transparent  whether it has an alpha channel; null where it is not told
-     * @param  string  $colours  such as "sRGB"; empty where it is not told
+     * @param  float  $ppi  at the printed width; 0 if not stated
+     * @param  ?bool  $transparent  whether it has an alpha channel; null if not stated
+     * @param  string  $colours  such as "sRGB"; empty if not stated
      */
     public function __construct(
         public int $width,
@@ -28,7 +28,7 @@ final readonly class FileFigures
         return ['width' => $this->width, 'height' => $this->height, 'ppi' => $this->ppi, 'transparent' => $this->transparent, 'colours' => $this->colours, 'bytes' => $this->bytes, 'sha256' => $this->sha256];
     }
 
-    /** @param  array<array-key, mixed>  $data  from outside; what is no figure is 0 or empty */
+    /** @param  array<array-key, mixed>  $data  untrusted; values of the wrong type become 0 or empty */
     public static function read(array $data): self
     {
         $number = fn (string $key): float => is_numeric($data[$key] ?? null) ? (float) $data[$key] : 0.0;

@@ -14,11 +14,11 @@ use TallCrow\Render\InkBox;
 use TallCrow\Render\Placer;
 use TallCrow\Render\Renderer;
 
-/** A design as it goes to a place of a house, and what that does to it. */
+/** A design refitted to a house's print place, with the consequences of the refit. */
 final readonly class Fit
 {
     /**
-     * @param  float  $scale  of every measure
+     * @param  float  $scale  factor applied to every length
      * @param  ?Box  $ink  on the new sheet, inches
      */
     private function __construct(
@@ -53,7 +53,7 @@ final readonly class Fit
             ? $artwork->withSheet(Sheet::of($to))->withLayers(array_map(fn (Layer $layer): Layer => self::spread($layer, $to->widthInches() / $from->widthInches(), $to->heightInches() / $from->heightInches()), $artwork->layers))
             : $artwork->laidOn(Sheet::of($to), Refit::by($scale, $shiftX, $shiftY), $fitting->kept(...));
 
-        // Ink that is sized as a whole need not be drawn again to be found.
+        // If all ink is scaled by one factor, its box is computed without drawing it again.
         $isWhole = $mode !== FitMode::Spread && $fitting->keep === [];
         $fittedInk = $isWhole ? $ink?->transformed(Affine::scale($scale, $scale)->then(Affine::shift($shiftX, $shiftY))) : InkBox::of($fitted, $renderer);
 
@@ -61,7 +61,7 @@ final readonly class Fit
     }
 
     /**
-     * What is to be known before it is sent: what falls off, what falls under the house's ppi, what comes near the edge.
+     * What to know before sending it: parts that fall off the sheet, pictures below the house's ppi, ink near the edge.
      *
      * @return list<FitNote>
      */

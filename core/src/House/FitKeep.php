@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\House;
 
-/** Measures that stay as they were printed while the rest of a design is sized for another area. */
+/** Lengths that keep their printed size while the rest of a design is scaled to another area. */
 enum FitKeep: string
 {
-    /** Words stay as large as they are, about their own middle. */
+    /** Words keep their size; their centres move with the design. */
     case Words = 'words';
 
-    /** Gaps, and the cloth that a piece leaves free about itself. */
+    /** Gaps, including the margin of cloth that a knockout leaves free. */
     case Gaps = 'gaps';
 
     /** Widths of rings and hollow letters. */

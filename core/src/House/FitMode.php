@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace TallCrow\House;
 
-/** How a design made for one print area goes to another. */
+/** How a design made for one print area is refitted to another. */
 enum FitMode: string
 {
-    /** As large as fits, every measure alike. */
+    /** As large as fits, everything scaled by one factor. */
     case Contain = 'contain';
     case Width = 'width';
     case Height = 'height';
 
-    /** Its ink as large as fits within the safe margin. */
+    /** The ink's box is made as large as fits within the safe margin. */
     case Ink = 'ink';
 
-    /** Every measure as it is, in the middle. */
+    /** Not scaled, centred. */
     case Inches = 'inches';
 
-    /** Every measure as it is, as far below the collar as before. */
+    /** Not scaled, at the same distance below the collar. */
     case Place = 'place';
 
-    /** Pieces keep their inches and move apart with the area. */
+    /** Pieces keep their size; the distances between them grow with the area. */
     case Spread = 'spread';
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\House;
 
-/** Something that a refit does to a design. */
+/** One consequence of a refit. */
 final readonly class FitNote
 {
     public function __construct(
-        /** Whether a house would send it back. */
+        /** Whether a house would reject the file for it. */
         public bool $grave,
         public string $says,
         public string $mend,

@@ -8,7 +8,7 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Effect\Edge;
 use TallCrow\Effect\MeasuresEdge;
 
-/** How a design is sized for a place, and which measures do not follow. */
+/** How a design is scaled for a place, and which lengths keep their size. */
 final readonly class Fitting
 {
     /** @param  list<FitKeep>  $keep */
@@ -20,7 +20,7 @@ final readonly class Fitting
     }
 
     /**
-     * As it was written down; what is not known any more is left out.
+     * From stored data; words that are no longer known are left out.
      *
      * @param  array{mode?: string, keep?: list<string>, ...}  $told
      */
@@ -35,7 +35,7 @@ final readonly class Fitting
         return ['mode' => $this->mode->value, 'keep' => array_map(fn (FitKeep $one): string => $one->value, $this->keep)];
     }
 
-    /** A layer that was sized for another area, with the measures of before where they are kept. */
+    /** A layer after it was scaled for another area, with the lengths that are to be kept set back to what they were. */
     public function kept(Layer $before, Layer $after): Layer
     {
         if ($this->keep === []) {
@@ -52,7 +52,7 @@ final readonly class Fitting
         }
         $role = ($this->keeps(FitKeep::Gaps) ? $before : $after)->role;
         if ($this->keepsWords($before)) {
-            // Copies stand about a point or on an axis of their own: that point goes where the sized one lies, and the words keep their way to it.
+            // Copies are laid around a centre or an axis: it takes its scaled position, and the words keep their distance to it.
             [$wasX, $wasY] = $before->repeat?->on ? [$before->repeat->x, $before->repeat->y] : $before->middle();
             [$isX, $isY] = $after->repeat?->on ? [$after->repeat->x, $after->repeat->y] : $after->middle();
 

@@ -14,7 +14,7 @@ use TallCrow\Export\FileKind;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 
-/** A print house: what it prints on, and what it asks of files. docs/house-format.md describes the form in which it is kept. */
+/** A print house: the products it prints on and its requirements for files. docs/house-format.md describes the file format. */
 final readonly class House
 {
     public const FORMAT = 'tallcrow.house/1';

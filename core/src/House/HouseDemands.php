@@ -11,10 +11,10 @@ use TallCrow\Preflight\Group;
 use TallCrow\Preflight\Method;
 use TallCrow\Preflight\Verdict;
 
-/** What houses ask of a design, told in the inches of its own sheet: a line that is printed half as wide must be twice as wide here. */
+/** The requirements of houses, converted to inches of the design's own sheet: if the print is half the size, the least width of a line doubles. */
 final class HouseDemands
 {
-    /** @param  non-empty-list<Fit>  $fits  the strictest counts, figure by figure */
+    /** @param  non-empty-list<Fit>  $fits  of each figure the strictest value is taken */
     public static function strictest(array $fits, PrintMethod $printed): Demands
     {
         $usual = Method::of($printed);
@@ -31,7 +31,7 @@ final class HouseDemands
     }
 
     /**
-     * What is to be known of a design at a place, as findings.
+     * The notes of a refit as findings.
      *
      * @return list<Finding>
      */

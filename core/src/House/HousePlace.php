@@ -8,19 +8,19 @@ use TallCrow\Artwork\Garment;
 use TallCrow\Export\FileKind;
 use TallCrow\Measure\PrintArea;
 
-/** One place on one product of a house, with all that the house asks of a file for it. Lengths are inches. */
+/** A print place on a product of a house, with the house's requirements for its file. Lengths are in inches. */
 final readonly class HousePlace
 {
     /**
-     * @param  string  $product  in the house's own naming, such as "Heavy tee"
+     * @param  string  $product  the house's own name for it, such as "Heavy tee"
      * @param  string  $place  such as "front" or "left sleeve"
-     * @param  float  $least  ppi that is accepted at the house's width; the area's own is wanted
-     * @param  float  $margin  that stays free at each edge
+     * @param  float  $least  the least ppi accepted at the printed width; the area's own ppi is preferred
+     * @param  float  $margin  margin to keep free along each edge
      * @param  ?float  $mostMegabytes  of 1,000,000 bytes; null for no limit
-     * @param  ?float  $finestLine  null where the method's usual limit holds
-     * @param  ?float  $smallestWords  height of small letters; null where the method's usual limit holds
-     * @param  bool  $mirrored  the whole sheet, for transfers that are laid on face down
-     * @param  list<Garment>  $cloths  on offer; none where the house does not say
+     * @param  ?float  $finestLine  null for the usual limit of the print method
+     * @param  ?float  $smallestWords  least height of lower-case letters; null for the usual limit of the print method
+     * @param  bool  $mirrored  whether the whole sheet is mirrored, for transfers that are applied face down
+     * @param  list<Garment>  $cloths  garment colours on offer; empty if the house does not state them
      */
     public function __construct(
         public string $product,
@@ -37,7 +37,7 @@ final readonly class HousePlace
         public array $cloths = [],
     ) {}
 
-    /** By which it is asked for within its house. */
+    /** Identifies the place within its house. */
     public function key(): string
     {
         return mb_strtolower("$this->product/$this->place");

@@ -7,7 +7,7 @@ namespace TallCrow\House;
 use TallCrow\Artwork\Reading;
 use TallCrow\Measure\PrintArea;
 
-/** How a house wants its files called: letters and slots in braces, such as "{title}-{place}-{width}x{height}". */
+/** A house's pattern for file names: text with placeholders in braces, such as "{title}-{place}-{width}x{height}". */
 final readonly class NamePattern
 {
     public const USUAL = '{title}-{product}-{place}';
@@ -38,15 +38,15 @@ final readonly class NamePattern
     }
 
     /**
-     * A file's name without its ending: small letters, digits and dashes, as every house can take it.
+     * The file name without its extension, in lower-case letters, digits and hyphens, which every house accepts.
      *
-     * @param  string  $colour  of the cloth, where the file is for one alone
+     * @param  string  $colour  of the cloth, if the file is for one cloth only
      */
     public function name(string $title, string $house, string $product, string $place, PrintArea $area, \DateTimeImmutable $on, string $colour = ''): string
     {
         $values = ['title' => $title, 'house' => $house, 'product' => $product, 'place' => $place, 'colour' => $colour, 'width' => (string) $area->width, 'height' => (string) $area->height, 'ppi' => (string) round($area->ppi->value), 'date' => $on->format('Y-m-d')];
         $name = (string) preg_replace_callback('/\{(\w+)\}/', fn (array $slot): string => self::plain($values[$slot[1]] ?? ''), $this->pattern);
-        // A slot without a value leaves no double dash behind.
+        // An empty placeholder must not leave two hyphens in a row.
         $name = trim((string) preg_replace('/[-_]{2,}/', '-', self::plain($name)), '-_');
 
         return $name === '' ? 'design' : substr($name, 0, self::MOST);

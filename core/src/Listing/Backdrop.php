@@ -12,10 +12,10 @@ use TallCrow\Raster\Image;
 use TallCrow\Raster\ImageFile;
 use TallCrow\Raster\Laid;
 
-/** What lies behind a garment, with what is strewn about it: all drawn, all by a seed. */
+/** The background of a listing picture with the props scattered on it, drawn from a random seed. */
 final class Backdrop
 {
-    /** Levels of its dark and light, and shares of red, green and blue. */
+    /** Dark and light level, and factors of red, green and blue. */
     private const TONES = [
         'plain' => [222, 232, [1.0, 0.985, 0.955]], 'paper' => [205, 236, [1.0, 0.97, 0.9]], 'wood' => [96, 168, [1.0, 0.8, 0.6]], 'pale' => [206, 226, [0.98, 0.98, 0.92]],
     ];
@@ -40,7 +40,7 @@ final class Backdrop
         return $picture;
     }
 
-    /** Each with its soft shadow. */
+    /** Draws each prop with a soft shadow. */
     private static function strewn(Image $below, Strewn $strewn, Scene $scene, int $number): Image
     {
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($scene->seed + 21 + 100 * $number));

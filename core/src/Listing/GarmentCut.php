@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Listing;
 
 /**
- * A garment as we draw it, in inches: the middle line is x = 0, the neck point y = 0. garments.json gives the right half; the left
- * mirrors it. The bench draws from the same file.
+ * The outline of a garment in inches: its centre line is x = 0, the neck point y = 0. garments.json gives the right half; the left half is its mirror
+ * image. The bench draws from the same file.
  *
  * @phpstan-type Cut array{half: list<list<float>>, neck: array{front: float, back: float, half: float}, top: float, body: array{width: float, height: float}, length: float, seams: array{front: list<string>, back: list<string>}, above: float, extra: ?string}
  */
@@ -15,7 +15,7 @@ final readonly class GarmentCut
     /** @param  Cut  $cut */
     private function __construct(private array $cut) {}
 
-    /** Of a product; one that is not drawn is shown as a tee. */
+    /** The outline for a product; products without an outline are shown as a tee. */
     public static function of(string $product): self
     {
         $all = self::all();
@@ -32,7 +32,7 @@ final readonly class GarmentCut
         return $all ??= (array) json_decode((string) file_get_contents(__DIR__.'/garments.json'), true, 12, JSON_THROW_ON_ERROR);
     }
 
-    /** Where the print area begins below the neck point. */
+    /** Distance from the neck point down to the print area. */
     public function top(): float
     {
         return $this->cut['top'];
@@ -43,7 +43,7 @@ final readonly class GarmentCut
         return $this->cut['length'];
     }
 
-    /** Room above the neck point, for a hood or handles. */
+    /** Space above the neck point, for a hood or handles. */
     public function above(): float
     {
         return $this->cut['above'];
@@ -60,7 +60,7 @@ final readonly class GarmentCut
         return $this->cut['extra'];
     }
 
-    /** @return list<string> paths, each to be mirrored too */
+    /** @return list<string> paths of the right half, to be drawn mirrored as well */
     public function seams(bool $back): array
     {
         return $this->cut['seams'][$back ? 'back' : 'front'];

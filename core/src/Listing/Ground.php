@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Listing;
 
-/** What a garment lies on or hangs before; all are drawn by us. */
+/** The background of a listing picture; all are drawn by this program. */
 enum Ground: string
 {
     case Plain = 'plain';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Listing;
 
-/** The most that a market takes, as the seller states it; null where there is no limit. */
+/** A marketplace's limits on listing texts, as stated by the seller; null means no limit. */
 final readonly class ListingLimits
 {
     public function __construct(
@@ -12,7 +12,7 @@ final readonly class ListingLimits
         public ?int $title = null,
         /** Characters of the description. */
         public ?int $description = null,
-        /** How many tags. */
+        /** Number of tags. */
         public ?int $tags = null,
         /** Characters of one tag. */
         public ?int $tag = null,

@@ -15,20 +15,20 @@ use TallCrow\Raster\Laid;
 use TallCrow\Raster\Sampling;
 
 /**
- * Draws a design on a garment. One height map of folds bends the art (each pixel is taken from beside itself, by the slope) and shades
- * cloth and art alike (by the slope towards the light, Lambert's law for a flat cloth lit from the upper left), so that both belong together.
+ * Draws a design on a garment. One height map of folds displaces the art (in proportion to the slope) and shades cloth and art alike
+ * (Lambert's law, lit from the upper left), so that the art looks printed on the cloth.
  */
 final class ListingPicture
 {
-    /** Inches about the garment. */
+    /** Margin around the garment in inches. */
     private const ROOM = 1.6;
 
-    /** Inches that art moves where the cloth rises by its full height within an inch. */
+    /** Displacement of the art in inches where the height map rises by its full range within an inch. */
     private const BEND = 0.05;
 
     private const COARSE = 5;
 
-    /** Half the width and the length of a garment that is folded to a packet, in inches. */
+    /** Half the width, and the length, of a folded garment in inches. */
     private const PACKET = [6.6, 15.0];
 
     private float $scale;
@@ -60,14 +60,14 @@ final class ListingPicture
         $this->y = ($scene->height - ($foot - $above) * $this->scale) / 2;
     }
 
-    /** Pixels to the inch at which the art is best drawn for a scene. */
+    /** The resolution at which to draw the art for a scene, in pixels per inch. */
     public static function ppi(Scene $scene): float
     {
         return (new self($scene, GarmentCut::of($scene->product)))->scale;
     }
 
     /**
-     * All that does not depend on the cloth's colour, drawn once for every colour on offer.
+     * Draws all that does not depend on the cloth's colour, once for all colours on offer.
      *
      * @param  Image  $art  the whole print area, transparent, at the scene's ppi
      */
@@ -76,7 +76,7 @@ final class ListingPicture
         $cut = GarmentCut::of($scene->product);
         $picture = new self($scene, $cut);
         $picture->mask = $picture->painted($picture->silhouette('#fff'))->alpha()->settled();
-        // Folds are soft: they are reckoned on a small picture, and drawn out.
+        // Folds are smooth: compute them on a small picture and enlarge it.
         $small = new self($scene->shrunk(self::COARSE), $cut);
         $picture->rough = $small->painted($small->silhouette('#fff'))->alpha()->settled();
         $height = $small->folds()->linear($scene->sheet->folds, 128 * (1 - $scene->sheet->folds))->settled();
@@ -99,7 +99,7 @@ final class ListingPicture
         return self::over($this->ground, $turn == 0.0 ? $garment : $this->turned($garment, $turn))->settled();
     }
 
-    /** About the middle of the picture, clockwise. */
+    /** Rotated clockwise about the picture's centre. */
     private function turned(Image $garment, float $degrees): Image
     {
         [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
@@ -111,7 +111,7 @@ final class ListingPicture
     private function silhouette(string $fill): string
     {
         if ($this->scene->sheet->view === SceneView::Folded) {
-            // What is folded behind shows as a second edge.
+            // The parts folded behind show as a second edge.
             return $this->packet(sprintf('<path d="%s" fill="%s"/>', $this->cut->outline($this->scene->back), $fill), 0.0).$this->packet("<rect x=\"-60\" y=\"2\" width=\"120\" height=\"60\" fill=\"$fill\"/>", 0.16);
         }
         $extra = $this->cut->extra();
@@ -119,7 +119,7 @@ final class ListingPicture
         return ($extra === null ? '' : "<path d=\"$extra\" fill=\"$fill\"/>").sprintf('<path d="%s" fill="%s"/>', $this->cut->outline($this->scene->back), $fill);
     }
 
-    /** The part of a drawing that shows when sleeves and foot are folded behind. */
+    /** The part of a drawing that is visible when the sleeves and the lower end are folded behind. */
     private function packet(string $drawing, float $lower): string
     {
         [$reach, $foot] = self::PACKET;
@@ -155,7 +155,7 @@ final class ListingPicture
         return ImageFile::drawing(sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%d" height="%d"><g transform="translate(%F %F) scale(%F)">%s</g></svg>', $this->scene->width, $this->scene->height, $this->x, $this->y, $this->scale, $parts));
     }
 
-    /** How high the cloth stands, 0 to 255 as floats: folds that hang and pull, and what no cloth is without. */
+    /** The height map of the cloth, 0 to 255 as floats: folds from hanging and pulling, and fine unevenness. */
     private function folds(): Image
     {
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar($this->scene->seed));
@@ -165,7 +165,7 @@ final class ListingPicture
         $foot = $this->cut->length();
         foreach (range(0, 21) as $i) {
             $side = $i % 2 === 0 ? -1 : 1;
-            // From the armpits down and inwards, hanging from the chest, pulled across the waist, and along the sleeves.
+            // Folds from the armpits down and inwards, from the chest down, across the waist, and along the sleeves.
             [$from, $to, $bow] = match ($i % 5) {
                 0 => [[$side * $between(9, 10), $between(9, 12)], [$side * $between(4, 7.5), $between(15, 22)], $side * -1.4],
                 1 => [[$side * $between(3, 9), $between(0.55, 0.7) * $foot], [$side * $between(3, 9.5), $foot + 0.5], $between(-1.2, 1.2)],
@@ -180,13 +180,13 @@ final class ListingPicture
             }
         }
         $drawn = $this->painted($parts)->band(0)->linear(1.0);
-        // Broad and narrow together, so that a fold runs out softly and still has a crest.
+        // A wide and a narrow blur together give folds with soft flanks and a clear crest.
         $folds = Blur::gaussian($drawn, 0.62 * $this->scale)->linear(0.75)->plus(Blur::gaussian($drawn, 0.26 * $this->scale)->linear(0.25));
 
         return $folds->plus($this->filled(Field::clouds($this->scene->seed, 240, 3))->linear(0.22));
     }
 
-    /** How much it rises from pixel to pixel. */
+    /** The height difference between neighbouring pixels. */
     private static function slope(Image $height, bool $across): Image
     {
         $step = 1;
@@ -196,10 +196,10 @@ final class ListingPicture
         return $wide->crop($step + $x, $step + $y, $height->width(), $height->height())->minus($wide->crop($step - $x, $step - $y, $height->width(), $height->height()))->linear(1 / (2 * $step));
     }
 
-    /** Light on the cloth, 1 where it lies flat: by the slope, darker towards its edges. */
+    /** Brightness of the cloth, 1 where it lies flat: from the slope, darker towards the edges. */
     private function light(Image $across, Image $down, Image $mask): Image
     {
-        // The slope is told in levels to the pixel; what counts is levels to the inch.
+        // Converts the slope from levels per pixel to levels per inch.
         $slope = $across->linear(-0.00105 * $this->scale)->plus($down->linear(-0.0013 * $this->scale));
         $round = Blur::gaussian($mask->linear(1.0), 0.75 * $this->scale)->linear(0.42 / 255, 0.58);
 
@@ -216,7 +216,7 @@ final class ListingPicture
         return Image::empty($scene->width, $scene->height, 1)->linear(1.0, $value);
     }
 
-    /** The art in its place: the print area hangs from the garment's own line, in the middle. */
+    /** Places the art: the print area is centred and starts at the garment's own line. */
     private function laid(Image $art, Sheet $sheet): Image
     {
         $box = $sheet->box();
@@ -227,7 +227,7 @@ final class ListingPicture
 
     private function bent(Image $art, Image $across, Image $down): Image
     {
-        // Slopes are of the small picture: levels to its pixel.
+        // Slopes are in levels per pixel of the small picture.
         $by = self::BEND * $this->scale * $this->scale / self::COARSE / 100;
 
         return $art->drawnFrom(Sampling::places($this->scene->width, $this->scene->height)->plus($across->withBand($down)->linear($by)));
@@ -243,7 +243,7 @@ final class ListingPicture
         return Image::flat(Srgb::of(30, 24, 18), $soft->linear(0.42 / 255)->unitToByte());
     }
 
-    /** A field that is larger or smaller than the picture, cut or tiled to it. */
+    /** Crops or tiles a field to the picture's size. */
     private function filled(Image $field): Image
     {
         return $field->tiled(0, 0, $this->scene->width, $this->scene->height)->linear(1.0);
@@ -260,7 +260,7 @@ final class ListingPicture
         return Composition::stacked($below->width(), $below->height(), [Laid::over($below, 0, 0), Laid::over($above, 0, 0)]);
     }
 
-    /** Every colour as the light leaves it. */
+    /** Multiplies the colours by the light. */
     private static function lit(Image $image, Image $light): Image
     {
         return $image->band(0, 3)->linear(1.0)->multiplied($light)->linear(1 / 255)->unitToByte()->asColours()->withBand($image->alpha());

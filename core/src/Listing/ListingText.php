@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Listing;
 
 /**
- * What a design is listed with: title, tags and description in the seller's own words, held against limits that the seller states,
- * since markets differ and change theirs. Lengths are in characters as a reader counts them (grapheme clusters, UAX #29).
+ * The texts of a listing: title, tags and description, checked against limits that the seller states, since marketplaces differ and change
+ * theirs. Lengths are in grapheme clusters (UAX #29).
  */
 final readonly class ListingText
 {
@@ -23,7 +23,7 @@ final readonly class ListingText
         return (int) grapheme_strlen($text);
     }
 
-    /** @return list<string> what a market with these limits would refuse, or a buyer would stumble over */
+    /** @return list<string> what a marketplace with these limits would reject, and other mistakes */
     public function faults(): array
     {
         $faults = [];

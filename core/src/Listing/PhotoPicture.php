@@ -11,20 +11,20 @@ use TallCrow\Raster\Laid;
 use TallCrow\Raster\Sampling;
 
 /**
- * Lays a design on a photo of a garment. The photo's own brightness is taken as height and as light: it bends the art by its slope and shades it
- * by how much brighter a spot is than the cloth around it (common practice of displacement maps).
+ * Composites a design onto a photo of a garment. The photo's brightness serves as height map and as light: its slope displaces the art, and the ratio
+ * to the mean brightness around shades it (displacement mapping, common practice).
  */
 final class PhotoPicture
 {
-    /** Share of the photo's width over which folds are smoothed before they bend, and over which cloth counts as even. */
+    /** Blur radii as fractions of the photo's width: before taking the slope, and for the mean brightness around. */
     private const BEND_BLUR = 0.004;
 
     private const EVEN_BLUR = 0.1;
 
-    /** Pixels that a slope of one level a pixel moves the art, as a share of the photo's width. */
+    /** Displacement of the art per slope of one level per pixel, as a fraction of the photo's width. */
     private const BEND = 0.0022;
 
-    /** The art is lit between these shares. */
+    /** Least and greatest factor of the shading. */
     private const SHADE = [0.45, 1.35];
 
     /**

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Listing;
 
-/** Where a print area lies in a photo of a garment: its four corners, clockwise from the upper left, in pixels of the photo. */
+/** The four corners of the print area in a photo of a garment, clockwise from the upper left, in pixels of the photo. */
 final readonly class PhotoPlace
 {
-    /** Square pixels that the corners enclose at least. */
+    /** Least cross product of two adjacent sides in square pixels, so that the quadrilateral is convex and not too small. */
     private const LEAST = 400.0;
 
     /**
      * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners
-     * @param  float  $folds  0 to 1: how far folds bend and light the art
+     * @param  float  $folds  0 to 1: strength of displacement and shading
      */
     private function __construct(
         public array $corners,
@@ -22,7 +22,7 @@ final readonly class PhotoPlace
     /**
      * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $corners
      *
-     * @throws PhotoRefused where they enclose no area that can be looked at from the front
+     * @throws PhotoRefused if the corners are no convex quadrilateral in clockwise order, or it is too small
      */
     public static function at(array $corners, float $folds): self
     {
@@ -37,8 +37,8 @@ final readonly class PhotoPlace
     }
 
     /**
-     * The map from the photo to a picture of that size: u = (m0 x + m1 y + m2) / (m6 x + m7 y + 1), v likewise. It is the projective map
-     * of four points (Heckbert, Fundamentals of Texture Mapping and Image Warping, 1989, 2.2.3).
+     * The projective map from the photo to a picture of the given size: u = (m0 x + m1 y + m2) / (m6 x + m7 y + 1), v likewise. It is determined by
+     * four points (Heckbert, Fundamentals of Texture Mapping and Image Warping, 1989, 2.2.3).
      *
      * @return array{float, float, float, float, float, float, float, float}
      */
@@ -55,7 +55,7 @@ final readonly class PhotoPlace
     }
 
     /**
-     * Eight equations, by elimination with the largest pivot.
+     * Solves eight linear equations by Gaussian elimination with partial pivoting.
      *
      * @param  list<list<float>>  $rows
      * @return array{float, float, float, float, float, float, float, float}

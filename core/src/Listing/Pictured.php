@@ -13,10 +13,10 @@ use TallCrow\Render\InkBox;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Renderer;
 
-/** A design in a scene, to be shown on each of its cloths: what all cloths have in common is drawn once. */
+/** A design in a scene, shown on each of its cloths; what does not depend on the cloth is drawn once. */
 final readonly class Pictured
 {
-    /** Pixels about a part that is pressed, since its edges need to know. */
+    /** Pixels around the part shown on which the simulated press depends. */
     private const RIM = 24;
 
     /** @param  \Closure(Srgb): Image  $draw */
@@ -41,7 +41,7 @@ final readonly class Pictured
     }
 
     /**
-     * The middle of the ink in the print's own pixels, as the press leaves it.
+     * The centre of the print at its own resolution, as the press simulation shows it.
      *
      * @return \Closure(Srgb): Image
      */

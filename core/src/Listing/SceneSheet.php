@@ -10,8 +10,8 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Colour\Srgb;
 
 /**
- * A scene to list designs in, as a file of the folder scenes holds it: docs/scene-format.md. A new file there is a new scene. What is left to
- * chance follows from a seed.
+ * A scene for listing pictures, read from a file in the folder scenes: docs/scene-format.md. Adding a file there adds a scene. Random choices
+ * follow from a seed.
  */
 final readonly class SceneSheet
 {
@@ -24,9 +24,9 @@ final readonly class SceneSheet
         public string $slug,
         public string $name,
         public SceneView $view,
-        /** Degrees by which the garment is turned at most, either way. */
+        /** Greatest rotation of the garment in degrees, either way. */
         public float $turn,
-        /** Strength of folds; 1 as cloth hangs. */
+        /** Strength of the folds; 1 is natural. */
         public float $folds,
         public Ground $ground,
         public array $strewn,

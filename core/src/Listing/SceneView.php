@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Listing;
 
-/** How a garment is seen. */
+/** How a garment is shown. */
 enum SceneView: string
 {
-    /** All of it, hanging or lying. */
+    /** The whole garment, hanging or lying. */
     case Whole = 'whole';
 
-    /** Folded to a packet: collar and chest. */
+    /** Folded, showing collar and chest. */
     case Folded = 'folded';
 
-    /** The print itself at its own pixels, as the press leaves it on cloth. */
+    /** A close-up of the print at its own resolution, as the press simulation shows it. */
     case Close = 'close';
 }

@@ -6,11 +6,11 @@ namespace TallCrow\Listing;
 
 use TallCrow\Colour\Srgb;
 
-/** Some things of one kind, strewn along the edges of a picture by chance. */
+/** Props of one kind, placed at random along the edges of a picture. */
 final readonly class Strewn
 {
     /**
-     * @param  float  $least  size of one, as a share of the picture's width
+     * @param  float  $least  least size of a prop, as a fraction of the picture's width
      * @param  non-empty-list<Srgb>  $colours
      */
     public function __construct(

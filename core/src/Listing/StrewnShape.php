@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Listing;
 
-/** Things that are strewn about a garment. */
+/** Props that are scattered around a garment. */
 enum StrewnShape: string
 {
     case Leaf = 'leaf';
     case Pebble = 'pebble';
     case Twig = 'twig';
 
-    /** In a box from -1 to 1, as SVG without a fill of its own. */
+    /** SVG in a box from -1 to 1, without a fill. */
     public function outline(): string
     {
         return match ($this) {
@@ -21,7 +21,7 @@ enum StrewnShape: string
         };
     }
 
-    /** Lines on it. */
+    /** Lines drawn on top of it. */
     public function veins(): string
     {
         return $this === self::Leaf ? 'M0 -0.95L0 1.25M0 -0.4L0.36 -0.6M0 -0.4L-0.36 -0.6M0 0.05L0.42 -0.16M0 0.05L-0.42 -0.16M0 0.5L0.3 0.3M0 0.5L-0.3 0.3' : '';

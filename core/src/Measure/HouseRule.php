@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Measure;
 
-/** The least effective ppi that a print house takes. Both schools are common practice. */
+/** The least effective ppi that a print house accepts. Both rules are common practice. */
 enum HouseRule: string
 {
     case Strict300 = 'strict-300';

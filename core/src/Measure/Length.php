@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Measure;
 
-/** A length on the printed cloth, kept in inches. */
+/** A length on the printed cloth, stored in inches. */
 final readonly class Length
 {
-    /** Fractions that have a character of their own, as keyboards and copied texts write them. */
+    /** Unicode vulgar fractions, as found in typed and copied text. */
     private const VULGAR = [
         '¼' => ' 1/4', '½' => ' 1/2', '¾' => ' 3/4', '⅛' => ' 1/8', '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8', '⅓' => ' 1/3', '⅔' => ' 2/3',
     ];
@@ -30,7 +30,7 @@ final readonly class Length
     }
 
     /**
-     * Reads what a seller types: "9.4in", `9.4"`, "240 mm", "24cm", "1200px", "9,4 in", and the fractions of a tape
+     * Parses a length as typed: "9.4in", `9.4"`, "240 mm", "24cm", "1200px", "9,4 in", and the fractions of a tape
      * measure: "3/4 in", "9 3/8", `1-1/2"`, "9½ in". A bare number is in $bare.
      *
      * @throws UnreadableLength
@@ -65,7 +65,7 @@ final readonly class Length
         };
     }
 
-    /** Not rounded: a whole number of pixels is the business of whoever cuts the sheet. */
+    /** Not rounded; rounding is left to the caller. */
     public function toPixels(Ppi $ppi): float
     {
         return $this->inches * $ppi->value;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Measure;
 
-/** Pixels to the printed inch. */
+/** Pixels per printed inch. */
 final readonly class Ppi
 {
     public const MIN = 1.0;
@@ -23,7 +23,7 @@ final readonly class Ppi
         return new self($value);
     }
 
-    /** The PNG specification's pHYs chunk counts whole pixels to the metre: 300 ppi is 11811. */
+    /** In whole pixels per metre, as the pHYs chunk of PNG states it: 300 ppi is 11811. */
     public function perMetre(): int
     {
         return (int) round($this->value / (Unit::MILLIMETRES_PER_INCH / 1000));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Measure;
 
-/** The rectangle of cloth that a print house prints, as the pixels of the file it asks for. */
+/** The print area of a print house, as the pixel size and resolution of the file it asks for. */
 final readonly class PrintArea
 {
     public const MAX_SIDE = 12000;
@@ -42,7 +42,7 @@ final readonly class PrintArea
         return $this->height / $this->ppi->value;
     }
 
-    /** The usual area of this size, by its name; the area itself where none is. */
+    /** The preset of the same size, if there is one; otherwise the area itself. */
     public static function like(self $area): self
     {
         foreach (self::presets() as $preset) {
@@ -55,7 +55,7 @@ final readonly class PrintArea
     }
 
     /**
-     * The sizes in common use (common practice, no published source), under plain names.
+     * Common sizes (common practice, no published source) under descriptive names.
      *
      * @return array<string, self>
      */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Measure;
 
 /**
- * How a design moves from one print area to another: scaled by one factor about its middle, never stretched.
- * Points map as x' = x · scale + shiftX; all in inches.
+ * A similarity transform from one print area to another: scaled by one factor about its centre, never stretched.
+ * x' = x · scale + shiftX, in inches.
  */
 final readonly class Refit
 {
@@ -16,7 +16,7 @@ final readonly class Refit
         public float $shiftY,
     ) {}
 
-    /** As large as fits: nothing of the old sheet falls off the new one. */
+    /** The largest scale at which the whole old sheet fits on the new one. */
     public static function contain(PrintArea $from, PrintArea $to): self
     {
         return self::scaled($from, $to, min(
@@ -25,13 +25,13 @@ final readonly class Refit
         ));
     }
 
-    /** Keeps every printed measure; only the sheet about it changes. */
+    /** Keeps the printed size; only the sheet changes. */
     public static function sameSize(PrintArea $from, PrintArea $to): self
     {
         return self::scaled($from, $to, 1.0);
     }
 
-    /** Sized about the corner of the sheet, then moved by inches. */
+    /** Scales about the sheet's corner, then shifts by inches. */
     public static function by(float $scale, float $shiftX, float $shiftY): self
     {
         return new self($scale, $shiftX, $shiftY);

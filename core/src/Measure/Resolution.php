@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Measure;
 
-/** The sums of resolution: ppi = pixels ÷ printed inches. */
+/** Resolution: ppi = pixels ÷ printed inches. */
 final class Resolution
 {
     /**
-     * What a print house reports for a file placed at a printed width.
+     * The effective ppi of a picture at a printed width, as a print house reports it.
      *
      * @throws UnusableMeasure
      */
@@ -24,7 +24,7 @@ final class Resolution
         return $sourcePixels / $placed->inches;
     }
 
-    /** The widest that a picture may be printed and still hold $least. */
+    /** The greatest printed width at which a picture still has the least ppi. */
     public static function widest(int $sourcePixels, Ppi $least): Length
     {
         return Length::inches($sourcePixels / $least->value);

@@ -7,10 +7,10 @@ namespace TallCrow\Pack;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
 
-/** Calls the fonts and pictures of a sheet by other names, where theirs are taken on the shelf that it comes to. */
+/** Renames the fonts and pictures in a sheet whose names are already taken on the shelf that it is imported to. */
 final class FileNames
 {
-    /** Keys at which a file of the artwork names a font or picture. */
+    /** Keys under which an artwork file names a font or picture. */
     public const KEYS = ['file', 'font'];
 
     /** @param  array<string, string>  $names  new by old */

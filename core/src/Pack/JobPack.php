@@ -12,7 +12,7 @@ use TallCrow\Raster\ImageFile;
 use ZipArchive;
 
 /**
- * A whole job in one file: a zip of the sheet, the fonts and pictures that it names with their licences, and a small
+ * Reads and writes a job file: a zip of the sheet, the fonts and pictures that it uses with their licences, and a small
  * preview. docs/job-file.md describes it.
  */
 final class JobPack
@@ -27,13 +27,13 @@ final class JobPack
 
     public const FILES = 'files/';
 
-    /** Pixels of the preview's longer side, at most. */
+    /** Greatest length of the preview's longer side in pixels. */
     private const PREVIEW_SIDE = 640;
 
     /**
-     * Written aside and renamed, so that a file of this name is always whole.
+     * Writes to a temporary file and renames it, so that a file of this name is always complete.
      *
-     * @param  list<PackedFile>  $files  each that the sheet names
+     * @param  list<PackedFile>  $files  all files that the sheet uses
      * @param  Image  $preview  the whole sheet, small
      *
      * @throws JobPackRefused
@@ -61,15 +61,15 @@ final class JobPack
         }
     }
 
-    /** The pixels per inch at which the whole sheet makes a preview. */
+    /** The resolution at which the whole sheet has the preview's size, in pixels per inch. */
     public static function previewPpi(Sheet $sheet): float
     {
         return $sheet->ppi->value * min(1.0, self::PREVIEW_SIDE / max($sheet->width, $sheet->height));
     }
 
     /**
-     * Opens a job file, which is hostile until it is shown otherwise, into an empty folder: the sheet as artwork.json and
-     * its files beside it, where the command line finds them.
+     * Unpacks an untrusted job file into an empty folder: the sheet as artwork.json, and its files beside it, where the
+     * command line finds them.
      *
      * @return array{Artwork, list<PackedFile>}
      *

@@ -8,8 +8,8 @@ use TallCrow\Artwork\Node;
 use ZipArchive;
 
 /**
- * Reads the zip of a job file. How much it holds is looked at before anything is unpacked, and unpacking stops there
- * whatever the zip says of itself; only entries of known names are read, and no name becomes a path as it is.
+ * Reads the zip of a job file. The total size is checked before anything is unpacked, and unpacking stops at the limit
+ * whatever sizes the zip states; only entries with known names are read, and names are never used as paths unchecked.
  *
  * @internal
  */
@@ -26,7 +26,7 @@ final readonly class JobPackReader
     private const COPIED = 1_048_576;
 
     /**
-     * @param  array<string, int>  $entries  place in the zip by name
+     * @param  array<string, int>  $entries  index in the zip by name
      * @param  array<string, array{sha256: string, terms: Terms}>  $listed  by name
      */
     private function __construct(
@@ -62,7 +62,7 @@ final readonly class JobPackReader
     }
 
     /**
-     * @return list<PackedFile> copied into the folder, each as the manifest says that it is
+     * @return list<PackedFile> copied into the folder, each checked against the manifest
      *
      * @throws JobPackRefused
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Pack;
 
-/** A font or picture in a job file, by the name by which the sheet calls it. */
+/** A font or picture in a job file, under the name that the sheet uses. */
 final readonly class PackedFile
 {
     public function __construct(

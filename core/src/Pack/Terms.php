@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Pack;
 
-/** Under what a font or picture is held, as its package or its seller states it. */
+/** The licence terms of a font or picture, as stated by its package or by the seller. */
 final readonly class Terms
 {
     public function __construct(

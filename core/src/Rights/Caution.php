@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Rights;
 
 /**
- * What may be somebody's, in the words of a shirt. Neutral words by kind, common practice, and the kind of register where a seller can
- * look; what holds is for the register, the owner and legal advice to say.
+ * Kinds of words on a shirt that somebody may have rights in: typical words for each kind (common practice), and the kind of register to search.
+ * Whether rights exist is for the register, the owner and legal advice to say.
  */
 enum Caution: string
 {
@@ -39,7 +39,7 @@ enum Caution: string
         };
     }
 
-    /** @return list<self> those that the words give cause for */
+    /** @return list<self> the cautions that the words give reason for */
     public static function of(string $words): array
     {
         return array_values(array_filter(self::cases(), fn (self $one): bool => preg_match($one->pattern(), $words) === 1));

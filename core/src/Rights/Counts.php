@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** Shirts sold so far that count against a limit. */
+/** Numbers of shirts sold so far that count towards a licence's limit. */
 final readonly class Counts
 {
     public function __construct(
-        /** With this font or picture on them, in all designs. */
+        /** Shirts with this font or picture, over all designs. */
         public int $ofAsset = 0,
-        /** Of this design. */
+        /** Shirts with this design. */
         public int $ofDesign = 0,
-        /** With anything on them that is held under the same licence. */
+        /** Shirts with any file under the same licence. */
         public int $ofLicence = 0,
     ) {}
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** The text with all that must be named where a design is listed. */
+/** Composes the attribution text for a listing. */
 final class Credits
 {
     /** @param  list<array{title: string, author: string, url: string, judgement: Judgement}>  $pieces */
@@ -19,7 +19,7 @@ final class Credits
             }
             $changed = $one['judgement']->file->unaltered || $one['judgement']->file->isFont() ? '' : '; changed';
             $by = rtrim($one['author'] !== '' ? $one['author'] : $licence->licensor, '. ');
-            // A notice of copyright is repeated as it stands.
+            // A copyright notice is repeated verbatim.
             $by = match (true) {
                 $by === '' => '',
                 preg_match('/^(copyright|©|\(c\))/iu', $by) === 1 => ", $by",

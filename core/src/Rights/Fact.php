@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** One fact of a licence, with where it is said. */
+/** One fact of a licence, with its source in the licence's text. */
 final readonly class Fact
 {
     public const MOST_TEXT = 500;
 
     private function __construct(
         public FactName $name,
-        /** One of the answers of the fact. */
+        /** One of the fact's possible answers. */
         public string $value,
-        /** The limit, of a fact that has one. */
+        /** The limit, if the fact has one. */
         public ?int $number = null,
-        /** Places, a credit as it is wanted, or a reason. */
+        /** Places, the required credit, or a reason. */
         public string $text = '',
-        /** Where in the licence's text it is said, such as "section 3(a)(1)". */
+        /** The clause that states it, such as "section 3(a)(1)". */
         public string $clause = '',
-        /** Words of that clause. */
+        /** A quotation from that clause. */
         public string $quote = '',
     ) {}
 

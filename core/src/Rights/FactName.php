@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** What a licence says, or does not say, about a use. Every fact may be unknown, which is not a yes. */
+/** The facts that a licence may state about a use. A fact may be unknown, which is not permission. */
 enum FactName: string
 {
     public const UNKNOWN = 'unknown';
@@ -24,7 +24,7 @@ enum FactName: string
     case Release = 'release';
     case Aged = 'aged';
 
-    /** The fact as a plain question. */
+    /** The fact as a question to the seller. */
     public function question(): string
     {
         return match ($this) {
@@ -45,7 +45,7 @@ enum FactName: string
         };
     }
 
-    /** What to look for in the seller's terms. */
+    /** Hint what to look for in the licence's text. */
     public function example(): string
     {
         return match ($this) {
@@ -66,7 +66,7 @@ enum FactName: string
         };
     }
 
-    /** @return array<string, string> answers by value, as they are said; "unknown" is last */
+    /** @return array<string, string> wording of the answers by value; "unknown" is last */
     public function answers(): array
     {
         return match ($this) {
@@ -80,13 +80,13 @@ enum FactName: string
         } + [self::UNKNOWN => 'I do not know'];
     }
 
-    /** Whether an answer to it may come with words: places, a credit, a reason. */
+    /** Whether an answer may include text: places, a credit, a reason. */
     public function takesText(): bool
     {
         return in_array($this, [self::Territory, self::Credit, self::Aged], true);
     }
 
-    /** Whether the answer limits a number. */
+    /** Whether the answer includes a numeric limit. */
     public function takesNumber(): bool
     {
         return $this === self::Sales;

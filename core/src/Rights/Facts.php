@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** All facts of a licence; what is not stated is unknown. */
+/** All facts of a licence; facts that are not stated are unknown. */
 final readonly class Facts
 {
-    /** @param  array<string, Fact>  $facts  by name, those that are stated */
+    /** @param  array<string, Fact>  $facts  the stated facts by name */
     private function __construct(private array $facts) {}
 
     public static function none(): self
@@ -21,7 +21,7 @@ final readonly class Facts
     }
 
     /**
-     * @param  array<mixed>  $data  by name of the fact, as toArray() writes it
+     * @param  array<mixed>  $data  by the fact's name, as written by toArray()
      *
      * @throws LicenceRefused
      */
@@ -47,7 +47,7 @@ final readonly class Facts
         return $this->facts[$name->value] ?? Fact::unknown($name);
     }
 
-    /** @return list<Fact> each in its turn, the unknown too */
+    /** @return list<Fact> in a fixed order, including unknown facts */
     public function all(): array
     {
         return array_map($this->fact(...), FactName::cases());

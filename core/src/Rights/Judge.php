@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** Holds the use of one file against the terms that it is held under. */
+/** Compares the use of one file with the terms of its licence. */
 final class Judge
 {
-    /** A count is told of from this share of its limit. */
+    /** A count is reported from this fraction of its limit on. */
     private const NEAR = 0.8;
 
-    /** Days before an end at which it is told of. */
+    /** A licence's end is reported this many days ahead. */
     public const AHEAD = 30;
 
     public static function rule(Usage $usage, PrintedFile $file, ?Licence $licence, Counts $counts, \DateTimeImmutable $today): Judgement
@@ -154,7 +154,7 @@ final class Judge
         };
     }
 
-    /** @return list<Reason> of what a picture shows and how it came to be */
+    /** @return list<Reason> about what a picture shows and how it was made */
     private static function shown(Licence $licence): array
     {
         [$generated, $person, $release] = [$licence->fact(FactName::Generated), $licence->fact(FactName::Person), $licence->fact(FactName::Release)];

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** What holds for one font or picture of a design, and why; the gravest reason first. */
+/** The result for one font or picture of a design, with the reasons, the gravest first. */
 final readonly class Judgement
 {
-    /** @param  list<Reason>  $reasons  without those that are simply allowed */
+    /** @param  list<Reason>  $reasons  without those that only say that something is allowed */
     private function __construct(
         public PrintedFile $file,
         public ?Licence $licence,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Rights;
 
 /**
- * Common open licences: each fact with the clause of the published text that it comes from. A reading by a layman, not legal advice: the seller
- * sees it and may correct it.
+ * Common open licences: each fact with the clause of the published text that states it. This is a layman's reading, not legal advice; the seller
+ * sees it and can correct it.
  *
  * @phpstan-type Known array{name: string, also: list<string>, marks: list<string>, facts: array<string, array<string, mixed>>}
  */
@@ -28,7 +28,7 @@ final class KnownLicences
         return self::all()[$spdx]['name'] ?? Spdx::names()[$spdx] ?? $spdx;
     }
 
-    /** The identifier that a loosely written name stands for, such as "CC BY 4.0" or "SIL OFL"; null when none is sure. */
+    /** The identifier for a licence name in everyday spelling, such as "CC BY 4.0" or "SIL OFL"; null if it is ambiguous or unknown. */
     public static function like(string $name): ?string
     {
         $wanted = self::plain($name);
@@ -48,7 +48,7 @@ final class KnownLicences
         return null;
     }
 
-    /** The licence that a text is, by the words that only it has; null when it is none that is known. */
+    /** Recognises a licence by phrases that only its text contains; null if it is not a known one. */
     public static function recognised(string $text): ?string
     {
         $plain = self::spaced($text);
@@ -74,7 +74,7 @@ final class KnownLicences
         return $all ??= (array) json_decode((string) file_get_contents(__DIR__.'/known.json'), true, 8, JSON_THROW_ON_ERROR);
     }
 
-    /** Lower case, no signs, no "the", "version" or "international": how people differ when they write a licence's name. */
+    /** Normalises a licence's name: lower case, without punctuation, "the", "version" and "international". */
     private static function plain(string $name): string
     {
         $words = preg_split('/[^a-z0-9.]+/', strtolower(str_replace(['license', 'v.'], ['licence', 'v'], strtolower($name))), -1, PREG_SPLIT_NO_EMPTY) ?: [];

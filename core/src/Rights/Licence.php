@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** What a shop holds fonts and pictures under: a pack's, a family's or a subscription's terms. */
+/** A licence under which a shop uses fonts and pictures: the terms of a pack, a family or a subscription. */
 final readonly class Licence
 {
     /**
-     * @param  string  $spdx  identifier of the SPDX list; empty where there is none
-     * @param  ?int  $seats  people who may work with it; null where it does not say
-     * @param  int  $proofs  receipts and texts that are kept with it
+     * @param  string  $spdx  SPDX identifier; empty if there is none
+     * @param  ?int  $seats  number of people who may work with it; null if not stated
+     * @param  int  $proofs  number of receipts and texts stored with it
      *
      * @throws LicenceRefused
      */
@@ -22,7 +22,7 @@ final readonly class Licence
         public ?int $seats = null,
         public ?\DateTimeImmutable $from = null,
         public ?\DateTimeImmutable $until = null,
-        /** Null is the same as none stated. */
+        /** Null means that no fact is stated. */
         public ?Facts $stated = null,
         public int $proofs = 0,
     ) {

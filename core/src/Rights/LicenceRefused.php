@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** Terms that cannot be kept as they are stated. */
+/** Licence terms that cannot be saved as stated. */
 final class LicenceRefused extends \DomainException
 {
     private function __construct(public readonly string $field, string $message)

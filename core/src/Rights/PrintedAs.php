@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** In what way a file takes part in a print. */
+/** How a file is used in a print. */
 enum PrintedAs: string
 {
     case Font = 'font';

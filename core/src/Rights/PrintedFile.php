@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** A font or picture that a sheet prints, or that shapes what it prints. */
+/** A font or picture that contributes to a sheet's print. */
 final readonly class PrintedFile
 {
     /**
      * @param  list<PrintedAs>  $ways
-     * @param  list<string>  $layers  what the layers are called that it stands on; empty for wear of the whole sheet
-     * @param  bool  $unaltered  a picture that is all of the print: uncut, uncoloured, unworn
+     * @param  list<string>  $layers  names of the layers that use it; empty if only the sheet's wear does
+     * @param  bool  $unaltered  whether the picture alone is the whole print, without changes
      */
     public function __construct(
         public string $name,

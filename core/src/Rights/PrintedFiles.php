@@ -11,7 +11,7 @@ use TallCrow\Effect\ParameterKind;
 use TallCrow\Mask\Mask;
 use TallCrow\Texture\Wear;
 
-/** The files that a sheet really prints: not what is switched off, but also fills, masks, wear and what only knocks out. */
+/** Collects the files that a sheet's print depends on: including fills, masks, wear and knockouts, without layers that are switched off. */
 final class PrintedFiles
 {
     /** @var array<string, array{ways: array<string, PrintedAs>, layers: array<string, string>}> */
@@ -35,7 +35,7 @@ final class PrintedFiles
         return array_map(fn (string $name, array $one): PrintedFile => new PrintedFile($name, array_values($one['ways']), array_values($one['layers']), $name === $alone), array_keys($files->found), array_values($files->found));
     }
 
-    /** The picture that is all there is, as it came: uncut, uncoloured, unworn, not bent, not repeated; null when there is none such. */
+    /** The picture that alone makes up the print, unchanged: not cut, coloured, worn, bent or repeated; null if there is none. */
     private static function alone(Artwork $artwork): ?string
     {
         $live = array_values(array_filter($artwork->layers, fn (Layer $layer): bool => $layer->on));

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** One thing that speaks for or against a use. */
+/** One reason for or against a use. */
 final readonly class Reason
 {
     public function __construct(
         public Ruling $ruling,
-        /** Null for what is no fact of a licence: dates, seats, proof. */
+        /** Null if it does not come from a licence fact but from dates, seats or missing proof. */
         public ?FactName $fact,
         public string $says,
         public string $clause = '',

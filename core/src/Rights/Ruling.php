@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** What the stated terms say of one use. Never "safe": it is no legal advice. */
+/** What the stated terms say about a use. There is deliberately no "safe": this is not legal advice. */
 enum Ruling: string
 {
     case Allowed = 'allowed';

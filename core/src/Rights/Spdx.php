@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** The SPDX licence list, as the package spdx-license-list has it; bin/licences.mjs writes it anew. */
+/** The SPDX licence list, from the package spdx-license-list; bin/licences.mjs updates it. */
 final class Spdx
 {
     /** @return array<string, string> names by identifier */

@@ -6,14 +6,14 @@ namespace TallCrow\Rights;
 
 use TallCrow\Artwork\PrintMethod;
 
-/** What a design is to be used for, stated once in its brief. */
+/** The intended use of a design, stated in its brief. */
 final readonly class Usage
 {
     /**
-     * @param  string  $where  markets or shops, in the seller's words
-     * @param  int  $units  shirts that are expected to be sold
-     * @param  list<string>  $territories  countries; none for everywhere
-     * @param  int  $seats  people who work on it
+     * @param  string  $where  marketplaces or shops, in the seller's words
+     * @param  int  $units  expected number of shirts sold
+     * @param  list<string>  $territories  countries; empty for worldwide
+     * @param  int  $seats  number of people who work on it
      */
     public function __construct(
         public string $where = '',

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace TallCrow\Rights;
 
 /**
- * Finds watched phrases in words, loosely: in any case and spacing, with accents or without, with letters that look
- * alike, and with one slip of typing (a letter too many, too few, another one, or two that changed places: the
- * restricted edit distance of Damerau, 1964). A phrase is found between the ends of words only.
+ * Finds watched phrases in a text by approximate matching: ignores case, spacing and accents, maps look-alike characters, and
+ * allows one typing error (insertion, deletion, substitution or transposition: restricted edit distance,
+ * Damerau 1964). A match begins and ends at word boundaries.
  */
 final class WatchList
 {
-    /** Shorter phrases are found as they are only: with a slip they would be found everywhere. */
+    /** Shorter phrases are matched exactly, since with one error allowed they would match almost anything. */
     private const LEAST_FOR_SLIP = 5;
 
-    /** What stands for another letter, after accents are dropped: digits and signs, Greek and Cyrillic. */
+    /** Look-alike characters and the letter each stands for, after accents are removed: digits, signs, Greek and Cyrillic. */
     private const ALIKE = [
         '0' => 'o', '1' => 'l', '|' => 'l', '!' => 'l', 'i' => 'l', '3' => 'e', '4' => 'a', '@' => 'a', '5' => 's', '$' => 's', '7' => 't', '8' => 'b', '9' => 'g',
         'а' => 'a', 'в' => 'b', 'е' => 'e', 'ё' => 'e', 'к' => 'k', 'м' => 'm', 'н' => 'h', 'о' => 'o', 'р' => 'p', 'с' => 'c', 'т' => 't', 'у' => 'y', 'х' => 'x', 'і' => 'l', 'ѕ' => 's', 'ј' => 'j',
@@ -23,7 +23,7 @@ final class WatchList
 
     /**
      * @param  list<Watched>  $watched
-     * @return list<array{Watched, string}> each with the words in which it was found
+     * @return list<array{Watched, string}> each with the words that matched
      */
     public static function found(string $words, array $watched): array
     {
@@ -44,9 +44,9 @@ final class WatchList
 
     /**
      * @param  list<array{said: string, plain: string}>  $parts
-     * @param  int  $most  letters of what is looked for
+     * @param  int  $most  greatest number of letters to compare
      * @param  \Closure(string): bool  $is
-     * @return ?array{int, int} the first word, and how many
+     * @return ?array{int, int} index of the first word, and number of words
      */
     private static function search(array $parts, int $most, \Closure $is): ?array
     {
@@ -63,7 +63,7 @@ final class WatchList
         return null;
     }
 
-    /** Whether two words are one slip apart. */
+    /** Whether the edit distance of two words is at most one. */
     private static function isOneSlip(string $a, string $b): bool
     {
         [$a, $b] = strlen($a) <= strlen($b) ? [$a, $b] : [$b, $a];
@@ -77,7 +77,7 @@ final class WatchList
         return strlen($b) - strlen($a) === 1 && substr($a, $start) === substr($b, $start + 1);
     }
 
-    /** @return list<array{said: string, plain: string}> words, each as it stands and as it is compared */
+    /** @return list<array{said: string, plain: string}> the words in their original and their normalised form */
     private static function parts(string $words): array
     {
         $said = preg_split('/[\s\-_.,;:\/\\\\]+/u', $words, -1, PREG_SPLIT_NO_EMPTY) ?: [];

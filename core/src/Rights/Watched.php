@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace TallCrow\Rights;
 
-/** Something that a shop was warned about: a name, a mark, a phrase. */
+/** A name, mark or phrase that a shop was warned about. */
 final readonly class Watched
 {
     public function __construct(
         public string $phrase,
-        /** Who warned, of what, as the seller notes it. */
+        /** The seller's note: who warned, and of what. */
         public string $note = '',
         public ?\DateTimeImmutable $on = null,
     ) {}

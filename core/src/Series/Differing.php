@@ -12,15 +12,15 @@ use TallCrow\Render\Placer;
 use TallCrow\Texture\Catalogue;
 use TallCrow\Texture\Wear;
 
-/** Where the rows of a series differ from their pattern: only there anything is drawn anew. */
+/** Finds where the rows of a series differ from their pattern: only these parts of the sheet are drawn again. */
 final class Differing
 {
-    /** Inches about changed ink that its change may reach; and where wear follows edges. */
+    /** Inches around changed ink that may change with it; the second value applies if wear follows the edges of the ink. */
     private const REACH = 0.05;
 
     private const WORN = 0.35;
 
-    /** @var list<array{float, float}> top and bottom, inches */
+    /** @var list<array{float, float}> top and bottom of each changed span, inches */
     private array $spans = [];
 
     private bool $everywhere = false;
@@ -32,7 +32,7 @@ final class Differing
 
     public function add(Artwork $row): void
     {
-        // What no layer holds (wear of the sheet, its colours) may show anywhere.
+        // A change outside the layers (the sheet's wear, its colours) can show anywhere.
         $this->everywhere = $this->everywhere || $row->withLayers([])->withBrief('', $this->pattern->brief) != $this->pattern->withLayers([])->withBrief('', $this->pattern->brief) || count($row->layers) !== count($this->pattern->layers);
         foreach ($this->everywhere ? [] : $row->layers as $i => $layer) {
             $was = $this->pattern->layers[$i];
@@ -44,7 +44,7 @@ final class Differing
     }
 
     /**
-     * The rows of pixels in which any row of the series differs, as wide as the sheet, from the top down; none where none does.
+     * Bands of the sheet, in its full width and from top to bottom, in which any row of the series differs; empty if none does.
      *
      * @return list<Frame>
      */
@@ -77,7 +77,7 @@ final class Differing
     private function reach(Layer $layer): void
     {
         $box = $this->placer->reach($layer)?->grown(($this->chips() ? self::WORN : self::REACH) + 4 * $layer->role->gap);
-        // Rows of a series reach alike: what lies within a span adds nothing.
+        // Rows of a series usually change the same area: a box within a known span adds nothing.
         $known = $box === null || array_filter($this->spans, fn (array $span): bool => $span[0] <= $box->top && $span[1] >= $box->bottom) !== [];
         if (! $known) {
             $this->spans[] = [$box->top, $box->bottom];

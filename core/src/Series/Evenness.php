@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace TallCrow\Series;
 
-/** How the rows of a series look beside one another: letters far smaller than those of the others are told. */
+/** Compares the rows of a series: reports letters that are much smaller than in the other rows. */
 final class Evenness
 {
-    /** Share of the middle height below which a row looks small beside the others (our choice). */
+    /** Fraction of the median letter height below which a row counts as small (our choice). */
     private const SMALL = 0.6;
 
     private const FEW = 3;
 
     /**
      * @param  array<int, array<string, float>>  $letters  heights by slot, of each row
-     * @return array<int, list<RowNote>> of the rows of which something is to be told
+     * @return array<int, list<RowNote>> keyed by row, only rows with a note
      */
     public static function notes(array $letters): array
     {

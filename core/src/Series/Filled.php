@@ -6,12 +6,12 @@ namespace TallCrow\Series;
 
 use TallCrow\Artwork\Artwork;
 
-/** A row as a sheet of its own. */
+/** The sheet made from one row. */
 final readonly class Filled
 {
     /**
-     * @param  list<RowNote>  $notes  what became of its words
-     * @param  array<string, float>  $letters  height of the capitals of each slot of words, in inches
+     * @param  list<RowNote>  $notes  how its words were fitted
+     * @param  array<string, float>  $letters  cap height of the words in each slot, in inches
      */
     public function __construct(
         public Artwork $artwork,

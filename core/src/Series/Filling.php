@@ -9,7 +9,7 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Render\Placer;
 
-/** Makes the sheets of a series: a pattern's sheet, its slots filled by rows, their words fitted. */
+/** Makes the sheets of a series: fills the slots of the pattern's sheet with the values of each row and fits the words. */
 final readonly class Filling
 {
     /** @var array<string, mixed> */
@@ -27,8 +27,8 @@ final readonly class Filling
     }
 
     /**
-     * @param  array<string, string>  $values  by slot; a slot without a value keeps what the sheet has
-     * @param  array<string, string>  $changes  of this row alone, by place, laid on last
+     * @param  array<string, string>  $values  by slot; a slot without a value keeps the sheet's own
+     * @param  array<string, string>  $changes  corrections for this row only, by place, applied last
      *
      * @throws PatternInvalid
      */

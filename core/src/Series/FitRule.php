@@ -6,18 +6,18 @@ namespace TallCrow\Series;
 
 use TallCrow\Artwork\Reading;
 
-/** How the words of a slot must fit. Lengths are inches on the sheet; letters are measured by their capitals. */
+/** The constraints for fitting the words of a slot. Lengths are in inches on the sheet; letter heights are cap heights. */
 final readonly class FitRule
 {
     /**
-     * @param  float  $least  height of letters that may not be undercut; 0 for none
-     * @param  ?float  $most  height that letters may not pass
-     * @param  ?float  $widest  width that words may not pass
-     * @param  string  $within  a piece whose width words may not pass; empty for none
-     * @param  float  $tighter  thousandths of an em that letters may move together, tried first
-     * @param  int  $lines  into which words may be broken, tried next
-     * @param  string  $long  font for words that still do not fit; empty for none
-     * @param  string  $instead  font for words with letters that the pattern's font lacks; empty for none
+     * @param  float  $least  least letter height; 0 for no limit
+     * @param  ?float  $most  greatest letter height
+     * @param  ?float  $widest  greatest width of the words
+     * @param  string  $within  a layer whose width limits that of the words; empty for none
+     * @param  float  $tighter  by how much tracking may be reduced, in thousandths of an em; tried first
+     * @param  int  $lines  into how many lines the words may be broken; tried next
+     * @param  string  $long  condensed font for words that still do not fit; empty for none
+     * @param  string  $instead  fallback font for words with letters that the pattern's font lacks; empty for none
      */
     public function __construct(
         public Keep $keep = Keep::Width,

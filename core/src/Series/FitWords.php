@@ -12,7 +12,10 @@ use TallCrow\Artwork\Node;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Render\Placer;
 
-/** Fits words into the place of a pattern's: tighter letters first, then more lines, then another font; what does not hold is told. */
+/**
+ * Fits words into the place of the pattern's words: reduces tracking first, then breaks lines, then changes the font; reports constraints that cannot be
+ * met.
+ */
 final readonly class FitWords
 {
     private const TRACKING = 'letter-spacing';
@@ -21,15 +24,15 @@ final readonly class FitWords
 
     private const NEAR = 2e-4;
 
-    /** Share of a piece's width that words within it may take. */
+    /** Fraction of a layer's width that words within it may take. */
     private const INSIDE = 0.98;
 
     public function __construct(private Placer $placer) {}
 
     /**
-     * @param  Layer  $was  as the pattern has it
-     * @param  Layer  $is  with the row's words
-     * @param  ?float  $room  inches of the piece that they must lie within
+     * @param  Layer  $was  the pattern's layer
+     * @param  Layer  $is  the same layer with the row's words
+     * @param  ?float  $room  width in inches of the layer that limits them
      */
     public function fit(Layer $was, Layer $is, Slot $slot, ?float $room): FittedWords
     {
@@ -67,13 +70,13 @@ final readonly class FitWords
         return new FittedWords($best[0], $best[1], $notes);
     }
 
-    /** Height of a layer's capitals, in inches; 0 where it has no letters. */
+    /** Cap height of a layer's words, in inches; 0 if it has no letters. */
     public function letters(Layer $layer): float
     {
         return ($this->placer->em($layer) ?? 0.0) * $this->placer->capital($layer);
     }
 
-    /** @return iterable<string, Layer> what is done, and the words so set, from the least change to the greatest */
+    /** @return iterable<string, Layer> the change and the words set that way, from the smallest change to the largest */
     private function settings(Layer $layer, FitRule $rule): iterable
     {
         yield '' => $layer;
@@ -101,7 +104,7 @@ final readonly class FitWords
         }
     }
 
-    /** Sized by its width, since warps may let letters and width follow one another in no straight line: nearer with each round. */
+    /** Scales words to a width by iteration, since with a warp the width need not be proportional to the letter size. */
     private function sized(Layer $was, Layer $is, FitRule $rule, float $widest): Layer
     {
         $placement = $is->placement;
@@ -152,7 +155,7 @@ final readonly class FitWords
         return EffectReader::ofAnySwatch()->line(Node::root(['kind' => self::TRACKING, 'by' => max(-300.0, $by)], new Faults));
     }
 
-    /** Words in so many lines of lengths as even as can be; null where there are too few of them. */
+    /** Words broken into the given number of lines of lengths as equal as possible; null if there are too few words. */
     private static function broken(Layer $layer, int $lines): ?Layer
     {
         $source = $layer->source;
@@ -165,7 +168,7 @@ final readonly class FitWords
     }
 
     /**
-     * The break whose longest line is shortest.
+     * The line breaks that minimise the longest line.
      *
      * @param  list<string>  $words
      * @return list<string>

@@ -6,11 +6,11 @@ namespace TallCrow\Series;
 
 use TallCrow\Artwork\Layer;
 
-/** Words as they were fitted. */
+/** The result of fitting words. */
 final readonly class FittedWords
 {
     /**
-     * @param  float  $letters  height of their capitals, inches
+     * @param  float  $letters  their cap height, inches
      * @param  list<RowNote>  $notes
      */
     public function __construct(

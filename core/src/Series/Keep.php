@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Series;
 
-/** What of the pattern's words other words keep. */
+/** Which measure of the pattern's words a row's words keep. */
 enum Keep: string
 {
-    /** Their width; letters are as high as that lets them be. */
+    /** The width; the letter height follows. */
     case Width = 'width';
 
-    /** The height of their letters; the width follows. */
+    /** The letter height; the width follows. */
     case Letters = 'letters';
 
-    /** As large as fits into the pattern's own box. */
+    /** As large as fits into the box of the pattern's words. */
     case Box = 'box';
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Series;
 
-/** Lists that ship: values for one slot. */
+/** Built-in lists of values for one slot. */
 enum MadeList: string
 {
     case Grades = 'grades';
@@ -16,7 +16,7 @@ enum MadeList: string
     private const MOST = 500;
 
     /**
-     * @param  int  $from  of years and numbers
+     * @param  int  $from  first year or number
      * @return list<string>
      */
     public function values(int $from = 1, int $to = 10): array
@@ -34,7 +34,7 @@ enum MadeList: string
     }
 
     /**
-     * Every value of the one with every value of the other.
+     * The Cartesian product of rows and values.
      *
      * @param  list<array<string, string>>  $rows
      * @param  list<string>  $values

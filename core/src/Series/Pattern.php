@@ -9,7 +9,7 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\Faults;
 use TallCrow\Artwork\Node;
 
-/** Slots of a sheet, and how what comes of each row is called. docs/pattern-format.md describes the file. */
+/** The slots of a sheet and the title pattern of its rows. docs/pattern-format.md describes the file. */
 final readonly class Pattern
 {
     public const FORMAT = 'tallcrow.pattern/1';
@@ -19,7 +19,7 @@ final readonly class Pattern
     /** @param  list<Slot>  $slots */
     private function __construct(
         public array $slots,
-        /** With slots in braces, such as "{Name} family reunion". */
+        /** Text with slots in braces, such as "{Name} family reunion". */
         public string $title,
     ) {}
 
@@ -38,7 +38,7 @@ final readonly class Pattern
         foreach ($nodes as $node) {
             Slot::places($node);
         }
-        // A list that is too long is told as such, not as a slot that fills nothing.
+        // Report a list that is too long as that, not as slots without places.
         $faults->settle();
         $slots = array_map(Slot::read(...), $nodes);
         $faults->settle();
@@ -70,7 +70,7 @@ final readonly class Pattern
         return ['format' => self::FORMAT, 'title' => $this->title, 'slots' => array_map(fn (Slot $slot): array => $slot->toArray(), $this->slots)];
     }
 
-    /** What stands in a slot of the sheet itself, as a text. */
+    /** The sheet's own value of a slot, as text. */
     public static function example(Slot $slot, Artwork $artwork): string
     {
         $value = $slot->places[0]->value($artwork->toArray());
@@ -84,7 +84,7 @@ final readonly class Pattern
     }
 
     /**
-     * What a row is called.
+     * The title of a row.
      *
      * @param  array<string, string>  $values
      */
@@ -100,7 +100,7 @@ final readonly class Pattern
     }
 
     /**
-     * A text with slots in braces, filled.
+     * Replaces the slots in braces by their values.
      *
      * @param  array<string, string>  $values
      */

@@ -7,12 +7,12 @@ namespace TallCrow\Series;
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 
-/** What on a sheet can become a slot. */
+/** Finds the values of a sheet that can become slots. */
 final class Places
 {
     private const LINES = ['effects' => 'line', 'distress' => 'wear', 'masks' => 'mask'];
 
-    /** @return list<array{place: string, says: string, value: string}> with what stands there now */
+    /** @return list<array{place: string, says: string, value: string}> with the current value */
     public static function of(Artwork $artwork): array
     {
         $data = $artwork->toArray();

@@ -7,7 +7,7 @@ namespace TallCrow\Series;
 use TallCrow\Artwork\Artwork;
 
 /**
- * The place of one value in a sheet: a layer and the keys within it, or keys of the sheet itself. Written `layer/source/text`,
+ * The path of one value in a sheet: a layer's id and keys within it, or keys of the sheet itself. Written `layer/source/text`,
  * `layer/effects/0/colour`, `/title`, `/garments/0/colour`. Keys are those of docs/artwork-format.md.
  */
 final readonly class Pointer
@@ -43,7 +43,7 @@ final readonly class Pointer
     }
 
     /**
-     * What stands there.
+     * The value at this place.
      *
      * @param  array<string, mixed>  $data  of a whole sheet, as Artwork::toArray() writes it
      *
@@ -60,10 +60,10 @@ final readonly class Pointer
     }
 
     /**
-     * The sheet with another value there.
+     * The sheet with the value at this place changed.
      *
      * @param  array<string, mixed>  $data
-     * @param  \Closure(mixed): mixed  $change  from what stands there to what shall
+     * @param  \Closure(mixed): mixed  $change  from the old value to the new
      * @return array<string, mixed>
      *
      * @throws PatternInvalid when the sheet has no such place
@@ -95,9 +95,9 @@ final readonly class Pointer
     }
 
     /**
-     * Finds the layer, however deep in groups.
+     * Finds the layer at any depth of groups.
      *
-     * @return ?array<mixed> the layers with the changed one; null where it is not among them
+     * @return ?array<mixed> the layers with the changed one; null if the layer is not among them
      */
     private function inLayers(mixed $layers, \Closure $change): ?array
     {

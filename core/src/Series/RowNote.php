@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace TallCrow\Series;
 
-/** Something to know of a row. */
+/** A note about a row. */
 final readonly class RowNote
 {
     public function __construct(
-        /** Whether the row must not go out so. */
+        /** Whether the row must not be sent as it is. */
         public bool $grave,
         public string $says,
     ) {}

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Series;
 
-/** A list that fills the slots of a pattern, as a table with headings. */
+/** Reads the values for a pattern's slots from a table with headings. */
 final class RowTable
 {
     public const MOST_ROWS = 2000;
@@ -14,7 +14,7 @@ final class RowTable
     /**
      * @param  list<list<string>>  $cells  the headings first
      * @param  list<Slot>  $slots
-     * @param  array<string, string>  $columns  heading by slot, where they are not called alike
+     * @param  array<string, string>  $columns  heading by slot, for slots whose column has another name
      * @return array{rows: list<array<string, string>>, numbers: list<int>, problems: list<string>} values by slot, the row of the table that each stands in, and
      *                                                                                              what was wrong by row and column; a bad row is left, the
      * rest stands
@@ -66,7 +66,7 @@ final class RowTable
     }
 
     /**
-     * A table as RFC 4180 has it, or with tabs or semicolons, as spreadsheets copy it.
+     * Parses a table by RFC 4180, or separated by tabs or semicolons as copied from a spreadsheet.
      *
      * @return list<list<string>>
      */

@@ -7,14 +7,14 @@ namespace TallCrow\Series;
 use TallCrow\Artwork\Reading;
 use TallCrow\Colour\Srgb;
 
-/** A named gap in a pattern, which each row of a list fills: one value, at one or several places of the sheet. */
+/** A named variable of a pattern: each row of a list gives it one value, which is put at one or several places of the sheet. */
 final readonly class Slot
 {
     private const MOST_PLACES = 60;
 
     /**
      * @param  non-empty-list<Pointer>  $places
-     * @param  ?FitRule  $fit  of words; null where the sheet's own size holds
+     * @param  ?FitRule  $fit  for words; null to keep the sheet's own size
      */
     public function __construct(
         public string $name,
@@ -35,14 +35,14 @@ final readonly class Slot
         return $places === [] ? throw PatternInvalid::slot(sprintf('The slot %s fills nothing: choose what on the sheet it stands for.', $name)) : new self($name, $places, $node->isNull('fit') ? null : FitRule::read($node->child('fit')));
     }
 
-    /** @return list<string> where a slot's value goes, as it is written */
+    /** @return list<string> the slot's places in written form */
     public static function places(Reading $node): array
     {
         return $node->texts('places', self::MOST_PLACES, 200);
     }
 
     /**
-     * A sheet with a row's value at every place.
+     * The sheet with a value at every place of the slot.
      *
      * @param  array<string, mixed>  $data  of a whole sheet
      * @return array<string, mixed>
@@ -64,7 +64,7 @@ final readonly class Slot
         return ['name' => $this->name, 'places' => array_map(fn (Pointer $place): string => $place->toString(), $this->places), 'fit' => $this->fit?->toArray()];
     }
 
-    /** A text as a value of the kind that stood there. */
+    /** Converts a text to the type of the old value. */
     private function typed(mixed $old, string $value, Pointer $place): mixed
     {
         $value = trim($value);
@@ -93,7 +93,7 @@ final readonly class Slot
     }
 
     /**
-     * Those of the pattern's cloths that are named, in that order.
+     * The pattern's cloths that are named, in the order given.
      *
      * @param  array<mixed>  $cloths
      * @return ?list<mixed>

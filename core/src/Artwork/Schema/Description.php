@@ -9,8 +9,8 @@ use TallCrow\Artwork\Reading;
 use TallCrow\Colour\Srgb;
 
 /**
- * Notes what a reader asks of one object, as a JSON Schema (draft 2020-12) of it, and answers every question with a
- * value that the reader takes. Objects within it become references to a definition of their own.
+ * Records a reader's queries about one object as a JSON Schema (draft 2020-12) and answers every query with a
+ * value that the reader accepts. Nested objects become references to definitions of their own.
  */
 final class Description implements Reading
 {
@@ -20,15 +20,15 @@ final class Description implements Reading
     /** @var list<string> */
     private array $required = [];
 
-    /** @var array<string, true> keys that the reader looks for before it asks for them */
+    /** @var array<string, true> keys whose presence the reader tests before it queries them */
     private array $mayLack = [];
 
-    /** @var array<string, true> keys that may hold null */
+    /** @var array<string, true> keys that may be null */
     private array $nullable = [];
 
     /**
-     * @param  array<string, string>  $definitions  name of the definition, by the key at which its objects stand
-     * @param  array<string, string>  $fixed  words by key, of an object that comes in several kinds: which is described
+     * @param  array<string, string>  $definitions  name of the definition by the key of its objects
+     * @param  array<string, string>  $fixed  fixed values by key that select one kind of an object that has several
      */
     public function __construct(
         private readonly array $definitions,
@@ -36,8 +36,8 @@ final class Description implements Reading
     ) {}
 
     /**
-     * @param  bool  $complete  as a file is written, with every key; else as it is read, where defaults may be left out
-     * @param  list<string>  $optional  keys that any file may lack
+     * @param  bool  $complete  whether to describe objects as written, with every key, or as accepted, where keys with defaults may be missing
+     * @param  list<string>  $optional  keys that may be missing in any file
      * @return array<string, mixed>
      */
     public function schema(bool $complete, array $optional = []): array

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork\Upgrade;
 
-/** Version 2 to 3: pictures are placed by their ink; those of older sheets stay as they were framed, by their files. */
+/** Version 2 to 3: pictures are placed by their ink; those of older sheets keep being placed by their files. */
 final class FramedArt implements Upgrade
 {
-    /** Deeper groups than this are refused by the reader anyway. */
+    /** The reader refuses groups nested deeper than this. */
     private const MOST_DEPTH = 24;
 
     public static function from(): string

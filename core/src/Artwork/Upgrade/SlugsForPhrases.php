@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork\Upgrade;
 
-/** Version 1 to 2: choices that stood in the file as phrases of the interface become short, stable slugs. */
+/** Version 1 to 2: choices that were stored as phrases of the interface become short, stable slugs. */
 final class SlugsForPhrases implements Upgrade
 {
     private const TEXTURES = [
@@ -35,7 +35,7 @@ final class SlugsForPhrases implements Upgrade
         'as' => ['the same' => 'same', 'in another colour' => 'another-colour', 'knocked out' => 'knocked-out'],
     ];
 
-    /** Deeper groups than this are refused by the reader anyway. */
+    /** The reader refuses groups nested deeper than this. */
     private const MOST_DEPTH = 24;
 
     public static function from(): string

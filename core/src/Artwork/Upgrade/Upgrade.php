@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork\Upgrade;
 
-/** One step of the file format: rewrites a decoded file of one version as the next version has it. */
+/** One upgrade of the file format: converts a decoded file of one version to the next. */
 interface Upgrade
 {
-    /** The value of `format` that it takes, such as "tallcrow.artwork/1". */
+    /** The value of `format` that it converts, such as "tallcrow.artwork/1". */
     public static function from(): string;
 
     /**
-     * The file is not checked yet: whatever has not the expected shape is left as it is, for the reader to refuse.
+     * The file is not validated yet: parts of an unexpected shape are left unchanged for the reader to refuse.
      *
      * @param  array<array-key, mixed>  $file
      * @return array<array-key, mixed> with the `format` of the next version

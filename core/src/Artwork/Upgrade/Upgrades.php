@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace TallCrow\Artwork\Upgrade;
 
-/** Every step of the format, oldest first. A file of any earlier version passes through all steps that come after it. */
+/** All upgrades, oldest first. A file of an earlier version passes through all upgrades from its version on. */
 final class Upgrades
 {
     /** @var list<class-string<Upgrade>> */
     private const STEPS = [SlugsForPhrases::class, FramedArt::class];
 
-    /** The decoded file in the newest version; what is no file of an earlier version comes back unchanged. */
+    /** Converts a decoded file to the newest version; data that is no file of an earlier version is returned unchanged. */
     public static function newest(mixed $file): mixed
     {
         foreach (self::STEPS as $step) {
