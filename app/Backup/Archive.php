@@ -7,12 +7,12 @@ namespace App\Backup;
 use SQLite3;
 use ZipArchive;
 
-/** A backup archive: opened, compared with what it says of itself, and laid out again. */
+/** A backup archive: verified against its manifest, and restored. */
 final class Archive
 {
     private const PATH = '~^\d+/(assets|exports|proofs)/[\w][\w.-]*$~';
 
-    /** @throws BackupRefused when anything is missing or is not what was backed up */
+    /** @throws BackupRefused if a file is missing or differs from the manifest */
     public static function check(string $path): void
     {
         $zip = self::open($path);
@@ -47,7 +47,7 @@ final class Archive
         chmod($database, 0o600);
         $opened = new SQLite3($database);
         $whole = $opened->querySingle('PRAGMA integrity_check');
-        // Work that was under way when the copy was made is found and begun again by the workers.
+        // Jobs that were running when the copy was made are found and restarted by the workers.
         $opened->exec('DELETE FROM jobs');
         $opened->close();
         $whole === 'ok' || throw BackupRefused::broken('the database is not whole');

@@ -8,14 +8,14 @@ use SQLite3;
 use ZipArchive;
 
 /**
- * The whole of an installation in one archive, made while it works: the database by SQLite's own online backup, then every file that it
- * names, by content hash. What can be drawn again is not in it. The archive is opened and compared before it counts.
+ * Backs up an installation into one archive while it is running: the database by SQLite's online backup, then every file that it
+ * refers to, with content hashes. Files that can be regenerated are left out. The archive is verified before it is reported as made.
  */
 final class Backup
 {
     public const FORMAT = 'tallcrow.backup/1';
 
-    /** Folders of a shop that cannot be made again. */
+    /** Folders of a shop that cannot be regenerated. */
     private const FOLDERS = ['assets', 'exports', 'proofs'];
 
     /**
@@ -50,7 +50,7 @@ final class Backup
         }
     }
 
-    /** https://www.sqlite.org/backup.html: pages are copied while others read and write, and those that change are copied anew. */
+    /** https://www.sqlite.org/backup.html: pages are copied while others read and write; pages that change meanwhile are copied again. */
     private static function copyDatabase(string $from, string $to): void
     {
         is_file($from) || throw BackupRefused::noDatabase($from);
@@ -73,7 +73,7 @@ final class Backup
         foreach (self::FOLDERS as $folder) {
             foreach (glob("$storage/*/$folder/*") ?: [] as $path) {
                 $hash = is_file($path) ? hash_file('sha256', $path) : false;
-                // A file that is thrown away at this moment is in no later copy either.
+                // A file that was deleted meanwhile is simply left out.
                 if ($hash === false || str_ends_with($path, '.part') || str_ends_with($path, '.part.png')) {
                     continue;
                 }

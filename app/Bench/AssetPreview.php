@@ -24,7 +24,7 @@ use TallCrow\Type\MissingGlyphs;
 use TallCrow\Type\Setting;
 use TallCrow\Type\Typesetter;
 
-/** Small pictures for the shelf and its finders. */
+/** Previews for the shelf and the pickers. */
 final class AssetPreview
 {
     private const SIDE = 180;
@@ -39,7 +39,7 @@ final class AssetPreview
         return $studio->pictures->text($key, fn (): string => ImageFile::png($this->picture($studio, $asset, $words)));
     }
 
-    /** On paper, for where a picture may have no alpha. */
+    /** On a background colour, as JPEG has no alpha. */
     public function jpeg(Asset $asset): string
     {
         $studio = Studio::of(Shop::query()->findOrFail($asset->shop_id));
@@ -47,7 +47,7 @@ final class AssetPreview
         return $studio->pictures->text("paper preview {$studio->shelf->fingerprint($asset->file)}", fn (): string => ImageFile::jpegOn($this->picture($studio, $asset, ''), Srgb::hex('#ffffff')));
     }
 
-    /** The small picture itself, of a piece of art. */
+    /** The preview of a picture. */
     public function image(Studio $studio, Asset $asset): Image
     {
         return $this->art($studio->shelf, $asset);
@@ -63,7 +63,7 @@ final class AssetPreview
         $picture = $shelf->picture($asset->file);
         $scale = self::SIDE / max($picture->width, $picture->height);
         if ($picture->isVector()) {
-            // One inch to the pixel: the preview's own small sheet.
+            // A sheet of one inch per pixel.
             [$width, $height] = [max(1, (int) round($picture->width * $scale)), max(1, (int) round($picture->height * $scale))];
             $placing = Placing::picture(new Placement($width / 2, $height / 2, $width, $height, 0, Flip::None), $picture->aspect());
 

@@ -12,7 +12,7 @@ use TallCrow\Edit\Operation;
 use TallCrow\Edit\Operations;
 use TallCrow\Render\Measures;
 
-/** Jobs as they stand on the bench, measured; and changes that the core carries out. */
+/** The state of a job on the bench with its measurements, and operations carried out by the core. */
 final readonly class Benches
 {
     public function __construct(private Revisions $revisions) {}

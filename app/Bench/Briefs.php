@@ -13,10 +13,10 @@ use TallCrow\Artwork\Sheet;
 use TallCrow\Measure\PrintArea;
 use TallCrow\Measure\Refit;
 
-/** Starts jobs from a brief, and changes the brief of those under way. */
+/** Creates jobs from a brief, and changes the brief of existing jobs. */
 final readonly class Briefs
 {
-    /** Letters of a title. */
+    /** Greatest length of a title. */
     private const MOST_TITLE = 200;
 
     public function __construct(private Revisions $revisions) {}
@@ -39,7 +39,7 @@ final readonly class Briefs
     }
 
     /**
-     * Changes what a job is for. On another print area the design is sized to fit, or keeps its printed size.
+     * Changes the brief of a job. If the print area changes, the design is scaled to fit or keeps its printed size.
      *
      * @throws StaleVersion
      */

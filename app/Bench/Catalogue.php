@@ -30,7 +30,7 @@ use TallCrow\Preflight\Group;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Texture\Catalogue as Textures;
 
-/** The core's catalogues as the interface reads them: it makes its lines from these and invents nothing. */
+/** The core's catalogues in the form the interface reads: it builds its controls from them alone. */
 final class Catalogue
 {
     public static function answer(): Answer

@@ -12,7 +12,7 @@ use TallCrow\House\HouseDemands;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 
-/** Preflight of a revision against the print area that its job is for, and what the houses that it goes to ask. */
+/** Preflight of a revision against its job's print area and the requirements of the houses it will be sent to. */
 final class Checks
 {
     /**

@@ -10,18 +10,18 @@ use App\Models\ExportState;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
- * Who makes an export. A claim holds for as long as its maker shows signs of life, so an export whose worker died is made by the
- * next, and one that was queued twice is made once.
+ * A lock on an export, held by the worker that makes it. The lock expires without heartbeats, so an export whose worker died is made by the
+ * next one, and one that was queued twice is made once.
  */
 final class ExportClaim
 {
-    /** Seconds without a sign of life after which a maker counts as gone. */
+    /** Seconds without a heartbeat after which a worker counts as dead. */
     private const SILENT = 4 * ExportSteps::BEAT;
 
-    /** Seconds after which one that waits is queued again, should its place in the queue be lost. */
+    /** Seconds after which a waiting export is queued again, in case its queue entry was lost. */
     private const FORGOTTEN = 60;
 
-    /** Makes the export this worker's; false when another has it. */
+    /** Acquires the lock for this worker; false if another worker holds it. */
     public static function claim(Export $export): bool
     {
         return self::free(Export::query()->whereKey($export->id))
@@ -29,8 +29,8 @@ final class ExportClaim
     }
 
     /**
-     * Whether an export has to wait for others of its shop. Files of one send are made side by side, as long as no other shop waits and no
-     * further one of its own is under way.
+     * Whether an export has to wait for others of its shop. Files of one batch are made in parallel as long as no other shop is waiting and no
+     * other batch of the same shop is running.
      */
     public static function shopIsBusy(Export $export): bool
     {
@@ -42,13 +42,13 @@ final class ExportClaim
         return Export::query()->withoutGlobalScopes()->whereNot('shop_id', $export->shop_id)->where('state', ExportState::Queued)->exists();
     }
 
-    /** Whether no file of its send is to be made any more. */
+    /** Whether no file of its batch remains to be made. */
     public static function isLastOf(Export $export): bool
     {
         return $export->batch !== '' && Export::query()->where('shop_id', $export->shop_id)->where('batch', $export->batch)->whereNotIn('state', [ExportState::Done, ExportState::Failed, ExportState::Cancelled])->doesntExist();
     }
 
-    /** Queues again what no worker makes and what may have lost its place. */
+    /** Queues exports again that no worker is making and that may have lost their queue entry. */
     public static function findForgotten(): int
     {
         $found = self::free(Export::query())

@@ -8,18 +8,18 @@ use App\Models\Export;
 use App\Models\ExportState;
 use TallCrow\Export\ExportStage;
 
-/** Writes down how far an export is, that it is alive, and hears whether its seller still wants it. */
+/** Records an export's progress and heartbeat, and checks whether it was cancelled. */
 final class ExportSteps
 {
-    /** Shares of the whole, as measured on full sheets of a dozen layers. */
+    /** Percentages of the progress bar, as measured on full sheets with a dozen layers. */
     private const LAYERS_TO = 50;
 
     private const WRITE_TO = 75;
 
-    /** Seconds between two looks at what the seller wants. */
+    /** Seconds between checks for cancellation. */
     private const LOOK = 0.4;
 
-    /** Seconds between two signs of life. */
+    /** Seconds between heartbeats. */
     public const BEAT = 2.5;
 
     private float $looked = 0.0;
@@ -59,7 +59,7 @@ final class ExportSteps
 
     private function write(string $stage, int $progress): void
     {
-        // Groups tell of their own layers too: the bar never goes back.
+        // Groups also report their child layers: progress must never decrease.
         if ($progress > $this->export->progress || $stage !== $this->export->stage) {
             $this->export->update(['stage' => $stage, 'progress' => max($progress, $this->export->progress)]);
         }

@@ -47,7 +47,7 @@ final readonly class Exports
         if ($rights->ruling === Ruling::NotAllowed && trim($why) === '') {
             throw ValidationException::withMessages(['why' => 'Something on this design is not allowed by its terms as stated. Say why you print it all the same: a word is kept with the file.']);
         }
-        // As large as the sheet's pixels at worst.
+        // In the worst case a file is as large as the uncompressed pixels.
         $pixels = max(array_map(fn (WantedFile $file): int => ($file->to->place->area->width ?? $job->area_width) * ($file->to->place->area->height ?? $job->area_height), $files));
         Room::demand($job->shop->folder('exports'), 4 * $pixels);
         $rulings = $rights->rulings();
@@ -73,7 +73,7 @@ final readonly class Exports
         return array_map(fn (int $id): Export => $made[$id], $ids);
     }
 
-    /** Ends one that waits at once; one that runs ends at its next step. */
+    /** A waiting export is cancelled at once, a running one at its next step. */
     public function cancel(Export $export): Export
     {
         if (! $export->state->isOver()) {

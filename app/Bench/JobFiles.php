@@ -21,7 +21,7 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Type\FontRefused;
 
-/** Whole jobs in one file: out of a shop, and into one. */
+/** Exports jobs to job files and imports them. */
 final readonly class JobFiles
 {
     public function __construct(
@@ -29,7 +29,7 @@ final readonly class JobFiles
         private Shelving $shelving,
     ) {}
 
-    /** Writes a job with its fonts, pictures and their licences to a file of the shop's scratch folder, and answers where. */
+    /** Writes a job with its fonts, pictures and their licences to a file in the shop's temporary folder, and returns its path. */
     public function write(PrintJob $job): string
     {
         $artwork = $job->head?->read() ?? abort(404);
@@ -48,8 +48,8 @@ final readonly class JobFiles
     }
 
     /**
-     * Opens a job file as a new job. Its files go on the shelf under their licences; one that is there already serves
-     * again, and one whose name another file has gets a name of its own.
+     * Imports a job file as a new job. Its files are put on the shelf with their licences; files already there are
+     * reused, and files whose name is taken are renamed.
      *
      * @throws JobPackRefused|\TallCrow\Artwork\ArtworkInvalid
      */
@@ -86,7 +86,7 @@ final readonly class JobFiles
 
     private function put(Shop $shop, PackedFile $file): Asset
     {
-        // No licence is made up: the shelf says that none was stated.
+        // Do not invent a licence: the shelf shows that none was stated.
         $licence = $file->terms->licence === '' ? 'not stated' : $file->terms->licence;
         try {
             return $this->shelving->put($shop, $file->path, $file->name, new Provenance($licence, $file->terms->author, $file->terms->url));
@@ -95,7 +95,7 @@ final readonly class JobFiles
         }
     }
 
-    /** The name by which the shop has the very same file. */
+    /** The name under which the shop has an identical file. */
     private function held(Shop $shop, PackedFile $file): ?string
     {
         $hash = hash_file('sha256', $file->path);

@@ -15,10 +15,10 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
 use TallCrow\Artwork\ArtworkInvalid;
 
-/** The jobs of a shop among one another. */
+/** Lists and deletes the jobs of a shop. */
 final class Jobs
 {
-    /** Sheets that are read at once. */
+    /** Number of sheets read at a time. */
     private const AT_ONCE = 100;
 
     /** @return list<JobCard> the newest first; a job whose sheet cannot be read says so and is noted in the log */

@@ -6,7 +6,7 @@ namespace App\Bench;
 
 use Illuminate\Http\Response;
 
-/** What was asked for at the bench is not wanted any more: the sheet was saved anew meanwhile, and the newer one is asked for. */
+/** A request of the bench is obsolete: the sheet was saved again meanwhile, and the bench has requested the newer one. */
 final class NobodyWaits extends \RuntimeException
 {
     public function render(): Response
@@ -14,7 +14,7 @@ final class NobodyWaits extends \RuntimeException
         return response()->noContent()->withHeaders(['Cache-Control' => 'no-store']);
     }
 
-    /** It happens at every quick change: the log has no use for it. */
+    /** Not logged, since it happens with every quick series of changes. */
     public function report(): bool
     {
         return true;

@@ -7,7 +7,7 @@ namespace App\Bench;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 
-/** A page as PDF. It reads no file and no address: all that it shows stands in the page. */
+/** Renders a page as PDF. Loading files and URLs is disabled: the page must contain everything it shows. */
 final class Paper
 {
     /** @param  'portrait'|'landscape'  $way */

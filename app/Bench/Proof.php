@@ -15,15 +15,15 @@ use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 use TallCrow\Render\Piece;
 
-/** The proofs of one revision at one ppi. Layers in trouble are left out: their lines say why. */
+/** The proofs of one revision at one ppi. Layers that cannot be drawn are left out; the interface shows why. */
 final readonly class Proof
 {
-    /** A proof is for the eye: no more than the print itself, and no larger than a screen's worth of the loupe. */
+    /** Limits of a proof: at most the print's own resolution, and no larger than the loupe needs. */
     private const MOST_PPI = 300.0;
 
     private const MOST_PIXELS = 4_000_000;
 
-    /** No print has it, so it is seen on any. */
+    /** A colour that hardly any design uses, so that it is visible on all. */
     private const LOUD = '#ff00c8';
 
     private function __construct(
@@ -45,7 +45,7 @@ final readonly class Proof
         return new self($revision->read(), Studio::of($revision->job->shop), $ppi, $near ? 0 : 1, ProofSteps::of($revision, $ppi, $atBench));
     }
 
-    /** The same proof of the sheet as it would be. */
+    /** The same proof for a changed sheet that is not saved. */
     public function trying(Artwork $artwork): self
     {
         return new self($artwork, $this->studio, $this->ppi, $this->compression, $this->steps);
@@ -72,7 +72,7 @@ final readonly class Proof
         }
     }
 
-    /** The layer's ink alone, so many pixels along its longer side; null where there is none. */
+    /** The ink of one layer, with the given length of its longer side in pixels; null if it has none. */
     public function small(string $id, int $side): ?string
     {
         $layer = $this->artwork->layer($id);
@@ -86,7 +86,7 @@ final readonly class Proof
         return $piece === null ? null : ImageFile::png($piece->image, $this->compression);
     }
 
-    /** The layer as it lies on the whole sheet, so that it can be laid over the proof and dragged. */
+    /** One layer in its place on the whole sheet, to be laid over the proof and dragged. */
     public function layer(string $id): ?string
     {
         $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
@@ -103,8 +103,8 @@ final readonly class Proof
     }
 
     /**
-     * What masks, wear and clearing take from a layer, in a loud colour over the whole sheet; of the whole sheet without
-     * a layer. Null when nothing is taken.
+     * The ink that masks, wear and background removal clear, in a signal colour on the whole sheet: of one layer, or of the whole
+     * sheet if no layer is given. Null if nothing is cleared.
      */
     public function taken(?string $id): ?string
     {
@@ -127,7 +127,7 @@ final readonly class Proof
         return ImageFile::png(Image::flat(Srgb::hex(self::LOUD), $whole->times($left->inverted())), $this->compression);
     }
 
-    /** The masks of a layer alone: white where it is seen. */
+    /** The masks of a layer: white where it is visible. */
     public function mask(string $id): ?string
     {
         $frame = Frame::sheet($this->artwork->sheet, $this->ppi);
@@ -146,7 +146,7 @@ final readonly class Proof
         return $piece->image->alpha()->embed($piece->frame->left - $frame->left, $piece->frame->top - $frame->top, $frame->width, $frame->height)->settled();
     }
 
-    /** The colour of the art at a place; null where there is no ink. */
+    /** The colour of the ink at a point; null if there is none. */
     public function colour(float $x, float $y): ?Srgb
     {
         $ppi = 75.0;

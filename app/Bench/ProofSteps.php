@@ -11,21 +11,21 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Log;
 use TallCrow\Render\Progress;
 
-/** Writes down how far a proof is, when it takes long enough for anyone to ask. */
+/** Records the progress of a proof that takes long enough for the interface to ask for it. */
 final class ProofSteps implements Progress
 {
-    /** Seconds in which a proof is mostly ready. */
+    /** Seconds within which most proofs are ready; until then nothing is recorded. */
     private const SOON = 0.25;
 
-    /** Seconds after which what was written down holds no more, should the drawing have died. */
+    /** Seconds after which a record expires, in case the drawing process died. */
     private const STALE = 60;
 
-    /** Seconds from which a proof is noted in the log. */
+    /** Proofs that take more seconds than this are logged. */
     private const SLOW = 2.0;
 
     private float $begun;
 
-    /** Of what was begun: the layer by number and by name, of so many, the line of its retouching, and how much is done. */
+    /** Current state: number and name of the layer, number of layers, the current retouching step, and the fraction done. */
     private int $layer = 0;
 
     private int $layers = 1;
@@ -46,7 +46,7 @@ final class ProofSteps implements Progress
         return new self(self::key($revision, $ppi), $revision->id, $ppi, Waiting::for($revision, $atBench));
     }
 
-    /** How far the proof of a revision is; null when it is not at work, or has only begun. */
+    /** The progress of a revision's proof; null if it is not being drawn or has only just begun. */
     public static function read(Revision $revision, float $ppi): ?DrawingStep
     {
         /** @var ?array{name: string, kind: string, done: float} $now */
@@ -65,7 +65,7 @@ final class ProofSteps implements Progress
     public function line(int $number, int $of, string $kind): void
     {
         $this->waiting->goOn();
-        // Retouching is done but once, and is what takes its time.
+        // Retouching is done only once per picture and takes most of the time.
         $this->write($kind, $number / max(1, $of), true);
     }
 
@@ -83,7 +83,7 @@ final class ProofSteps implements Progress
 
     private function write(string $kind, float $ofLayer, bool $asked): void
     {
-        // Groups tell of their own layers too: what is done never goes back.
+        // Groups also report their child layers: progress must never decrease.
         $this->done = max($this->done, ($this->layer + $ofLayer) / $this->layers);
         if ($asked) {
             Cache::put($this->key, ['name' => $this->name, 'kind' => $kind, 'done' => round($this->done, 3)], self::STALE);

@@ -7,7 +7,7 @@ namespace App\Bench;
 use App\Models\LicenceRecord;
 use App\Rights\LicenceWanted;
 
-/** Whose a piece of the shelf is and under what it is held, with what the shelf calls it. */
+/** Author, licence and title of an asset. */
 final readonly class Provenance
 {
     public function __construct(
@@ -15,13 +15,13 @@ final readonly class Provenance
         public string $author = '',
         public string $url = '',
         public string $genre = '',
-        /** Nothing leaves the piece its own title. */
+        /** Empty to keep the asset's own title. */
         public string $title = '',
-        /** The licence of the shop that it is held under; null where its name tells. */
+        /** The shop's licence record; null if the licence is only given by name. */
         public ?int $record = null,
     ) {}
 
-    /** @throws LicenceWanted when no licence is stated */
+    /** @throws LicenceWanted if no licence is stated */
     public function stated(): self
     {
         return $this->licence === '' && $this->record === null ? throw LicenceWanted::forAFile() : $this;

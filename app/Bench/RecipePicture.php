@@ -16,10 +16,10 @@ use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 
-/** What a recipe makes of some words, small and without cloth. */
+/** A preview of a recipe applied to some words, without cloth. */
 final readonly class RecipePicture
 {
-    /** Pixels to the inch of the small picture, of a sheet of so many pixels at 300. */
+    /** Resolution of the preview, and size of its sheet in pixels at 300 ppi. */
     private const PPI = 30.0;
 
     private const WIDTH = 3600;

@@ -10,7 +10,7 @@ use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 
-/** What a partner or a printer is shown of a revision: the design on its cloths, what was measured, what is meant so. */
+/** A report of a revision for a partner or printer: the design on its cloths, the measurements, and the findings marked as intended. */
 final readonly class ReportPaper
 {
     private const PPI = 60.0;
@@ -22,10 +22,10 @@ final readonly class ReportPaper
         return new self($revision);
     }
 
-    /** One page that needs nothing else. */
+    /** A self-contained page. */
     public function html(): string
     {
-        // Packed: it stands in the page once for each cloth, which lies behind it.
+        // Compressed, since the page contains it once for each cloth.
         $png = 'data:image/png;base64,'.base64_encode(Proof::of($this->revision, self::PPI, near: false)->sheet(null));
 
         return $this->page(fn (Garment $garment): string => $png, onPaper: false);

@@ -12,7 +12,7 @@ use TallCrow\Artwork\ArtworkInvalid;
 use TallCrow\Artwork\ArtworkReader;
 use TallCrow\Artwork\Following;
 
-/** Saves, undoes and redoes. Each names the version it started from, and is refused when that is no longer current. */
+/** Saves, undoes and redoes. Each request names the version it started from and is refused if that is no longer current. */
 final readonly class Revisions
 {
     public function __construct(
@@ -27,7 +27,7 @@ final readonly class Revisions
             $artwork = Following::led($job->head->read(), $artwork);
         }
         $json = json_encode($artwork->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-        // What is kept can be read again: sheets too large, or clipped in a ring, are refused before.
+        // Only save what can be read again: refuse sheets that are too large or have cyclic clip masks.
         ArtworkReader::json($json);
 
         return $this->change($job, $version, function (PrintJob $job) use ($json, $artwork): void {
@@ -66,7 +66,7 @@ final readonly class Revisions
         return $this->next($job) !== null;
     }
 
-    /** The newest state that was made from the current one. */
+    /** The newest revision that was made from the current one. */
     private function next(PrintJob $job): ?Revision
     {
         return Revision::query()->where('parent_id', $job->head_id)->where('print_job_id', $job->id)->orderByDesc('id')->first();

@@ -8,8 +8,8 @@ use App\Models\PrintJob;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The name that a browser gives to one save, the same each time it tries again: a save that arrived, but whose answer was lost, is
- * answered with what it made instead of being done twice or taken for another tab's.
+ * An idempotency key for one save, the same in every retry: a save that arrived, but whose answer was lost, is
+ * answered with its first result instead of being repeated or taken for a conflict with another tab.
  */
 final class SaveKey
 {
@@ -29,7 +29,7 @@ final class SaveKey
         return $this->key !== null && DB::table(self::TABLE)->where(['print_job_id' => $job->id, 'key' => $this->key])->exists();
     }
 
-    /** Within the transaction of the save itself. */
+    /** Must be called within the save's own transaction. */
     public function remember(PrintJob $job): void
     {
         if ($this->key !== null) {

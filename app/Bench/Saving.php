@@ -6,10 +6,10 @@ namespace App\Bench;
 
 use Illuminate\Support\Facades\DB;
 
-/** Reads and writes as one. The connection takes the write lock at its start and waits for it: see App\Database\WriteLockedSqlite. */
+/** Runs reads and writes in one transaction. The connection takes the write lock at its start and waits for it: see App\Database\WriteLockedSqlite. */
 final class Saving
 {
-    /** Another engine than SQLite may break a tie between two transactions by ending one of them. */
+    /** Database engines other than SQLite may resolve a deadlock by aborting one of the transactions. */
     private const TRIES = 5;
 
     /**

@@ -9,10 +9,10 @@ use TallCrow\Artwork\Garment;
 use TallCrow\Artwork\Product;
 use TallCrow\Artwork\Side;
 
-/** The few things of a saved sheet that a list of jobs tells. Kept beside the revision, which never changes, so that a long list reads no sheet. */
+/** Summary of a saved sheet for lists of jobs. Stored with the revision, which never changes, so that a list need not read the sheets. */
 final readonly class SheetFacts
 {
-    /** Raised when what is kept changes: older facts are found anew. */
+    /** Increased when the stored form changes: older summaries are computed again. */
     private const VERSION = 1;
 
     /** @param  list<array{string, string}>  $cloths  name and "#rrggbb" of each garment colour */

@@ -27,7 +27,7 @@ use TallCrow\Raster\PictureType;
 use TallCrow\Type\Font;
 use TallCrow\Type\FontRefused;
 
-/** Puts fonts and pictures on a shop's shelf, once they are shown to be what they say. */
+/** Adds fonts and pictures to a shop's shelf after verifying that their content matches their type. */
 final readonly class Shelving
 {
     public function __construct(private LicenceBook $licences) {}
@@ -51,7 +51,7 @@ final readonly class Shelving
         try {
             $pieces = AssetPack::unpack($path, $folder);
             $texts = AssetPack::texts($path, $folder);
-            // Looked at before any is kept.
+            // All are checked before any is stored.
             foreach ($pieces as $piece) {
                 try {
                     $piece['cut'] === null ? PictureReader::check($piece['path']) : Font::fromBytes((string) file_get_contents($piece['path']));
@@ -99,11 +99,11 @@ final readonly class Shelving
         $font = self::fontType($head);
         $title = pathinfo($name, PATHINFO_FILENAME);
         $stem = self::stem($title);
-        // Else it would be told to be no picture.
+        // Otherwise the message would be that it is not a picture.
         if (preg_match('/^(\x80\x01.{4})?%!(PS-AdobeFont|FontType1)/s', $head) === 1) {
             throw FontRefused::notOpenType();
         }
-        // As it is, or within a WOFF file.
+        // Plain, or inside a WOFF file.
         if (str_starts_with($head, 'ttcf') || $font !== null && substr($head, 4, 4) === 'ttcf') {
             throw FontRefused::collection();
         }
@@ -137,7 +137,7 @@ final readonly class Shelving
         return $asset;
     }
 
-    /** Takes a piece off the shelf again that was put there just now. */
+    /** Removes an asset that was just added. */
     public function remove(Shop $shop, Asset $asset): void
     {
         ShopFiles::of($shop)->dropAsset($asset);
@@ -145,7 +145,7 @@ final readonly class Shelving
         $asset->delete();
     }
 
-    /** Of a drawing only its cleaned markup is kept; pixels are kept as they came. */
+    /** Of an SVG only the sanitised markup is stored; raster files are stored unchanged. */
     private function kept(Picture $picture): ?string
     {
         return $picture->type === PictureType::Svg ? $picture->markup() : null;
@@ -174,7 +174,7 @@ final readonly class Shelving
         return $stem === '' ? 'piece' : substr($stem, 0, 80);
     }
 
-    /** A name that no other piece of the shop has: build sheets call pieces by it. */
+    /** A file name unused in the shop, since build sheets refer to assets by file name. */
     private function free(Shop $shop, string $stem, string $type): string
     {
         $taken = $shop->assets()->where('file', 'like', $stem.'%')->pluck('file')->all();

@@ -28,7 +28,7 @@ use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Renderer;
 use TallCrow\Render\WatchedPictures;
 
-/** A shop's shelf and the renderer that draws from it, with its store of kept pictures. */
+/** A shop's shelf with the renderer that uses it and its cache of pictures. */
 final readonly class Studio
 {
     private const PALETTE_SIDE = 160;
@@ -50,7 +50,7 @@ final readonly class Studio
         return new self($shelf, new Renderer($shelf, $watched), $pictures, new KeptReports($pictures, $shelf, $kept));
     }
 
-    /** Fields of wear and papers, kept for all shops. */
+    /** The cache of wear fields and papers, shared by all shops. */
     public static function materials(): FolderPictures
     {
         return new FolderPictures(config()->string('crow.materials'), config()->integer('crow.materials_bytes'));
@@ -129,7 +129,7 @@ final readonly class Studio
         );
     }
 
-    /** A layer's raster as the lines before the one of that number leave it; null when the layer shows none. */
+    /** A layer's raster after the effects before the given one; null if the layer has no raster. */
     public function before(Artwork $artwork, string $id, int $number): ?Image
     {
         $layer = $artwork->layer($id);

@@ -7,7 +7,7 @@ namespace App\Bench;
 use App\Models\Revision;
 use TallCrow\Render\DrawingCode;
 
-/** Small proofs as lists show them, packed and kept for as long as the code that drew them is the same. */
+/** Thumbnails for lists, compressed and cached until the drawing code changes. */
 final class Thumbnails
 {
     public const MOST_PPI = 24.0;

@@ -8,12 +8,12 @@ use App\Models\PrintJob;
 use App\Models\Revision;
 
 /**
- * Whether the bench still waits for what is drawn of a revision. PHP is not told when a browser goes away before anything was sent, so it is asked of
- * the job: once another revision is its head, the bench shows that one.
+ * Tells whether the bench still waits for the drawing of a revision. PHP does not notice a closed connection before it sends output, so the job is
+ * checked instead: once another revision is current, the bench shows that one.
  */
 final class Waiting
 {
-    /** Seconds from one look to the next. */
+    /** Seconds between checks. */
     private const EVERY = 0.3;
 
     private float $looked;

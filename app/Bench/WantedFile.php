@@ -8,7 +8,7 @@ use App\Models\SeriesRow;
 use App\Sending\Destination;
 use TallCrow\Export\PrintForm;
 
-/** One file of a job that is asked for. */
+/** One file of a job to be made. */
 final readonly class WantedFile
 {
     /**

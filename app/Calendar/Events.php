@@ -11,10 +11,10 @@ use Sabre\VObject\Recur\RRuleIterator;
 use TallCrow\Calendar\Day;
 use TallCrow\Calendar\Observance;
 
-/** What is on when: publicly known days of the seller's countries, and days of the seller's own. */
+/** Events by date: public observances of the seller's countries, and the seller's own events. */
 final class Events
 {
-    /** Of one recurring event within the span that is looked at. */
+    /** Greatest number of occurrences of one recurring event in the period. */
     private const MOST = 400;
 
     /** @return list<Occasion> by their days */
@@ -67,7 +67,7 @@ final class Events
     public static function isRule(string $rrule): bool
     {
         try {
-            // Rules by the hour and finer make no days.
+            // Rules that recur hourly or more often are not daily events.
             if (preg_match('/FREQ=(SECONDLY|MINUTELY|HOURLY)/i', $rrule) === 1) {
                 return false;
             }

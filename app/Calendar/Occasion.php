@@ -8,7 +8,7 @@ namespace App\Calendar;
 final readonly class Occasion
 {
     public function __construct(
-        /** By which plans and ideas name it. */
+        /** The key by which plans and ideas refer to it. */
         public string $key,
         public string $name,
         public string $kind,

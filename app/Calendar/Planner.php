@@ -13,10 +13,10 @@ use TallCrow\Calendar\Day;
 use TallCrow\Calendar\Plan;
 use TallCrow\Calendar\PlanItem;
 
-/** The plan of a shop: from an event back to the days by which its designs are listed, drawn and gathered, against what the shop gets done. */
+/** The plan of a shop: the dates by which designs for an event must be listed, drawn and gathered, compared with the shop's rate of work. */
 final readonly class Planner
 {
-    /** Weeks of the log that tell how many designs are finished. */
+    /** Number of past weeks from which the rate of finished designs is computed. */
     private const LOOKS_BACK = 12;
 
     public Settings $settings;
@@ -29,7 +29,7 @@ final readonly class Planner
         $this->today = Day::parse(now()->format('Y-m-d'));
     }
 
-    /** Designs a week, by the log: each that had its first file made in a week counts there. */
+    /** Designs finished per week: a design counts in the week of its first export. */
     public function logged(): float
     {
         $since = now()->subWeeks(self::LOOKS_BACK);
@@ -75,7 +75,7 @@ final readonly class Planner
         return $this->designBy($work)->modify("-{$this->settings->gather} weeks");
     }
 
-    /** Whether its job has a file, or was listed. */
+    /** Whether its job has an export or a listing. */
     public function isDone(PlannedWork $work): bool
     {
         return $work->print_job_id !== null && LogEntry::query()->where('shop_id', $this->shop->id)->where('job_id', $work->print_job_id)->where('event', LogEvent::Listed)->exists();

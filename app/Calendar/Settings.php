@@ -6,7 +6,7 @@ namespace App\Calendar;
 
 use App\Models\Shop;
 
-/** How far ahead a shop works, and whose days it keeps. Leads are weeks; the usual ones are common practice. */
+/** A shop's lead times and the countries whose observances it shows. Lead times are in weeks; the defaults are common practice. */
 final readonly class Settings
 {
     public const KINDS = ['holiday', 'family', 'season', 'awareness', 'fun', 'own'];

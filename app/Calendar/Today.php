@@ -13,7 +13,7 @@ use App\Models\PlannedWork;
 use App\Models\Shop;
 use TallCrow\Calendar\Day;
 
-/** What a shop has to do now: late or due work, licences that end, what houses said, listings whose day is over. */
+/** A shop's current tasks: late or due work, licences about to end, replies of houses, listings whose event is over. */
 final class Today
 {
     private const SOON = 14;

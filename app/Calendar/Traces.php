@@ -13,7 +13,7 @@ use TallCrow\Calendar\Act;
 use TallCrow\Calendar\WorkHours;
 use TallCrow\Calendar\WorkStage;
 
-/** The traces that a shop's work left: saved steps, files made, pieces put on the shelf. */
+/** Recorded actions of a shop: saves, exports, and assets added to the shelf. */
 final class Traces
 {
     public static function hours(Shop $shop, \DateTimeInterface $from, \DateTimeInterface $to): WorkHours

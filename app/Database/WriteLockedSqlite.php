@@ -7,10 +7,10 @@ namespace App\Database;
 use Illuminate\Database\SQLiteConnection;
 
 /**
- * SQLite whose transactions take the write lock at their beginning, and wait for it. A transaction that begins by reading and
- * then writes is refused at once when another process wrote meanwhile, however long the connection would wait
- * (https://www.sqlite.org/rescode.html#busy_snapshot). Below PHP 8.4 PDO can only begin without the lock: a first statement that
- * writes, if to no row, takes it.
+ * An SQLite connection whose transactions acquire the write lock at their start and wait for it. A transaction that first reads and
+ * then writes would fail at once if another process wrote meanwhile, whatever the busy timeout
+ * (https://www.sqlite.org/rescode.html#busy_snapshot). Before PHP 8.4, PDO can only begin a transaction without the lock; a first
+ * statement that writes to no row acquires it.
  */
 final class WriteLockedSqlite extends SQLiteConnection
 {
@@ -22,7 +22,7 @@ final class WriteLockedSqlite extends SQLiteConnection
         try {
             $this->getPdo()->exec(self::TAKE_LOCK);
         } catch (\PDOException $error) {
-            // Before the very first migration there is no such table, and nobody else either.
+            // Before the first migration the table does not exist, and no other process runs.
             if (! str_contains($error->getMessage(), 'no such table')) {
                 $this->getPdo()->rollBack();
                 throw $error;

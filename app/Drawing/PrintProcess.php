@@ -14,8 +14,8 @@ use TallCrow\House\Fitting;
 use TallCrow\Series\PatternInvalid;
 
 /**
- * Makes a print file in a process of its own, with limits of time and memory that it cannot pass, and ends it within a fifth of a
- * second when asked to. It ends with its parent too.
+ * Makes a print file in a separate process with hard limits of time and memory, and ends it within a fifth of a
+ * second when cancelled. The process also ends with its parent.
  */
 final class PrintProcess
 {
@@ -46,7 +46,7 @@ final class PrintProcess
         $sheet = "$scratch/sheet.json";
         $to = $this->destination();
         file_put_contents($sheet, $this->fitted($to)) !== false || throw PrintStopped::noRoom();
-        // A process that ends after one file is done before code that is made faster at its start has paid for itself.
+        // The process ends after one file, so compiling code at its start (JIT) would not pay off.
         $process = new Process($this->export->isListing() ? $this->listing($sheet) : [
             'setpriv', '--pdeathsig', 'KILL', 'prlimit', '--as='.(self::setting('memory_mb') * 1_000_000),
             PHP_BINARY, '-d', 'ffi.enable=true', '-d', 'opcache.enable_cli=0', base_path('bin/crow'), 'print', $sheet,
@@ -70,7 +70,7 @@ final class PrintProcess
         } finally {
             $process->stop(0, SIGKILL);
         }
-        // Wherever the limit is met, what is at the end is memory.
+        // These messages all mean that the memory limit was reached.
         if (preg_match(self::NO_MEMORY, $process->getErrorOutput()) === 1) {
             throw PrintStopped::died($this->layer);
         }
@@ -81,7 +81,7 @@ final class PrintProcess
         return $this->figures ?? throw PrintStopped::died($this->layer);
     }
 
-    /** @throws PrintRefused when the house that it was for is gone */
+    /** @throws PrintRefused if its house was deleted */
     private function destination(): ?Destination
     {
         $told = $this->export->destination;
@@ -94,7 +94,7 @@ final class PrintProcess
             ?? throw new PrintRefused('The house that this file was for, or its place, is not known any more. Choose another in the brief, and send anew.');
     }
 
-    /** @throws PrintRefused when the row that it is of is gone, or does not go into the sheet */
+    /** @throws PrintRefused if its row was deleted or cannot be filled in */
     private function fitted(?Destination $to): string
     {
         if ($this->export->title !== '' && $this->export->row === null) {

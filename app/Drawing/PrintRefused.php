@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 namespace App\Drawing;
 
-/** A sheet that cannot be printed as it stands, in the core's own words. */
+/** A sheet that cannot be printed; the message comes from the core. */
 final class PrintRefused extends \RuntimeException {}

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drawing;
 
-/** A print file that was not finished, for reasons that lie outside the sheet's own words. */
+/** A print file that was not finished for reasons other than its content. */
 final class PrintStopped extends \RuntimeException
 {
     private function __construct(string $message, public readonly bool $cancelled = false)

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files;
 
-/** Tables that are handed out, as RFC 4180 has them. */
+/** Writes CSV files for download (RFC 4180). */
 final class Csv
 {
     /**

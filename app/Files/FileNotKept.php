@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files;
 
-/** A file of a shop could not be brought to the store of files or from there. */
+/** A shop's file could not be copied to or from the file store. */
 final class FileNotKept extends \RuntimeException
 {
     public static function store(string $name): self

@@ -32,14 +32,14 @@ final readonly class ShopFiles
         return new self($shop, is_string($disk) && $disk !== '' ? Storage::disk($disk) : null);
     }
 
-    /** Where the file of a piece of the shelf lies, or shall lie, on this machine. */
+    /** The local path of an asset's file. */
     public function assetPath(Asset $asset): string
     {
         return $this->shop->folder('assets').'/'.$asset->file;
     }
 
     /**
-     * The folder of the shelf, with a copy of every piece on it.
+     * The local folder of the shelf, with a copy of every asset.
      *
      * @throws FileNotKept
      */
@@ -47,11 +47,11 @@ final readonly class ShopFiles
     {
         if ($this->store !== null) {
             foreach ($this->shop->assets()->get() as $asset) {
-                // A name may have been given anew: size and date of the row tell, as they do for any tool that keeps folders alike.
+                // A name may have been reused: compare size and date with the row, as file synchronisation tools do.
                 $path = $this->assetPath($asset);
                 clearstatcache(true, $path);
                 if (! is_file($path) || filesize($path) !== $asset->bytes || filemtime($path) !== self::date($asset)) {
-                    // One that is lost is missed where it is drawn, and does not take the others along.
+                    // A lost file is reported when it is drawn and must not prevent the others from being copied.
                     $this->bring("assets/$asset->file", $path) ? touch($path, self::date($asset)) : Log::error('A file of the shelf is lost.', ['asset' => $asset->id]);
                 }
             }
@@ -61,7 +61,7 @@ final readonly class ShopFiles
     }
 
     /**
-     * Keeps a piece whose file was laid in the folder of the shelf.
+     * Stores an asset whose file is in the local folder of the shelf.
      *
      * @throws FileNotKept
      */
@@ -79,7 +79,7 @@ final readonly class ShopFiles
     }
 
     /**
-     * Keeps the finished file of an export.
+     * Stores the finished file of an export.
      *
      * @throws FileNotKept
      */
@@ -88,7 +88,7 @@ final readonly class ShopFiles
         $this->store === null ?: $this->send($export->path(), "exports/$export->id.png");
     }
 
-    /** The finished file of an export on this machine; null when there is none. */
+    /** The local path of an export's finished file; null if there is none. */
     public function export(Export $export): ?string
     {
         $path = $export->path();
@@ -119,7 +119,7 @@ final readonly class ShopFiles
         }
     }
 
-    /** Written aside, so that no other process of this machine meets half a file; false when the store does not have it. */
+    /** Written to a temporary file first, so that no other process sees an incomplete file; false if the store does not have it. */
     private function bring(string $name, string $path): bool
     {
         try {

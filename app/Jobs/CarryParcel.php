@@ -23,8 +23,8 @@ use Illuminate\Support\Facades\Log;
 use TallCrow\House\Fitting;
 
 /**
- * Brings a parcel to its house, later asks whether it was printed. May be queued twice and be begun again after its worker died: the
- * key of the parcel goes along each time, so that the house prints it once.
+ * Sends a parcel to its house and later asks whether it was printed. It may be queued twice or restarted after its worker died: the
+ * parcel's key is sent each time, so that the house prints it only once.
  */
 final class CarryParcel implements ShouldQueue
 {
@@ -56,7 +56,7 @@ final class CarryParcel implements ShouldQueue
         }
     }
 
-    /** After an error of our own. */
+    /** Called after an unexpected error. */
     public function failed(?\Throwable $reason): void
     {
         Log::error('A parcel broke off.', ['parcel' => $this->parcel, 'reason' => $reason === null ? 'ended from outside' : $reason::class]);

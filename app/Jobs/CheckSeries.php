@@ -25,12 +25,12 @@ use TallCrow\Series\Filled;
 use TallCrow\Series\PatternInvalid;
 use TallCrow\Series\RowNote;
 
-/** Checks rows of a series at print size, those first that were not checked yet; what was checked and did not change since is not checked again. */
+/** Checks the rows of a series at print size, unchecked rows first; rows that have not changed since their check are skipped. */
 final class CheckSeries implements ShouldQueue
 {
     use Queueable;
 
-    /** Seconds after which it makes room for other work and comes back. */
+    /** Seconds after which it requeues itself to let other jobs run. */
     private const WHILE = 20;
 
     private const SHARED = 'As in the pattern. ';
@@ -106,14 +106,14 @@ final class CheckSeries implements ShouldQueue
         } catch (LayerTrouble $trouble) {
             $notes[] = new RowNote(true, $trouble->getMessage());
         }
-        // What the pattern has is mended there; the verdict is on what this row brings.
+        // Findings that the pattern itself has are corrected there; the verdict covers only what this row adds.
         $own = array_filter($notes, fn (RowNote $note): bool => ! str_starts_with($note->says, self::SHARED));
         $verdict = match (true) {
             array_filter($own, fn (RowNote $note): bool => $note->grave) !== [] => Verdict::Fail,
             $own !== [] => Verdict::Warn,
             default => Verdict::Pass,
         };
-        // What is of this row alone comes first.
+        // Notes that concern only this row come first.
         usort($notes, fn (RowNote $a, RowNote $b): int => [str_starts_with($a->says, self::SHARED), $b->grave] <=> [str_starts_with($b->says, self::SHARED), $a->grave]);
         $row->update(['checked' => $key, 'verdict' => $verdict->value, 'told' => array_map(fn (RowNote $note): array => ['grave' => $note->grave, 'says' => $note->says], $notes)]);
     }

@@ -11,17 +11,17 @@ use App\Models\Revision;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Draws a sheet before somebody opens it, behind all exports: in a shop that is new, or after the code that draws was changed, nothing is at hand. */
+/** Draws a sheet in advance, with lower priority than exports: in a new shop, or after the drawing code changed, nothing is cached. */
 final class DrawAhead implements ShouldQueue
 {
     use Queueable;
 
-    /** Ppi of a card's picture, and of the proofs that a bench of usual size asks for first. */
+    /** Resolutions of a card's thumbnail and of the proofs that a bench of usual size requests first. */
     private const CARD = 20.0;
 
     private const PROOFS = [30.0, 50.0];
 
-    /** One that fails is drawn when it is looked at. */
+    /** If it fails, the picture is drawn on request. */
     public int $tries = 1;
 
     public function __construct(private readonly int $revision)
@@ -32,7 +32,7 @@ final class DrawAhead implements ShouldQueue
     public function handle(): void
     {
         $revision = Revision::query()->with('job.shop')->find($this->revision);
-        // What was changed meanwhile is drawn by the bench that changed it.
+        // A sheet that was changed meanwhile is drawn by the bench that changed it.
         if ($revision === null || $revision->job->head_id !== $revision->id) {
             return;
         }

@@ -19,17 +19,17 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
 
 /**
- * Makes the print file. May be queued twice, and begun again after its worker died: whoever claims the export makes it, and the
- * file is written aside, so a half one never shows.
+ * Makes the print file. It may be queued twice or restarted after its worker died: the worker that claims the export makes it, and the
+ * file is written under a temporary name, so that an incomplete one is never visible.
  */
 final class ExportArtwork implements ShouldQueue
 {
     use Queueable;
 
-    /** Seconds after which one that has to wait for another of its shop looks again. */
+    /** Seconds after which a waiting export tries again. */
     private const WAIT = 2;
 
-    /** Without a bound: one that waits is put back each time. What fails is told by the export itself. */
+    /** Unlimited, since waiting requeues the job. Failures are recorded in the export. */
     public int $tries = 0;
 
     public int $maxExceptions = 3;
@@ -49,7 +49,7 @@ final class ExportArtwork implements ShouldQueue
 
             return;
         }
-        // One at a time of each shop, so that no seller keeps the others waiting.
+        // One at a time per shop, so that no shop blocks the others.
         if (ExportClaim::shopIsBusy($export)) {
             $this->release(self::WAIT);
 
@@ -98,7 +98,7 @@ final class ExportArtwork implements ShouldQueue
             ShopFiles::of($export->shop)->dropExport($export);
             $stopped->cancelled ? $this->end($export, ExportState::Cancelled, 'cancelled') : $this->failed($stopped);
         } catch (PrintRefused $refused) {
-            // Another try would meet the same trouble.
+            // Retrying would fail in the same way.
             $this->failed($refused);
         } finally {
             File::deleteDirectory($export->scratch());
@@ -106,7 +106,7 @@ final class ExportArtwork implements ShouldQueue
         }
     }
 
-    /** After the last try, or at once for what another try would not mend. */
+    /** Called after the last attempt, or at once if retrying is pointless. */
     public function failed(?\Throwable $reason): void
     {
         $said = $reason instanceof PrintStopped || $reason instanceof PrintRefused ? $reason->getMessage() : 'The export broke off. Try again; if it fails again, the log of the application says why.';

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
 use Symfony\Component\Process\Process;
 
-/** Draws and lays the film of a gang in a process of its own, with limits of time and memory; begun anew when its worker died. */
+/** Draws the film of a gang sheet in a separate process with limits of time and memory; restarted if its worker died. */
 final class LayGang implements ShouldQueue
 {
     use Queueable;

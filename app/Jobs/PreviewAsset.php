@@ -10,14 +10,14 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use TallCrow\Asset\AssetUnusable;
 
-/** Draws the small picture of a piece before somebody asks for it, behind all exports. */
+/** Draws the preview of an asset in advance, with lower priority than exports. */
 final class PreviewAsset implements ShouldQueue
 {
     use Queueable;
 
     public const QUEUE = 'later';
 
-    /** One that fails is drawn when it is looked at. */
+    /** If it fails, the preview is drawn on request. */
     public int $tries = 1;
 
     public function __construct(private readonly int $asset)
@@ -31,7 +31,7 @@ final class PreviewAsset implements ShouldQueue
         try {
             $asset === null ?: $preview->png($asset, '');
         } catch (AssetUnusable) {
-            // Whoever looks at the shelf is told.
+            // The shelf shows the error.
         }
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
- * A font or picture of a shop; `file` is the name by which build sheets call it.
+ * A font or picture of a shop; build sheets refer to it by `file`.
  *
  * @property int $id
  * @property int $shop_id

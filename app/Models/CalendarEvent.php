@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A day of the seller's own.
+ * The seller's own event.
  *
  * @property int $id
  * @property int $shop_id

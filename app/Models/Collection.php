@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
- * Pieces of the shelf kept together under a name, such as all for one season; a piece may lie in several.
+ * A named collection of assets, such as all for one season; an asset may belong to several.
  *
  * @property int $id
  * @property int $shop_id

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A remark on a job as it was at one revision.
+ * A comment on one revision of a job.
  *
  * @property int $id
  * @property int $shop_id

@@ -67,7 +67,7 @@ final class Export extends Model
         return $this->belongsTo(SeriesRow::class, 'series_row_id');
     }
 
-    /** The sheet that is printed: the state that was asked for, or a row made of it. */
+    /** The sheet to print: the requested revision, or a row of a series made from it. */
     public function sheet(): Artwork
     {
         return $this->row === null ? $this->revision->read() : SeriesBook::artwork($this->row, $this->revision);
@@ -79,13 +79,13 @@ final class Export extends Model
         return $this->belongsTo(Shop::class);
     }
 
-    /** A folder for what is drawn on the way; it is gone once the export is over. */
+    /** A temporary folder, deleted when the export ends. */
     public function scratch(): string
     {
         return $this->shop->folder('scratch').'/'.$this->id;
     }
 
-    /** A folder for pieces that files of one send have in common; it is gone once all of them are over. */
+    /** A temporary folder shared by the files of one batch, deleted when all of them have ended. */
     public function shared(): string
     {
         return $this->shop->folder('scratch').'/send-'.$this->batch;
@@ -96,7 +96,7 @@ final class Export extends Model
         return ($this->form['kind'] ?? '') === self::LISTING;
     }
 
-    /** Of the finished file. */
+    /** Path of the finished file. */
     public function path(): string
     {
         return $this->shop->folder('exports').'/'.$this->id.'.png';

@@ -8,7 +8,7 @@ enum ExportState: string
 {
     case Queued = 'queued';
 
-    /** Waits until its send goes on. */
+    /** Waits until its batch is resumed. */
     case Paused = 'paused';
     case Running = 'running';
     case Done = 'done';

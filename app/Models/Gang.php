@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * Several designs on film, so many of each.
+ * A gang sheet: copies of several designs on film.
  *
  * @property int $id
  * @property int $shop_id

@@ -10,13 +10,13 @@ use Illuminate\Database\Eloquent\Model;
 use TallCrow\House\House;
 
 /**
- * A print house as the shop knows it.
+ * A print house of a shop.
  *
  * @property int $id
  * @property int $shop_id
  * @property string $name
  * @property string $body  in the form tallcrow.house
- * @property string $service  that takes its files; empty where files are brought by hand
+ * @property string $service  that takes its files; empty if files are delivered by hand
  * @property string $account  of the seller at that service
  * @property ?string $token  of the seller at that service, encrypted in the database
  */

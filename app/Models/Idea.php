@@ -10,11 +10,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * Something to make a design of.
+ * An idea for a design.
  *
  * @property int $id
  * @property int $shop_id
- * @property ?int $print_job_id  that it became
+ * @property ?int $print_job_id  the job made from it
  * @property string $words
  * @property string $event
  * @property string $niche

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A font or picture that the present sheet of a job names, so that the shelf knows where each is used.
+ * A font or picture used by the current sheet of a job, so that the shelf knows where each is used.
  *
  * @property int $shop_id
  * @property int $print_job_id

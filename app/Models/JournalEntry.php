@@ -7,7 +7,7 @@ namespace App\Models;
 use Spatie\Activitylog\Models\Activity;
 
 /**
- * Who did what. Only added to: the database refuses anything else.
+ * An entry of the journal of actions. Append-only: the database refuses changes.
  *
  * @property ?int $shop_id
  */

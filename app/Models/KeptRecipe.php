@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use TallCrow\Artwork\Recipe;
 
 /**
- * A recipe of the shop's.
+ * A saved recipe.
  *
  * @property int $id
  * @property int $shop_id

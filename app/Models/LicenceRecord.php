@@ -13,7 +13,7 @@ use TallCrow\Rights\Facts;
 use TallCrow\Rights\Licence;
 
 /**
- * A licence that a shop holds; many pieces of its shelf may be held under it.
+ * A licence of a shop; several assets may be under it.
  *
  * @property int $id
  * @property int $shop_id
@@ -57,7 +57,7 @@ final class LicenceRecord extends Model
         return array_values(array_filter(PrintJob::query()->where('shop_id', $this->shop_id)->whereIn('id', JobFile::query()->where('shop_id', $this->shop_id)->where('prints', true)->whereIn('file', $files)->select('print_job_id'))->orderBy('title')->pluck('title')->all(), is_string(...)));
     }
 
-    /** As the core judges by it; its proofs are loaded or counted before. */
+    /** The licence in the core's form; its proofs must be loaded or counted before. */
     public function terms(): Licence
     {
         return new Licence(

@@ -11,7 +11,7 @@ use TallCrow\Listing\ListingLimits;
 use TallCrow\Listing\ListingText;
 
 /**
- * The words that a job is listed with.
+ * The listing texts of a job.
  *
  * @property int $id
  * @property string $title
@@ -28,7 +28,7 @@ final class Listing extends Model
 
     protected $attributes = ['title' => '', 'description' => '', 'tags' => '[]', 'limits' => '{"title":null,"description":null,"tags":null,"tag":null}'];
 
-    /** What is written for a job; else a new one with the title of its sheet and the limits that were stated last. */
+    /** The listing of a job; if there is none, a new one with the sheet's title and the most recently stated limits. */
     public static function of(PrintJob $job): self
     {
         $last = self::query()->where('shop_id', $job->shop_id)->latest('updated_at')->first();

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A print file that was made, or what became of a design after that: what went where. Rows are added and never changed, and outlive the job that they tell of.
+ * A log entry: a print file that was made, or a later event of a design. Rows are never changed and are kept when the job is deleted.
  *
  * @property int $id
  * @property int $shop_id

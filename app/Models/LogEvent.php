@@ -6,7 +6,7 @@ namespace App\Models;
 
 use App\Sending\Houses\HouseVerdict;
 
-/** What a line of the log tells of. */
+/** The kind of a log entry. */
 enum LogEvent: string
 {
     case File = 'file';

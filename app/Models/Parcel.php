@@ -11,13 +11,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A print file on its way to a house.
+ * The sending of a print file to a house.
  *
  * @property int $id
  * @property int $shop_id
  * @property int $export_id
  * @property ?int $house_id
- * @property string $key  the same at each try, so that the house prints it once
+ * @property string $key  idempotency key, the same at each attempt, so that the house prints the file once
  * @property ParcelState $state
  * @property int $tries
  * @property string $number  the house's own for this file

@@ -13,7 +13,7 @@ enum ParcelState: string
     case Printed = 'printed';
     case Failed = 'failed';
 
-    /** Whether a worker still has to do something about it. */
+    /** Whether a worker still has to process it. */
     public function isUnderWay(): bool
     {
         return in_array($this, [self::Waiting, self::Sending, self::Accepted], true);

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * Opens a door once: an invitation, a reset of a password, the demo's link. Its secret is kept as a hash alone.
+ * A one-time secret for an invitation, a password reset or the demo link. Only its hash is stored.
  *
  * @property int $id
  * @property int $shop_id

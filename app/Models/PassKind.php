@@ -10,7 +10,7 @@ enum PassKind: string
     case Reset = 'reset';
     case Entry = 'entry';
 
-    /** How long one holds. */
+    /** Minutes until it expires. */
     public function minutes(): int
     {
         return match ($this) {

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * Designs for an event, drawn into the plan.
+ * Designs planned for an event.
  *
  * @property int $id
  * @property int $shop_id

@@ -13,8 +13,8 @@ use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 
 /**
- * A seller's job: its saved revisions, and the print area that the house asks for. `version` counts every change of
- * what is current, so that a save can say what it started from.
+ * A seller's job: its revisions and its print area. `version` is increased with every change of the current
+ * revision, so that a save can state which version it started from.
  *
  * @property int $id
  * @property int $shop_id
@@ -39,7 +39,7 @@ final class PrintJob extends Model
 
     protected $attributes = ['judged_by' => ''];
 
-    // Engines differ in how they hand numbers out.
+    // Database drivers differ in the types they return for numbers.
     protected $casts = ['area_width' => 'integer', 'area_height' => 'integer', 'area_ppi' => 'float', 'version' => 'integer', 'usage' => 'array', 'destinations' => 'array'];
 
     /** @return BelongsTo<Shop, $this> */

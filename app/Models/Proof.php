@@ -11,13 +11,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A receipt, terms or a letter, kept with a licence as it came and never changed.
+ * A document (receipt, terms, letter) stored unchanged with a licence.
  *
  * @property int $id
  * @property int $shop_id
  * @property int $licence_id
  * @property string $sha256
- * @property string $name  by which it came
+ * @property string $name  original file name
  * @property string $type  its ending
  * @property int $bytes
  * @property Carbon $came_at

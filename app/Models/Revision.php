@@ -12,7 +12,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\ArtworkReader;
 
 /**
- * One saved state of a build sheet, never changed once written.
+ * One saved state of a build sheet; immutable.
  *
  * @property int $id
  * @property int $shop_id

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/** What a person may do in a shop. */
+/** The role of a person in a shop. */
 enum Role: string
 {
     case Owner = 'owner';

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * Shirts of one job that were sold on a day. What came back has units below zero.
+ * Shirts of one job sold on a day. Returns have negative units.
  *
  * @property int $id
  * @property int $shop_id

@@ -11,7 +11,7 @@ use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 
 /**
- * A print area of the seller's own list.
+ * A print area from the seller's own list.
  *
  * @property int $id
  * @property int $shop_id

@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $series_id
  * @property int $position
  * @property array<string, string> $values  by slot
- * @property ?array<string, string> $changes  of this row alone, by place
+ * @property ?array<string, string> $changes  corrections for this row only, by place
  * @property ?string $frozen  its sheet as it was frozen; null where it follows the pattern
  * @property string $checked  hash of the sheet that was checked last
  * @property string $verdict  of that; empty where it was not checked yet

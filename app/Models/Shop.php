@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * @property int $id
  * @property string $name
- * @property ?array<string, mixed> $usage  what its designs are usually for
- * @property ?array<string, string> $sales_columns  of the reports of its markets, as matched last
+ * @property ?array<string, mixed> $usage  default usage of its designs
+ * @property ?array<string, string> $sales_columns  column mapping of sales reports, as last used
  * @property ?array<string, mixed> $calendar  leads and countries, as the seller set them
  * @property ?string $calendar_secret  of the address of its feed; null where it has none
  */
@@ -107,7 +107,7 @@ final class Shop extends Model
         assert(is_string($base));
         $folder = "$base/{$this->id}/$name";
         if (! is_dir($folder)) {
-            // Two requests may want it at once: whoever comes second finds it there.
+            // Two requests may create it at the same time; ignore the second one's error.
             @mkdir($folder, 0o700, true);
         }
 

@@ -9,11 +9,11 @@ use Illuminate\Database\Eloquent\Attributes\ScopedBy;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A word that no dictionary has and that this shop spells so: a name, a place.
+ * A word of the shop's own dictionary, such as a name or a place.
  *
  * @property int $id
  * @property int $shop_id
- * @property string $word  in small letters
+ * @property string $word  in lower case
  */
 #[ScopedBy(ShopScope::class)]
 final class ShopWord extends Model

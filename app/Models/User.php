@@ -11,7 +11,7 @@ use Laravel\Sanctum\PersonalAccessToken;
 use Laravel\Sanctum\TransientToken;
 
 /**
- * Somebody who works in a shop.
+ * A person who works in a shop.
  *
  * @property int $id
  * @property int $shop_id
@@ -30,7 +30,7 @@ final class User extends Authenticatable
     /** @use HasApiTokens<PersonalAccessToken|TransientToken> */
     use HasApiTokens;
 
-    /** Sessions are kept for a week; no second cookie lets anybody in. */
+    /** Sessions last a week; there is no remember-me cookie. */
     protected $rememberTokenName = '';
 
     protected $fillable = ['shop_id', 'name', 'login', 'password', 'role', 'totp_secret', 'totp_on', 'totp_step', 'session_era'];

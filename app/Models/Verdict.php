@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/** What a comment says of the sheet it stands at. */
+/** A comment's verdict on the revision. */
 enum Verdict: string
 {
     case Note = 'note';

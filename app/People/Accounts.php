@@ -11,7 +11,7 @@ use App\Models\Shop;
 use App\Models\User;
 use Illuminate\Validation\ValidationException;
 
-/** People of a shop: those who come by an invitation, and changes of role and password. */
+/** User accounts of a shop: invitations, and changes of role and password. */
 final readonly class Accounts
 {
     public function __construct(
@@ -49,14 +49,14 @@ final readonly class Accounts
         }) ?? throw SignInRefused::spent();
     }
 
-    /** A new password ends the person's sessions in every place. */
+    /** Sets a new password and ends all sessions of the person. */
     public function setPassword(User $user, string $password): void
     {
         $user->update(['password' => $password]);
         $this->sessions->endAll($user);
     }
 
-    /** @throws ValidationException when nobody would be left who may do it */
+    /** @throws ValidationException if no owner would be left */
     public function changeRole(User $user, Role $role): void
     {
         if ($role !== Role::Owner) {

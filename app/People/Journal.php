@@ -7,7 +7,7 @@ namespace App\People;
 use App\Models\JournalEntry;
 use App\Models\User;
 
-/** Adds to the shop's record of who did what: kinds, ids and figures, never words of a sheet or secrets. */
+/** Writes to the shop's journal of actions: kinds, ids and figures, never words of a sheet or secrets. */
 final class Journal
 {
     /** @param  array<string, scalar|null>  $more */

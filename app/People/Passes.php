@@ -11,7 +11,7 @@ use App\Models\Role;
 use App\Models\Shop;
 use App\Models\User;
 
-/** Makes what opens a door once, and takes it. */
+/** Creates and redeems one-time secrets. */
 final class Passes
 {
     /** @return string the secret, shown once: only its hash is kept */
@@ -29,7 +29,7 @@ final class Passes
         return $secret;
     }
 
-    /** What the pass is for, without using it; null when it is unknown, used or too old. */
+    /** Finds a pass without redeeming it; null if it is unknown, used or expired. */
     public function peek(PassKind $kind, string $secret): ?Pass
     {
         return Pass::query()->with(['user', 'shop'])->where('kind', $kind)->where('hash', hash('sha256', $secret))->where('expires_at', '>', now())->first();

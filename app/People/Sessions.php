@@ -9,7 +9,7 @@ use Illuminate\Auth\SessionGuard;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 
-/** Signed-in browsers. Ending all of a person's begins a new era: sessions remember in which they began. */
+/** Signed-in sessions. Ending all sessions of a person increases their era; a session is valid only in the era in which it began. */
 final class Sessions
 {
     private const ERA = 'era';
@@ -34,7 +34,7 @@ final class Sessions
         $request->session()->regenerateToken();
     }
 
-    /** Ends the person's sessions in every place. */
+    /** Ends all sessions of the person. */
     public function endAll(User $user): void
     {
         $user->increment('session_era');

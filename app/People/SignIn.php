@@ -11,15 +11,15 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Log;
 
-/** Lets people in by name, password and, where they switched it on, a code. Guessing is slowed down: each failure doubles the wait. */
+/** Signs people in by name, password and, if enabled, a one-time code. Each failure doubles the waiting time, to slow down guessing. */
 final readonly class SignIn
 {
-    /** Failures that cost no wait. */
+    /** Number of failures without a waiting time. */
     private const FREE = 4;
 
     private const LONGEST_WAIT = 900;
 
-    /** Failures from one address within an hour, whatever the names. */
+    /** Greatest number of failures from one address within an hour, for all names together. */
     private const FROM_ONE_ADDRESS = 60;
 
     private const FORGET_AFTER = 3600;
@@ -34,7 +34,7 @@ final readonly class SignIn
         $places = 'sign-in:'.$address;
         $this->slow($names, $places);
         $user = User::query()->where('login', $login)->first();
-        // The same work whether or not the name is known, so that time tells nothing.
+        // Do the same work for unknown names, so that the response time reveals nothing.
         $right = Hash::check($password, $user->password ?? self::decoy());
         if ($user === null || $user->password === null || ! $right) {
             throw $this->failed($names, $places, $user, SignInRefused::wrong());
@@ -51,7 +51,7 @@ final readonly class SignIn
         return $user;
     }
 
-    /** Whether the code is the person's present one, which it is once. */
+    /** Whether the code is currently valid for the person; each code is accepted once. */
     public function spend(User $user, string $code): bool
     {
         $step = $user->totp_secret === null ? null : Totp::step($user->totp_secret, $code, time(), $user->totp_step);
@@ -59,7 +59,7 @@ final readonly class SignIn
         return $step !== null && User::query()->whereKey($user->id)->where('totp_step', '<', $step)->update(['totp_step' => $step]) === 1;
     }
 
-    /** Names are compared without case and outer blanks. */
+    /** Login names are compared without case and surrounding spaces. */
     public static function login(string $typed): string
     {
         return mb_strtolower(trim($typed));

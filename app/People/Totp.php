@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\People;
 
-/** Time-based one-time codes of six digits, a new one every 30 seconds: RFC 6238 over RFC 4226 with HMAC-SHA-1, as phones compute them. */
+/** Time-based one-time codes (RFC 6238, RFC 4226) with HMAC-SHA-1, six digits and steps of 30 seconds, as authenticator apps use by default. */
 final class Totp
 {
     private const STEP = 30;
 
     private const DIGITS = 6;
 
-    /** Steps by which a clock may be off, either way. */
+    /** Allowed clock difference in steps, either way. */
     private const DRIFT = 1;
 
     private const BASE32 = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
@@ -27,15 +27,15 @@ final class Totp
         return implode('', array_map(fn (string $five): string => self::BASE32[(int) bindec($five)], str_split($bits, 5)));
     }
 
-    /** What a phone reads from the picture: the Key URI form. */
+    /** The content of the QR code: a key URI. */
     public static function uri(string $secret, string $login): string
     {
         return 'otpauth://totp/'.rawurlencode("Tall Crow:$login").'?'.http_build_query(['secret' => $secret, 'issuer' => 'Tall Crow', 'digits' => self::DIGITS, 'period' => self::STEP]);
     }
 
     /**
-     * The time step whose code this is, looked for about the present one; null when it is of none, or of one that is not after
-     * the last that was used.
+     * The time step near the current one to which the code belongs; null if there is none, or if it is not later than
+     * the last one used.
      */
     public static function step(string $secret, string $code, int $now, int $last = 0): ?int
     {

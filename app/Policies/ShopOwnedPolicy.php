@@ -8,7 +8,7 @@ use App\Models\User;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Database\Eloquent\Model;
 
-/** What belongs to a shop is seen and changed by its own people alone; to others it does not exist. */
+/** Models of a shop can be read and changed only by its own people; for others they do not exist (404). */
 final class ShopOwnedPolicy
 {
     public function view(User $user, Model $model): Response

@@ -45,10 +45,10 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    /** What belongs to a shop. */
+    /** Models that belong to a shop. */
     private const OWNED = [PrintJob::class, Revision::class, Export::class, Asset::class, SellersArea::class, ShopWord::class, KeptRecipe::class, Comment::class, User::class, Gang::class, LogEntry::class, HouseRecord::class, LicenceRecord::class, Proof::class, Sale::class, WatchedPhrase::class, Collection::class, Listing::class, Parcel::class, Series::class, SeriesRow::class, CalendarEvent::class, PlannedWork::class, Idea::class];
 
-    /** Requests a minute of one person, or of one address where nobody is signed in. A page of jobs asks for some hundred pictures. */
+    /** Rate limits: requests per minute of one person, or of one address if nobody is signed in. A page of jobs requests about a hundred pictures. */
     private const LIMITS = ['doors' => 30, 'uploads' => 120, 'exports' => 60, 'drawings' => 1500];
 
     public function register(): void

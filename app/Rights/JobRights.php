@@ -22,7 +22,7 @@ use TallCrow\Rights\Usage;
 use TallCrow\Rights\Watched;
 use TallCrow\Rights\WatchList;
 
-/** What the terms that a shop has stated say of one state of a design. */
+/** The rights report of one revision, from the terms stated by the shop. */
 final readonly class JobRights
 {
     /**
@@ -75,7 +75,7 @@ final readonly class JobRights
         );
     }
 
-    /** All words that are set, line by line. */
+    /** All words on the sheet, one text per line. */
     private static function words(Artwork $artwork): string
     {
         $live = function (Layer $layer) use (&$live): array {

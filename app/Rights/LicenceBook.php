@@ -9,17 +9,17 @@ use App\Models\LicenceRecord;
 use App\Models\Shop;
 use TallCrow\Rights\KnownLicences;
 
-/** The licences of a shop by the names that people state. */
+/** Finds and creates licence records by stated names. */
 final readonly class LicenceBook
 {
     public function __construct(private ProofStore $proofs) {}
 
-    /** What stands for no licence at all. */
+    /** Names that mean that there is no licence. */
     private const NONE = ['', 'not stated', 'unknown', 'none'];
 
     /**
-     * The record for a stated name, made where there is none yet; the terms of a known open licence are filled in.
-     * Open licences of different authors are records of their own, since their notices and proofs differ.
+     * The record for a stated name, created if missing; the terms of known open licences are filled in.
+     * The same open licence by different authors has separate records, since notices and proofs differ.
      */
     public function named(Shop $shop, string $name, string $licensor): ?LicenceRecord
     {

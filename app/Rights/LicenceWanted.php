@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rights;
 
-/** A file comes without anything that says under what it is held. */
+/** A file was uploaded without a licence. */
 final class LicenceWanted extends \DomainException
 {
     public static function forAFile(): self

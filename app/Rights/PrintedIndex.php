@@ -10,7 +10,7 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Rights\PrintedFile;
 use TallCrow\Rights\PrintedFiles;
 
-/** Keeps for each job which files its present sheet names, and which of them it prints. */
+/** Maintains the index of files that each job's current sheet uses, and which of them it prints. */
 final class PrintedIndex
 {
     public function renew(PrintJob $job, Artwork $artwork): void

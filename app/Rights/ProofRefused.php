@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rights;
 
-/** A file that cannot be kept as a proof. */
+/** A file that cannot be stored as a proof. */
 final class ProofRefused extends \DomainException
 {
     public static function type(string $name): self

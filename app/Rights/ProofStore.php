@@ -9,12 +9,12 @@ use App\Models\Proof;
 use App\Models\Shop;
 use App\Upkeep\Room;
 
-/** Receipts, terms and letters: kept by the hash of what they hold, never opened, never changed. */
+/** Stores documents under the hash of their content; they are never opened or changed. */
 final class ProofStore
 {
     public const MOST_BYTES = 20_000_000;
 
-    /** Endings that are taken, each with whether it can be shown as text. */
+    /** Accepted file extensions, each with whether it can be shown as text. */
     public const TYPES = ['pdf' => false, 'png' => false, 'jpg' => false, 'jpeg' => false, 'txt' => true, 'md' => true, 'html' => true, 'htm' => true, 'eml' => true];
 
     private const MOST_TEXT = 200_000;
@@ -43,7 +43,7 @@ final class ProofStore
         return $licence->proofs()->firstOrCreate(['sha256' => $sha256], ['shop_id' => $shop->id, 'name' => $name, 'type' => $type, 'bytes' => $bytes, 'came_at' => now()]);
     }
 
-    /** What can be read of it as plain text; null where there is nothing to read. HTML is told as it is written, never drawn. */
+    /** The text of a document; null if it has none. HTML is shown as source, never rendered. */
     public function text(Proof $proof): ?string
     {
         if (! (self::TYPES[$proof->type] ?? false) || ! is_file($proof->path())) {
@@ -55,13 +55,13 @@ final class ProofStore
         return (string) preg_replace('/[^\P{C}\n\t]+/u', '', $text);
     }
 
-    /** Whether its file is still the one that was kept. */
+    /** Whether the stored file still has its original content. */
     public function isWhole(Proof $proof): bool
     {
         return is_file($proof->path()) && hash_file('sha256', $proof->path()) === $proof->sha256;
     }
 
-    /** By its first bytes; texts hold no null bytes. */
+    /** Checks the type by the first bytes; texts must not contain null bytes. */
     private static function isWhatItSays(string $path, string $type): bool
     {
         $head = (string) file_get_contents($path, length: 4096);

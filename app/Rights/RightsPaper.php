@@ -19,7 +19,7 @@ use TallCrow\Rights\Judgement;
 use TallCrow\Rights\Reason;
 
 /**
- * Papers that people ask for: the licence sheet of a design or of the whole shop, and the evidence pack of a design.
+ * Documents about rights: the licence sheet of a design or of the whole shop, and the evidence pack of a design.
  *
  * @phpstan-type Row array{title: string, file: string, author: string, url: string, licence: string, held: string, terms: list<string>, proofs: list<string>, sold: int, ruling: string, says: string, why: string, picture: string}
  */
@@ -75,7 +75,7 @@ final readonly class RightsPaper
         return Paper::pdf($this->html(onPaper: true), 'landscape');
     }
 
-    /** As RFC 4180 has it. */
+    /** CSV (RFC 4180). */
     public function csv(): string
     {
         $stream = fopen('php://temp', 'w+b') ?: throw new \RuntimeException('No memory for a table.');
@@ -87,7 +87,7 @@ final readonly class RightsPaper
         return (string) stream_get_contents($stream, offset: 0);
     }
 
-    /** Writes the evidence pack to a file of the shop's scratch folder, and answers where. */
+    /** Writes the evidence pack to a file in the shop's temporary folder, and returns its path. */
     public function evidence(): string
     {
         $path = $this->shop->folder('scratch').'/evidence-'.bin2hex(random_bytes(6)).'.zip';

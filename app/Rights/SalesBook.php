@@ -11,7 +11,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use TallCrow\Rights\Counts;
 
-/** Shirts sold, entered by hand or read from reports, and what they count against. */
+/** Records of shirts sold, entered by hand or imported, and their counts towards licence limits. */
 final class SalesBook
 {
     private const MOST_UNITS = 1_000_000;
@@ -77,13 +77,13 @@ final class SalesBook
         return $result;
     }
 
-    /** Shirts of all designs that print a piece. */
+    /** Shirts of all designs that print an asset. */
     public function ofAsset(Shop $shop, string $file): int
     {
         return (int) Sale::query()->where('shop_id', $shop->id)->whereIn('print_job_id', DB::table('job_files')->where('shop_id', $shop->id)->where('prints', true)->where('file', $file)->select('print_job_id'))->sum('units');
     }
 
-    /** What counts against the limits of one piece in one design. */
+    /** The counts for the limits of one asset in one design. */
     public function counts(PrintJob $job, string $file, ?int $licence): Counts
     {
         $of = fn (\Closure $where): int => (int) Sale::query()->where($where)->sum('units');
@@ -99,7 +99,7 @@ final class SalesBook
 
     private static function day(string $written): ?Carbon
     {
-        // The year first, as ISO 8601 has it, is read without doubt; day and month alone would be a guess.
+        // Only dates with the year first (ISO 8601) are unambiguous; the order of day and month in other forms would be a guess.
         return preg_match('/^(\d{4})-(\d{2})-(\d{2})(?:[T ].*)?$/', $written, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1])
             ? Carbon::createStrict((int) $part[1], (int) $part[2], (int) $part[3], 0, 0, 0)
             : null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rights;
 
-/** A report of sales that cannot be read. */
+/** A sales report that cannot be read. */
 final class SalesRefused extends \DomainException
 {
     public static function noTable(): self

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Rights;
 
-/** A report of sales as CSV (RFC 4180; also with semicolons or tabs, and with a byte order mark), its columns matched by name. */
+/** Reads a sales report from CSV (RFC 4180; also with semicolons or tabs, and with a byte order mark) and matches its columns by name. */
 final readonly class SalesTable
 {
     private const MOST_ROWS = 100_000;
 
-    /** Headings that are taken without asking, in small letters (common practice). */
+    /** Headings that are recognised automatically, in lower case (common practice). */
     private const USUAL = [
         'title' => ['title', 'design', 'product', 'item', 'name', 'listing', 'product title', 'item name'],
         'units' => ['units', 'quantity', 'qty', 'sold', 'units sold', 'count', 'quantity sold'],

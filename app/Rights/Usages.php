@@ -9,7 +9,7 @@ use App\Models\Shop;
 use TallCrow\Artwork\PrintMethod;
 use TallCrow\Rights\Usage;
 
-/** What designs are for: of a shop as a rule, and of a job where it differs. */
+/** The intended usage of designs: the shop's default, and the job's own if it differs. */
 final class Usages
 {
     /** @return array<string, list<mixed>> rules of what is sent */

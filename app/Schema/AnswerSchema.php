@@ -7,7 +7,7 @@ namespace App\Schema;
 use App\Http\Answers\Answer;
 use App\Http\Answers\DescribedAs;
 
-/** Describes an answer of the API by the types of its class: a JSON Schema (draft 2020-12) of each. */
+/** Generates a JSON Schema (draft 2020-12) of each API response from the types of its class. */
 final class AnswerSchema
 {
     /** @return array<string, array<string, mixed>> by name of the answer */

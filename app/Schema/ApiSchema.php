@@ -7,7 +7,7 @@ namespace App\Schema;
 use TallCrow\Artwork\Schema\ArtworkSchema;
 use TallCrow\Edit\Operations;
 
-/** All that goes over the wire, in one JSON Schema: answers, the artwork as it is written, and the operations that may be sent. */
+/** The JSON Schema of the API: responses, the artwork as written, and the operations that can be sent. */
 final class ApiSchema
 {
     /** @return array<string, mixed> */

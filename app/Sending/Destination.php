@@ -14,7 +14,7 @@ use TallCrow\House\House;
 use TallCrow\House\HousePlace;
 use TallCrow\Render\Renderer;
 
-/** A place of a house that a job goes to, and how its design is fitted to it. */
+/** A print place to which a job is sent, and how its design is fitted to it. */
 final readonly class Destination
 {
     public const MOST = 40;
@@ -51,7 +51,7 @@ final readonly class Destination
         return $chosen === [] ? $all : $chosen;
     }
 
-    /** By which it is known among those of a job. */
+    /** Identifies it among the destinations of a job. */
     public function key(): string
     {
         return $this->record.' '.$this->place->key();

@@ -13,7 +13,7 @@ use App\Models\Parcel;
 use App\Models\User;
 use App\Sending\Houses\HouseAnswer;
 
-/** Notes every print file that is made, and what houses say of it. */
+/** Logs every print file and the replies of houses. */
 final class FileLog
 {
     /** @param  array<string, mixed>  $figures  as the print process tells them */

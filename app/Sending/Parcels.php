@@ -16,22 +16,22 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** Brings finished files to the houses that they were made for, each once. */
+/** Sends finished files to the houses they were made for, each once. */
 final class Parcels
 {
-    /** Seconds until the next try; then as the last. After them all the seller is asked to look. Common practice: growing waits. */
+    /** Seconds before each retry (exponential backoff, common practice). After all of them the seller is asked to act. */
     public const WAITS = [2, 5, 15, 60, 300, 900, 3600];
 
-    /** Seconds between two questions whether a file was printed. */
+    /** Seconds between status requests; the last value is repeated. */
     public const QUESTIONS = [5, 10, 30, 60, 300, 900, 3600];
 
-    /** A house that has not printed within so many questions is not asked any more: about a fortnight. */
+    /** Greatest number of status requests: about a fortnight. */
     public const MOST_QUESTIONS = 340;
 
-    /** Seconds without a sign of life after which whoever brings it counts as gone; a file takes two minutes at most. */
+    /** Seconds without a heartbeat after which a worker counts as dead; sending a file takes two minutes at most. */
     private const SILENT = 180;
 
-    /** Seconds over its time after which one that waits is queued again. */
+    /** Seconds after its due time at which a waiting parcel is queued again. */
     private const FORGOTTEN = 30;
 
     /**
@@ -50,7 +50,7 @@ final class Parcels
         return array_values($exports->map(self::of(...))->all());
     }
 
-    /** That of a file: one that failed is begun again under its own key, and whatever else is there stays as it is. */
+    /** The parcel of an export: a failed one is restarted under its own key; otherwise the existing one is returned unchanged. */
     private static function of(Export $export): Parcel
     {
         [$parcel, $begun] = DB::transaction(function () use ($export): array {
@@ -69,13 +69,13 @@ final class Parcels
         return $parcel->refresh();
     }
 
-    /** Makes a parcel this worker's; false when another has it or its time has not come. */
+    /** Acquires the lock of a parcel for this worker; false if another worker holds it or it is not due yet. */
     public static function claim(Parcel $parcel): bool
     {
         return self::free(Parcel::query()->whereKey($parcel->id))->update(['state' => ParcelState::Sending, 'updated_at' => now()]) === 1;
     }
 
-    /** Queues again what lost its place or its worker. */
+    /** Queues parcels again that lost their queue entry or their worker. */
     public static function findForgotten(): int
     {
         $late = now()->subSeconds(self::FORGOTTEN);

@@ -6,7 +6,7 @@ namespace App\Sending;
 
 use Illuminate\Http\Request;
 
-/** How a transfer is pressed, as its makers say. Nothing of it is ours: what they do not say stays empty. */
+/** Pressing instructions for a transfer, as stated by its maker. No value is made up: what the maker does not state stays empty. */
 final readonly class PressCard
 {
     /** @param  string  $unit  of the temperature: C or F */

@@ -19,7 +19,7 @@ use TallCrow\Export\PrintForm;
 use TallCrow\Export\PrintPng;
 use ZipArchive;
 
-/** Sends: for each place that a job goes to one file, all begun by one press. */
+/** Batches of exports: one file for each destination of a job, started together. */
 final readonly class Sends
 {
     public function __construct(private Exports $exports) {}
@@ -78,7 +78,7 @@ final readonly class Sends
         return $this->exports->startAll($job, $why, $files ?: throw ValidationException::withMessages(['rows' => 'The series has no rows yet.']), (string) Str::uuid());
     }
 
-    /** Those of a send that wait stay where they are until it goes on. */
+    /** Pauses the waiting exports of a batch until it is resumed. */
     public function pause(PrintJob $job, string $batch): void
     {
         $job->exports()->where('batch', $batch)->where('state', ExportState::Queued)->update(['state' => ExportState::Paused, 'stage' => 'paused']);
@@ -92,7 +92,7 @@ final readonly class Sends
     /** @param  array<string, true>  $taken */
     private static function free(string $file, array &$taken): string
     {
-        // Two houses may ask for the same name; a zip holds each once.
+        // Two houses may require the same file name, but names in a zip must be unique.
         for ($n = 2, $free = $file; isset($taken[$free]); $n++) {
             $free = pathinfo($file, PATHINFO_FILENAME)."-$n.".pathinfo($file, PATHINFO_EXTENSION);
         }
@@ -118,7 +118,7 @@ final readonly class Sends
         return $exports;
     }
 
-    /** Writes the finished files of a send into one zip of the shop's scratch folder, unpacked as they are, and answers where. */
+    /** Writes the finished files of a batch, uncompressed, into a zip in the shop's temporary folder, and returns its path. */
     public function zip(PrintJob $job, string $batch): string
     {
         $done = $job->exports()->where('batch', $batch)->where('state', ExportState::Done)->with('shop')->get();

@@ -20,10 +20,10 @@ use TallCrow\Series\Pattern;
 use TallCrow\Series\PatternInvalid;
 use TallCrow\Series\RowTable;
 
-/** The series of a shop: patterns, their rows, and the sheet that each row makes. */
+/** The series of a shop: patterns, their rows, and the sheet made from each row. */
 final class SeriesBook
 {
-    /** @throws ValidationException where a slot's place is not on the sheet */
+    /** @throws ValidationException if a slot's place does not exist on the sheet */
     public static function set(PrintJob $job, Pattern $pattern): Series
     {
         $data = $job->head?->read()->toArray() ?? abort(422, 'There is nothing on the sheet yet.');
@@ -64,13 +64,13 @@ final class SeriesBook
         });
     }
 
-    /** How rows are filled from a state of the pattern. */
+    /** The filling for a revision of the pattern. */
     public static function filling(Series $series, Revision $revision, Placer $placer): Filling
     {
         return new Filling($revision->read(), $series->read(), $placer);
     }
 
-    /** @throws PatternInvalid when the row's values do not go into the sheet */
+    /** @throws PatternInvalid if the row's values cannot be filled in */
     public static function filled(SeriesRow $row, Series $series, Revision $revision, Filling $filling): Filled
     {
         return $row->frozen === null ? $filling->row($row->values, $row->changes ?? [], self::title($row, $series, $revision)) : new Filled(ArtworkReader::json($row->frozen), [], []);
@@ -81,7 +81,7 @@ final class SeriesBook
         return $series->read()->called($row->values, $revision->read()->title, $row->position);
     }
 
-    /** The sheet of one row alone. */
+    /** The sheet of one row. */
     public static function artwork(SeriesRow $row, Revision $revision): Artwork
     {
         $placer = Studio::of($revision->job->load('shop')->shop)->renderer->placer;

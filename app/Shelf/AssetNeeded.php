@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-/** A piece that designs are made of. */
+/** An asset that cannot be removed because designs use it. */
 final class AssetNeeded extends \DomainException
 {
     /** @param  list<string>  $titles */

@@ -15,7 +15,7 @@ use App\Models\Shop;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Pack\FileNames;
 
-/** Puts a better copy of a piece in its place, in every design; each design goes one step on, so that undo takes it back. */
+/** Replaces an asset by a better copy in every design; each design gets a new revision, so that it can be undone. */
 final readonly class Replacing
 {
     public function __construct(

@@ -9,14 +9,14 @@ use App\Models\Asset;
 use App\Models\JobFile;
 use App\Models\PrintJob;
 
-/** Pieces that were taken off the shelf lie in a bin for a month. */
+/** The bin: removed assets are kept for a month. */
 final readonly class ShelfBin
 {
     public const DAYS = 30;
 
     public function __construct(private Shelving $shelving) {}
 
-    /** @throws AssetNeeded while a design names it */
+    /** @throws AssetNeeded while a design uses it */
     public function lay(Asset $asset): void
     {
         $titles = JobFile::query()->where('shop_id', $asset->shop_id)->where('file', $asset->file)->with('job')->get()->map(fn (JobFile $use): string => $use->job->title)->unique()->all();
@@ -36,7 +36,7 @@ final readonly class ShelfBin
     {
         $gone = 0;
         foreach (Asset::query()->where('binned_at', '<', now()->subDays(self::DAYS))->with('shop')->get() as $asset) {
-            // Undo may have brought a sheet back that names it.
+            // Undo may have restored a sheet that uses it.
             if (! $this->isNamedAnywhere($asset)) {
                 $this->shelving->remove($asset->shop, $asset);
                 $gone++;

@@ -19,7 +19,7 @@ use TallCrow\Type\Font;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\Languages;
 
-/** What a piece is by its content: its hash, how it looks, its colours, the languages of a font. */
+/** Properties of an asset derived from its content: hash, perceptual hash, colours, the languages of a font. */
 final readonly class ShelfFacts
 {
     private const COLOURS = 5;
@@ -31,7 +31,7 @@ final readonly class ShelfFacts
         return new self($asset);
     }
 
-    /** Measures and keeps them; a file that cannot be read leaves them open. */
+    /** Measures and stores them; if the file cannot be read they stay empty. */
     public function keep(): void
     {
         $shop = Shop::query()->find($this->asset->shop_id);

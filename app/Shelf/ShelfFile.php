@@ -45,7 +45,7 @@ final readonly class ShelfFile
         private ProofStore $proofs,
     ) {}
 
-    /** Writes the shelf to a file of the shop's scratch folder, and answers where. */
+    /** Writes the shelf to a file in the shop's temporary folder, and returns its path. */
     public function write(Shop $shop): string
     {
         $path = $shop->folder('scratch').'/shelf-'.bin2hex(random_bytes(6)).'.zip';
@@ -226,7 +226,7 @@ final readonly class ShelfFile
         }
     }
 
-    /** Copies an entry of the zip to a path of ours, stopping at a size; null when it is not there or longer. */
+    /** Copies an entry of the zip to a path chosen by us, up to a size limit; null if it is missing or larger. */
     private static function copied(ZipArchive $zip, string $entry, string $to, int $most): ?string
     {
         $stat = $zip->statName($entry);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-/** The file of a shelf that cannot be taken in, or a part of one. */
+/** A shelf file, or a part of one, that cannot be imported. */
 final class ShelfFileRefused extends \DomainException
 {
     public static function noZip(): self

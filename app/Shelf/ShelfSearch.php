@@ -20,7 +20,7 @@ use TallCrow\Rights\PrintedAs;
 use TallCrow\Rights\PrintedFile;
 use TallCrow\Rights\Ruling;
 
-/** What is asked of the shelf: words, and what a piece must be. */
+/** A search of the shelf: words and filters. */
 final readonly class ShelfSearch
 {
     /** @param  array<string, mixed>  $asked  as rules() let it in */
@@ -50,7 +50,7 @@ final readonly class ShelfSearch
         }
         $this->word('tag') === '' ?: $found->whereJsonContains('tags', $this->word('tag'));
         $this->word('collection') === '' ?: $found->whereIn('id', DB::table('collection_pieces')->where('collection_id', (int) $this->word('collection'))->select('asset_id'));
-        // None is told by 0.
+        // 0 means "without a licence".
         $this->word('licence') === '' ?: ($this->word('licence') === '0' ? $found->whereNull('licence_id') : $found->where('licence_id', (int) $this->word('licence')));
         $this->is('favourite') ? $found->where('favourite', true) : null;
         $used = fn () => JobFile::query()->where('shop_id', $this->shop->id)->select('file');

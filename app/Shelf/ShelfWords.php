@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * The words by which pieces of the shelf are found. On SQLite they lie in a full-text table (FTS5), where the beginning of each
- * word finds it, accents or not; on other engines in a plain table that is searched for parts of words.
+ * The search index of assets. On SQLite a full-text table (FTS5), searched by prefixes of words without regard to
+ * accents; on other database engines a plain table, searched by substrings.
  */
 final class ShelfWords
 {

@@ -8,7 +8,7 @@ use App\Models\Asset;
 use App\Models\Shop;
 use TallCrow\Raster\Likeness;
 
-/** Pieces of a shelf with the very same content as another, and pictures that look like it. */
+/** Finds duplicates on a shelf: assets with identical content, and pictures that look alike. */
 final readonly class Twins
 {
     private const MOST = 12;
@@ -39,7 +39,7 @@ final readonly class Twins
                 $near[(int) $row->id] = $far;
             }
         }
-        // Of those as near, the one that was here first.
+        // Of equally similar ones take the oldest.
         ksort($near);
         asort($near);
         $nearest = array_slice(array_keys($near), 0, self::MOST);

@@ -7,8 +7,8 @@ namespace App\Tenancy;
 use App\Models\Shop;
 
 /**
- * Whose rows may be read. A request sees nothing until somebody is signed in, and then that shop's rows alone; commands
- * and workers, which serve all shops, see everything.
+ * The shop whose rows may be read. A request has access to no rows until somebody is signed in, then only to that shop's; commands
+ * and workers, which serve all shops, have access to all.
  */
 final class CurrentShop
 {
@@ -49,7 +49,7 @@ final class CurrentShop
         return $this->open;
     }
 
-    /** The one shop whose rows are read; null when there is none. */
+    /** The current shop; null if there is none. */
     public function shop(): ?Shop
     {
         return $this->shop;

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Scope;
 
-/** Keeps every query within the current shop; without one, nothing is found. */
+/** Restricts every query to the current shop; without one, queries find nothing. */
 final class ShopScope implements Scope
 {
     /** @param  Builder<Model>  $builder */

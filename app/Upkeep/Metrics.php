@@ -9,10 +9,10 @@ use App\Tenancy\ShopScope;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Queue;
 
-/** Counts of what was drawn and refused, and how much waits. */
+/** Counters of drawings and refusals, and queue lengths. */
 final class Metrics
 {
-    /** Upper bounds of draw times, in seconds. */
+    /** Upper bounds of the histogram of drawing times, in seconds. */
     private const BUCKETS = [0.1, 0.25, 0.5, 1.0, 2.5, 5.0, 10.0, 30.0];
 
     private const KEPT = 86_400 * 30;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Upkeep;
 
-/** The disk is full but for the reserve that is kept for saves. */
+/** The disk is full except for the reserve kept for saves. */
 final class NoRoom extends \RuntimeException
 {
     public static function on(string $folder): self

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Upkeep;
 
 /**
- * Room on the disk. A reserve is kept for saves: what can be drawn again, and exports, stop before it is touched.
+ * Free disk space. A reserve is kept for saves: caches and exports must not use it.
  */
 final class Room
 {
-    /** Kept pictures of one shop take no more, and no more than a tenth of what is free. */
+    /** Greatest size of one shop's picture cache; it is also limited to a tenth of the free space. */
     private const MOST_PICTURES = 1_500_000_000;
 
     /** @return int bytes that kept pictures in a folder may take */
@@ -18,19 +18,19 @@ final class Room
         return (int) min(self::MOST_PICTURES, max(0, self::free($folder) - self::reserve()) / 10 + self::held($folder) / 2);
     }
 
-    /** Whether something of this size can be written without touching the reserve. */
+    /** Whether so many bytes can be written without using the reserve. */
     public static function isFor(string $folder, int $bytes): bool
     {
         return self::free($folder) - $bytes > self::reserve();
     }
 
-    /** @throws NoRoom when only the reserve is left */
+    /** @throws NoRoom if only the reserve is left */
     public static function demand(string $folder, int $bytes): void
     {
         self::isFor($folder, $bytes) || throw NoRoom::on($folder);
     }
 
-    /** Bytes that only saves may use. */
+    /** Size of the reserve in bytes. */
     private static function reserve(): float
     {
         $megabytes = config('crow.limits.reserve_mb');

@@ -16,22 +16,22 @@ use App\Shelf\ShelfBin;
 use Illuminate\Support\Facades\File;
 use TallCrow\Render\FolderPictures;
 
-/** Clears away what deleted jobs, failed exports and processes that died have left, and finds exports that nobody makes. */
+/** Deletes the leftovers of deleted jobs, failed exports and dead processes, and finds exports that no worker is making. */
 final class Sweeper
 {
-    /** Seconds between two looks for exports, and between two rounds through the folders. */
+    /** Seconds between searches for exports, and between cleanups of the folders. */
     private const EXPORTS = 5;
 
     private const FOLDERS = 600;
 
-    /** Seconds that a file written aside may be at work. */
+    /** Seconds for which a temporary file may be in use. */
     private const ASIDE = 3600;
 
     private int $looked = 0;
 
     private int $swept = 0;
 
-    /** Does what is due; called by workers between two jobs. */
+    /** Runs the tasks that are due; called by workers between jobs. */
     public function due(): void
     {
         $now = time();
@@ -62,7 +62,7 @@ final class Sweeper
         return $gone;
     }
 
-    /** Finished files whose export is gone or was not finished after all. */
+    /** Deletes files whose export was deleted or did not finish. */
     private function exports(Shop $shop): int
     {
         $kept = Export::query()->where('shop_id', $shop->id)->where('state', ExportState::Done)->pluck('id')->all();
@@ -80,7 +80,7 @@ final class Sweeper
         return count($gone);
     }
 
-    /** What was being unpacked or written aside when its process died. */
+    /** Deletes temporary files of processes that died. */
     private function aside(Shop $shop): int
     {
         $folders = array_filter(glob($shop->folder('unpacking').'/*') ?: [], self::isOld(...));

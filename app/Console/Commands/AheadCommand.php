@@ -8,10 +8,10 @@ use App\Jobs\DrawAhead;
 use App\Models\Shop;
 use Illuminate\Console\Command;
 
-/** Has the newest designs of every shop drawn before somebody opens them: what was kept is of no use once the code that draws has changed. */
+/** Draws the newest designs of every shop in advance, since a change of the drawing code invalidates the cached pictures. */
 final class AheadCommand extends Command
 {
-    /** Of each shop, the newest change first, as Jobs lists them. */
+    /** Number of jobs per shop, most recently changed first, in the order of Jobs. */
     private const MOST = 24;
 
     protected $signature = 'crow:ahead';

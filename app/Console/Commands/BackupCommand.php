@@ -10,7 +10,7 @@ use App\Backup\BackupRefused;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
-/** Backs the installation up while it works, checks an archive, or lays one out. */
+/** Backs up the running installation, verifies an archive, or restores one. */
 final class BackupCommand extends Command
 {
     protected $signature = 'crow:backup {target : Folder for the archive or, with --check and --restore, the archive} {--check : Only open and compare it} {--restore : Lay it out in an empty data folder}';

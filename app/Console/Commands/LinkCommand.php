@@ -10,7 +10,7 @@ use App\Models\User;
 use App\People\Passes;
 use Illuminate\Console\Command;
 
-/** Prints an address by which an owner enters once, on this machine only. */
+/** Prints a one-time sign-in link for the owner, valid on this machine only. */
 final class LinkCommand extends Command
 {
     protected $signature = 'crow:link {--url=http://127.0.0.1:8321 : Where the application is}';

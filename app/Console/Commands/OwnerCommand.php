@@ -13,7 +13,7 @@ use App\People\SignIn;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Validator;
 
-/** Gives an owner a password, or makes one, from the machine on which the shop runs. */
+/** Sets an owner's password, or creates an owner, from the command line of the server. */
 final class OwnerCommand extends Command
 {
     protected $signature = 'crow:owner {login? : Sign-in name} {--shop= : Name of the shop, a new one where there is none of it} {--check : Only say whether an owner has a password}';
@@ -52,7 +52,7 @@ final class OwnerCommand extends Command
         return is_string($name) ? Shop::query()->firstOrCreate(['name' => $name]) : Shop::query()->firstOrFail();
     }
 
-    /** From a pipe, or typed without showing. */
+    /** Read from a pipe, or typed without echo. */
     private function typedPassword(): string
     {
         if (! stream_isatty(STDIN)) {

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;
 
-/** A queue worker, which first puts back what a worker that died had begun, and between jobs clears away what others left. */
+/** A queue worker that first requeues jobs of workers that died, and cleans up between jobs. */
 final class WorkQueue extends Command
 {
     protected $signature = 'crow:work {--only-recover : Put unfinished exports back and end}';

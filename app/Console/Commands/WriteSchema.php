@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Schema\ApiSchema;
 use Illuminate\Console\Command;
 
-/** Writes the description of the API from which the types of the interface are made. */
+/** Writes the API's JSON Schema, from which the types of the front end are generated. */
 final class WriteSchema extends Command
 {
     protected $signature = 'crow:schema {--out=docs/api.schema.json : Where it is written}';

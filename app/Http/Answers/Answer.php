@@ -9,8 +9,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 /**
- * What the API answers with. The properties of these classes are the one description of it: docs/api.schema.json and
- * the types of the interface are made from them (php artisan crow:schema).
+ * A response of the API. The properties of these classes define its schema: docs/api.schema.json and
+ * the types of the front end are generated from them (php artisan crow:schema).
  */
 abstract readonly class Answer implements \JsonSerializable, Responsable
 {

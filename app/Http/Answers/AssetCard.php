@@ -33,7 +33,7 @@ final readonly class AssetCard extends Answer
         public Licence $licence,
         public ?int $licenceId,
         public array $tags,
-        /** Since when it lies in the bin; null for what is on the shelf. */
+        /** When it was moved to the bin; null if it is on the shelf. */
         public ?string $binnedAt,
     ) {}
 

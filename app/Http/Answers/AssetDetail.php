@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** All that is known of one piece of the shelf. */
+/** All details of one asset. */
 final readonly class AssetDetail extends Answer
 {
     /**
@@ -22,13 +22,13 @@ final readonly class AssetDetail extends Answer
         public array $colours,
         public array $same,
         public array $alike,
-        /** Inches that a picture serves at 300 ppi; null for what has no pixels. */
+        /** Width in inches up to which a picture has 300 ppi; null if it is not a raster. */
         public ?float $servesWidth,
         public ?float $servesHeight,
         public int $sold,
         public string $sha256,
         public string $cameAt,
-        /** Null for pictures, and for a font whose file is lost. */
+        /** Null for pictures and for a font whose file is missing. */
         public ?FontHas $font,
         public array $collections,
     ) {}

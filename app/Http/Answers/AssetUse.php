@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A design that names a piece of the shelf. */
+/** A design that uses an asset. */
 final readonly class AssetUse extends Answer
 {
     public function __construct(
         public int $job,
         public string $title,
-        /** False where it stands on lines that are switched off only. */
+        /** False if only layers or effects that are switched off use it. */
         public bool $prints,
     ) {}
 }

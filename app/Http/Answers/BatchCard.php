@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** The files of one press. */
+/** The files of one batch. */
 final readonly class BatchCard extends Answer
 {
     /** @param  int  $left  that failed or were cancelled */

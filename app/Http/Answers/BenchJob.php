@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A job on the bench: its sheet, what every line measures, and where it stands among its revisions. */
+/** A job on the bench: its sheet, the measurements of every layer, and its place in the history. */
 final readonly class BenchJob extends Answer
 {
     /**

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** One of the few colours that a line brings a picture down to; or a colour that it hides and that matches none of them any more. */
+/** One of the colours to which an effect reduces a picture; or a hidden colour that matches none of them any more. */
 final readonly class Bucket extends Answer
 {
     public function __construct(
         public string $colour,
         public float $share,
-        /** The colour on the line that hides it, when one does. */
+        /** The effect's colour that hides it, if any. */
         public ?string $hiddenAs,
         public bool $matches,
     ) {}

@@ -22,7 +22,7 @@ final readonly class CalendarPage extends Answer
         public array $plan,
         public array $weeks,
         public float $aWeek,
-        /** What the log tells, beside what the seller says. */
+        /** The measured rate, beside the one stated by the seller. */
         public float $logged,
         public bool $isSaid,
         public array $countries,
@@ -32,7 +32,7 @@ final readonly class CalendarPage extends Answer
         public array $hours,
         public int $design,
         public int $gather,
-        /** Address of the feed; empty where there is none. */
+        /** URL of the feed; empty if there is none. */
         public string $feed,
     ) {}
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Everything that can stand on a line, with its bounds: the interface makes its lines from this and invents nothing. */
+/** All kinds of effects with their parameters and bounds: the interface builds its controls from this alone. */
 final readonly class Catalogue extends Answer
 {
     /**
@@ -38,7 +38,7 @@ final readonly class Catalogue extends Answer
         public array $rules,
         public array $areas,
         public array $cloths,
-        /** What new words say until they are written. */
+        /** Placeholder for new words. */
         public string $newWords,
     ) {}
 }

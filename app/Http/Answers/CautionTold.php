@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What may be somebody's in the words of a sheet, and where to look. */
+/** A caution about the words of a sheet, and which register to search. */
 final readonly class CautionTold extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What a phone needs to show one-time codes. */
+/** What an authenticator app needs to generate one-time codes. */
 final readonly class CodeSetup extends Answer
 {
     public function __construct(

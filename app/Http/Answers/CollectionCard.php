@@ -8,7 +8,7 @@ use App\Models\Collection;
 use Illuminate\Database\Eloquent\Collection as Collections;
 use Illuminate\Support\Facades\DB;
 
-/** Pieces of the shelf that the seller keeps together under a name. */
+/** A named collection of assets. */
 final readonly class CollectionCard extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Names the definition that describes a property whose form the core decides: the artwork, an operation. */
+/** Names the schema definition of a property whose form is defined by the core: the artwork, an operation. */
 #[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_PARAMETER)]
 final readonly class DescribedAs
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** How far a proof is: the layer at work, the kind of its line of retouching if one is, and the share of all that is done. */
+/** Progress of a proof: the current layer, its current retouching step if any, and the fraction done. */
 final readonly class DrawingStep extends Answer
 {
     public function __construct(

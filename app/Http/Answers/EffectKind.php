@@ -9,7 +9,7 @@ use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\Stage;
 
-/** A kind of line, with what it says of itself. */
+/** A kind of effect, with its properties. */
 final readonly class EffectKind extends Answer
 {
     /** @param  list<Parameter>  $parameters */

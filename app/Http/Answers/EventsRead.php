@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What came of a calendar that was taken in. */
+/** The result of importing a calendar. */
 final readonly class EventsRead extends Answer
 {
     /** @param  list<string>  $problems */

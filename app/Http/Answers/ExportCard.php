@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use App\Models\Export;
 use App\Models\ExportState;
 
-/** An export: how far it is, and what came of it. */
+/** An export: its progress and result. */
 final readonly class ExportCard extends Answer
 {
     public function __construct(
@@ -20,9 +20,9 @@ final readonly class ExportCard extends Answer
         public string $file,
         public ?ExportFigures $figures,
         public ?string $trouble,
-        /** Why it was made though some of its terms did not allow it. */
+        /** The seller's reason for making it although some licence terms do not allow it. */
         public string $why,
-        /** House and place that it is for; empty for the job's own area. */
+        /** The house and place it is for; empty for the job's own area. */
         public string $for,
         public string $batch,
         public string $sha256,

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Preflight\Verdict;
 
-/** One check of a finished print file, as it was when the file was made. */
+/** One check result, stored when the print file was made. */
 final readonly class ExportCheck extends Answer
 {
     public function __construct(

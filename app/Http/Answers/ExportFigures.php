@@ -19,7 +19,7 @@ final readonly class ExportFigures extends Answer
         public int $bytes,
         public string $sha256,
         public array $checks,
-        /** What was done to keep it small enough, in words; empty where nothing was. */
+        /** How its size was reduced, in words; empty if it was not. */
         public string $packing,
     ) {}
 

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Rights\Fact;
 
-/** One fact of a licence, with where it is said. */
+/** One fact of a licence, with its source in the licence's text. */
 final readonly class FactCard extends Answer
 {
     public function __construct(
@@ -16,7 +16,7 @@ final readonly class FactCard extends Answer
         public string $text,
         public string $clause,
         public string $quote,
-        /** As a seller reads it. */
+        /** In words for the seller. */
         public string $says,
     ) {}
 

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\House\Agreement;
 
-/** A figure of a file as we made it and as a house measured it. */
+/** A figure of a file, as written by us and as measured by a house. */
 final readonly class FigurePair extends Answer
 {
     public function __construct(

@@ -8,7 +8,7 @@ use App\Sending\Destination;
 use TallCrow\House\Fit;
 use TallCrow\House\FitNote;
 
-/** A design as it goes to a place of a house. */
+/** A design refitted to a house's print place. */
 final readonly class FitCard extends Answer
 {
     /**
@@ -30,7 +30,7 @@ final readonly class FitCard extends Answer
         public string $kind,
         public string $file,
         public array $notes,
-        /** Whether the gauges judge by this one alone. */
+        /** Whether the gauges use only this place's requirements. */
         public bool $judges,
     ) {}
 

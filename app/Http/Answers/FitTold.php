@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Something that a refit does to a design. */
+/** One consequence of a refit. */
 final readonly class FitTold extends Answer
 {
     public function __construct(

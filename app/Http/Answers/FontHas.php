@@ -6,16 +6,16 @@ namespace App\Http\Answers;
 
 use TallCrow\Type\Font;
 
-/** What a font has beside its languages and features. */
+/** Properties of a font besides its languages and features. */
 final readonly class FontHas extends Answer
 {
     public function __construct(
-        /** Characters of Unicode. */
+        /** Number of Unicode characters. */
         public int $characters,
         /** 1 to 1000, 400 is regular. */
         public int $weight,
         public string $weightName,
-        /** Between what a variable font could vary; the same where it does not. */
+        /** Range of a variable font's weight; both equal if it is not variable. */
         public int $lightest,
         public int $heaviest,
     ) {}

@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use App\Models\ExportState;
 use App\Models\Gang;
 
-/** Film that is being made or was made. */
+/** A gang sheet that is being made or is finished. */
 final readonly class GangCard extends Answer
 {
     /**
@@ -25,7 +25,7 @@ final readonly class GangCard extends Answer
         public ?float $waste,
         public string $trouble,
         public string $createdAt,
-        /** Whether a press card goes along that is filled in. */
+        /** Whether a completed press card belongs to it. */
         public bool $hasCard,
     ) {}
 

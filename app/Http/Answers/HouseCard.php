@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use App\Models\HouseRecord;
 
-/** A print house as the shop knows it. */
+/** A print house of the shop. */
 final readonly class HouseCard extends Answer
 {
     /** @param  list<HousePlaceCard>  $places */
@@ -16,7 +16,7 @@ final readonly class HouseCard extends Answer
         public string $names,
         public string $notes,
         public array $places,
-        /** That takes its files; empty where they are brought by hand. */
+        /** The service that takes its files; empty if they are delivered by hand. */
         public string $service,
         public string $account,
         public bool $hasToken,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Weeks more that listing at a house takes: its own review, seasons that it opens early. */
+/** Additional lead time in weeks for listing at a house: its review, early seasons. */
 final readonly class HouseLead extends Answer
 {
     public function __construct(

@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use TallCrow\Artwork\Garment;
 use TallCrow\House\HousePlace;
 
-/** A place on a product of a house, with what the house asks of a file. */
+/** A print place of a house, with the house's requirements. */
 final readonly class HousePlaceCard extends Answer
 {
     /** @param  list<Cloth>  $cloths */

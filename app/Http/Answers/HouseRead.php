@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A house after a table of areas was read, and what was wrong in it. */
+/** A house after importing a table of print areas, with the errors found in it. */
 final readonly class HouseRead extends Answer
 {
     /** @param  list<string>  $problems  rows that were left, by row and column */

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use App\Models\Idea;
 
-/** Something to make a design of. */
+/** An idea for a design. */
 final readonly class IdeaCard extends Answer
 {
     public function __construct(
@@ -16,7 +16,7 @@ final readonly class IdeaCard extends Answer
         public string $niche,
         public string $inspiredBy,
         public string $link,
-        /** Of a picture of the shelf. */
+        /** The asset id of its picture. */
         public ?int $asset,
         public ?int $job,
     ) {}

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A line among a layer's effects that can do nothing where it stands, by its number from 0, and why. */
+/** An effect that does nothing in its place: its index from 0, and the reason. */
 final readonly class IdleLine extends Answer
 {
     public function __construct(

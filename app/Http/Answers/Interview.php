@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What is asked about a licence, and the terms of open ones. */
+/** The questions about a licence, and the known terms of open licences. */
 final readonly class Interview extends Answer
 {
     /**

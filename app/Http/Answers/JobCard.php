@@ -10,7 +10,7 @@ use TallCrow\Artwork\Product;
 use TallCrow\Artwork\Sheet;
 use TallCrow\Artwork\Side;
 
-/** A job as it hangs among the others. */
+/** A job in the list of jobs. */
 final readonly class JobCard extends Answer
 {
     /** @param  list<Cloth>  $garments */
@@ -27,7 +27,7 @@ final readonly class JobCard extends Answer
         public string $updatedAt,
     ) {}
 
-    /** One whose sheet cannot be read: it can be thrown away, and tells a maintainer that it is there. */
+    /** For a job whose sheet cannot be read, so that it is still listed and can be deleted. */
     public static function unreadable(PrintJob $job): self
     {
         return new self($job->id, $job->title, (int) $job->head_id, Product::Tee, Side::Front, SheetSize::of(Sheet::of($job->area())), [], 0, JobState::Unreadable, $job->updated_at->toIso8601String());

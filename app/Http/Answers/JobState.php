@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** How far a job has come. */
+/** The progress of a job. */
 enum JobState: string
 {
     case Empty = 'empty';

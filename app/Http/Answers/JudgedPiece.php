@@ -8,7 +8,7 @@ use App\Models\Asset;
 use TallCrow\Rights\Judgement;
 use TallCrow\Rights\PrintedAs;
 
-/** What the stated terms say of one font or picture of a design. */
+/** The rights judgement of one font or picture of a design. */
 final readonly class JudgedPiece extends Answer
 {
     /**

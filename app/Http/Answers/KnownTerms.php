@@ -8,7 +8,7 @@ use TallCrow\Rights\Fact;
 use TallCrow\Rights\Facts;
 use TallCrow\Rights\KnownLicences;
 
-/** The terms of an open licence as they are filled in. */
+/** The prefilled terms of an open licence. */
 final readonly class KnownTerms extends Answer
 {
     /** @param  list<FactCard>  $facts */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Where a copy lies on film; inches. */
+/** The position of a copy on film, in inches. */
 final readonly class LaidCopy extends Answer
 {
     public function __construct(

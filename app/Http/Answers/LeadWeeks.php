@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Weeks before a day by which a design is listed, of one kind of event. */
+/** Lead time for listing, in weeks before an event of one kind. */
 final readonly class LeadWeeks extends Answer
 {
     public function __construct(

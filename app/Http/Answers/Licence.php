@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Under what a piece is held, as the seller or its package states it. */
+/** The licence of an asset, as stated by the seller or its package. */
 final readonly class Licence extends Answer
 {
     public function __construct(

@@ -29,11 +29,11 @@ final readonly class LicenceCard extends Answer
         public ?string $endsOn,
         public array $facts,
         public array $proofs,
-        /** Pieces of the shelf that are held under it. */
+        /** Number of assets under this licence. */
         public int $assets,
-        /** Designs that print something held under it, named where it ends. */
+        /** Designs that print assets under this licence; listed if it ends. */
         public array $designs,
-        /** Facts that are not known. */
+        /** Number of unknown facts. */
         public int $open,
     ) {}
 

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use App\Models\Listing;
 
-/** The words of a listing, what of them a market would refuse, and what must be credited with them. */
+/** The texts of a listing, the faults a marketplace would reject, and the required credits. */
 final readonly class ListingCard extends Answer
 {
     /**
@@ -18,12 +18,12 @@ final readonly class ListingCard extends Answer
         public string $title,
         public string $description,
         public array $tags,
-        /** The most characters of the title; null where no limit is stated. */
+        /** Greatest length of the title; null if no limit is stated. */
         public ?int $titleMost,
         public ?int $descriptionMost,
-        /** How many tags at most. */
+        /** Greatest number of tags. */
         public ?int $tagsMost,
-        /** The most characters of one tag. */
+        /** Greatest length of one tag. */
         public ?int $tagMost,
         public string $credits,
         public array $faults,

@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use App\Models\LogEntry;
 use App\Models\LogEvent;
 
-/** A print file that was made. */
+/** A log entry for a print file. */
 final readonly class LogLine extends Answer
 {
     /** @param  list<string>  $said  of the event, such as why a house refuses it */

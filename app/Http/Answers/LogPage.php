@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A part of the log, the newest first. */
+/** A page of the log, newest first. */
 final readonly class LogPage extends Answer
 {
     /** @param  list<LogLine>  $lines */

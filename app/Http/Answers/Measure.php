@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Render\Measures;
 
-/** What a layer measures as it lies: inches, its effective ppi if it is a raster, its type size and the height of its capitals if it is words, and why it cannot be drawn if it cannot. */
+/** Measurements of a layer: size in inches, effective ppi of a raster, type size and cap height of words, and the reason if it cannot be drawn. */
 final readonly class Measure extends Answer
 {
     /** @param  list<IdleLine>  $idle */

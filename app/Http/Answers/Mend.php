@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Preflight\Mend as Offered;
 
-/** One action that would make a check pass, as operations to send back. */
+/** A correction that makes a check pass, as operations to send back. */
 final readonly class Mend extends Answer
 {
     /** @param  list<array<string, mixed>>  $operations */

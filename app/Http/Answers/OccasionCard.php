@@ -18,7 +18,7 @@ final readonly class OccasionCard extends Answer
         /** Colour of a customary ribbon, or empty. */
         public string $ribbon,
         public string $caution,
-        /** Of an event of the seller's own; null of a publicly known one. */
+        /** Id of the seller's own event; null for a public observance. */
         public ?int $own,
         public int $listWeeks,
     ) {}

@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use TallCrow\Effect\Parameter as Described;
 use TallCrow\Effect\ParameterKind;
 
-/** One value that a seller sets on a line. */
+/** One parameter of an effect. */
 final readonly class Parameter extends Answer
 {
     /**

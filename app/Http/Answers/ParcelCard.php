@@ -9,7 +9,7 @@ use App\Models\ParcelState;
 use TallCrow\House\Agreement;
 use TallCrow\House\FileFigures;
 
-/** A file on its way to a house, with both sides' figures once the house has measured it. */
+/** A file sent to a house, with both sides' figures once the house has measured it. */
 final readonly class ParcelCard extends Answer
 {
     /**
@@ -37,7 +37,7 @@ final readonly class ParcelCard extends Answer
         );
     }
 
-    /** As the file was written: with alpha and in sRGB, whatever kind it is. */
+    /** Figures of the file as written; all kinds have alpha and are in sRGB. */
     private static function ours(Parcel $parcel): FileFigures
     {
         $read = FileFigures::read(($parcel->export->figures ?? []) + ['transparent' => true, 'colours' => 'sRGB']);

@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use App\Models\Role;
 use App\Models\User;
 
-/** Somebody of the shop, as its owner sees them. */
+/** A member of the shop, as shown to its owner. */
 final readonly class Person extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Layers that have ink at a place, the uppermost first. */
+/** Layers that have ink at a point, topmost first. */
 final readonly class Picked extends Answer
 {
     /** @param  list<string>  $layers  ids */

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Colour\Swatch;
 
-/** One of the few colours that stand for a picture, with its share of it. */
+/** One colour of a picture's palette, with its share of the pixels. */
 final readonly class PictureColour extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Designs for an event, with the days by which they are gathered, drawn and listed. */
+/** Planned designs for an event, with the dates by which they must be gathered, drawn and listed. */
 final readonly class PlannedCard extends Answer
 {
     /** @param  ?string  $ends  when it is finished if nothing is dropped; null where it is dropped or done */

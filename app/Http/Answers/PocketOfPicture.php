@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A part of a background that the picture encloses: a place within it, in shares of the picture, and its share of it. */
+/** An enclosed part of a picture's background: a point within it, as fractions of the picture, and its share of the picture's area. */
 final readonly class PocketOfPicture extends Answer
 {
     public function __construct(

@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use App\Models\Proof;
 use App\Rights\ProofStore;
 
-/** A proof that is kept with a licence. */
+/** A document stored as proof of a licence. */
 final readonly class ProofCard extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What can be read of a proof, as plain text. */
+/** The text extracted from a proof. */
 final readonly class ProofText extends Answer
 {
     public function __construct(

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use App\Models\KeptRecipe;
 
-/** A recipe as it is offered, with all that is sent when it is followed. */
+/** A recipe, with everything needed to apply it. */
 final readonly class RecipeCard extends Answer
 {
     /**

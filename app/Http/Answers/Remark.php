@@ -7,7 +7,7 @@ namespace App\Http\Answers;
 use App\Models\Comment;
 use App\Models\Verdict;
 
-/** What somebody said of a job, and of which of its saved states. */
+/** A comment on a job and on one of its revisions. */
 final readonly class Remark extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What a repeat may be. */
+/** The options of a repeat. */
 final readonly class Repeats extends Answer
 {
     /**

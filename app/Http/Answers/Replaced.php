@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A piece that took another's place, and each design before and after. */
+/** The result of replacing an asset by another, with each changed design. */
 final readonly class Replaced extends Answer
 {
     /** @param  list<ReplacedIn>  $jobs */

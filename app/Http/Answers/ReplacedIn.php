@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A design in which a piece was replaced, by its states before and after. */
+/** A design in which an asset was replaced, with its revisions before and after. */
 final readonly class ReplacedIn extends Answer
 {
     public function __construct(

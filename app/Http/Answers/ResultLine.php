@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Shirts sold, this year and last, of one design, event, cloth or house; of a design the hours that it took this year, too. */
+/** Shirts sold this year and last of one design, event, cloth or house; for a design also its hours of work this year. */
 final readonly class ResultLine extends Answer
 {
     public function __construct(

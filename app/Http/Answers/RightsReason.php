@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Rights\Reason;
 
-/** One thing that speaks for or against a use, with where it is said. */
+/** One reason for or against a use, with its source. */
 final readonly class RightsReason extends Answer
 {
     public function __construct(

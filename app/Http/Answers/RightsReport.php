@@ -8,7 +8,7 @@ use App\Rights\JobRights;
 use TallCrow\Rights\Caution;
 use TallCrow\Rights\Watched;
 
-/** What the terms, as the shop has stated them, say of a design. No legal advice. */
+/** The rights report of a design, from the terms stated by the shop. Not legal advice. */
 final readonly class RightsReport extends Answer
 {
     /**

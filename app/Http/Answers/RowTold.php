@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Something to know of a row. */
+/** A note about a row. */
 final readonly class RowTold extends Answer
 {
     public function __construct(

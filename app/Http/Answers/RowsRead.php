@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What came of a list. */
+/** The result of importing a list. */
 final readonly class RowsRead extends Answer
 {
     /**

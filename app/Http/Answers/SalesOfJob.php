@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** How many of a design were sold. */
+/** Sales of a design. */
 final readonly class SalesOfJob extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What came of reading a report of sales. */
+/** The result of importing a sales report. */
 final readonly class SalesRead extends Answer
 {
     /** @param  list<string>  $problems  rows that were left, by row and column */

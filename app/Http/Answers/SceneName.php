@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A scene to list designs in. */
+/** A scene for listing pictures. */
 final readonly class SceneName extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Something that is shown once: a token, a code, the address of an invitation. */
+/** A secret that is shown only once: a token, a code, an invitation link. */
 final readonly class Secret extends Answer
 {
     public function __construct(

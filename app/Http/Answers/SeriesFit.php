@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Series\FitRule;
 
-/** How the words of a slot must fit, in inches. */
+/** The constraints for fitting a slot's words, in inches. */
 final readonly class SeriesFit extends Answer
 {
     public function __construct(

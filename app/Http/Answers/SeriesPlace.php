@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What on a sheet can become a slot, with what stands there now. */
+/** A value of the sheet that can become a slot, with its current value. */
 final readonly class SeriesPlace extends Answer
 {
     public function __construct(

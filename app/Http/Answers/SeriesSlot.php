@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Series\Slot;
 
-/** A slot of a pattern, with how its words must fit. */
+/** A slot of a pattern, with the constraints for its words. */
 final readonly class SeriesSlot extends Answer
 {
     /** @param  list<string>  $places */

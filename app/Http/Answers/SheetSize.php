@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Artwork\Sheet;
 
-/** Of a sheet: pixels, and their density. */
+/** A sheet's size in pixels and its resolution. */
 final readonly class SheetSize extends Answer
 {
     public function __construct(

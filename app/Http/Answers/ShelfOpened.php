@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** What came of taking in a whole shelf. */
+/** The result of importing a shelf. */
 final readonly class ShelfOpened extends Answer
 {
     /** @param  list<string>  $problems */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A part of the shelf that was asked for. */
+/** A page of the shelf. */
 final readonly class ShelfPage extends Answer
 {
     /**

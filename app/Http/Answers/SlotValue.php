@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A value of a row: of a slot, or at a place of the sheet. */
+/** A value of a row, for a slot or a place of the sheet. */
 final readonly class SlotValue extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Hours that a finished design took at one stage, on the average. */
+/** Mean hours per finished design spent in one stage. */
 final readonly class StageHours extends Answer
 {
     public function __construct(

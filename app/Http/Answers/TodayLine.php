@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use App\Calendar\Due;
 
-/** Something to do. */
+/** A task. */
 final readonly class TodayLine extends Answer
 {
     public function __construct(

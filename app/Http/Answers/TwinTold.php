@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A piece that was on the shelf already, as it is or nearly so. */
+/** A possible duplicate on the shelf. */
 final readonly class TwinTold extends Answer
 {
     public function __construct(
         public int $id,
         public string $title,
-        /** What it is the twin of. */
+        /** The asset it resembles. */
         public AssetCard $of,
-        /** The very same file; else a picture that looks alike. */
+        /** Whether the files are identical; otherwise the pictures look alike. */
         public bool $same,
     ) {}
 }

@@ -6,7 +6,7 @@ namespace App\Http\Answers;
 
 use TallCrow\Rights\Usage;
 
-/** What a design is to be used for. */
+/** The intended use of a design. */
 final readonly class UsageCard extends Answer
 {
     /** @param  list<string>  $territories  none for everywhere */

@@ -6,12 +6,12 @@ namespace App\Http\Answers;
 
 use App\Models\Revision;
 
-/** One saved state of a job's sheet. */
+/** One revision of a job's sheet. */
 final readonly class Version extends Answer
 {
     public function __construct(
         public int $revision,
-        /** How many were saved before it, and itself. */
+        /** Its number, counted from 1. */
         public int $number,
         public string $at,
         public string $who,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** A watched phrase that was found in the words of a sheet. */
+/** A watched phrase found in the words of a sheet. */
 final readonly class WatchHit extends Answer
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Between which sizes a texture of wear may lie. */
+/** The range of a wear texture's scale. */
 final readonly class WearBounds extends Answer
 {
     public function __construct(

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-/** Designs that fall into a week. */
+/** Number of designs in a week. */
 final readonly class WeekLoad extends Answer
 {
     public function __construct(
         public string $monday,
         public int $designs,
-        /** That must be listed by the end of it. */
+        /** Number that must be listed by its end. */
         public int $due,
     ) {}
 }

@@ -21,7 +21,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
-/** A person's own account: password, one-time codes, tokens, sessions. */
+/** The user's own account: password, one-time codes, tokens, sessions. */
 final readonly class AccountController
 {
     public function __construct(private Sessions $sessions) {}
@@ -41,7 +41,7 @@ final readonly class AccountController
         return Me::of($user);
     }
 
-    /** A new secret, which counts once a code of it was typed. */
+    /** Creates a new secret, which becomes active once a code from it was entered. */
     public function prepareCodes(Request $request, #[CurrentUser] User $user): CodeSetup
     {
         $this->confirm($request, $user);
@@ -100,7 +100,7 @@ final readonly class AccountController
         return response()->noContent();
     }
 
-    /** Whoever has a password types it again before the keys of the account are changed. */
+    /** Users with a password must enter it again before changing credentials. */
     private function confirm(Request $request, User $user): void
     {
         if ($user->password !== null && ! Hash::check($request->string('current')->toString(), $user->password)) {

@@ -11,7 +11,7 @@ use App\Http\Requests\SaveArtwork;
 use App\Http\Requests\VersionedChange;
 use App\Models\PrintJob;
 
-/** Saves a build sheet as a new revision, and goes back and forth among them. */
+/** Saves a build sheet as a new revision; undo and redo. */
 final readonly class ArtworkController
 {
     public function __construct(

@@ -42,7 +42,7 @@ final class AssetController
         return new JsonResponse(array_map(AssetCard::of(...), $kept), 201);
     }
 
-    /** Keeps a piece among the favourites, or no longer. */
+    /** Marks or unmarks an asset as favourite. */
     public function favour(Request $request, Asset $asset): AssetCard
     {
         $asset->update(['favourite' => $request->boolean('favourite')]);
@@ -62,7 +62,7 @@ final class AssetController
         return array_map(PictureColour::of(...), $palette);
     }
 
-    /** A drawing of a raster in few colours, beside it on the shelf under the same licence. */
+    /** Traces a raster in few colours; the result is added to the shelf under the same licence. */
     public function trace(Request $request, Asset $asset, Shop $shop, Shelving $shelving): AssetCard
     {
         $asked = $request->validate(['colours' => ['required', 'integer', 'between:1,12']]);

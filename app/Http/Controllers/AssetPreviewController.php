@@ -9,7 +9,7 @@ use App\Models\Asset;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** A small picture of a piece of art, or the seller's own words in a font. */
+/** A preview of a picture, or of the seller's words in a font. */
 final class AssetPreviewController
 {
     public function __invoke(Request $request, Asset $asset, AssetPreview $preview): Response

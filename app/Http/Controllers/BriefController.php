@@ -10,7 +10,7 @@ use App\Http\Answers\BenchJob;
 use App\Http\Requests\Brief;
 use App\Models\PrintJob;
 
-/** Changes what a job is for; another print area refits the design or keeps its printed size. */
+/** Changes a job's brief; if the print area changes, the design is scaled to fit or keeps its printed size. */
 final class BriefController
 {
     public function __invoke(Brief $brief, PrintJob $job, Briefs $briefs, Benches $benches): BenchJob

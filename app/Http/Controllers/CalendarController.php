@@ -33,10 +33,10 @@ use Illuminate\Validation\ValidationException;
 use TallCrow\Calendar\Day;
 use TallCrow\Calendar\Observance;
 
-/** The calendar: events, the plan that goes back from them, what is to do today. */
+/** The calendar: events, the plan derived from them, and today's tasks. */
 final class CalendarController
 {
-    /** Weeks that are looked ahead. */
+    /** Number of weeks shown ahead. */
     private const WEEKS = 30;
 
     public function show(Shop $shop): CalendarPage
@@ -92,7 +92,7 @@ final class CalendarController
         return response()->noContent();
     }
 
-    /** Events of a calendar file; one that was taken in before is set anew. */
+    /** Imports the events of a calendar file; events imported before are updated. */
     public function import(Request $request, Shop $shop): EventsRead
     {
         $request->validate(['file' => ['required', 'file', 'max:5000']], ['file.required' => 'Choose a calendar.', 'file.max' => 'The calendar is larger than 5 MB.']);
@@ -129,7 +129,7 @@ final class CalendarController
         return $this->show($shop);
     }
 
-    /** A new address for the feed; the old one answers no more. */
+    /** Creates a new secret URL for the feed; the old one stops working. */
     public function secret(Request $request, Shop $shop): CalendarPage
     {
         $request->validate(['on' => ['required', 'boolean']]);

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\Catalogue;
 use App\Http\Answers\Catalogue as Answer;
 
-/** Everything that can stand on a line, with its bounds. */
+/** All kinds of effects with their parameters and bounds. */
 final class CatalogueController
 {
     public function __invoke(): Answer

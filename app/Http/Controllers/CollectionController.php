@@ -11,14 +11,14 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 
-/** Pieces of the shelf kept together under a name. */
+/** Named collections of assets. */
 final readonly class CollectionController
 {
     private const PIECES = ['assets' => ['required', 'array', 'max:2000'], 'assets.*' => ['integer']];
 
     private const SAID = ['assets.required' => 'Choose pieces first.'];
 
-    /** Lays pieces into the collection of a name, which begins where there is none yet. */
+    /** Adds assets to a collection by name; creates it if it does not exist. */
     public function lay(Request $request, Shop $shop): CollectionCard
     {
         /** @var array{name: string, assets: list<int>} $asked */
@@ -29,7 +29,7 @@ final readonly class CollectionController
         return CollectionCard::of($collection);
     }
 
-    /** Takes pieces out of it; they stay on the shelf. */
+    /** Removes assets from it; they stay on the shelf. */
     public function takeOut(Request $request, Collection $collection): CollectionCard
     {
         /** @var array{assets: list<int>} $asked */
@@ -41,7 +41,7 @@ final readonly class CollectionController
 
     public function rename(Request $request, Collection $collection): CollectionCard
     {
-        // Looked for as it is kept: without blanks at its ends.
+        // Trimmed before the uniqueness check, as it is stored trimmed.
         is_string($request->input('name')) ? $request->merge(['name' => trim($request->input('name'))]) : null;
         /** @var array{name: string} $asked */
         $asked = $request->validate(['name' => ['required', 'string', 'max:80', Rule::unique('collections')->where('shop_id', $collection->shop_id)->ignore($collection->id)]], ['name.required' => 'Name the collection.', 'name.unique' => 'Another collection has this name.']);
@@ -50,7 +50,7 @@ final readonly class CollectionController
         return CollectionCard::of($collection);
     }
 
-    /** Gives it up; its pieces stay on the shelf. */
+    /** Deletes it; its assets stay on the shelf. */
     public function destroy(Collection $collection): Response
     {
         $collection->delete();

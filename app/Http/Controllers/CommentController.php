@@ -13,7 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
-/** What is said of a job, and who approved which of its states. */
+/** Comments on a job, and approvals of its revisions. */
 final class CommentController
 {
     /** @return array<int, Remark> */

@@ -17,7 +17,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use TallCrow\Export\FileKind;
 use TallCrow\Export\PrintForm;
 
-/** Sends jobs to file, tells how far they are, and hands the files out. */
+/** Starts exports, reports their progress, and serves the files. */
 final class ExportController
 {
     /** @return array<int, ExportCard> */

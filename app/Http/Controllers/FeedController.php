@@ -12,7 +12,7 @@ use App\Models\Shop;
 use App\Tenancy\CurrentShop;
 use Illuminate\Http\Response;
 
-/** What is due, as a calendar that others subscribe to by its secret address. */
+/** Due dates as a calendar feed under a secret URL. */
 final class FeedController
 {
     public function __invoke(string $secret, CurrentShop $current): Response

@@ -13,7 +13,7 @@ use App\Models\Shop;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Type\FontRefused;
 
-/** Fonts of the shelf for the words of a layer whose own font lacks letters. */
+/** Fonts of the shelf that have the letters that a layer's font lacks. */
 final class FontController
 {
     private const MOST_TRIED = 200;

@@ -26,7 +26,7 @@ use TallCrow\Gang\GangSheet;
 use TallCrow\Gang\MaxRects;
 
 /**
- * Film for transfers: several designs, so many of each.
+ * Gang sheets for transfers: several designs with numbers of copies.
  *
  * @phpstan-type Piece array{job: int, revision: int, title: string, width: ?float, count: int, turns: bool}
  */
@@ -40,7 +40,7 @@ final class GangController
         return $shop->gangs()->orderByDesc('id')->limit(self::MOST_SHOWN)->get()->map(GangCard::of(...))->all();
     }
 
-    /** How the copies would lie, before anything is drawn. */
+    /** The layout of the copies, without drawing anything. */
     public function layout(Request $request, Shop $shop): GangLayout
     {
         [$film, $pieces] = $this->asked($request, $shop);
@@ -93,7 +93,7 @@ final class GangController
         return response()->download($gang->folder()."/$sheet", $sheet, ['Content-Type' => 'image/png']);
     }
 
-    /** How the makers say that it is pressed, with what lies on the film: to go along with it. */
+    /** The press card that goes with a film: the maker's pressing instructions and the list of its contents. */
     public function card(Gang $gang): Response
     {
         $page = view('press-card', ['gang' => $gang, 'card' => PressCard::kept($gang->asked['card'] ?? null)])->render();

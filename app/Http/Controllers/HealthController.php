@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 
-/** Whether what the application needs is there: the database takes a write lock, the cache keeps, the disk has room. Names no more than that. */
+/** Health check: the database can be locked for writing, the cache works, the disk has free space. Reports nothing more. */
 final class HealthController
 {
     public function __invoke(): JsonResponse

@@ -34,7 +34,7 @@ use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 
-/** Print houses: what they ask of files, how a design fits them, and sending to all of them at once. */
+/** Print houses: their requirements, fitting a design to them, and sending to all of them at once. */
 final class HouseController
 {
     private const MOST_BODY = 1_000_000;
@@ -79,7 +79,7 @@ final class HouseController
         return new Response(AreasCsv::write($house->house()), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="areas.csv"']);
     }
 
-    /** Reads places from a table; those that are there already are set anew, the rest stands. */
+    /** Imports places from a table; existing places are updated, others are kept. */
     public function readAreas(Request $request, HouseRecord $house): HouseRead
     {
         $request->validate(['file' => ['required', 'file', 'max:1000']], ['file.required' => 'Choose a table.', 'file.max' => 'The table is larger than 1 MB.']);
@@ -97,7 +97,7 @@ final class HouseController
         return new HouseRead(HouseCard::of($house), count($places), $wrong);
     }
 
-    /** Where a job goes, and how its design is fitted there. */
+    /** Sets the destinations of a job and how its design is fitted to them. */
     public function destine(Request $request, PrintJob $job): Response
     {
         /** @var array{destinations: list<array{house: int, place: string, mode: string, keep?: list<string>}>} $asked */
@@ -139,7 +139,7 @@ final class HouseController
         return new Response(ImageFile::png($to->place->mirrored ? $picture->mirroredAcross() : $picture), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=60']);
     }
 
-    /** One press makes every file that the houses want. */
+    /** Makes all files that the houses require in one batch. */
     public function send(Request $request, PrintJob $job, Sends $sends): JsonResponse
     {
         $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500'], 'fewerColours' => ['sometimes', 'boolean']]);
@@ -189,7 +189,7 @@ final class HouseController
         return response()->noContent();
     }
 
-    /** The finished files of one press, as they are read from disk. */
+    /** The finished files of one batch as a zip. */
     public function zip(PrintJob $job, string $batch, Sends $sends): BinaryFileResponse
     {
         return response()->download($sends->zip($job->load('shop'), $batch), pathinfo(PrintPng::fileName($job->title), PATHINFO_FILENAME).'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();

@@ -28,7 +28,7 @@ use TallCrow\Measure\HouseRule;
 use TallCrow\Measure\Ppi;
 use TallCrow\Measure\PrintArea;
 
-/** Ideas: a line of words, a picture or a link, with an event and a niche, until one of them becomes a job. */
+/** Ideas: a phrase, a picture or a link, with an event and a niche, until it is made into a job. */
 final class IdeaController
 {
     /** @return list<IdeaCard> the newest first */
@@ -56,7 +56,7 @@ final class IdeaController
         return response()->noContent();
     }
 
-    /** A job with the idea's words and its picture on the sheet, for what the last job was for. */
+    /** Creates a job with the idea's words and picture on the sheet and the brief of the latest job. */
     public function promote(Idea $idea, Shop $shop, Briefs $briefs): JsonResponse
     {
         $last = PrintJob::query()->where('shop_id', $shop->id)->with('head')->latest('id')->first();

@@ -38,7 +38,7 @@ final class JobController
         return $benches->laid($job->load(['head', 'shop']));
     }
 
-    /** A new job with the sheet as it is now; versions, exports and remarks stay with the old one. */
+    /** Copies a job with its current sheet; revisions, exports and comments are not copied. */
     public function copy(PrintJob $job, Shop $shop, Briefs $briefs, Benches $benches): JsonResponse
     {
         return $benches->laid($briefs->copy($shop, $job))->created();

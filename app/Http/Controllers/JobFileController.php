@@ -15,7 +15,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use TallCrow\Export\PrintPng;
 use TallCrow\Pack\JobPackRefused;
 
-/** Whole jobs in one file, out and in. */
+/** Download and import of job files. */
 final class JobFileController
 {
     public function download(PrintJob $job, JobFiles $files): BinaryFileResponse

@@ -9,7 +9,7 @@ use Illuminate\Http\Request;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Ppi;
 
-/** Reads a length as a seller types it. */
+/** Parses a length as typed by a seller. */
 final class LengthController
 {
     public function __invoke(Request $request): Answer

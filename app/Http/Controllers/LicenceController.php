@@ -73,7 +73,7 @@ final readonly class LicenceController
         return ProofCard::of($this->proofs->keep($shop, $licence, $file->getPathname(), $file->getClientOriginalName()))->created();
     }
 
-    /** Always to be saved, never shown: it may hold anything. */
+    /** Always sent as a download, never displayed, since its content is untrusted. */
     public function proof(Proof $proof): BinaryFileResponse
     {
         abort_unless(is_file($proof->path()), 404, 'The file of this proof is lost.');

@@ -31,13 +31,13 @@ use TallCrow\Raster\RasterFailed;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 
-/** Pictures to list a design by, on each cloth on offer. */
+/** Listing pictures of a design on each cloth on offer. */
 final class ListingController
 {
-    /** Cloths in one zip; each takes about two seconds. */
+    /** Greatest number of cloths in one zip; each takes about two seconds. */
     private const MOST = 20;
 
-    /** Kilobytes and pixels of a photo. */
+    /** Limits of a photo in kilobytes and in pixels. */
     private const MOST_PHOTO = 40_000;
 
     private const MOST_PIXELS = 30_000_000;
@@ -51,7 +51,7 @@ final class ListingController
         return new Response($this->drawn($revision, $artwork, [$garment], $scene)[0], 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=600']);
     }
 
-    /** One for each cloth on offer, in a zip. */
+    /** One picture for each cloth on offer, as a zip. */
     public function all(Request $request, Revision $revision): BinaryFileResponse
     {
         $artwork = $revision->read();
@@ -77,7 +77,7 @@ final class ListingController
         return array_map(fn (SceneSheet $one): SceneName => new SceneName($one->slug, $one->name), array_values(SceneSheet::all()));
     }
 
-    /** The design on a photo of the seller's own, which is not kept. */
+    /** The design on a photo uploaded by the seller, which is not stored. */
     public function photo(Request $request, Revision $revision): Response
     {
         /** @var array{corners: list<list<float|int|string>>, folds?: float|int|string|null} $asked */

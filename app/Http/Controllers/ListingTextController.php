@@ -16,7 +16,7 @@ use Illuminate\Http\Response;
 use TallCrow\Export\PrintPng;
 use TallCrow\Rights\WatchList;
 
-/** Title, tags and description of a listing, in the seller's own words. */
+/** Title, tags and description of a listing. */
 final readonly class ListingTextController
 {
     private const LIMIT = ['sometimes', 'nullable', 'integer', 'between:1,100000'];
@@ -35,7 +35,7 @@ final readonly class ListingTextController
             'titleMost' => self::LIMIT, 'descriptionMost' => self::LIMIT, 'tagsMost' => self::LIMIT, 'tagMost' => self::LIMIT,
         ]);
         $listing = Listing::of($job);
-        // An empty field is no limit.
+        // An empty field means no limit.
         $most = fn (string $name): ?int => $request->filled($name) ? $request->integer($name) : null;
         /** @var list<string> $tags */
         $tags = $request->array('tags');
@@ -47,7 +47,7 @@ final readonly class ListingTextController
         return $this->card($job, $listing);
     }
 
-    /** As a table of one row, or as JSON. */
+    /** As CSV with one row, or as JSON. */
     public function file(PrintJob $job, string $kind): Response
     {
         $card = $this->card($job, Listing::of($job));

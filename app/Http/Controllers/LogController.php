@@ -18,7 +18,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** What went where: searched, told as a table, and found again from a file. */
+/** The log of print files: search, CSV download, and finding the entry of a file. */
 final class LogController
 {
     private const PAGE = 50;
@@ -31,7 +31,7 @@ final class LogController
         return new LogPage($found->total(), max(1, $found->lastPage()), array_values(array_map(LogLine::of(...), $found->items())));
     }
 
-    /** As RFC 4180 has it; row by row, however long it is. */
+    /** CSV (RFC 4180), streamed row by row. */
     public function table(Request $request, Shop $shop): StreamedResponse
     {
         $request->validate(['q' => ['sometimes', 'nullable', 'string', 'max:200']]);
@@ -61,7 +61,7 @@ final class LogController
         return array_values(LogEntry::query()->where('shop_id', $shop->id)->where('sha256', hash_file('sha256', $file->getPathname()))->orderByDesc('id')->limit(self::PAGE)->get()->map(LogLine::of(...))->all());
     }
 
-    /** A listing, its price, or that it was taken down and why: added, never changed. */
+    /** Adds a note about a listing: its price, or that it was taken down and why. Notes are never changed. */
     public function note(Request $request, PrintJob $job): JsonResponse
     {
         $request->validate([

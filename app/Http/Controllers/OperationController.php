@@ -9,7 +9,7 @@ use App\Http\Answers\BenchJob;
 use App\Http\Requests\Operating;
 use App\Models\PrintJob;
 
-/** Changes a sheet by operations that the core carries out: what is chosen moved, sized, turned, ordered, or mended. */
+/** Changes a sheet by operations of the core, such as moving, scaling, rotating, reordering or correcting layers. */
 final class OperationController
 {
     public function __invoke(Operating $request, PrintJob $job, Benches $benches): BenchJob

@@ -11,7 +11,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 
-/** The one page of the application, with who is signed in: the browser need not ask for that before it shows anything. */
+/** The application's only page. It includes the signed-in user, so that the browser need not request it before showing anything. */
 final readonly class PageController
 {
     public function __construct(private Sessions $sessions) {}

@@ -17,7 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
-/** Bringing files to houses, and what they say. */
+/** Sending files to houses, and their replies. */
 final class ParcelController
 {
     /** @return list<HouseService> */
@@ -28,7 +28,7 @@ final class ParcelController
         return array_map(fn (string $key, string $name): HouseService => new HouseService($key, $name), array_keys($named), array_values($named));
     }
 
-    /** By which service a house takes files. An empty token leaves the one that is kept; only a new service or account drops it. */
+    /** Sets the service by which a house takes files. An empty token keeps the stored one, unless service or account change. */
     public function connect(Request $request, HouseRecord $house): HouseCard
     {
         $request->validate([

@@ -18,7 +18,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** The owner's page: who works here, as what, and what was done. */
+/** The owner's page: the members of the shop, their roles, and the journal. */
 final readonly class PeopleController
 {
     private const PAGE = 200;
@@ -46,7 +46,7 @@ final readonly class PeopleController
         return Person::of($person);
     }
 
-    /** A code by which the person sets a new password; it goes to them by whatever way the owner likes. */
+    /** Creates a code with which a person can set a new password; the owner passes it on. */
     public function reset(User $person, Shop $shop): JsonResponse
     {
         return $this->secret('/reset/'.$this->passes->make($shop, PassKind::Reset, $person), PassKind::Reset);

@@ -19,13 +19,13 @@ use TallCrow\Raster\ImageFile;
 use TallCrow\Render\Frame;
 use TallCrow\Render\LayerTrouble;
 
-/** The gauges: what preflight measures of a revision, and its mends. */
+/** Preflight of a revision, and its corrections. */
 final class PreflightController
 {
-    /** Pixels of a part that is pressed, at most, and about it, since its edges need to know. */
+    /** Greatest side in pixels of a part shown by the press simulation, and the margin around it on which its edges depend. */
     private const MOST_SIDE = 1500;
 
-    /** Pixels of the longer side of a piece beside a name. */
+    /** Longer side in pixels of the preview beside an option's name. */
     private const SMALL = 112;
 
     private const RIM = 24;
@@ -42,7 +42,7 @@ final class PreflightController
         return Report::of($revision->id, $report);
     }
 
-    /** The sheet, or a part of it, as operations would leave it: nothing is saved. */
+    /** The sheet, or a part of it, after operations, without saving them. */
     public function mended(Request $request, Revision $revision): Response
     {
         $studio = Studio::of($revision->job->shop);
@@ -53,7 +53,7 @@ final class PreflightController
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
 
-    /** A piece alone and small, as operations would make it: what stands beside the name of a paper, a texture, a warp. */
+    /** A small picture of one layer after operations, shown beside the name of a paper, texture or warp. */
     public function tried(Request $request, Revision $revision, string $layer): Response
     {
         $studio = Studio::of($revision->job->shop);
@@ -62,11 +62,11 @@ final class PreflightController
         abort_if($artwork->layer($layer) === null, 404, 'This line is gone.');
         $png = Proof::of($revision, 60, near: true)->trying($artwork)->small($layer, self::SMALL);
 
-        // Words that are empty yet have nothing to show, which is no fault.
+        // Words that are still empty have no picture, which is not an error.
         return $png === null ? response()->noContent() : new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 
-    /** The sheet, or a part of it in the print's own pixels, as a house would print it on one of the job's cloths. */
+    /** The press simulation of the sheet, or of a part at the print's resolution, on one of the job's cloths. */
     public function pressed(Request $request, Revision $revision): Response
     {
         $artwork = $revision->read();
@@ -78,7 +78,7 @@ final class PreflightController
         $wide = $frame->grown(self::RIM);
         $art = Studio::of($revision->job->shop)->renderer->picture($artwork, $wide, fn (LayerTrouble $trouble): null => null)->settled();
         $printed = Press::of($artwork->brief->method, $garment->colour, $ppi)->printed($art, [$wide->left, $wide->top])->crop(self::RIM, self::RIM, $frame->width, $frame->height);
-        // The whole is printed dot by dot, too, and then looked at from further away.
+        // The whole sheet is also simulated at full resolution and then shrunk.
         $seen = $part === null ? $printed->shrunk(max(1, (int) round($ppi / min(self::MOST_PPI, max(10.0, $request->float('ppi', 60))))))->settled() : $printed;
 
         return new Response(ImageFile::png($seen), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);

@@ -18,13 +18,13 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use TallCrow\Raster\ImageFile;
 
-/** Pictures of a revision: the sheet at any ppi or a part of it, one layer alone, and what lies under a point. */
+/** Pictures of a revision: the sheet or a part of it at any ppi, one layer, and the layers and colour at a point. */
 final class ProofController
 {
-    /** Pixels of the longer side of a picture that is only to be looked at. */
+    /** Longer side in pixels of a picture for the screen. */
     private const SCREEN = 1100;
 
-    /** The same while it is drawn on: it is made anew with each stroke. */
+    /** The same while strokes are drawn on it, since it is drawn again after each. */
     private const SCRIBBLED = 720;
 
     public function sheet(Request $request, Revision $revision): Response
@@ -38,7 +38,7 @@ final class ProofController
             : self::proof($request, $revision, $ppi)->sheet($region, $without));
     }
 
-    /** How far the drawing of a proof of the sheet is that was asked for. */
+    /** The progress of the requested proof. */
     public function steps(Request $request, Revision $revision): Drawing
     {
         return new Drawing(ProofSteps::read($revision, $request->float('ppi', 60)));
@@ -55,7 +55,7 @@ final class ProofController
         } ?? abort(404, 'There is nothing of this line to show.'));
     }
 
-    /** What the wear of the whole sheet takes, in a loud colour. */
+    /** The ink that the sheet's wear clears, in a signal colour. */
     public function taken(Request $request, Revision $revision): Response
     {
         return self::png(self::proof($request, $revision, $request->float('ppi', 60))->taken(null) ?? abort(404));
@@ -81,7 +81,7 @@ final class ProofController
         return Studio::of($revision->job->shop)->pockets($revision->read(), $layer, $line) ?? abort(404, 'This line is gone.');
     }
 
-    /** A layer's picture as it is before a line of its, no larger than a screen shows it. */
+    /** A layer's picture before one of its effects, at screen size. */
     public function before(Revision $revision, string $layer, int $line): Response
     {
         $pixels = Studio::of($revision->job->shop)->before($revision->read(), $layer, $line) ?? abort(404, 'This line is gone, or it has no picture of pixels.');
@@ -89,7 +89,7 @@ final class ProofController
         return self::png(ImageFile::png($pixels->resized(min(1.0, self::SCREEN / max($pixels->width(), $pixels->height()))), 1));
     }
 
-    /** What a line would leave of a layer's picture, were it drawn on as is sent; nothing is saved. */
+    /** A layer's picture after an effect with the strokes that are sent, without saving them. */
     public function scribbled(Request $request, Revision $revision, string $layer, int $line): Response
     {
         $left = Studio::of($revision->job->shop)->scribbled($revision->read(), $layer, $line, $request->input('scribbles'), self::SCRIBBLED) ?? abort(404, 'This line is gone, or nothing is drawn on it.');
@@ -114,7 +114,7 @@ final class ProofController
 
     private static function png(string $bytes): Response
     {
-        // A revision never changes, so neither does its picture.
+        // Revisions are immutable, so their pictures can be cached.
         return response($bytes, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 

@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use TallCrow\Artwork\Recipe;
 
-/** The shop's recipes: lines that are kept under a name, to be followed on other words. */
+/** The shop's recipes: layers saved under a name, to be applied to other words. */
 final class RecipeController
 {
     private const MOST = 200;
@@ -26,7 +26,7 @@ final class RecipeController
         return $shop->recipes()->orderBy('name')->limit(self::MOST)->get()->map(fn (KeptRecipe $kept): RecipeCard => RecipeCard::of($kept, $shelf))->all();
     }
 
-    /** Of chosen lines, or of a file that another shop shared. */
+    /** Saves the selected layers as a recipe, or imports a file. */
     public function store(Request $request, Shop $shop): JsonResponse
     {
         abort_if($shop->recipes()->count() >= self::MOST, 422, sprintf('A shop keeps %d recipes at most: take one out first.', self::MOST));

@@ -14,12 +14,12 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 
-/** What earned its hours: shirts sold by design, event, cloth and house, this year beside last. */
+/** Sales by design, event, cloth and house for this year and last, compared with the hours of work. */
 final class ResultController
 {
     private const MOST = 200;
 
-    /** Less than this is no work to speak of. */
+    /** Fewer hours than this are ignored. */
     private const LEAST_HOURS = 0.1;
 
     /** @return list<ResultLine> the best first, kind by kind */
@@ -47,7 +47,7 @@ final class ResultController
             $title = $titles[$job] ?? null;
             if (is_string($title) && $spent >= self::LEAST_HOURS) {
                 $hours[$title] = ($hours[$title] ?? 0.0) + $spent;
-                // What took hours and sold nothing is told as well.
+                // Designs with hours but without sales are listed as well.
                 $sums['design'][$title] ??= [0, 0];
             }
         }

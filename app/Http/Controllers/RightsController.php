@@ -24,7 +24,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** What the stated terms say of designs, and what they are held against: their use, what was sold, what the shop was warned of. */
+/** Rights reports of designs, and their inputs: usage, sales and the watch list. */
 final readonly class RightsController
 {
     public function __construct(private SalesBook $sales) {}
@@ -34,7 +34,7 @@ final readonly class RightsController
         return RightsReport::of(JobRights::of($revision->job->load('shop'), $revision->read(), $this->sales));
     }
 
-    /** The licence sheet of a design: what is on it, under which terms, with which proof. */
+    /** The licence sheet of a design: its assets, their terms and proofs. */
     public function paper(Revision $revision, string $kind): Response
     {
         return RightsPaper::ofDesign($revision, $this->sales)->response($kind);

@@ -32,10 +32,10 @@ use TallCrow\Series\PatternInvalid;
 use TallCrow\Series\Places;
 use TallCrow\Series\RowTable;
 
-/** Series: a job as a pattern, a list that fills it, the shirts that come of it. */
+/** Series: a job as pattern, a list of values, and the resulting shirts. */
 final class SeriesController
 {
-    /** Seconds between two beginnings of a check by looking. */
+    /** Least number of seconds between checks started by opening the page. */
     private const AGAIN = 60;
 
     /** @return list<SeriesCard> one, or none where the job is no pattern yet */
@@ -81,7 +81,7 @@ final class SeriesController
         [$pattern, $title, $key] = [$series->read(), $revision->read()->title, "$revision->id {$series->updated_at}"];
 
         $rows = $series->rows()->get();
-        // Whatever lost its check is checked when somebody looks.
+        // Rows whose check was lost are checked when the page is opened.
         if ($rows->contains('verdict', '') && Cache::add("check of series $series->id", true, self::AGAIN)) {
             CheckSeries::dispatch($series->id);
         }
@@ -89,7 +89,7 @@ final class SeriesController
         return array_values($rows->map(fn (SeriesRow $row): SeriesRowCard => SeriesRowCard::of($row, $pattern->called($row->values, $title, $row->position), $key))->all());
     }
 
-    /** Rows of a table: typed, pasted, or read from a file. */
+    /** Imports rows from a table: typed, pasted or from a file. */
     public function read(Request $request, PrintJob $job): RowsRead
     {
         $request->validate(['table' => ['required', 'string', 'max:2000000'], 'instead' => ['sometimes', 'boolean'], 'columns' => ['sometimes', 'array', 'max:30'], 'columns.*' => ['nullable', 'string', 'max:200']], ['table.required' => 'The list is empty.']);
@@ -104,7 +104,7 @@ final class SeriesController
         return new RowsRead($taken, array_slice($read['problems'], 0, 100), array_slice($cells[0] ?? [], 0, 50));
     }
 
-    /** Rows of a list that ships, or of values that are typed; alone, or every row that is there with every value. */
+    /** Makes rows from a built-in list or typed values: on their own, or each existing row combined with each value. */
     public function make(Request $request, PrintJob $job): RowsRead
     {
         $request->validate([
@@ -128,7 +128,7 @@ final class SeriesController
         return new RowsRead($taken, [], []);
     }
 
-    /** Changes one row alone, freezes it as it is, or lets it follow the pattern again. */
+    /** Changes one row, freezes it in its present state, or lets it follow the pattern again. */
     public function change(Request $request, SeriesRow $row): SeriesRowCard
     {
         $request->validate([
@@ -180,7 +180,7 @@ final class SeriesController
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
     }
 
-    /** Every row to every house of the job, as one batch. */
+    /** Sends every row to every house of the job as one batch. */
     public function send(Request $request, PrintJob $job, Sends $sends): JsonResponse
     {
         $request->validate(['why' => ['sometimes', 'nullable', 'string', 'max:500'], 'fewerColours' => ['sometimes', 'boolean'], 'scene' => ['sometimes', 'nullable', Rule::in(array_keys(SceneSheet::all()))]]);
@@ -189,7 +189,7 @@ final class SeriesController
         return new JsonResponse(array_map(ExportCard::of(...), array_slice($sends->series($job, $series, $request->string('why')->toString(), $request->boolean('fewerColours'), $request->filled('scene') ? $request->string('scene')->toString() : null), 0, 20)), 201);
     }
 
-    /** The words of the listing for each row, slots in braces filled; with the credits that are due. */
+    /** The listing texts of each row with slots filled, and the required credits. */
     public function words(PrintJob $job, ListingTextController $texts): StreamedResponse
     {
         $series = $this->series($job->load('head'));

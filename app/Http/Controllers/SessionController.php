@@ -18,7 +18,7 @@ use App\People\SignInRefused;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** The doors: in by password, by the demo's link, by an invitation or a reset; and out. */
+/** Signing in by password, demo link, invitation or reset; signing out. */
 final readonly class SessionController
 {
     public function __construct(
@@ -31,7 +31,7 @@ final readonly class SessionController
         return $this->begin($request, $signIn->byPassword($request->login(), $request->string('password')->toString(), $request->string('code')->toString(), (string) $request->ip()), 'signed in');
     }
 
-    /** By the link that the start of the demo prints: on this machine only. */
+    /** By the link that the demo prints at its start: only from this machine. */
     public function enter(Request $request): Me
     {
         abort_unless(in_array($request->server('REMOTE_ADDR'), ['127.0.0.1', '::1'], true), 403, 'This link opens the shop on its own machine only.');

@@ -36,7 +36,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use TallCrow\Type\Font;
 use TallCrow\Type\Languages;
 
-/** The shelf as a place: searched, tagged, put under licences, tidied, taken along. */
+/** The shelf: search, tags, licences, the bin, export and import. */
 final readonly class ShelfController
 {
     private const PAGE = 60;
@@ -109,7 +109,7 @@ final readonly class ShelfController
         return $told;
     }
 
-    /** Puts tags on many pieces at once, or takes them off. */
+    /** Adds or removes tags of several assets at once. */
     public function tag(Request $request, Shop $shop): Response
     {
         /** @var array{assets: list<int>, tags: list<string>, on: bool} $asked */
@@ -126,7 +126,7 @@ final readonly class ShelfController
         return response()->noContent();
     }
 
-    /** Puts many pieces under one licence. */
+    /** Assigns one licence to several assets. */
     public function hold(Request $request, Shop $shop): Response
     {
         /** @var array{assets: list<int>, licence: int} $asked */
@@ -166,7 +166,7 @@ final readonly class ShelfController
         return (new Replaced(AssetCard::of($done['asset']), array_map(fn (array $one): ReplacedIn => new ReplacedIn($one['job']->id, $one['job']->title, $one['before'], $one['after']), $done['jobs'])))->created();
     }
 
-    /** The whole shelf with its licences and proofs. */
+    /** The whole shelf with its licences and proofs as a zip. */
     public function download(Shop $shop, ShelfFile $shelf): BinaryFileResponse
     {
         return response()->download($shelf->write($shop), 'shelf.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();

@@ -14,7 +14,7 @@ use TallCrow\Colour\GplPalette;
 use TallCrow\Colour\Swatch;
 use TallCrow\Edit\Swatches;
 
-/** A job's named colours, in and out as a .gpl palette. */
+/** Export and import of a job's named colours as a .gpl palette. */
 final class SwatchController
 {
     public function download(PrintJob $job): Response
@@ -27,7 +27,7 @@ final class SwatchController
         ]);
     }
 
-    /** Those of a name that the job has take the new colour; the others are added. */
+    /** Existing names get the new colour; other colours are added. */
     public function upload(PaletteUpload $request, PrintJob $job, Revisions $revisions, Benches $benches): BenchJob
     {
         $artwork = $job->load('head')->head?->read() ?? abort(404);

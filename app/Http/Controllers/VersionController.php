@@ -15,7 +15,7 @@ use App\Models\Revision;
 use App\Models\Shop;
 use Illuminate\Http\JsonResponse;
 
-/** The saved states of a job: looked through, and gone back to. */
+/** The revisions of a job: list and restore. */
 final readonly class VersionController
 {
     private const MOST = 60;
@@ -34,7 +34,7 @@ final readonly class VersionController
             ->map(fn (Revision $revision, int $i): Version => Version::of($revision, $all - $i, $job->head_id))->all();
     }
 
-    /** The sheet becomes as it was then, as one more state: undo takes it back. */
+    /** Restores the sheet of a revision as a new revision, which undo reverts. */
     public function restore(VersionedChange $request, PrintJob $job, Revision $revision): BenchJob
     {
         abort_unless($revision->print_job_id === $job->id, 404, 'This state is of another job.');
@@ -42,7 +42,7 @@ final readonly class VersionController
         return $this->benches->laid($this->revisions->save($job, $request->version(), $revision->read()));
     }
 
-    /** A new job that begins as this one was then. */
+    /** Creates a job from a revision. */
     public function copy(PrintJob $job, Revision $revision, Shop $shop, Briefs $briefs): JsonResponse
     {
         abort_unless($revision->print_job_id === $job->id, 404, 'This state is of another job.');

@@ -11,7 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** The shop's own words, which the check of spelling knows besides its dictionaries. */
+/** The shop's own dictionary for the spelling check. */
 final class WordController
 {
     /** @return array<int, KnownWord> */

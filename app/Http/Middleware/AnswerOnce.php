@@ -11,7 +11,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Answers a save that was carried out before, by its Idempotency-Key (draft-ietf-httpapi-idempotency-key-header), with the job as it stands. */
+/** Answers a repeated save, recognised by its Idempotency-Key (draft-ietf-httpapi-idempotency-key-header), with the job's current state. */
 final readonly class AnswerOnce
 {
     public function __construct(

@@ -9,7 +9,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A request begins with no shop's rows in sight, also where the process saw all of them before. */
+/** Makes sure that a request starts without access to any shop's rows, even if the process had access before. */
 final readonly class CloseShops
 {
     public function __construct(private CurrentShop $current) {}

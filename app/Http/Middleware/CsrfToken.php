@@ -7,8 +7,8 @@ namespace App\Http\Middleware;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 
 /**
- * The framework's own guard, for every change that is not asked for by a bearer token. (Another site's page cannot send that
- * header: the browser would ask us first, and we say no.) It holds in the tests too.
+ * The framework's CSRF protection, for all changes that are not authenticated by a bearer token. (Another site cannot send that
+ * header, since the CORS preflight request is refused.) It is also active in tests.
  */
 final class CsrfToken extends ValidateCsrfToken
 {

@@ -11,7 +11,7 @@ use Illuminate\Http\Request;
 use Laravel\Sanctum\PersonalAccessToken;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A session that its owner ended from another place is ended here. */
+/** Signs out a session that its owner ended elsewhere. */
 final readonly class CurrentSession
 {
     public function __construct(private Sessions $sessions) {}
@@ -20,7 +20,7 @@ final readonly class CurrentSession
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        // Whose token let them in has no session; a header alone lets nobody past.
+        // Requests authenticated by a token have no session; merely sending a header does not skip this check.
         if ($user instanceof User && ! $user->currentAccessToken() instanceof PersonalAccessToken && ! $this->sessions->isCurrent($request, $user)) {
             $this->sessions->end($request);
             abort(401, 'You were signed out. Sign in again.');

@@ -10,7 +10,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** From here on the request sees the rows of the signed-in person's shop alone. */
+/** Restricts the request to the rows of the signed-in user's shop. */
 final readonly class EnterShop
 {
     public function __construct(private CurrentShop $current) {}

@@ -8,7 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Answers only under its own names, so that another site cannot point a name of its own at this machine. */
+/** Accepts only configured host names, to prevent DNS rebinding. */
 final class KnownHost
 {
     /** @param  Closure(Request): Response  $next */

@@ -16,7 +16,7 @@ final class SecurityHeaders
     {
         $nonce = Vite::useCspNonce();
         $response = $next($request);
-        // What people sent in is served under a policy of its own, which lets nothing run at all.
+        // Uploaded files are served with a policy of their own that allows no scripts at all.
         $own = $response->headers->get('Content-Security-Policy', '');
         $response->headers->add([
             'Content-Security-Policy' => str_contains((string) $own, 'sandbox') ? $own : implode('; ', [

@@ -9,16 +9,16 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What comes in is text in UTF-8 without null bytes, of a bounded length, and single values but where a list is asked for. */
+/** Validates all input: UTF-8 text without null bytes, of bounded length, and single values except where a list is expected. */
 final class SoundInput
 {
-    /** Fields that hold lists; each is read by its own rules. */
+    /** Fields that contain lists; each is validated by its own rules. */
     private const LISTS = ['artwork', 'operations', 'garments', 'area', 'scopes', 'facts', 'assets', 'territories', 'columns', 'tags', 'destinations', 'film', 'pieces', 'card', 'corners', 'values', 'changes', 'countries', 'lead', 'ahead', 'keep', 'instead', 'scribbles'];
 
-    /** Words of a whole sheet may be longer; they lie within the lists. */
+    /** Greatest length of a text; texts within lists may be longer. */
     private const LONGEST = 20_000;
 
-    /** A whole house comes as the text of its file. */
+    /** Fields that contain whole files as text, with their greatest lengths. */
     private const LONG = ['house' => 1_000_000, 'table' => 2_000_000, 'pattern' => 100_000];
 
     /** @param  Closure(Request): Response  $next */
@@ -45,7 +45,7 @@ final class SoundInput
             throw ValidationException::withMessages([self::shown($name) => sprintf('This is too long: %s characters at most.', number_format(self::LONG[$name] ?? self::LONGEST))]);
         }
         if (is_array($value)) {
-            // What lies within a list is bounded by the rules of that list; its bytes are text all the same.
+            // Values within a list are bounded by the list's rules, but must be valid text as well.
             array_walk_recursive($value, function (mixed $inner) use ($name): void {
                 if (is_string($inner) && ! self::isText($inner)) {
                     throw self::noText($name);

@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Laravel\Sanctum\PersonalAccessToken;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Every change that was carried out leaves a line in the journal, those of routes that are added later too. */
+/** Adds a journal entry for every successful change, whatever the route. */
 final class WriteJournal
 {
     /** @param  Closure(Request): Response  $next */
@@ -31,7 +31,7 @@ final class WriteJournal
         return $response;
     }
 
-    /** A route says by its name what it does: `jobs.throw-away` is "jobs: throw away". */
+    /** Derived from the route's name: `jobs.throw-away` becomes "jobs: throw away". */
     private function deed(Request $request): string
     {
         $name = $request->route()?->getName() ?? $request->method().' '.$request->route()?->uri();

@@ -23,7 +23,7 @@ final class SaveArtwork extends FormRequest
 
     public function artwork(): Artwork
     {
-        /** @var array{artwork?: mixed} $body the body as it came: words keep their blanks */
+        /** @var array{artwork?: mixed} $body the unmodified body: spaces at the ends of words are kept */
         $body = json_decode($this->getContent(), true) ?? [];
 
         return ArtworkReader::data($body['artwork'] ?? null);

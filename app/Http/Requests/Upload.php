@@ -19,7 +19,7 @@ final class Upload extends FormRequest
     {
         return [
             'file' => ['required', 'file', 'max:'.self::MOST_KILOBYTES],
-            // A pack may bring its licence along.
+            // A pack may contain its licence.
             'licence' => [Rule::requiredIf(fn (): bool => ! $this->filled('under') && ! $this->isPack()), 'nullable', 'string', 'max:120'],
             'under' => ['sometimes', 'nullable', 'integer', Rule::exists('licences', 'id')->where('shop_id', app(Shop::class)->id)],
             'author' => ['sometimes', 'nullable', 'string', 'max:300'],

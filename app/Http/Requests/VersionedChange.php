@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A change that names the version it started from. */
+/** A change that states the version it started from. */
 class VersionedChange extends FormRequest
 {
     /** @return array<string, list<mixed>> */

@@ -6,7 +6,7 @@ namespace App\Sending\Houses;
 
 use TallCrow\House\FileFigures;
 
-/** What a house says of a file. */
+/** A house's reply about a file. */
 final readonly class HouseAnswer
 {
     /**

@@ -11,7 +11,7 @@ use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 use TallCrow\House\FileFigures;
 
-/** A house that speaks the interface of print-house/openapi.json. */
+/** A house with the HTTP interface of print-house/openapi.json. */
 final readonly class HttpHouse implements PrintHouse
 {
     private const CONNECT_SECONDS = 5;
@@ -20,7 +20,7 @@ final readonly class HttpHouse implements PrintHouse
 
     public function __construct(
         private string $address,
-        /** By which the service knows the house. */
+        /** The house's account at the service. */
         private string $account,
         private string $token,
     ) {}
@@ -28,7 +28,7 @@ final readonly class HttpHouse implements PrintHouse
     public function bring(Package $package): HouseAnswer
     {
         is_readable($package->path) || throw new HouseDeclined('The file is not there any more. Make it again.');
-        // Read as it goes out, however large it is.
+        // Streamed while sending, whatever its size.
         $file = new LazyOpenStream($package->path, 'rb');
         $where = $this->url('files').'?'.http_build_query(['product' => $package->product, 'place' => $package->place]);
 
@@ -43,7 +43,7 @@ final readonly class HttpHouse implements PrintHouse
     /** @param  callable(PendingRequest): Response  $call */
     private function asking(callable $call): Response
     {
-        // Redirects could lead to an address that nobody allowed.
+        // Redirects could lead to an address that was not configured.
         $http = Http::connectTimeout(self::CONNECT_SECONDS)->timeout(self::SECONDS)->withoutRedirecting()->acceptJson();
         try {
             $answer = $call($this->token === '' ? $http : $http->withToken($this->token));

@@ -6,7 +6,7 @@ namespace App\Sending\Houses;
 
 use TallCrow\Export\FileKind;
 
-/** A file as it is brought to a house. */
+/** A file to be sent to a house. */
 final readonly class Package
 {
     /**

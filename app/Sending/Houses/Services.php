@@ -6,7 +6,7 @@ namespace App\Sending\Houses;
 
 use App\Models\HouseRecord;
 
-/** The services of print houses that whoever runs this installation has named in config/houses.php; sellers choose among them. */
+/** The print house services configured by the operator in config/houses.php; sellers choose among them. */
 final class Services
 {
     /** @return array<string, string> what each is called, by its key */
@@ -15,7 +15,7 @@ final class Services
         return array_map(fn (array $one): string => $one['name'], self::all());
     }
 
-    /** @throws HouseDeclined where the house has no service, or one that is not there any more */
+    /** @throws HouseDeclined if the house has no service, or one that is no longer configured */
     public static function of(HouseRecord $house): PrintHouse
     {
         $service = self::all()[$house->service] ?? throw new HouseDeclined('This house takes no files from here: choose a service for it under Houses.');
