@@ -1,14 +1,14 @@
 import { released } from './hand';
 
-/** What the server said was wrong, in words for the seller. */
+/** An error reported by the server, with a message for the seller. */
 export class Refused extends Error {
     constructor(
         message: string,
         readonly status: number,
         readonly fields: Record<string, string[]> = {},
-        /** Whether a one-time code is wanted. */
+        /** Whether a one-time code is required. */
         readonly code = false,
-        /** What is wrong within a sheet, a house or a pattern, by its path: "places[0].least". */
+        /** Faults within a sheet, a house or a pattern, by path, such as "places[0].least". */
         readonly faults: { path: string; reason: string }[] = [],
     ) {
         super(message);
@@ -34,10 +34,10 @@ async function answer<T>(response: Response): Promise<T> {
     return body as T;
 }
 
-/** What the server answers where the token against forged requests is not that of the session. */
+/** The server's status code if the CSRF token does not belong to the session. */
 const STALE_TOKEN = 419;
 
-/** The token against forged requests, which the server lays into a cookie beside the session's. What only reads needs none: the browser stands still while its cookies are read. */
+/** The CSRF token, from a cookie beside the session's. Read-only requests need none; they skip it since reading cookies blocks the browser. */
 function token(method = 'GET'): Record<string, string> {
     return method === 'GET' ? {} : { 'X-XSRF-TOKEN': decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '') };
 }
@@ -53,7 +53,7 @@ async function ask<T>(path: string, init: RequestInit = {}, again = false): Prom
         throw new Refused('Tall Crow cannot be reached. Is it still running? Nothing that was saved is lost.', 0);
     }
     if (response.status === STALE_TOKEN && !again) {
-        // The session was changed or ended elsewhere: a page brings the token of the present one, and nothing was carried out.
+        // The session was renewed or ended elsewhere: loading a page sets the new token. The refused request was not carried out.
         await fetch('/sign-in').catch(() => undefined);
         return ask<T>(path, init, true);
     }
@@ -68,17 +68,17 @@ export const api = {
     get: <T>(path: string, signal?: AbortSignal): Promise<T> => ask<T>(path, signal ? { signal } : {}),
     post: <T>(path: string, body?: unknown): Promise<T> => send<T>('POST', path, body),
     put: <T>(path: string, body?: unknown): Promise<T> => send<T>('PUT', path, body),
-    /** A save, by a key that stays the same when it is tried again: it is carried out once. */
+    /** A save with an idempotency key that stays the same in retries, so that it is carried out once. */
     save: <T>(method: 'POST' | 'PUT', path: string, body: unknown, key: string): Promise<T> => send<T>(method, path, body, key),
     remove: <T>(path: string, body?: unknown): Promise<T> => send<T>('DELETE', path, body),
-    /** A picture that is made of what is sent. */
+    /** A picture made from the data that is sent. */
     picture: (path: string, form: FormData): Promise<Blob> => ask<Blob>(path, { method: 'POST', body: form }),
-    /** A picture that is made of what is sent, while nobody waits for another. */
+    /** A picture made from the data that is sent; can be aborted. */
     drawn: (path: string, body: unknown, signal: AbortSignal): Promise<Blob> => ask<Blob>(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body), signal }),
     upload: <T>(path: string, form: FormData): Promise<T> => ask<T>(path, { method: 'POST', body: form }),
 };
 
-/** Address of a revision's proof; a revision never changes, so neither does what lies there. */
+/** URL of a revision's proof; revisions are immutable, so it can be cached. */
 export function proofUrl(revision: number, ppi: number, more: Record<string, string | number> = {}): string {
     const query = new URLSearchParams({ ppi: String(ppi), ...Object.fromEntries(Object.entries(more).map(([k, v]) => [k, String(v)])) });
     return `/api/revisions/${revision}/proof.png?${query}`;

@@ -1,8 +1,8 @@
 import type { Directive } from 'vue';
 
 /**
- * Gives the field the focus as it comes on the screen, and never again: Vuetify's own `autofocus` waits until the field is in sight, and
- * takes the focus then from whoever was quick enough to be typing in the next one.
+ * Focuses the field once when it is mounted. Vuetify's own `autofocus` waits until the field is visible, and
+ * may then take the focus from another field in which the user is already typing.
  */
 export const vFirst: Directive<HTMLElement, boolean | undefined> = {
     mounted(element, { value }) {

@@ -16,20 +16,20 @@ import { fromPage } from './people/me';
 import { jobCards, queryClient } from './server/queries';
 import './styles/base.css';
 
-// What the first view shows is asked for before that view is there.
+// Prefetch the data of the first view.
 if (fromPage() && location.pathname === '/') {
     void queryClient.prefetchQuery(jobCards);
 }
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '';
 
-// A hint stays: one that came and went with the focus would move what lies beneath it while it is pressed.
+// Hints are persistent: if they appeared with the focus, the content below would move during a press.
 const field = { density: 'compact', variant: 'outlined', hideDetails: 'auto', persistentHint: true, color: 'primary' } as const;
 const vuetify = createVuetify({
     components: { VApp, VBtn, VColorPicker, VVirtualScroll, VDialog, VMenu, VProgressLinear, VTextField },
     defaults: {
         VTextField: field,
-        // What opens stands where it will stay: nothing moves under the pointer.
+        // Menus open without a transition, so that nothing moves under the pointer.
         VMenu: { transition: false },
         VSelect: { ...field, menuProps: { transition: false } },
         VAutocomplete: { ...field, menuProps: { transition: false } },

@@ -56,19 +56,19 @@ export const router = createRouter({
     ],
 });
 
-/** Where somebody who has to sign in first wanted to go. */
+/** The sign-in page, with the page wanted afterwards. */
 function door(path: string): { path: string; query?: { to: string } } {
     return path === '/' ? { path: '/sign-in' } : { path: '/sign-in', query: { to: path } };
 }
 
 router.beforeEach(async (to) => to.meta['door'] === true || (await signedIn()) || door(to.fullPath));
 
-// A page that comes late, as after a copy was made, does not come between a press and its letting go.
+// Delay a navigation that comes late until the pointer is released.
 router.beforeResolve(() => released());
 
 let leaving = false;
 
-/** After a sign-out that was asked for: nobody is led back to the page that they left, whatever that page still asks the server. */
+/** After signing out, the user is not led back to the page they left, whatever requests of that page are still pending. */
 export async function toTheDoor(): Promise<void> {
     leaving = true;
     await router.push('/sign-in').finally(() => (leaving = false));

@@ -24,7 +24,7 @@ const field = ref<HTMLInputElement | null>(null);
 const all = computed(() =>
     shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace, recipes: () => (recipes.value = true), gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
 );
-/** So many of the first are drawn on the piece. */
+/** Number of options, from the first, that are drawn on the layer. */
 const SEEN = 16;
 const found = computed(() => foundIn(all.value, wanted.value));
 

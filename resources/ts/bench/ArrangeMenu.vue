@@ -9,7 +9,7 @@ import QuantityToken from '../tokens/QuantityToken.vue';
 import type { Operation } from '../types';
 import { everyLayer, replaceLayer } from './layers';
 
-/** What can be done with all that is chosen; what it is aligned to is always said. */
+/** Actions on the selected layers; what they are aligned to is always shown. */
 const sheet = useSheet();
 const selection = useSelection();
 const shop = useShop();
@@ -22,7 +22,7 @@ const gap = ref<number | null>(null);
 const by = ref(1.1);
 const count = computed(() => selection.ids.length);
 const open = ref(false);
-// What is taken out leaves nothing to arrange.
+// After layers are removed there may be nothing left to arrange.
 watch(count, (now) => {
     open.value = open.value && now > 0;
 });

@@ -30,7 +30,7 @@ const typed = ref<string | null>('');
 const wanted = computed({ get: () => (typed.value ?? '').trim(), set: (value: string) => (typed.value = value) });
 const shows = (layer: Layer): boolean => wanted.value === '' || isFound(layer, wanted.value, sheet.called);
 
-// What was chosen elsewhere is unfolded and scrolled to; what is chosen in the sheet itself stays where the pointer is.
+// Layers selected elsewhere are unfolded and scrolled to; selecting in the sheet itself does not scroll.
 watch(() => selection.revealed, async () => {
     const id = selection.chosen;
     if (!id) {
@@ -46,7 +46,7 @@ useSortable(rows, layers, {
     handle: '.grip',
     animation: 120,
     ghostClass: 'over',
-    // The row is put back where it was: the sheet shows the new order when the core has answered.
+    // Undo the library's move of the row: the sheet shows the new order when the core has answered.
     onUpdate: ({ from, item, oldIndex, newIndex }) => {
         const moved = layers.value[oldIndex ?? -1];
         item.remove();

@@ -10,7 +10,7 @@ import { useSelection } from '../stores/selection';
 import { useSheet } from '../stores/sheet';
 import type { AssetCard, Operation } from '../types';
 
-/** Files dropped on the bench go to the shelf and onto the sheet in one step; their licence is asked for once. */
+/** Adds files dropped on the bench to the shelf and the sheet in one step, after asking for their licence once. */
 const { over } = defineProps<{ over: HTMLElement | null }>();
 const sheet = useSheet();
 const shop = useShop();
@@ -34,7 +34,7 @@ function begin(dropped: File[]): void {
     held.value = false;
 }
 
-/** A picture is laid, a font sets words anew. */
+/** A picture becomes a layer, a font is used for new words. */
 const laid = (asset: AssetCard, newWords: string): Operation => (asset.kind === 'font'
     ? { op: 'add', source: { kind: 'text', text: newWords, font: asset.file, align: 'centre', leading: 1 }, share: 0.6 }
     : { op: 'add', source: { kind: 'art', file: asset.file, frame: 'ink' }, share: 0.4 });

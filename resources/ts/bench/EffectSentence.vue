@@ -26,7 +26,7 @@ const idle = computed(() => sheet.measures.get(props.layer.id)?.idle.find((one) 
 const sentence = computed(() => parts(props.effect, shop.effect(props.effect.kind)?.parameters ?? []));
 const drawnOn = computed(() => (shop.effect(props.effect.kind)?.parameters ?? []).filter((parameter) => parameter.kind === 'scribbles' && props.layer.source.kind === 'art'));
 const words = computed(() => (props.layer.source.kind === 'text' ? props.layer.source.text : ''));
-/** The features that the text's own font has, where the line asks for one of them. */
+/** The features of the text's font, for effects that set one of them. */
 const offered = computed(() => (props.effect.kind === 'feature' && props.layer.source.kind === 'text' ? (shop.asset(props.layer.source.font)?.features ?? []) : []));
 
 function set(name: string, value: Value): void {

@@ -8,13 +8,13 @@ import { useSheet } from '../stores/sheet';
 import type { Layer } from '../types';
 import { summary } from './finding';
 
-/** A piece as one short line: its ink as a small picture, what it is called, how much is done to it. */
+/** A folded layer: a thumbnail of its ink, its name, and a summary of its effects. */
 const props = defineProps<{ layer: Layer; number: number }>();
 const sheet = useSheet();
 const selection = useSelection();
 const folding = useFolding();
 const peg = usePeg();
-// Only once the art itself hangs on the peg.
+// Requested only after the main proof is shown.
 const small = useSmallPicture(computed(() => JSON.stringify(props.layer)), computed(() => (peg.hangs && sheet.job ? `/api/revisions/${sheet.job.revision}/layers/${props.layer.id}.png?ppi=20` : null)));
 const box = computed(() => sheet.measures.get(props.layer.id)?.box ?? null);
 const page = computed(() => ({ width: (sheet.artwork?.sheet.width ?? 1) / (sheet.artwork?.sheet.ppi ?? 1), height: (sheet.artwork?.sheet.height ?? 1) / (sheet.artwork?.sheet.ppi ?? 1) }));

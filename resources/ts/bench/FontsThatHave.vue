@@ -5,7 +5,7 @@ import { api } from '../api';
 import { useSheet } from '../stores/sheet';
 import type { AssetCard } from '../types';
 
-/** Where a font lacks letters: those of the shelf that have them, each set by one press. */
+/** Offers fonts of the shelf that have the letters that the layer's font lacks. */
 const props = defineProps<{ layer: string; words: string }>();
 const sheet = useSheet();
 const revision = computed(() => sheet.job?.revision);

@@ -15,7 +15,7 @@ const shop = useShop();
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const saysMark = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
 const showsHeld = ref(false);
-/** What needs a look; the rest is folded until it is asked for. */
+/** Findings that need attention; the others are folded. */
 const shown = computed(() => (showsHeld.value ? gauges.findings : gauges.findings.filter((finding) => counts(finding) || finding.group === 'cloth' || finding.key === gauges.open)));
 const counts = (finding: Finding): boolean => finding.verdict !== 'pass' && finding.meant === '';
 const isBlank = computed(() => sheet.artwork?.layers.length === 0);

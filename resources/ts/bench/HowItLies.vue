@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { useSelection } from '../stores/selection';
 import LieSentence from './LieSentence.vue';
 
-/** How the chosen piece lies. It has a place of its own at the foot of the sheet, so that choosing a line moves nothing under the pointer. */
+/** The placement of the selected layer. It has a fixed place at the foot of the sheet, so that selecting a layer shifts nothing under the pointer. */
 const selection = useSelection();
 const layer = computed(() => selection.layer);
 </script>

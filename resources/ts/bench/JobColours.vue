@@ -10,7 +10,7 @@ import type { Swatch } from '../types';
 import { coloursOf, freshName } from './colours';
 import { everyLayer } from './layers';
 
-/** The job's own colours by name: changed here, changed on every line that calls them. */
+/** The job's named colours: a change here applies to all effects that use them. */
 const sheet = useSheet();
 const shop = useShop();
 const failed = ref('');

@@ -31,7 +31,7 @@ function set(changes: Partial<Layer>): void {
     void sheet.changeLayer(props.layer.id, (layer) => ({ ...layer, ...changes }));
 }
 
-/** Puts a line in the place of the one of that number. */
+/** Replaces, inserts or removes an entry by its index. */
 function setItem(list: ListName, index: number, ...item: object[]): void {
     void sheet.changeLayer(props.layer.id, (layer) => {
         const items: object[] = [...layer[list]];
@@ -52,7 +52,7 @@ function moveItem(list: ListName, index: number, by: number): void {
     }
 }
 
-/** Where the line is on its way to: held keys go on from there, and not from where it still stands. */
+/** The position the entry is moving to: repeated keys continue from there, not from its present position. */
 let under: number | null = null;
 
 async function move(by: number): Promise<void> {
@@ -68,7 +68,7 @@ async function move(by: number): Promise<void> {
     if (!sheet.saving) {
         under = null;
     }
-    // A row that is put elsewhere in the page lets go of the focus.
+    // A row that is moved within the page loses the focus.
     if (held instanceof HTMLElement && document.activeElement === document.body && held.isConnected) {
         held.focus();
     }
@@ -82,7 +82,7 @@ function unrepeat(): void {
     });
 }
 
-/** A copy in a font of its own follows the words alone. */
+/** A copy with a font of its own follows only the words. */
 const parts = computed(() => [props.layer.follows?.words ? 'words' : 'source', 'shape', 'placement'] as const);
 const partWords = {
     source: { same: props.layer.source.kind === 'text' ? 'in its words' : 'in what it is', own: props.layer.source.kind === 'text' ? 'not in its words' : 'not in what it is' },
@@ -104,7 +104,7 @@ function lead(id: string): void {
     selection.reveal();
 }
 
-/** Moving the focus with the keyboard does not scatter several that are chosen. */
+/** Moving the focus by keyboard keeps a selection of several layers. */
 function choose(among: boolean, byKey: boolean): void {
     if (!byKey || selection.ids.length < 2) {
         selection.choose(props.layer.id, among);

@@ -60,7 +60,7 @@ const sizes: Record<Way, { label: string; phrase: string }> = {
     em: { label: 'type size', phrase: 'type size' },
 };
 const phrases = Object.fromEntries(Object.entries(sizes).map(([way, { phrase }]) => [way, phrase]));
-/** What alone tells the size of words; null for all else, and for words stretched both ways. */
+/** The one measure that determines the size of words; null for other layers and for words with both width and height. */
 const way = computed<Way | null>(() => {
     const place = props.layer.placement;
     if (props.layer.source.kind !== 'text' || !place || (place.width !== null && place.height !== null)) {

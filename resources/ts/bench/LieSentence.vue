@@ -5,7 +5,7 @@ import QuantityToken from '../tokens/QuantityToken.vue';
 import { useSheet } from '../stores/sheet';
 import type { Layer, Placement } from '../types';
 
-/** Where one piece lies. It stands for that piece alone: what is typed here goes to it, also when another has been chosen by the time it is read. */
+/** The placement of one layer. Typed values apply to this layer even if another has been selected before they are parsed. */
 const props = defineProps<{ layer: Layer; lies: Placement }>();
 const sheet = useSheet();
 const id = props.layer.id;

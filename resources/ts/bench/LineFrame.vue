@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** One line of the ticket: its number, whether it prints, what it says, and what can be done with it. */
+/** One row of the build sheet: number, switch, text and actions. */
 defineProps<{ number?: number; on: boolean; name: string; chosen?: boolean; first?: boolean; last?: boolean; sub?: boolean; copies?: boolean; links?: boolean; among?: boolean; own?: string }>();
 const emit = defineEmits<{ toggle: [on: boolean]; up: []; down: []; copy: []; link: []; remove: []; fold: []; name: [name: string]; choose: [among: boolean, byKey: boolean] }>();
 
@@ -11,7 +11,7 @@ function press(event: PointerEvent): void {
     emit('choose', event.shiftKey || event.ctrlKey || event.metaKey, false);
 }
 
-/** Focus that a press brings has been told of already. */
+/** Focus caused by a press was already reported. */
 function focus(): void {
     if (!pressed) {
         emit('choose', false, true);

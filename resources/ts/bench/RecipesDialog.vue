@@ -14,7 +14,7 @@ import ColourToken from '../tokens/ColourToken.vue';
 import FontToken from '../tokens/FontToken.vue';
 import { copied } from './useKeys';
 
-/** The shop's recipes, each seen on the seller's own words: followed in one press, or kept of the chosen lines. */
+/** The shop's recipes, each previewed on the seller's words: applied by one press, or saved from the selected layers. */
 const open = defineModel<boolean>({ required: true });
 const sheet = useSheet();
 const selection = useSelection();
@@ -36,7 +36,7 @@ watch(open, (now) => {
     }
 });
 
-/** What the seller sets in place of a recipe's own colours, fonts and pictures, by the recipe's number. */
+/** Replacements for a recipe's colours, fonts and pictures, by the recipe's id. */
 const instead = ref<Record<number, Record<string, string>>>({});
 const shop = useShop();
 const isOf = (file: string, kind: 'font' | 'art'): boolean => (shop.asset(file)?.kind ?? (/\.(woff2?|ttf|otf)$/i.test(file) ? 'font' : 'art')) === kind;
@@ -47,12 +47,12 @@ function swap(recipe: RecipeCard, own: string, to: string): void {
     instead.value = { ...instead.value, [recipe.id]: { ...instead.value[recipe.id], [own]: to } };
 }
 
-/** A named colour of the recipe that the sheet does not have shows as the recipe has it. */
+/** A named colour that the sheet lacks is shown with the recipe's value. */
 const shownAs = (recipe: RecipeCard, own: string): string => {
     const value = now(recipe, own);
     return value.startsWith('@') ? (recipe.swatches.find((one) => `@${one.name}` === value)?.colour ?? value) : value;
 };
-/** Named colours of the sheet mean nothing where the recipe is drawn alone. */
+/** The sheet's named colours are not available when the recipe is drawn on its own. */
 const drawn = (recipe: RecipeCard): { old: string; new: string }[] => swaps(recipe).map((one) => ({ ...one, new: one.new.startsWith('@') ? sheet.hex(one.new) : one.new }));
 const picture = (recipe: RecipeCard): string => `/api/recipes/${recipe.id}/picture.png?words=${encodeURIComponent(words.value.trim().slice(0, 60))}${drawn(recipe).map((one, i) => `&instead[${i}][old]=${encodeURIComponent(one.old)}&instead[${i}][new]=${encodeURIComponent(one.new)}`).join('')}`;
 

@@ -20,7 +20,7 @@ const peg = usePeg();
 const line = ref<HTMLElement | null>(null);
 let shows = false;
 
-/** While the line is set, what it takes is shown in a loud tint. */
+/** While the wear is being set, the ink it removes is shown in a signal colour. */
 function show(): void {
     if (peg.overlay === 'none') {
         peg.overlay = 'taken';
@@ -29,7 +29,7 @@ function show(): void {
 }
 
 function hide(): void {
-    // Menus and finders of the line's own tokens lie elsewhere on the page.
+    // Menus and pickers of the row's tokens are elsewhere in the DOM.
     window.setTimeout(() => {
         const at = document.activeElement;
         if (shows && !line.value?.contains(at) && !at?.closest('.v-overlay')) {

@@ -1,16 +1,16 @@
 import type { Layer } from '../types';
 
-/** The lines of a piece in the order in which they stand below it. */
+/** The effects, masks and wear of a layer in display order. */
 export function linesOf(layer: Layer | undefined): { id: string; lines: string[] } {
     return { id: layer?.id ?? '', lines: layer ? [...layer.effects, ...(layer.repeat ? [layer.repeat] : []), ...layer.masks, ...layer.distress].map((line) => JSON.stringify(line)) : [] };
 }
 
-/** Which of the lines is new: the first that differs from what stood there. */
+/** The index of the new entry: the first that differs from before. */
 export function fresh(before: string[], now: string[]): number {
     return now.findIndex((line, i) => line !== before[i]);
 }
 
-/** Where each of these is set, of the piece that is chosen. */
+/** The part of the page in which each of these is set. */
 const PLACES: Record<string, string> = {
     font: '.line.chosen [aria-label^="font:"]',
     words: '.line.chosen textarea.words',
@@ -18,7 +18,7 @@ const PLACES: Record<string, string> = {
     size: '.line.chosen :is([aria-label=width], [aria-label=height], [aria-label="height of capitals"], [aria-label="type size"])',
 };
 
-/** The hand is led to a token of the chosen piece. */
+/** Scrolls to a token of the selected layer and focuses it. */
 export function point(label: string): void {
     const token = document.querySelector<HTMLElement>(PLACES[label] ?? '');
     token?.scrollIntoView({ block: 'nearest' });
@@ -28,7 +28,7 @@ export function point(label: string): void {
     }
 }
 
-/** The hand goes on at the line that was just added: it is scrolled into sight, and its first token can be typed over. */
+/** Scrolls to the entry that was just added and selects its first token for typing. */
 export function begin(layer: Layer | undefined, before: ReturnType<typeof linesOf>): void {
     const row = layer ? document.querySelector(`[data-layer="${CSS.escape(layer.id)}"]`) : null;
     if (!layer || !row) {

@@ -3,7 +3,7 @@ import { everyLayer } from './layers';
 
 const isColour = (value: Value | undefined): value is string => typeof value === 'string' && /^#[0-9a-f]{6}$/i.test(value);
 
-/** The colours that stand on a sheet's lines, each once, in the order in which they come; named ones are the job's own. */
+/** The distinct colours used by a sheet's effects, in order of appearance; named ones belong to the job. */
 export function coloursOf(artwork: Artwork): string[] {
     const found = everyLayer(artwork.layers).flatMap((layer) => layer.effects.flatMap((effect) => Object.values(effect as unknown as Record<string, Value>).flat()));
     return [...new Set(found.filter(isColour))];

@@ -13,7 +13,7 @@ const brush = (width: number, restores = false): Brush => ({ width, hardness: 1,
 export const newMask = <K extends Kind>(kind: K, more: Omit<Extract<Mask, { kind: K }>, 'kind' | 'inverted' | 'joining' | 'on'>): Mask =>
     ({ kind, inverted: false, joining: 'within', on: true, ...more }) as unknown as Mask;
 
-/** Strokes go on the brush line of that place; where there is none a line is added. */
+/** Adds a stroke to the brush mask at an index; adds the mask if there is none. */
 export function withStroke(layer: Layer, stroke: Stroke, index: number): Layer {
     const masks = [...layer.masks];
     const held = masks[index];
@@ -25,7 +25,7 @@ export function withStroke(layer: Layer, stroke: Stroke, index: number): Layer {
     return { ...layer, masks };
 }
 
-/** The brush of a mask's line; at -1 its first stroke adds the line. */
+/** Starts the brush for a mask; at index -1 the first stroke adds the mask. */
 export function brushOn(layer: Layer, index: number): void {
     const [sheet, peg] = [useSheet(), usePeg()];
     const own = ownBox(layer, sheet.measures.get(layer.id));
@@ -39,7 +39,7 @@ export function brushOn(layer: Layer, index: number): void {
     };
 }
 
-/** The brush of a line of wear: it wears more, or spares. Of the whole sheet when there is no layer. */
+/** Starts the brush for wear, which adds wear or spares ink; without a layer, for the wear of the whole sheet. */
 export function brushWear(layer: Layer | null, index: number): void {
     const store = useSheet();
     const sheet = store.artwork?.sheet;
@@ -57,7 +57,7 @@ export function brushWear(layer: Layer | null, index: number): void {
     };
 }
 
-/** Draws a closed line on the peg: a cut of the piece, or a part to take out of it. */
+/** Starts drawing a closed outline: a mask for the layer, or a part to split off. */
 export function cutByHand(layer: Layer, out: boolean): void {
     const [sheet, peg] = [useSheet(), usePeg()];
     const own = ownBox(layer, sheet.measures.get(layer.id));
@@ -73,7 +73,7 @@ export function cutByHand(layer: Layer, out: boolean): void {
     };
 }
 
-/** Ink by hand: the first stroke on the bare sheet begins a drawing, those after it go on that. */
+/** Starts drawing ink by hand: the first stroke creates a drawing, later ones are added to it. */
 export function drawInk(id: string): void {
     const [sheet, peg, selection] = [useSheet(), usePeg(), useSelection()];
     const page = sheet.artwork?.sheet;

@@ -4,12 +4,12 @@ import { phrase } from '../words/choices';
 import { counted } from '../words/counted';
 import { everyLayer } from './layers';
 
-/** How many pieces a group holds. */
+/** The number of layers in a group, in words. */
 export function piecesIn(layers: readonly Layer[]): string {
     return counted(layers.length, 'piece');
 }
 
-/** What a folded piece says of itself in a few words. */
+/** A short summary of a folded layer. */
 export function summary(layer: Layer): string {
     const lines = layer.effects.length + layer.masks.length + layer.distress.length + (layer.repeat ? 1 : 0);
     const inside = layer.source.kind === 'group' ? piecesIn(layer.source.layers) : '';
@@ -17,7 +17,7 @@ export function summary(layer: Layer): string {
     return [layer.role.kind === 'knockout' ? 'knocks out' : '', inside, done].filter((part) => part !== '').join(', ') || 'as it is';
 }
 
-/** Every word by which a piece may be looked for: its own, its verbs, fonts, files and colours, those of what it holds among them. */
+/** All searchable words of a layer: text, effects, fonts, files and colours, including those of child layers. */
 export function wordsOf(layer: Layer, called: (id: string) => string): string {
     return everyLayer([layer]).flatMap((one) => [
         called(one.id), one.name ?? '', one.source.kind, ...Object.values(one.source).filter((value): value is string => typeof value === 'string'),

@@ -5,7 +5,7 @@ export interface FindingGroup {
     findings: Finding[];
 }
 
-/** Findings under the groups that they name, in the core's order; a group that is not among those known comes last, and is shown all the same. */
+/** Groups findings in the core's order; unknown groups come last. */
 export function groupsOf(findings: Finding[], known: string[]): FindingGroup[] {
     const names = [...known, ...new Set(findings.map((finding) => finding.group).filter((group) => !known.includes(group)))];
     return names

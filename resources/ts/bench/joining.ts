@@ -1,6 +1,6 @@
 import type { Operation } from '../types';
 
-/** Two moves of the same pieces are one. */
+/** Merges two moves of the same layers into one. */
 export function joined(before: Operation[], more: Operation[]): Operation[] {
     const last = before[before.length - 1];
     const [next, ...rest] = more;

@@ -1,6 +1,6 @@
 import type { Artwork, Layer } from '../types';
 
-/** Looking at build sheets and setting values on them. What changes their order or their measures is done by the core. */
+/** Reads build sheets and sets values on them. Changes of order and lengths are left to the core. */
 
 export function everyLayer(layers: Layer[]): Layer[] {
     return layers.flatMap((layer) => [layer, ...(layer.source.kind === 'group' ? everyLayer(layer.source.layers) : [])]);
@@ -10,7 +10,7 @@ export function findLayer(artwork: Artwork, id: string | null): Layer | undefine
     return everyLayer(artwork.layers).find((layer) => layer.id === id);
 }
 
-/** Puts what `change` answers in the place of one layer, at any depth. */
+/** Replaces one layer, at any depth, by the result of `change`. */
 export function replaceLayer(artwork: Artwork, id: string, change: (layer: Layer) => Layer[]): Artwork {
     const walk = (layers: Layer[]): Layer[] =>
         layers.flatMap((layer) => {
@@ -22,7 +22,7 @@ export function replaceLayer(artwork: Artwork, id: string, change: (layer: Layer
     return { ...artwork, layers: walk(artwork.layers) };
 }
 
-/** The lines of a layer's own list that print before it. */
+/** The layers below a layer in its own list. */
 export function below(layers: Layer[], id: string): Layer[] {
     const at = layers.findIndex((one) => one.id === id);
     if (at >= 0) {

@@ -7,14 +7,14 @@ import type { Layer, Operation } from '../types';
 
 type Paste = Extract<Operation, { op: 'paste' }>;
 
-/** What lies on the clipboard: lines of a sheet as text in the form of its file, with the named colours that they use. */
+/** The clipboard's content: layers as JSON text, with the named colours that they use. */
 interface Copied {
     'tallcrow.lines': 1;
     layers: Layer[];
     swatches: { name: string; colour: string }[];
 }
 
-/** Every key of the bench and what it does, as the list of keys shows them. */
+/** All keyboard shortcuts of the bench, as shown in the list of keys. */
 export const KEYS: [string, string][] = [
     ['Ctrl+Z, Ctrl+Shift+Z', 'a step back, a step forward'], ['Delete', 'take the chosen lines out'], ['Ctrl+D', 'copy them beside themselves'],
     ['Ctrl+Shift+D', 'linked copies: the same words, shape and place'], ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut and paste them, also to another job'], ['Ctrl+A', 'choose every line'], ['Shift+click, Ctrl+click', 'choose one more'],
@@ -43,7 +43,7 @@ export function useKeys(help: () => void, add: () => void): void {
             peg.colourWanted(null);
             return;
         }
-        // What is open over the bench has its own keys: Escape closes it, and what is chosen stays so.
+        // Open overlays handle their own keys: Escape closes them and keeps the selection.
         if (event.defaultPrevented || elsewhere(event.target) || document.querySelector('.v-overlay--active')) {
             return;
         }
@@ -80,7 +80,7 @@ export function useKeys(help: () => void, add: () => void): void {
     });
 }
 
-/** The chosen lines as they are copied and kept; those within a chosen group go with it. */
+/** The selected layers as they are copied; children of a selected group are included with it. */
 export function copied(): Copied | null {
     const { artwork } = useSheet();
     const { ids } = useSelection();
@@ -90,7 +90,7 @@ export function copied(): Copied | null {
     return layers.length === 0 ? null : { 'tallcrow.lines': 1, layers, swatches: (artwork?.swatches ?? []).filter((one) => text.includes(JSON.stringify(`@${one.name}`))).map(({ name, colour }) => ({ name, colour })) };
 }
 
-/** Lines of ours, if the text is that; what is wrong within them the core says. */
+/** Parses copied layers from text, or returns null; their content is validated by the core. */
 export function read(text: string): Copied | null {
     try {
         const data: unknown = text.startsWith('{') ? JSON.parse(text) : null;

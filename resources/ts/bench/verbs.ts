@@ -3,13 +3,13 @@ import { effectWords, textureWords } from '../words/lines';
 import type { Artwork, AssetCard, Catalogue, EffectLine, Layer, Mask, Operation, Repeat, Source, Wear } from '../types';
 import { brushOn, cutByHand, drawInk, newMask } from './drawing';
 
-/** One thing that "Add a line" offers: operations of the core, or what begins on the peg or at the shelf instead. */
+/** One option of "Add a line": operations of the core, or an action that starts on the garment view or the shelf. */
 export interface Verb {
     say: string;
     hint: string;
     also: string[];
     operations?: Operation[];
-    /** What is shown beside it on the chosen piece, where that says more than its name. */
+    /** Operations for its preview on the selected layer, if a preview is useful. */
     seen?: Operation[];
     begin?: () => unknown;
 }
@@ -20,20 +20,20 @@ interface Desk {
     assets: AssetCard[];
     called: (id: string) => string;
     trace: (asset: number, layer: string) => void;
-    /** Opens the recipes. */
+    /** Opens the dialog of recipes. */
     recipes: () => unknown;
-    /** Goes where files are put on the shelf. */
+    /** Goes to the page where files are added. */
     gather: () => unknown;
-    /** Takes the hand to a token of the chosen line, by its label. */
+    /** Focuses a token of the selected layer, by its label. */
     point: (label: string) => unknown;
 }
 
-/** What can be added, given what is chosen. */
+/** The options for a selection. */
 export function verbs(desk: Desk, chosen: Layer | undefined): Verb[] {
     return [...newPieces(desk), ...(chosen ? [...onPiece(desk, chosen), ...atHand(desk, chosen)] : []), { say: 'Follow a recipe', hint: 'a look that is kept under a name, on your words', also: ['recipe', 'style', 'template', 'preset', 'look', 'keep', 'save', 'idea'], begin: desk.recipes }, { say: 'Put files on the shelf', hint: 'fonts, clip art and photos of your own', also: ['upload', 'import', 'file', 'add font', 'add picture', 'photo', 'logo'], begin: desk.gather }, ...worn(desk.catalogue, '', 'Wear the whole sheet')];
 }
 
-/** What begins with the words comes before what holds them, and that before what is only akin. */
+/** Sorts matches: names that begin with the words, then names that contain them, then synonyms. */
 export function found(all: Verb[], typed: string): Verb[] {
     const words = typed.toLowerCase().trim();
     if (words === '') {
@@ -95,7 +95,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
     ];
 }
 
-/** What needs no line of its own: the hand is led to where it is set. */
+/** Options that need no entry of their own: they focus the control where they are set. */
 function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
     const say = (text: string, hint: string, also: string[], ...operations: Operation[]): Verb => ({ say: text, hint, also, operations });
     const lead = (text: string, hint: string, also: string[], label: string): Verb => ({ say: text, hint, also, begin: () => desk.point(label) });
@@ -110,7 +110,7 @@ function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
     ];
 }
 
-/** The kinds of line that can do something on a piece: each says for itself what it is for. */
+/** The kinds of effects that suit a layer, as stated by the catalogue. */
 function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[] {
     return catalogue.effects
         .filter((effect) => effect.forAny || (effect.forRasters ? raster : chosen.source.kind === 'text'))
@@ -126,7 +126,7 @@ function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[
         });
 }
 
-/** What is only knocked out keeps its shape: a gap about it would fill its letters. */
+/** A plain knockout has no gap: it would fill in the letters. */
 const knockedOut: Layer['role'] = { kind: 'knockout', gap: 0, join: 'round', from: [], whole: false, sets: false };
 
 const inGap: Layer['role'] = { ...knockedOut, gap: 0.08, sets: true };
@@ -138,7 +138,7 @@ function rasterOf(chosen: Layer, assets: AssetCard[]): AssetCard | undefined {
     return assets.find((asset) => asset.file === file && asset.type !== 'svg');
 }
 
-/** Wear of a piece, or of the whole sheet. */
+/** Wear for a layer or for the whole sheet. */
 function worn(catalogue: Catalogue, id: string, say: string): Verb[] {
     return catalogue.textures.map((texture) => ({
         say: `${say} with ${textureWords[texture] ?? phrase(texture)}`, hint: 'takes ink away', also: ['distress', 'worn', 'vintage', 'grunge'],
@@ -147,12 +147,12 @@ function worn(catalogue: Catalogue, id: string, say: string): Verb[] {
     }));
 }
 
-/** Every line begins with a pattern of its own. */
+/** Every new wear gets a random pattern. */
 export function newWear(texture: string, seed = Math.floor(Math.random() * 1000) + 1): Wear {
     return { texture: texture as Wear['texture'], amount: 0.14, scale: 1, seed, inverted: false, shielded: [], on: true, file: '', x: 0, y: 0, turn: 0, strokes: [], asItIs: false };
 }
 
-/** What a seller may type for each repeat. */
+/** Words that find each kind of repeat. */
 const repeatVerbs: Record<string, [string, string[]]> = {
     'mirror-across': ['Mirror it across', ['mirror', 'symmetry', 'flip', 'half']],
     'mirror-down': ['Mirror it down', ['mirror', 'symmetry', 'flip', 'reflection']],
@@ -161,7 +161,7 @@ const repeatVerbs: Record<string, [string, string[]]> = {
     stack: ['Stack copies of it', ['repeat', 'stack', 'copies', 'echo', 'retro']],
 };
 
-/** The other cuts of a pack's face, laid behind or over the chosen words. */
+/** Other styles of the same typeface, to be laid behind or over the selected words. */
 function cuts(assets: AssetCard[], chosen: Layer): Verb[] {
     const font = chosen.source.kind === 'text' ? chosen.source.font : undefined;
     const own = assets.find((asset) => asset.file === font);

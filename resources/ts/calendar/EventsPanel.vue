@@ -7,7 +7,7 @@ import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { CalendarPage, EventsRead } from '../types';
 
-/** Days to come: publicly known ones and the seller's own; how far ahead each kind is listed. */
+/** Upcoming events, public and the seller's own, and the lead time for each kind. */
 const props = defineProps<{ page: CalendarPage }>();
 const own = reactive({ name: '', on: '', days: 1, rrule: '' });
 const adding = useChange(() => api.post('calendar/events', own), ...CALENDAR);

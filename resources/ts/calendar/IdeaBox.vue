@@ -8,7 +8,7 @@ import { useFaults } from '../server/faults';
 import { useChange, useShop } from '../server/queries';
 import type { CalendarPage, IdeaCard } from '../types';
 
-/** Ideas, until one of them becomes a job. */
+/** Ideas that can be made into jobs. */
 const props = defineProps<{ page: CalendarPage }>();
 const router = useRouter();
 const { data: ideas, error: unread } = useIdeas();

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { day } from '../server/calendar';
 import type { CalendarPage } from '../types';
 
-/** The next half year: what falls into each week, against what gets done in one. */
+/** The next half year: designs due per week, compared with the weekly rate. */
 const props = defineProps<{ page: CalendarPage }>();
 const HIGH = 120;
 const most = computed(() => Math.max(props.page.aWeek * 1.4, ...props.page.weeks.map((week) => Math.max(week.designs, week.due))));

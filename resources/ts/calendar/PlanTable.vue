@@ -7,12 +7,12 @@ import { useFaults } from '../server/faults';
 import { useChange, useJobs } from '../server/queries';
 import type { CalendarPage, PlannedCard } from '../types';
 
-/** Designs drawn into the plan, with the days that go back from their event. */
+/** Planned designs with their due dates. */
 const props = defineProps<{ page: CalendarPage }>();
 const { data: jobs } = useJobs();
 const form = reactive({ title: '', event: '', on: '', designs: 1, listWeeks: 6, job: null as number | null });
 const events = computed(() => props.page.occasions.map((one) => ({ value: `${one.key} ${one.on}`, title: `${one.name}, ${day(one.on)}` })));
-/** Where it is listed: some markets take longer. */
+/** Where it will be listed: some marketplaces need more lead time. */
 const market = ref<number | null>(null);
 const more = computed(() => props.page.houses.find((one) => one.house === market.value)?.weeks ?? 0);
 watch(more, (now, was) => (form.listWeeks = Math.min(52, Math.max(0, form.listWeeks + now - was))));

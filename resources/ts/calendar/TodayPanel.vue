@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { day, useToday } from '../server/calendar';
 
-/** What is to do now: all of it in the calendar, one line elsewhere. */
+/** Today's tasks: all in the calendar, one line elsewhere. */
 const props = defineProps<{ oneLine?: boolean }>();
 const { data: today } = useToday();
 const late = computed(() => (today.value ?? []).filter((one) => one.late).length);

@@ -7,7 +7,7 @@ import { fitWords, keepWords, useFits, useHouses } from '../server/houses';
 import { useChange } from '../server/queries';
 import type { FitCard } from '../types';
 
-/** Where a job goes: places of houses, each with how its design is fitted there and what that does to it. */
+/** The destinations of a job: places of houses, each with its fitting and the consequences. */
 const props = defineProps<{ job: number; revision: number }>();
 const { data: houses } = useHouses();
 const { data: fits, error: unread } = useFits(() => props.revision);
@@ -36,7 +36,7 @@ function add(): void {
     }
 }
 const picture = (fit: FitCard): string => `/api/revisions/${props.revision}/fits.png?house=${fit.house}&place=${encodeURIComponent(fit.place)}&mode=${fit.mode}${fit.keep.map((one) => `&keep[]=${one}`).join('')}`;
-/** Whether this way of fitting changes any measure. */
+/** Whether this fitting changes lengths. */
 const sizes = (mode: FitCard['mode']): boolean => ['contain', 'width', 'height', 'ink'].includes(mode);
 const inches = (fit: FitCard): string => `${(fit.area.width / fit.area.ppi).toFixed(2)} × ${(fit.area.height / fit.area.ppi).toFixed(2)} in`;
 </script>

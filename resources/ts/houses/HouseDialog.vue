@@ -9,7 +9,7 @@ import QuantityToken from '../tokens/QuantityToken.vue';
 import type { HouseCard, HousePlaceCard, HouseRead } from '../types';
 import PlaceOnGarment from './PlaceOnGarment.vue';
 
-/** A print house: its places with their areas in scale, and what it asks of a file for each. */
+/** A print house: its places with their areas to scale, and its requirements for each. */
 const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ house: HouseCard | null }>();
 const emit = defineEmits<{ kept: [house: HouseCard] }>();
@@ -45,11 +45,11 @@ watch([open, () => props.house], () => {
     }
 }, { immediate: true });
 
-/** What is wrong with a place and has no field of its own. */
+/** Faults of a place that have no field of their own. */
 const rest = (place: number): string[] => ['', '.area', '.area.width', '.area.height', '.margin', '.kind', '.underbase', '.mirrored'].flatMap((name) => fault.of(`places[${place}]${name}`));
 const clothsOf = (place: Place): string => place.cloths.map((one) => (one.name === one.colour ? one.name : `${one.name} ${one.colour}`)).join(', ');
 
-/** What is no name with a colour is taken as it stands, and told by the server. */
+/** Text that is not a name with a colour is sent unchanged and reported by the server. */
 function setCloths(place: Place, text: string): void {
     place.cloths = text.split(',').map((one) => one.trim()).filter(Boolean).map((one) => {
         const [, name, colour] = /^(.*?)\s*(#[0-9a-fA-F]{6})$/.exec(one) ?? [];

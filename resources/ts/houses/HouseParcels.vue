@@ -3,7 +3,7 @@ import { parcelWords, useParcels } from '../server/parcels';
 import { counted } from '../words/counted';
 import type { ParcelCard } from '../types';
 
-/** Files on their way to houses, and both sides' figures of each. */
+/** Files sent to houses, with both sides' figures. */
 const props = defineProps<{ job: number }>();
 const { data: parcels } = useParcels(() => props.job);
 const mark: Partial<Record<ParcelCard['state'], string>> = { accepted: '✓', printed: '✓', refused: '✕', failed: '✕' };

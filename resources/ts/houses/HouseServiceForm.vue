@@ -7,7 +7,7 @@ import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { HouseCard } from '../types';
 
-/** How files reach a house: by hand, or by a service that whoever runs this installation has named. */
+/** How files reach a house: by hand, or by a service configured by the operator. */
 const props = defineProps<{ house: HouseCard }>();
 const { data: services } = useServices();
 const form = reactive({ service: '', account: '', token: '' });

@@ -7,7 +7,7 @@ import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { LogLine } from '../types';
 
-/** Where a design is listed, at what price, and what was taken down: noted in the log, which is only added to. */
+/** Where a design is listed, at what price, and what was taken down; stored in the append-only log. */
 const props = defineProps<{ job: number }>();
 const { data: log } = useJobLog(() => props.job);
 const today = (): string => new Date().toISOString().slice(0, 10);

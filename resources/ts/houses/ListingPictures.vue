@@ -8,13 +8,13 @@ import type { Artwork, SceneName } from '../types';
 import OnPhoto from './OnPhoto.vue';
 import SizeDiagram from './SizeDiagram.vue';
 
-/** Pictures to list a design by: on each cloth on offer, in a scene, with folds and chance by a number; or on a photo of the seller's own. */
+/** Listing pictures: on each cloth on offer in a scene with a random seed, or on the seller's own photo. */
 const props = defineProps<{ revision: number; artwork: Artwork }>();
 const { data: scenes } = useQuery({ queryKey: ['scenes'], queryFn: () => api.get<SceneName[]>('scenes'), staleTime: Infinity });
 const form = reactive({ scene: 'plain', seed: 1, width: 2500, height: 2100 });
 const asked = computed(() => `scene=${form.scene}&seed=${form.seed || 0}`);
 const ratio = computed(() => (form.height || 1) / (form.width || 1));
-/** Close by, pixels are the print's own: a small picture would show a small part, so it is drawn large and shown small. */
+/** A close-up is at the print's resolution: a small picture would show only a small part, so it is drawn large and displayed small. */
 const size = computed(() => (form.scene === 'close' ? 1000 : 500));
 const small = (cloth: number): string => `/api/revisions/${props.revision}/listing.jpg?cloth=${cloth}&${asked.value}&width=${size.value}&height=${Math.max(200, Math.min(2000, Math.round(size.value * ratio.value)))}`;
 const large = (cloth: number): string => `/api/revisions/${props.revision}/listing.jpg?cloth=${cloth}&${asked.value}&width=${form.width}&height=${form.height}`;

@@ -5,7 +5,7 @@ import { VBtn, VCombobox, VForm, VNumberInput, VTextarea } from 'vuetify/compone
 import { said } from '../api';
 import { useListing, useListingSave } from '../server/listing';
 
-/** Title, tags and description to list a design with, counted against the limits of the seller's market. */
+/** Title, tags and description of a listing, counted against the marketplace's limits. */
 const props = defineProps<{ job: number }>();
 const { data: kept, error } = useListing(() => props.job);
 const saving = useListingSave(() => props.job);
@@ -18,7 +18,7 @@ const fields = Object.keys(form) as (keyof typeof form)[];
 const changed = computed(() => !!kept.value && fields.some((key) => JSON.stringify(form[key] ?? '') !== JSON.stringify(kept.value?.[key] ?? '')));
 const standing = computed(() => (changed.value || saving.isPending.value ? 'Not kept yet …' : 'Kept.'));
 
-/** Words are kept as they are written: after a pause, and when a field is left. */
+/** Saves while typing: after a pause, and when a field loses the focus. */
 function keep(): void {
     if (filled.value && changed.value && !saving.isPending.value) {
         sent = JSON.stringify(form);
@@ -28,7 +28,7 @@ function keep(): void {
 let sent = '';
 watchDebounced(form, keep, { debounce: 800 });
 
-// What was written while others were on their way goes right after those.
+// Changes made during a save are saved right after it.
 watch(saving.isPending, (pending) => {
     if (!pending && saving.isSuccess.value && JSON.stringify(form) !== sent) {
         keep();

@@ -4,7 +4,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { VBtn, VFileUpload, VSlider } from 'vuetify/components';
 import { api, said } from '../api';
 
-/** A design on a photo of the seller's own garment: four corners of the print area, set by hand or by the arrow keys. */
+/** A design on the seller's own photo: the four corners of the print area are set by pointer or arrow keys. */
 const props = defineProps<{ revision: number; ratio: number }>();
 const file = ref<File | File[]>([]);
 const photo = computed(() => [file.value].flat()[0]);
@@ -12,7 +12,7 @@ const shown = useObjectUrl(photo);
 const size = reactive({ width: 0, height: 0 });
 const frame = ref<HTMLElement | null>(null);
 const names = ['upper left', 'upper right', 'lower right', 'lower left'];
-/** As shares of the photo. */
+/** As fractions of the photo. */
 const corners = ref<[number, number][]>([]);
 const folds = ref(0.6);
 const made = shallowRef<Blob>();
@@ -25,7 +25,7 @@ watch(photo, () => { corners.value = []; trouble.value = ''; });
 function loaded(event: Event): void {
     const image = event.target as HTMLImageElement;
     Object.assign(size, { width: image.naturalWidth, height: image.naturalHeight });
-    // In the middle, as tall as the print area is for its width.
+    // Centred, with the aspect ratio of the print area.
     const wide = Math.min(0.4, (0.6 * size.height) / size.width / props.ratio);
     const high = (wide * props.ratio * size.width) / size.height;
     corners.value = [[0.5 - wide / 2, 0.5 - high / 2], [0.5 + wide / 2, 0.5 - high / 2], [0.5 + wide / 2, 0.5 + high / 2], [0.5 - wide / 2, 0.5 + high / 2]];

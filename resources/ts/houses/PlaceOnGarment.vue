@@ -3,15 +3,15 @@ import { computed } from 'vue';
 import GarmentDrawing from '../peg/GarmentDrawing.vue';
 import { cuts } from '../peg/garments';
 
-/** A print area in scale on the garment that is nearest to what the house calls its product, with art on it if there is any. */
+/** A print area to scale on the garment outline that best matches the house's product name, with art if given. */
 const props = defineProps<{ product: string; place: string; width: number; height: number; margin?: number; art?: string | null; cloth?: string; label: string }>();
-/** As it is drawn here, if the house calls it so; else the nearest. */
+/** The garment outline of the same name, if there is one; otherwise the most similar. */
 const drawn = computed(() => (cuts[props.product.toLowerCase()] ? props.product.toLowerCase() : null));
 const kind = computed(() => drawn.value ?? (/hood/i.test(props.product) ? 'hoodie' : 'tee'));
 const side = computed(() => (/back/i.test(props.place) ? 'back' : 'front'));
 const cut = computed(() => cuts[kind.value]);
 const scale = computed(() => (cut.value ? Math.max(1, props.width / (cut.value.body.width * 0.9), props.height / (cut.value.body.height * 0.96)) : 1));
-/** A small place lies off the middle; left is the wearer's. */
+/** Small places lie off the centre; left is the wearer's left. */
 const aside = computed(() => (/left/i.test(props.place) ? -1 : /right/i.test(props.place) ? 1 : 0) * 4.2);
 const view = computed(() => {
     const top = -((cut.value?.top ?? 0) + (cut.value?.above ?? 0)) * scale.value;

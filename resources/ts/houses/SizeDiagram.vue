@@ -6,7 +6,7 @@ import { cuts } from '../peg/garments';
 import GarmentDrawing from '../peg/GarmentDrawing.vue';
 import type { Artwork } from '../types';
 
-/** Garment and print area in scale with their measures, plain, as listings show sizes; as SVG, or as PNG of the listing's size. */
+/** A size chart: garment and print area to scale with dimensions; as SVG, or as PNG in the listing's size. */
 const props = defineProps<{ revision: number; artwork: Artwork; width: number; height: number }>();
 const drawing = useTemplateRef<SVGSVGElement>('drawing');
 const cut = computed(() => cuts[props.artwork.product] ?? cuts['tee']);
@@ -16,13 +16,13 @@ const wide = computed(() => (tall.value * (props.width || 1)) / (props.height ||
 const view = computed(() => `${-wide.value / 2} ${-(cut.value?.above ?? 0) - 1.5} ${wide.value} ${tall.value}`);
 const said = (inches: number): string => `${inches.toFixed(1)} in · ${(inches * 2.54).toFixed(0)} cm`;
 
-/** The drawing as a file that stands by itself: its picture within it. */
+/** The drawing as a self-contained file with its picture embedded. */
 async function file(): Promise<string> {
     const copy = drawing.value?.cloneNode(true) as SVGSVGElement;
     copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
     copy.setAttribute('width', String(props.width));
     copy.setAttribute('height', String(props.height));
-    // Styles of the page do not go along.
+    // The page's styles do not apply to the file.
     copy.querySelectorAll('.seams').forEach((seams) => Object.entries({ fill: 'none', stroke: '#00000055', 'stroke-width': '0.06' }).forEach(([name, value]) => seams.setAttribute(name, value)));
     const art = copy.querySelector('image');
     const blob = await (await fetch(art?.getAttribute('href') ?? '')).blob();

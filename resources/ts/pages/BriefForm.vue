@@ -34,7 +34,7 @@ const cloths = computed<Cloth[]>(() => {
     return [...offered, ...form.garments.filter((garment) => !offered.some((cloth) => cloth.name === garment.name))];
 });
 const areaMoved = computed(() => props.area !== undefined && (props.area.width !== form.area.width || props.area.height !== form.area.height || props.area.ppi !== form.area.ppi));
-/** One that is listed no more stays what it is until another is chosen. */
+/** A value that is no longer listed is kept until another is chosen. */
 const listed = computed(() => [
     ...(areaKey.value < 0 ? [{ value: -1, title: form.area.name || `${form.area.width} × ${form.area.height} px` }] : []),
     ...areas.value.map((area, value) => ({ value, title: area.name })),

@@ -8,7 +8,7 @@ import BriefForm from './BriefForm.vue';
 
 const sheet = useSheet();
 const saved = ref(false);
-/** What stands below the form comes with it, so that nothing moves under the hand. */
+/** The content below the form appears together with it, so that nothing shifts. */
 const ready = ref(false);
 const { data: rights } = useRights(() => sheet.job?.revision);
 

@@ -11,7 +11,7 @@ import { useSheet } from '../stores/sheet';
 import type { BenchJob, Finding, KnownWord, Mend, Report } from '../types';
 import { ago } from '../words/lines';
 
-/** Where a design is examined as at a print house: what costs most first, each with its place, its figure, and what would mend it. */
+/** Examines a design as a print house would: the gravest findings first, each with its place, figure and correction. */
 const sheet = useSheet();
 const revision = computed(() => sheet.job?.revision);
 const { data: report, error, isFetching, refetch } = useQuery({
@@ -32,7 +32,7 @@ const counts = (finding: Finding): boolean => finding.verdict !== 'pass' && find
 const rank = (finding: Finding): number => (finding.meant !== '' ? 2 : finding.verdict === 'fail' ? 0 : 1);
 const told = computed(() => findings.value.filter((finding) => finding.verdict !== 'pass').sort((a, b) => rank(a) - rank(b)));
 const held = computed(() => findings.value.filter((finding) => finding.verdict === 'pass'));
-/** As the bench says it. */
+/** In the same words as on the bench. */
 const summary = computed(() => {
     const count = (verdict: Finding['verdict']): number => findings.value.filter((finding) => counts(finding) && finding.verdict === verdict).length;
 
@@ -46,13 +46,13 @@ const picture = computed(() => `/api/revisions/${revision.value}/proof.png?ppi=6
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 const saysMark = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
 
-/** Where the seller looks closely, in inches; nothing where the gauges choose. */
+/** The point of the close-up chosen by the seller, in inches; null to use the finding's. */
 const pointed = ref<{ x: number; y: number } | null>(null);
 const middle = computed(() => {
     const box = (chosen.value ?? told.value.find((finding) => finding.where.length > 0))?.where[0];
     return pointed.value ?? (box ? { x: box.left + box.width / 2, y: box.top + box.height / 2 } : { x: inches.value.width / 2, y: inches.value.height / 2 });
 });
-/** Two inches about that place, in the print's own pixels and never off the sheet. */
+/** Two inches around that point, at the print's resolution and within the sheet. */
 const close = computed(() => {
     const ppi = page.value?.ppi ?? 300;
     const side = Math.min(600, page.value?.width ?? 600, page.value?.height ?? 600);
@@ -61,11 +61,11 @@ const close = computed(() => {
 });
 const part = computed(() => `ppi=${close.value.ppi}&left=${close.value.left}&top=${close.value.top}&width=${close.value.side}&height=${close.value.side}`);
 
-/** Said to who hears the page: where the arrow keys brought it. */
+/** Screen reader announcement of the position after arrow keys. */
 const moved = ref('');
 
 function look(event: MouseEvent): void {
-    // A press of Enter or the space bar has no place.
+    // A press of Enter or the space bar has no position.
     if (event.detail > 0) {
         const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
         pointed.value = { x: ((event.clientX - box.left) / box.width) * inches.value.width, y: ((event.clientY - box.top) / box.height) * inches.value.height };
@@ -85,19 +85,19 @@ function lookOn(event: KeyboardEvent): void {
 }
 const loupe = computed(() => `/api/revisions/${revision.value}/proof.png?${part.value}`);
 const pressed = computed(() => `/api/revisions/${revision.value}/pressed.png?${part.value}&cloth=${cloth.value}`);
-/** How much of the loupe shows the art, the rest the press. */
+/** Percentage of the loupe that shows the art; the rest shows the press simulation. */
 const split = ref(50);
 const tried = computed(() => (trying.value ? `/api/revisions/${revision.value}/mended.png?operations=${encodeURIComponent(JSON.stringify(trying.value.operations))}` : null));
 const wholeTried = computed(() => (tried.value ? `${tried.value}&ppi=60` : null));
 const loupeTried = computed(() => (tried.value ? `${tried.value}&${part.value}` : null));
 
-/** An older state that is seen beside the present one. */
+/** An older revision to compare with the current one. */
 const older = ref<number | null>(null);
 const { data: versions } = useVersions(() => sheet.job?.id, revision);
 const states = computed(() => (versions.value ?? []).filter((one) => !one.current).map((one) => ({ value: one.revision, title: `state ${one.number}, ${ago(one.at)}${one.who ? ` by ${one.who}` : ''}` })));
 const beside = computed(() => states.value.find((one) => one.value === older.value)?.title);
 
-/** The word that the check of spelling does not know. */
+/** The word unknown to the spelling check. */
 const unknown = (finding: Finding): string | undefined => /^spelling:(.+)$/.exec(finding.key)?.[1];
 const learning = useChange((word: string) => api.post<KnownWord>('words', { word }), 'closely', 'report');
 
@@ -111,7 +111,7 @@ const router = useRouter();
 const starting = useChange((from: number) => api.post<BenchJob>(`jobs/${sheet.job?.id}/versions/${from}/copy`, {}), 'jobs');
 
 function start(from: number): void {
-    // Not heard once another page is open.
+    // Ignored if another page has been opened meanwhile.
     starting.mutate(from, { onSuccess: (copy) => void router.push(`/jobs/${copy.id}/build`) });
 }
 

@@ -11,7 +11,7 @@ import ShelfUpload from '../shelf/ShelfUpload.vue';
 import '../shelf/cards.css';
 import { useSheet } from '../stores/sheet';
 
-/** The job's own shelf: what its sheet prints, what it names and lacks, and what may be used for it. */
+/** The job's assets: those its sheet uses, those missing, and those available. */
 const sheet = useSheet();
 const { data: rights, error } = useRights(() => sheet.job?.revision);
 const { data: more } = useShelf(() => ({ ...NOTHING, for: sheet.job?.id ?? null, used: 'no' }));

@@ -7,7 +7,7 @@ import { cuts } from '../peg/garments';
 import { useSmallPicture } from '../peg/useSmallPicture';
 import type { JobCard } from '../types';
 
-/** A job's art on its garment. Drawings are asked for one after another, and only those that come in sight, so that nothing waits behind them. */
+/** A job's thumbnail on its garment. Thumbnails are requested one after another and only when visible, so that they block nothing else. */
 const { job } = defineProps<{ job: JobCard }>();
 const drawing = useTemplateRef<SVGSVGElement>('drawing');
 const seen = ref(false);

@@ -8,7 +8,7 @@ import { useChange } from '../server/queries';
 import type { Remark } from '../types';
 import { ago } from '../words/lines';
 
-/** What was said of a job, and who approved it as it stands now. */
+/** Comments on a job, and who approved its current state. */
 const { job, revision } = defineProps<{ job: number; revision: number }>();
 
 const text = ref('');

@@ -18,7 +18,7 @@ const router = useRouter();
 const copying = useChange((job: JobCard) => api.post<BenchJob>(`jobs/${job.id}/copy`), 'jobs');
 const states = { empty: 'blank sheet', drafted: 'on the bench', exported: 'exported', unreadable: 'cannot be read' };
 
-// Those in sight first; a long list grows while nobody waits.
+// Render the first rows at once; the rest of a long list when idle.
 const FIRST = 12;
 const MORE = 24;
 const most = ref(FIRST);
@@ -42,7 +42,7 @@ function remove(job: JobCard): void {
 }
 
 function copy(job: JobCard): void {
-    // Not heard once another page is open.
+    // Ignored if another page has been opened meanwhile.
     copying.mutate(job, { onSuccess: (made) => void router.push(`/jobs/${made.id}/build`) });
 }
 </script>

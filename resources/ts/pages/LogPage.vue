@@ -8,7 +8,7 @@ import type { LogLine, LogPage } from '../types';
 import { eventWords } from '../server/parcels';
 import { ago } from '../words/lines';
 
-/** What went where: every file that was made, found again from the file itself. */
+/** The log of all print files; an entry can be found from the file itself. */
 const wanted = ref('');
 const page = ref(1);
 const asked = refDebounced(wanted, 200);

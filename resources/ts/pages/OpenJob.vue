@@ -7,7 +7,7 @@ import { useFaults } from '../server/faults';
 import { useChange } from '../server/queries';
 import type { BenchJob } from '../types';
 
-/** Opens a whole job from one file as a new job. */
+/** Imports a job file as a new job. */
 const router = useRouter();
 const open = ref(false);
 const held = ref(false);

@@ -22,7 +22,7 @@ const { data: series, error: unread } = useSeries(job);
 const { data: places } = usePlaces(job, revision);
 const { data: held } = useSeriesRows(job, revision, () => series.value?.id);
 const { listed: rows, remove, error: stays } = useRemoval('series-rows', held, ...SERIES);
-/** What is open at first follows from what is there; later only the hand opens and shuts. */
+/** The panels' initial state depends on the data; later only the user changes it. */
 const opens = reactive({ pattern: false, list: false });
 watch(series, (now, before) => {
     if (before === undefined && now !== undefined) {

@@ -40,7 +40,7 @@ const trouble = computed(() => [error.value, tagging.error.value, holding.error.
 const choices = computed(() => [{ value: 0, title: 'none recorded' }, ...held.value]);
 const count = computed(() => `${shelf.value?.total ?? 0} ${shelf.value?.total === 1 ? 'piece' : 'pieces'}`);
 
-// Another question begins at its first page.
+// A new search starts at the first page.
 watch(() => ({ ...wanted, page: 0 }), () => (wanted.page = 1));
 
 const preview = (card: AssetCard): string => `/api/assets/${card.id}/preview.png${card.kind === 'font' && trying.value.trim() ? `?text=${encodeURIComponent(trying.value.trim())}` : ''}`;

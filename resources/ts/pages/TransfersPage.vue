@@ -12,7 +12,7 @@ import type { GangCard, GangLayout, JobCard } from '../types';
 import { ago } from '../words/lines';
 import { counted } from '../words/counted';
 
-/** Film for transfers: several designs, so many of each, laid as close as the knife allows. */
+/** Gang sheets for transfers: copies of several designs, packed with the smallest gap for cutting. */
 const { data: jobs } = useJobs();
 const LIVE = ['queued', 'running', 'cancelling'];
 const { data: gangs } = useQuery({ queryKey: ['gangs'], queryFn: () => api.get<GangCard[]>('gangs'), staleTime: 0, refetchInterval: (query) => (query.state.data?.some((one) => LIVE.includes(one.state)) ? 700 : false) });

@@ -24,7 +24,7 @@ import { useSteps } from './useSteps';
 import { useZoom } from './useZoom';
 import WordsInPlace from './WordsInPlace.vue';
 
-/** A proof is asked for as fine as the screen shows it, in few steps, so that drawn pieces serve again. */
+/** Resolutions of proofs: the smallest that suits the screen is used; few steps, so that cached layers are reused. */
 const PROOFS = [30, 50, 75, 100];
 const CLOSE = 130;
 
@@ -38,7 +38,7 @@ const { free, holdsSpace, pan, wheel, zoom, key: zoomKey } = useZoom(svg, () => 
 const seen = useElementSize(svg, { width: 600, height: 560 });
 const size = computed(() => ({ width: Math.max(50, seen.width.value), height: Math.max(50, seen.height.value) }));
 const centre = ref<[number, number]>([7.5, 9]);
-/** What the hand did last, as long as it takes to read. */
+/** Message about the last action, shown for a few seconds. */
 const said = refAutoReset('', 6000);
 
 const sheet = computed(() => {
@@ -46,7 +46,7 @@ const sheet = computed(() => {
     return { width: s.width / s.ppi, height: s.height / s.ppi, ppi: s.ppi };
 });
 const cut = computed(() => cuts[sheetStore.artwork?.product ?? 'tee'] ?? cuts['tee']);
-/** Garments are drawn larger when a print area would not fit on them. */
+/** Garments are enlarged if the print area would not fit on them. */
 const garmentScale = computed(() => (cut.value ? Math.max(1, sheet.value.width / (cut.value.body.width * 0.9), sheet.value.height / (cut.value.body.height * 0.96)) : 1));
 const garmentPlace = computed(() => `translate(${sheet.value.width / 2} ${-(cut.value?.top ?? 0) * garmentScale.value}) scale(${garmentScale.value})`);
 const dpr = window.devicePixelRatio || 1;
@@ -83,13 +83,13 @@ const address = computed(() => (revision.value === null ? null : proofUrl(revisi
 const proof = usePicture(address);
 watch([() => proof.lost.value || (address.value !== null && proof.shown.value === address.value), revision], ([hangs]) => hangs && (peg.hung = revision.value), { immediate: true });
 const steps = useSteps(proof.late, revision, proofPpi);
-/** Only of what the current revision holds: a line just added is not in it yet. */
+/** Only for layers in the current revision: one just added is not in it yet. */
 const drawn = computed(() => (selection.layer && sheetStore.measures.get(selection.layer.id)?.box ? selection.layer.id : null));
 const { piece, without } = useLifted(revision, proofPpi, drawn, storeToRefs(peg).hangs);
 
-/** Closer than the finest proof shows: then the part in sight is drawn in the print's own pixels. */
+/** Above the finest proof's resolution the visible part is drawn at the print's resolution. */
 const isClose = computed(() => distance.value === 'loupe' || (distance.value === 'free' && (size.value.width * dpr) / view.value.width > CLOSE));
-/** The part under the loupe, in print pixels and never off the sheet. */
+/** The part under the loupe, in print pixels and within the sheet. */
 const lens = computed(() => {
     if (!isClose.value) {
         return null;
@@ -120,7 +120,7 @@ const neighbours = computed<Neighbour[]>(() =>
 const chosenBox = computed(() => (selection.layer?.on ? (sheetStore.measures.get(selection.layer.id)?.box ?? null) : null));
 const alsoBoxes = computed(() => selection.ids.slice(1).flatMap((id) => sheetStore.measures.get(id)?.box ?? []));
 const { drag, transform, says, begin, follow, drop, cancel } = useDrag(perPixel, neighbours, sheet);
-/** Between letting go and the new proof, the piece stays where it was put. */
+/** From the end of a drag until the new proof is shown, the layer stays where it was dropped. */
 const dropped = ref<{ transform: string; piece: string | null; without: string | null } | null>(null);
 watch(proof.shown, () => {
     dropped.value = null;
@@ -132,7 +132,7 @@ watch(() => sheetStore.trouble, () => (dropped.value = null));
 
 const base = computed(() => (drag.value && piece.value ? (without.value ?? proof.shown.value) : dropped.value ? dropped.value.without : proof.shown.value));
 const pen = usePen(sheet);
-/** What is taken away, or the mask alone, over the art. */
+/** The overlay: ink that is removed, or the mask. */
 const overlay = usePicture(computed(() => {
     if (revision.value === null || peg.overlay === 'none') {
         return null;
@@ -155,7 +155,7 @@ function at(event: PointerEvent): [number, number] {
 type Held = { from: [number, number]; picked: Promise<void> | null; panning: [number, number] | null; moved: boolean; sliding?: boolean; framing?: boolean; last?: Parameters<typeof follow>; gone?: boolean };
 let held: Held | null = null;
 const { pick, press: pickAt, release: pickBelow, write, writing } = usePicking(revision, chosenBox);
-/** A rectangle drawn over bare cloth: what it touches is chosen. */
+/** A selection rectangle. */
 const frame = ref<Box | null>(null);
 
 function press(event: PointerEvent): void {
@@ -234,7 +234,7 @@ function draw(from: [number, number], to: [number, number]): void {
     frame.value = { left: Math.min(from[0], to[0]), top: Math.min(from[1], to[1]), width: Math.abs(to[0] - from[0]), height: Math.abs(to[1] - from[1]) };
 }
 
-/** What lies under a press is known: from where it began to where it is by now the piece is dragged, or a rectangle drawn; a quick hand has let go already. */
+/** Called when the layer under a press is known: catches up with the drag or rectangle from where the press began; the pointer may already be released. */
 function catchUp(mine: Held): void {
     if (mine !== held && (!mine.gone || held || drag.value)) {
         return;

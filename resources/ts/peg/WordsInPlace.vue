@@ -4,7 +4,7 @@ import { VTextarea } from 'vuetify/components';
 import { useSheet } from '../stores/sheet';
 import type { Box, Layer } from '../types';
 
-/** The words of a piece, edited where they lie on the peg. */
+/** Edits the words of a layer in place. */
 const props = defineProps<{ layer: Layer; box: Box; svg: SVGSVGElement }>();
 const emit = defineEmits<{ done: [] }>();
 const sheet = useSheet();
@@ -12,7 +12,7 @@ const field = ref<InstanceType<typeof VTextarea> | null>(null);
 const typed = ref(props.layer.source.kind === 'text' ? props.layer.source.text : '');
 const WIDE = 280;
 
-/** Under the piece where there is room, else over it, and never beyond the peg. */
+/** Below the layer if there is room, otherwise above it, and within the view. */
 const place = computed(() => {
     const matrix = props.svg.getScreenCTM();
     const frame = props.svg.getBoundingClientRect();
@@ -31,7 +31,7 @@ onMounted(async () => {
     field.value?.select?.();
 });
 
-/** Once, though the field that goes away loses the focus too. */
+/** Only once, although a field also loses the focus when it is removed. */
 let settled = false;
 function settle(keep: boolean): void {
     if (settled) {
@@ -43,7 +43,7 @@ function settle(keep: boolean): void {
     }
     emit('done');
 }
-// A field that is taken away gives no word of having lost the focus.
+// A removed field does not fire a blur event.
 onBeforeUnmount(() => settle(true));
 </script>
 

@@ -1,30 +1,30 @@
 import drawn from '../../../core/src/Listing/garments.json' with { type: 'json' };
 
-/** A point of an outline, and the handle of the curve that leads to it when the way there is not straight. */
+/** A point of an outline, with the control point of the curve that leads to it if it is not a straight line. */
 type Point = [number, number] | [number, number, number, number];
 
 /**
- * Garments as this bench draws them, in inches: the middle line is x = 0, the neck point y = 0. Only the right half
- * is given; the left mirrors it.
+ * Garment outlines in inches: the centre line is x = 0, the neck point y = 0. Only the right half
+ * is given; the left half is its mirror image.
  */
 export interface Cut {
-    /** Body outline from the neck to the middle of the hem. */
+    /** Body outline from the neck to the centre of the hem. */
     half: Point[];
-    /** Depth of the neck at the middle, front and back. */
+    /** Depth of the neckline at the centre, front and back. */
     neck: { front: number; back: number; half: number };
-    /** Where the print area begins below the neck point, and the body about it. */
+    /** Distance from the neck point to the print area, and the body around it. */
     top: number;
     body: { width: number; height: number };
     length: number;
-    /** Seams, drawn as thin lines, mirrored too. */
+    /** Seams, drawn as thin lines and mirrored. */
     seams: { front: string[]; back: string[] };
-    /** Room above the neck point for a hood or handles. */
+    /** Space above the neck point for a hood or handles. */
     above: number;
-    /** Path of a hood or handles, if there is any. */
+    /** Path of a hood or handles, if any. */
     extra: string | null;
 }
 
-/** The one drawing of them, which pictures for listings are made of too. */
+/** Shared with the listing pictures. */
 export const cuts = drawn as unknown as Record<string, Cut>;
 
 function to(x: number, y: number, handle: [number, number] | null): string {
@@ -44,7 +44,7 @@ export function outline(cut: Cut, side: string): string {
     return `M${cut.neck.half} 0${right.join('')}${left.join('')}Q0 ${depth * 2} ${cut.neck.half} 0Z`;
 }
 
-/** A hood behind and about the neck, or a tote's handles; nothing for the rest. */
+/** A hood, or a tote's handles; null for other products. */
 export function extra(product: string): string | null {
     return cuts[product]?.extra ?? null;
 }

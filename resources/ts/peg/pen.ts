@@ -4,21 +4,21 @@ export type Tip = NonNullable<InkStroke['tip']>;
 
 type Point = [number, number];
 
-/** What is being drawn on the peg, and what becomes of it. */
+/** The pen: what is being drawn, and where it goes. */
 export interface Pen {
     says: string;
-    /** A closed cut, or strokes of a brush. */
+    /** Whether it draws a closed outline or brush strokes. */
     closed: boolean;
     stroke: Omit<Stroke, 'points'>;
-    /** What it leaves as ink, when it draws. */
+    /** The kind of ink stroke, if it draws ink. */
     tip?: Tip;
-    /** The box that points are shares of, and how it lies on the sheet. */
+    /** The box to which points are relative, and its placement on the sheet. */
     box: Box;
     lies: Placement | null;
     done: (points: Point[], stroke: Omit<Stroke, 'points'>) => void;
 }
 
-/** From a place on the sheet to shares of a piece's own box, its turn and flip undone. */
+/** Converts a point on the sheet to fractions of a layer's own box, undoing rotation and mirroring. */
 export function toShares([x, y]: Point, box: Box, lies: Placement | null): Point {
     if (!lies) {
         return [(x - box.left) / box.width, (y - box.top) / box.height];
@@ -30,7 +30,7 @@ export function toShares([x, y]: Point, box: Box, lies: Placement | null): Point
     return [0.5 + across / box.width, 0.5 + down / box.height];
 }
 
-/** A piece's own box before it is turned: of a group or of copies the box about all of it on the sheet. */
+/** A layer's own box before rotation; for groups and repeats the bounding box on the sheet. */
 export function ownBox(layer: Layer, measure: Measure | undefined): { box: Box; lies: Placement | null } | null {
     if (layer.placement && !layer.repeat?.on && measure?.width && measure.height) {
         return { box: { left: 0, top: 0, width: measure.width, height: measure.height }, lies: layer.placement };
@@ -38,7 +38,7 @@ export function ownBox(layer: Layer, measure: Measure | undefined): { box: Box; 
     return measure?.box ? { box: measure.box, lies: null } : null;
 }
 
-/** Leaves out points that lie within a distance of the line between those kept (Douglas and Peucker, 1973). */
+/** Simplifies a polyline: removes points within a distance of the line between those kept (Douglas and Peucker, 1973). */
 export function thinned(points: Point[], within: number): Point[] {
     const [first, last] = [points[0], points[points.length - 1]];
     if (!first || !last || points.length < 3) {

@@ -35,7 +35,7 @@ function nearest(box: Box, axis: 'x' | 'y', lines: Edge[], reach: number): { by:
     return best;
 }
 
-/** The small shift that lines a box up with the sheet's middle or with other pieces, and the lines that it then lies on. */
+/** The shift that aligns a box with the sheet's centre or with other layers, and the guide lines to show. */
 export function snap(box: Box, sheet: { width: number; height: number }, others: Neighbour[], reach: number): { dx: number; dy: number; guides: Guide[] } {
     const lines = (axis: 'x' | 'y'): Edge[] => [
         { at: (axis === 'x' ? sheet.width : sheet.height) / 2, name: 'the middle of the sheet' },
@@ -46,7 +46,7 @@ export function snap(box: Box, sheet: { width: number; height: number }, others:
     return { dx: x.by, dy: y.by, guides: [x.guide, y.guide].filter((guide) => guide !== null) };
 }
 
-/** The narrowest room to a piece above, below, left or right that lies across from the box. */
+/** The smallest gap to a neighbouring layer above, below, left or right of the box. */
 export function gap(box: Box, others: Neighbour[]): { inches: number; side: string; name: string } | null {
     let best: { inches: number; side: string; name: string } | null = null;
     for (const { name, box: other } of others) {

@@ -1,6 +1,6 @@
 import type { Box, Layer, Measure } from '../types';
 
-/** The layers that print and whose ink a rectangle touches. */
+/** The printing layers whose ink a rectangle touches. */
 export function touched(by: Box, layers: Layer[], measures: Map<string, Measure>): string[] {
     return layers.filter((layer) => {
         const box = layer.on ? measures.get(layer.id)?.box : null;

@@ -19,12 +19,12 @@ interface Drag {
 
 const SNAP_PIXELS = 6;
 
-/** A hand is not finer than this. */
+/** Rounds to the precision of a pointer. */
 const fine = (value: number): number => Math.round(value * 1e4) / 1e4;
 
 /**
- * Moves, sizes and turns the chosen piece with the pointer. The piece's own picture follows as a guess; when it is let go
- * the core moves, sizes or turns it.
+ * Moves, scales and rotates the selected layer by pointer. The layer's picture follows as a guess; on release
+ * the core carries the operation out.
  */
 export function useDrag(
     inchesPerPixel: () => number,
@@ -95,7 +95,7 @@ export function useDrag(
         }
     }
 
-    /** Answers whether anything was changed. */
+    /** Returns whether anything was changed. */
     function drop(): boolean {
         const d = drag.value;
         if (!d || (Math.abs(d.dx) < 1e-4 && Math.abs(d.dy) < 1e-4 && Math.abs(d.by - 1) < 1e-4 && Math.abs(d.degrees) < 1e-2)) {

@@ -3,8 +3,8 @@ import { proofUrl } from '../api';
 import { usePicture } from './useProof';
 
 /**
- * The chosen piece alone and the sheet without it, for what is dragged. They are asked for once the sheet itself hangs,
- * so that nobody waits for them.
+ * Pictures of the selected layer and of the sheet without it, for dragging. Requested after the sheet itself is shown,
+ * so that they delay nothing.
  */
 export function useLifted(revision: Ref<number | null>, ppi: Ref<number>, chosen: Ref<string | null>, hangs: Ref<boolean>): { piece: Ref<string | null>; without: Ref<string | null> } {
     const of = ref<{ revision: number; layer: string } | null>(null);
@@ -15,7 +15,7 @@ export function useLifted(revision: Ref<number | null>, ppi: Ref<number>, chosen
     }, { immediate: true });
     const piece = usePicture(computed(() => (of.value ? `/api/revisions/${of.value.revision}/layers/${of.value.layer}.png?ppi=${ppi.value}` : null)));
     const without = usePicture(computed(() => (of.value ? proofUrl(of.value.revision, ppi.value, { without: of.value.layer }) : null)));
-    /** A picture of the piece that was chosen before stays until the new one has come: it is none of this one's. */
+    /** The picture of the previously selected layer is kept until the new one arrives; it must not be used for this layer. */
     const own = (address: string | null, part: string): string | null => (chosen.value !== null && `${address}&`.includes(part) ? address : null);
     return { piece: computed(() => own(piece.shown.value, `/layers/${chosen.value}.png`)), without: computed(() => own(without.shown.value, `without=${chosen.value}&`)) };
 }

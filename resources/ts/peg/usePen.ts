@@ -4,11 +4,11 @@ import { thinned, toShares } from './pen';
 
 type Point = [number, number];
 
-/** Inches by which a drawn line may be simplified. */
+/** Tolerance in inches for simplifying a drawn line. */
 const FINE = 0.004;
 const STEP = 0.1;
 
-/** Draws on the peg with the pointer, or with a cross that the arrow keys move. */
+/** Draws with the pointer, or with a crosshair moved by the arrow keys. */
 export function usePen(sheet: ComputedRef<{ width: number; height: number }>): {
     line: Ref<Point[]>;
     cross: Ref<Point | null>;
@@ -57,7 +57,7 @@ export function usePen(sheet: ComputedRef<{ width: number; height: number }>): {
         }
     }
 
-    /** Arrow keys move the cross, the space bar sets a point, Enter ends the line, Escape puts the pen away. */
+    /** Arrow keys move the crosshair, the space bar sets a point, Enter ends the line, Escape cancels the pen. */
     function key(event: KeyboardEvent): boolean {
         if (!peg.pen) {
             return false;

@@ -4,14 +4,14 @@ import { usePeg } from '../stores/peg';
 import { useSelection } from '../stores/selection';
 import type { Box, Layer, Picked } from '../types';
 
-/** The second of two presses within as many milliseconds is a double press: it does not reach for the piece below. */
+/** Two presses within this many milliseconds are a double press, which does not select the layer below. */
 const DOUBLE = 400;
 
 export function inside(box: Box | null, [x, y]: [number, number]): boolean {
     return box !== null && x >= box.left && x <= box.left + box.width && y >= box.top && y <= box.top + box.height;
 }
 
-/** Chooses what prints under the pointer, by the server's answer, and opens the words of a piece at a double press. */
+/** Selects the layer that prints under the pointer, as determined by the server; a double press edits its words. */
 export function usePicking(revision: ComputedRef<number | null>, chosenBox: ComputedRef<Box | null>): {
     pick: (point: [number, number], among?: boolean, below?: boolean) => Promise<void>;
     press: (point: [number, number]) => Promise<void> | null;
@@ -20,12 +20,12 @@ export function usePicking(revision: ComputedRef<number | null>, chosenBox: Comp
     writing: ShallowRef<{ layer: Layer; box: Box } | null>;
 } {
     const selection = useSelection();
-    /** The piece and its place as they were at the double press: nothing that is answered later takes the words away. */
+    /** The layer and its box at the double press, so that later responses do not close the editor. */
     const writing = shallowRef<{ layer: Layer; box: Box } | null>(null);
     let released = -DOUBLE;
     let asked = 0;
     let picking: Promise<void> | null = null;
-    /** What was chosen when the first of two presses came down on it. */
+    /** The layer that was selected at the first of two presses. */
     let kept: string | null = null;
 
     async function pick(point: [number, number], among = false, below = false): Promise<void> {
@@ -42,7 +42,7 @@ export function usePicking(revision: ComputedRef<number | null>, chosenBox: Comp
         selection.reveal();
     }
 
-    /** Chooses what lies there, unless the press came down on what is chosen: that may be the begin of a drag. */
+    /** Selects the layer there, unless the press is on the selected layer, which may start a drag. */
     function press(point: [number, number]): Promise<void> | null {
         const on = inside(chosenBox.value, point);
         if (performance.now() - released > DOUBLE) {
@@ -55,7 +55,7 @@ export function usePicking(revision: ComputedRef<number | null>, chosenBox: Comp
         return (picking = pick(point));
     }
 
-    /** A second, slower press on a piece reaches the one below it. `null`: the press was a drag. */
+    /** A second, slower press on a layer selects the one below it. `null`: the press was a drag. */
     function release(point: [number, number] | null): void {
         if (point && performance.now() - released > DOUBLE) {
             picking = pick(point, false, true);

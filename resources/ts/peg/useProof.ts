@@ -1,8 +1,8 @@
 import { onScopeDispose, ref, watch, type Ref } from 'vue';
 
 /**
- * Shows a picture by address, the old one until the new one has come. `late` turns true when it takes a while, `lost`
- * when it could not be had.
+ * Shows a picture by URL, keeping the old one until the new one is loaded. `late` becomes true if it takes a while, `lost`
+ * if it cannot be loaded.
  */
 export function usePicture(address: Ref<string | null>): { shown: Ref<string | null>; late: Ref<boolean>; lost: Ref<boolean>; again: () => void } {
     const shown = ref<string | null>(null);

@@ -1,6 +1,6 @@
 import { onScopeDispose, ref, watch, type Ref } from 'vue';
 
-/** Small pictures are asked for one after another, so that they never stand in the way of what a hand waits for. */
+/** Thumbnails are requested one after another, so that they never delay other requests. */
 let last: Promise<unknown> = Promise.resolve();
 
 function inTurn(address: string, wanted: AbortSignal): Promise<boolean> {
@@ -13,7 +13,7 @@ function inTurn(address: string, wanted: AbortSignal): Promise<boolean> {
         let isLoading = true;
         const calledOff = new Promise<boolean>((done) => {
             wanted.addEventListener('abort', () => {
-                // An empty address breaks off what is being loaded; what waits to be decoded is then told nothing.
+                // An empty URL aborts loading; a pending decode is then never settled.
                 image.src = isLoading ? '' : image.src;
                 done(false);
             }, { once: true });

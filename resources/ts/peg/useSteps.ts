@@ -6,7 +6,7 @@ import { effectWords } from '../words/lines';
 
 const EVERY = 300;
 
-/** How far the drawing of a proof is, asked for while it is late. */
+/** The progress of a proof, polled while it is late. */
 export function useSteps(late: Ref<boolean>, revision: Ref<number | null>, ppi: Ref<number>): { says: Ref<string>; done: Ref<number | null> } {
     const { data, error } = useQuery({
         queryKey: ['steps', revision, ppi],
@@ -16,7 +16,7 @@ export function useSteps(late: Ref<boolean>, revision: Ref<number | null>, ppi: 
         staleTime: 0,
         gcTime: 0,
     });
-    // When this cannot be had only the news is missing: the proof itself says when it is lost.
+    // If polling fails only the progress is missing: the proof itself reports errors.
     const at = computed(() => (late.value && !error.value ? (data.value?.at ?? null) : null));
     const says = computed(() => {
         const verb = at.value && effectWords[at.value.kind]?.verb;

@@ -2,17 +2,17 @@ import { useEventListener } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
 import type { Box } from '../types';
 
-/** Inches across that are seen at least and at most. */
+/** Least and greatest width of the view in inches. */
 const LEAST = 0.4;
 const MOST = 80;
 const STEP = 1.25;
 
-/** Any distance from the peg: about the pointer by the wheel or a pinch, by keys about the middle, moved with the space bar or the middle button held. */
+/** Zooms the garment view: around the pointer by wheel or pinch, around the centre by keys; panned with the space bar or the middle button held. */
 export function useZoom(svg: Ref<SVGSVGElement | null>, begun: () => void) {
     const free = ref<Box | null>(null);
     const holdsSpace = ref(false);
 
-    /** What of the peg is in sight just now; inches on the sheet. */
+    /** The visible part of the view, in inches on the sheet. */
     function visible(): Box | null {
         const matrix = svg.value?.getScreenCTM()?.inverse();
         const frame = svg.value?.getBoundingClientRect();
@@ -49,11 +49,11 @@ export function useZoom(svg: Ref<SVGSVGElement | null>, begun: () => void) {
             return;
         }
         const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
-        // A pinch comes as a wheel with Ctrl, in finer steps.
+        // A pinch is reported as a wheel event with Ctrl, in finer steps.
         zoom(Math.exp(-event.deltaY * (event.ctrlKey ? 0.01 : 0.0018)), [point.x, point.y]);
     }
 
-    /** Whether the key was one of distance. */
+    /** Whether the key was a zoom key. */
     function key(event: KeyboardEvent): boolean {
         const by = event.key === '+' || event.key === '=' ? STEP : event.key === '-' || event.key === '−' ? 1 / STEP : 0;
         if (by === 0 || event.ctrlKey || event.metaKey) {

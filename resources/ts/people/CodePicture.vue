@@ -2,7 +2,7 @@
 import { create } from 'qrcode';
 import { computed } from 'vue';
 
-/** A two-dimensional code (ISO/IEC 18004) of a text, dark on light in either room, with the quiet zone that readers want. */
+/** A QR code (ISO/IEC 18004) of a text, dark on light in both themes, with the required quiet zone. */
 const { text } = defineProps<{ text: string }>();
 
 const QUIET = 4;

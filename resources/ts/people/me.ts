@@ -6,7 +6,7 @@ import type { Me } from '../types';
 
 const ME = ['me'];
 
-/** Who is signed in, as the page itself says where it knows. */
+/** Takes the signed-in user from the page, if it contains one. */
 export function fromPage(): boolean {
     const said = document.querySelector<HTMLMetaElement>('meta[name="me"]')?.content;
     if (said) {
@@ -15,7 +15,7 @@ export function fromPage(): boolean {
     return !!said;
 }
 
-/** Whether somebody is signed in. A server that cannot be reached is no reason to send anybody to the door. */
+/** Whether somebody is signed in. If the server cannot be reached, the user is not sent to the sign-in page. */
 export async function signedIn(): Promise<boolean> {
     try {
         await queryClient.ensureQueryData({ queryKey: ME, queryFn: () => api.get<Me>('me') });
@@ -25,7 +25,7 @@ export async function signedIn(): Promise<boolean> {
     }
 }
 
-/** Nothing that one person read is shown to the next. */
+/** Clears cached data when another person signs in. */
 export function changeHands(me?: Me): void {
     queryClient.removeQueries({ predicate: (query) => query.queryKey[0] !== ME[0] });
     if (me) {
@@ -35,7 +35,7 @@ export function changeHands(me?: Me): void {
     }
 }
 
-/** The account as it is now. */
+/** Stores the current account. */
 export function keep(me: Me): void {
     queryClient.setQueryData(ME, me);
 }

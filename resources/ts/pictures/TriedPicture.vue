@@ -5,7 +5,7 @@ import { useSheet } from '../stores/sheet';
 import type { Operation } from '../types';
 import TurnPicture from './TurnPicture.vue';
 
-/** A piece alone on the cloth of the peg, as operations would make it. */
+/** A preview of one layer on the current cloth after operations. */
 const props = defineProps<{ layer: string; operations: Operation[] }>();
 const sheet = useSheet();
 const peg = usePeg();

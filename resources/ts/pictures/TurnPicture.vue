@@ -2,7 +2,7 @@
 import { toRef } from 'vue';
 import { useSmallPicture } from '../peg/useSmallPicture';
 
-/** A small picture that waits for its turn, so that nothing a hand asks for waits behind it. */
+/** A thumbnail that waits for its turn, so that it delays no other request. */
 const props = defineProps<{ src: string; alt: string }>();
 const shown = useSmallPicture(toRef(props, 'src'), toRef(props, 'src'));
 </script>

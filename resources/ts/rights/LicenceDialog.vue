@@ -8,7 +8,7 @@ import { JUDGED, useInterview } from '../server/rights';
 import type { FactCard, FactQuestion, LicenceCard } from '../types';
 import LicenceProofs from './LicenceProofs.vue';
 
-/** A licence: who gives it, its dates, its terms by a short interview, and its proofs. */
+/** A licence: licensor, dates, terms from a short interview, and proofs. */
 const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ licence: LicenceCard | null }>();
 const emit = defineEmits<{ kept: [licence: LicenceCard] }>();
@@ -24,7 +24,7 @@ const { mutate: save, isPending: busy, error, reset } = useChange(() => {
 }, ...JUDGED);
 const fault = useFaults(error, 'name', 'spdx', 'licensor', 'source', 'orderNumber', 'seats', 'boughtOn', 'beginsOn', 'endsOn', 'until', 'facts.*');
 const terms = ref<number | undefined>(0);
-// What is wrong with a term shows where the terms are folded away, too.
+// Unfold the terms if one of them has an error.
 watch(error, (now) => now && (terms.value = 0));
 const known = computed(() => interview.value?.known.find((one) => one.spdx === form.spdx));
 const openFacts = computed(() => (interview.value?.questions ?? []).filter((one) => (facts.value[one.name]?.value ?? 'unknown') === 'unknown').length);
@@ -39,7 +39,7 @@ watch([open, () => props.licence], () => {
     facts.value = Object.fromEntries((held?.facts ?? []).map(({ name, value, number, text, clause, quote }) => [name, { value, number, text, clause, quote }]));
 }, { immediate: true });
 
-/** A clause speaks for the answer that was filled in from it, and for no other. */
+/** The quoted clause supports only the answer that was prefilled from it. */
 function answer(question: FactQuestion, changes: Partial<Answer>): void {
     const before = facts.value[question.name] ?? { value: 'unknown', number: null, text: '', clause: '', quote: '' };
     facts.value = { ...facts.value, [question.name]: { ...before, ...('value' in changes && changes.value !== before.value ? { clause: '', quote: '' } : {}), ...changes } };

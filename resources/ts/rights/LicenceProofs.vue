@@ -7,7 +7,7 @@ import { JUDGED } from '../server/rights';
 import type { LicenceCard, ProofCard, ProofText } from '../types';
 import { ago } from '../words/lines';
 
-/** Receipts, terms and letters that are kept with a licence as they came. */
+/** Documents stored unchanged with a licence. */
 const props = defineProps<{ licence: LicenceCard }>();
 const files = ref<File | File[]>([]);
 const shown = ref<ProofText | null>(null);

@@ -5,7 +5,7 @@ import { useRights } from '../server/rights';
 import type { JudgedPiece } from '../types';
 import { NO_ADVICE, short, signs, tones } from './ruling';
 
-/** What the stated terms say of a design: one row for each font and picture, what the shop was warned of, cautions. */
+/** The rights report of a design: one row for each font and picture, watch list hits, and cautions. */
 const props = defineProps<{ revision: number | undefined; whole?: boolean }>();
 const { data: rights, error, refetch } = useRights(() => props.revision);
 const open = ref<string | null>(null);

@@ -8,7 +8,7 @@ import { JUDGED, useSales } from '../server/rights';
 import { counted } from '../words/counted';
 import type { SalesOfJob, SalesRead } from '../types';
 
-/** What was sold of each design: entered, or read from the reports of a market. */
+/** Sales of each design: entered, or imported from a marketplace's reports. */
 const { data: sales, isLoading, error: unread } = useSales();
 const form = reactive({ job: null as number | null, units: 1, on: new Date().toISOString().slice(0, 10) });
 const { mutate: enter, isPending: entering, error: refused } = useChange(() => api.post<SalesOfJob>(`jobs/${form.job}/sales`, { units: form.units, on: form.on }), ...JUDGED);

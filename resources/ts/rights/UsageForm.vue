@@ -7,7 +7,7 @@ import { useChange } from '../server/queries';
 import { JUDGED } from '../server/rights';
 import type { UsageCard } from '../types';
 
-/** What designs are for, so that terms can be held against it: of one job, or as a rule of the shop. */
+/** The intended usage of designs, which is compared with licence terms: for one job, or the shop's default. */
 const props = defineProps<{ usage: UsageCard; job?: number }>();
 const form = reactive({ ...props.usage, territories: [...props.usage.territories] });
 watch(() => props.usage, (now) => Object.assign(form, { ...now, territories: [...now.territories] }));

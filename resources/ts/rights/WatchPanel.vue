@@ -7,7 +7,7 @@ import { useChange } from '../server/queries';
 import { useWatched } from '../server/rights';
 import type { WatchedCard } from '../types';
 
-/** Names, marks and phrases that the shop was warned about, looked for in the words of every sheet. */
+/** The watch list: names, marks and phrases that the shop was warned about. */
 const { data: watched, error: unread } = useWatched();
 const form = reactive({ phrase: '', note: '', on: '' });
 const { mutate: add, isPending: adding, error } = useChange(() => api.post<WatchedCard>('watched', { phrase: form.phrase, note: form.note, on: form.on || null }), 'watched', 'rights');

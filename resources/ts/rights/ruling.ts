@@ -1,7 +1,7 @@
-/** How the rulings look; each has a sign beside its colour. */
+/** Signs of the rulings, shown in addition to colours. */
 export const signs: Record<string, string> = { allowed: '✓', 'allowed-with-duties': '§', look: '!', 'not-allowed': '✕' };
 
-/** The classes by which verdicts of gauges are coloured. */
+/** CSS classes of the rulings, shared with the gauges. */
 export const tones: Record<string, string> = { allowed: 'pass', 'allowed-with-duties': 'warn', look: 'warn', 'not-allowed': 'fail' };
 
 export const short: Record<string, string> = { allowed: 'allowed', 'allowed-with-duties': 'duties', look: 'look', 'not-allowed': 'not allowed' };

@@ -7,7 +7,7 @@ import { useAssets, useChange } from '../server/queries';
 import { keepWords, SERIES, usePlaces } from '../server/series';
 import type { Artwork, SeriesCard, SeriesSlot } from '../types';
 
-/** What of a sheet changes from row to row, and how words must fit. */
+/** The slots of a series and the constraints for their words. */
 const props = defineProps<{ job: number; revision: number; artwork: Artwork; series: SeriesCard | null }>();
 const { data: places } = usePlaces(() => props.job, () => props.revision);
 const { data: assets } = useAssets();

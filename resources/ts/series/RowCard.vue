@@ -5,7 +5,7 @@ import { VBtn } from 'vuetify/components';
 import { useSmallPicture } from '../peg/useSmallPicture';
 import type { SeriesRowCard } from '../types';
 
-/** One shirt of a series; its picture is asked for when it comes into sight. */
+/** One shirt of a series; its picture is requested when it becomes visible. */
 const props = defineProps<{ row: SeriesRowCard; cloth: string; ratio: number }>();
 defineEmits<{ change: []; freeze: []; drop: [] }>();
 const card = useTemplateRef<HTMLElement>('card');
@@ -15,7 +15,7 @@ watch(visible, (now) => (seen.value ||= now), { immediate: true });
 const shown = useSmallPicture(computed(() => `${props.row.id} ${props.row.key}`), computed(() => (seen.value ? `/api/series-rows/${props.row.id}/proof.png?ppi=14&of=${props.row.key}` : null)));
 const mark: Record<string, string> = { pass: '✓', warn: '!', fail: '✕' };
 const says: Record<string, string> = { pass: 'holds', warn: 'look at this', fail: 'does not hold' };
-/** The verdict is on what this shirt brings; what the pattern has is told of all of them at once. */
+/** The verdict covers what this shirt adds; findings of the pattern are shown once for all. */
 const verdict = computed(() => (props.row.verdict === 'pass' && props.row.told.some((one) => one.grave) ? 'no fault of its own' : says[props.row.verdict]));
 </script>
 

@@ -7,7 +7,7 @@ import { useChange } from '../server/queries';
 import { SERIES } from '../server/series';
 import type { SeriesCard, SeriesPlace, SeriesRowCard, SlotValue } from '../types';
 
-/** One row: its values, and what is otherwise on this shirt alone. */
+/** One row: its values, and corrections for this shirt only. */
 const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ revision: number; cloth: string; ratio: number; row: SeriesRowCard; series: SeriesCard; places: SeriesPlace[] }>();
 const values = ref<Record<string, string>>({});

@@ -7,7 +7,7 @@ import { useChange } from '../server/queries';
 import { SERIES } from '../server/series';
 import type { RowsRead, SeriesCard } from '../types';
 
-/** Lists that fill the slots: typed, pasted, from a table or a spreadsheet, made, or crossed. */
+/** Adds rows: typed, pasted, from a table or spreadsheet, built in, or combined. */
 const props = defineProps<{ job: number; series: SeriesCard }>();
 const table = ref('');
 const instead = ref(false);

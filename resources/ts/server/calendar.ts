@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { api } from '../api';
 import type { CalendarPage, IdeaCard, ResultLine, TodayLine } from '../types';
 
-/** Old where events, plans or leads change. */
+/** Query keys to invalidate when events, plans or lead times change. */
 export const CALENDAR = ['calendar', 'today'];
 
 export function useCalendar() {
@@ -25,7 +25,7 @@ export const kindWords: Record<string, string> = { holiday: 'holidays', family: 
 
 const short = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 
-/** A day as 2031-04-30, said shortly; with the year where that is not this one. */
+/** Formats a date like 2031-04-30 in short form; with the year if it is not the current one. */
 export function day(on: string): string {
     const date = new Date(`${on}T00:00:00Z`);
     return `${short.format(date)}${date.getUTCFullYear() === new Date().getUTCFullYear() ? '' : ` ${date.getUTCFullYear()}`}`;

@@ -2,16 +2,16 @@ import { computed, nextTick, reactive, toValue, watch, type MaybeRefOrGetter } f
 import { Refused, said } from '../api';
 
 export interface Faults {
-    /** What is wrong with a field of the form, or with all whose names begin as one that ends in a star: "facts.*". */
+    /** Errors of a field, or of all fields that match a name ending in a star: "facts.*". */
     of: (field: string) => string[];
-    /** In one text, all that no field of the form shows; empty when there is nothing. */
+    /** All errors not shown at a field, as one text; empty if there are none. */
     other: string;
 }
 
 const isOf = (field: string, name: string): boolean => (field.endsWith('*') ? name.startsWith(field.slice(0, -1)) : field === name);
 const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}${words.endsWith('.') ? '' : '.'}`;
 
-/** Brings the first field that was refused, or else what was said, into sight of the form in which the hand is. */
+/** Scrolls to the first field with an error, or to the message, in the form that has the focus. */
 async function toTheFirst(isAtField: boolean): Promise<void> {
     await nextTick();
     await new Promise((drawn) => requestAnimationFrame(drawn));
@@ -22,7 +22,7 @@ async function toTheFirst(isAtField: boolean): Promise<void> {
     (field?.closest('.v-input') ?? form?.querySelector('[role=alert]'))?.scrollIntoView({ block: 'nearest' });
 }
 
-/** What the server refused of a form, told at the fields that are named here, by their names or by how these begin. */
+/** Maps the server's validation errors to the fields named here. */
 export function useFaults(error: MaybeRefOrGetter<unknown>, ...fields: string[]): Faults {
     const told = computed(() => {
         const refused = toValue(error);

@@ -7,15 +7,15 @@ export function useHouses() {
     return useQuery({ queryKey: ['houses'], queryFn: () => api.get<HouseCard[]>('houses') });
 }
 
-/** A design at each place that its job goes to. */
+/** A design refitted to each destination of its job. */
 export function useFits(revision: MaybeRefOrGetter<number | undefined>) {
     return useQuery({ queryKey: ['fits', revision], queryFn: () => api.get<FitCard[]>(`revisions/${toValue(revision)}/fits`), enabled: () => toValue(revision) !== undefined });
 }
 
-/** Measures that may stay while the rest is sized. */
+/** Lengths that can keep their size while the rest is scaled. */
 export const keepWords: Record<string, string> = { words: 'words', rings: 'rings', gaps: 'gaps' };
 
-/** How a design may be fitted to another area, as it is said. */
+/** Wording of the fit modes. */
 export const fitWords: Record<FitCard['mode'], string> = {
     contain: 'as large as fits', width: 'by the width', height: 'by the height', ink: 'by its ink, within the margin', inches: 'keeping its inches, in the middle', place: 'keeping its inches and place below the collar', spread: 'pieces keep their inches, spread out',
 };

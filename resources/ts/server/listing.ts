@@ -3,7 +3,7 @@ import { toValue, type MaybeRefOrGetter } from 'vue';
 import { api } from '../api';
 import type { ListingCard } from '../types';
 
-/** What is written of a listing; limits are the seller's own. */
+/** The editable part of a listing, with the seller's limits. */
 export type ListingWords = Omit<ListingCard, 'credits' | 'faults' | 'watched'>;
 
 export function useListing(job: MaybeRefOrGetter<number>) {

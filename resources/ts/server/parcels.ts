@@ -5,7 +5,7 @@ import type { HouseService, LogPage, ParcelCard } from '../types';
 
 const MOVING: ParcelCard['state'][] = ['waiting', 'sending', 'accepted'];
 
-/** Files of a job on their way to houses; looked at again while something may still come of one. */
+/** Files of a job sent to houses; polled while their state can still change. */
 export function useParcels(job: MaybeRefOrGetter<number>) {
     return useQuery({
         queryKey: ['parcels', job],
@@ -19,7 +19,7 @@ export function useServices() {
     return useQuery({ queryKey: ['house-services'], queryFn: () => api.get<HouseService[]>('house-services'), staleTime: Infinity });
 }
 
-/** What was noted of a job's listings. */
+/** Log entries about a job's listings. */
 export function useJobLog(job: MaybeRefOrGetter<number>) {
     return useQuery({ queryKey: ['log', 'job', job], queryFn: () => api.get<LogPage>(`log?job=${toValue(job)}`), staleTime: 0 });
 }

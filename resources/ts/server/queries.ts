@@ -3,14 +3,14 @@ import { computed, reactive, ref, toValue, type MaybeRefOrGetter, type Ref, type
 import { api } from '../api';
 import type { Area, AssetCard, Catalogue, EffectKind, ExportCard, JobCard, PictureColour, Report, Version } from '../types';
 
-/** What the server holds, read once and kept until a change makes it old. */
+/** Cache of server data, kept until a change invalidates it. */
 export const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: 30_000 } } });
 
 const LIVE = ['queued', 'running', 'cancelling'];
 
 export const isLive = (one: ExportCard): boolean => LIVE.includes(one.state);
 
-/** Everything that can stand on a line. */
+/** The catalogue of effects. */
 export function useCatalogue() {
     return useQuery({ queryKey: ['catalogue'], queryFn: () => api.get<Catalogue>('catalogue'), staleTime: Infinity });
 }
@@ -23,14 +23,14 @@ export function useAreas() {
     return useQuery({ queryKey: ['areas'], queryFn: () => api.get<Area[]>('areas') });
 }
 
-/** The cards of the jobs; half a second old at most, so that what was asked for while the page was still loading is not asked for twice. */
+/** The list of jobs; fresh for half a second, so that a request made while the page was loading is not repeated. */
 export const jobCards = { queryKey: ['jobs'], queryFn: () => api.get<JobCard[]>('jobs'), staleTime: 500 };
 
 export function useJobs() {
     return useQuery(jobCards);
 }
 
-/** The exports of a job, asked for again while one of them is at work. */
+/** The exports of a job, polled while one of them is running. */
 export function useExports(job: MaybeRefOrGetter<number | undefined>) {
     return useQuery({
         queryKey: ['exports', job],
@@ -41,7 +41,7 @@ export function useExports(job: MaybeRefOrGetter<number | undefined>) {
     });
 }
 
-/** What preflight measures of a revision; that of the one before is shown until it has come. */
+/** The preflight report of a revision; the previous one is shown until it arrives. */
 export function useReport(revision: MaybeRefOrGetter<number | undefined>) {
     return useQuery({
         queryKey: ['report', revision],
@@ -52,7 +52,7 @@ export function useReport(revision: MaybeRefOrGetter<number | undefined>) {
     });
 }
 
-/** The saved states of a job, the newest first. */
+/** The revisions of a job, newest first. */
 export function useVersions(job: MaybeRefOrGetter<number | undefined>, head: MaybeRefOrGetter<number | undefined>) {
     return useQuery({
         queryKey: ['versions', job, head],
@@ -62,7 +62,7 @@ export function useVersions(job: MaybeRefOrGetter<number | undefined>, head: May
     });
 }
 
-/** The few colours that stand for a picture of the shelf. */
+/** The palette of a picture. */
 export function usePalette(asset: MaybeRefOrGetter<string>) {
     return useQuery({
         queryKey: ['palette', asset],
@@ -79,7 +79,7 @@ export interface Shop {
     asset: (file: string) => AssetCard | undefined;
 }
 
-/** The catalogue and the shelf together, as lines need them. */
+/** The catalogue and the shelf together. */
 export function useShop(): UnwrapNestedRefs<Shop> {
     const { data: catalogue } = useCatalogue();
     const { data: held } = useAssets();
@@ -92,7 +92,7 @@ export function useShop(): UnwrapNestedRefs<Shop> {
     });
 }
 
-/** Keeps a piece among the favourites: shown at once, put back when it could not be kept. */
+/** Marks an asset as favourite: shown at once, reverted if saving fails. */
 export function useFavour() {
     const client = useQueryClient();
     const set = (id: number, favourite: boolean): void => {
@@ -105,7 +105,7 @@ export function useFavour() {
     });
 }
 
-/** A change on the server after which some of what is kept is old. */
+/** A mutation that invalidates some queries. */
 export function useChange<Asked, Answer>(change: (asked: Asked) => Promise<Answer>, ...old: string[]) {
     const client = useQueryClient();
     return useMutation({

@@ -3,25 +3,25 @@ import { computed, toValue, type MaybeRefOrGetter } from 'vue';
 import { api } from '../api';
 import type { Interview, LicenceCard, RightsReport, SalesOfJob, UsageCard, WatchedCard } from '../types';
 
-/** Everything of which a change of terms, a count or a use makes the verdicts old. */
+/** Query keys to invalidate when terms, sales or usage change. */
 export const JUDGED = ['licences', 'rights', 'assets', 'sales'];
 
 export function useLicences() {
     return useQuery({ queryKey: ['licences'], queryFn: () => api.get<LicenceCard[]>('licences') });
 }
 
-/** Licences as they are chosen from a list; a notice of copyright is too long for one. */
+/** Licences as options of a select; long copyright notices are shortened. */
 export function useLicenceChoices() {
     const { data } = useLicences();
     return computed(() => (data.value ?? []).map((one) => ({ value: one.id, title: one.licensor && one.licensor.length < 60 ? `${one.name}, ${one.licensor}` : one.name })));
 }
 
-/** The questions of the interview, the terms of open licences and the SPDX list. */
+/** The interview's questions, the terms of open licences and the SPDX list. */
 export function useInterview() {
     return useQuery({ queryKey: ['interview'], queryFn: () => api.get<Interview>('licences/interview'), staleTime: Infinity });
 }
 
-/** What the stated terms say of a revision; that of the one before is shown until it has come. */
+/** The rights report of a revision; the previous one is shown until it arrives. */
 export function useRights(revision: MaybeRefOrGetter<number | undefined>) {
     return useQuery({
         queryKey: ['rights', revision],

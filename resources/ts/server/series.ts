@@ -3,10 +3,10 @@ import { toValue, type MaybeRefOrGetter } from 'vue';
 import { api } from '../api';
 import type { BatchCard, SeriesCard, SeriesPlace, SeriesRowCard } from '../types';
 
-/** Old where a pattern, its rows or their verdicts change. */
+/** Query keys to invalidate when a pattern, its rows or their verdicts change. */
 export const SERIES = ['series', 'series-rows'];
 
-/** The pattern of a job; null where it is none yet. */
+/** The series of a job; null if it has none. */
 export function useSeries(job: MaybeRefOrGetter<number>) {
     return useQuery({
         queryKey: ['series', job],
@@ -18,7 +18,7 @@ export function usePlaces(job: MaybeRefOrGetter<number>, revision: MaybeRefOrGet
     return useQuery({ queryKey: ['series-places', job, revision], queryFn: () => api.get<SeriesPlace[]>(`jobs/${toValue(job)}/series/places`), staleTime: Infinity });
 }
 
-/** The rows of a series, looked at again while some of them are not checked yet. */
+/** The rows of a series, polled while some of them are unchecked. */
 export function useSeriesRows(job: MaybeRefOrGetter<number>, revision: MaybeRefOrGetter<number>, series: MaybeRefOrGetter<number | undefined>) {
     return useQuery({
         queryKey: ['series-rows', job, revision],
@@ -30,7 +30,7 @@ export function useSeriesRows(job: MaybeRefOrGetter<number>, revision: MaybeRefO
     });
 }
 
-/** Files that were begun by one press, the newest first. */
+/** The batches of a job, newest first. */
 export function useBatches(job: MaybeRefOrGetter<number | undefined>) {
     return useQuery({
         queryKey: ['batches', job],

@@ -3,10 +3,10 @@ import { toValue, type MaybeRefOrGetter } from 'vue';
 import { api } from '../api';
 import type { AssetDetail, ShelfPage } from '../types';
 
-/** What is old once the shelf has changed. */
+/** Query keys to invalidate when the shelf changes. */
 export const SHELVED = ['shelf', 'assets', 'asset', 'licences', 'rights'];
 
-/** What is asked of the shelf; empty values ask nothing. */
+/** The search of the shelf; empty values do not filter. */
 export interface Wanted {
     q: string;
     kind: string;

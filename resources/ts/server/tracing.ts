@@ -5,7 +5,7 @@ import type { AssetCard } from '../types';
 
 const COLOURS = 6;
 
-/** Makes a drawing of a raster: it goes on the shelf under the picture's licence, and takes its place on the sheet. */
+/** Traces a raster: the result is added to the shelf under the same licence and replaces the raster on the sheet. */
 export function useTracing(): (asset: number, layer: string) => Promise<void> {
     const client = useQueryClient();
     const sheet = useSheet();

@@ -9,7 +9,7 @@ import type { AssetCard, Replaced } from '../types';
 import { ago } from '../words/lines';
 import { counted } from '../words/counted';
 
-/** One piece of the shelf: where it is used, what it serves, what it has, under what it is held. */
+/** One asset: its uses, size, properties and licence. */
 const id = defineModel<number | null>({ required: true });
 const props = defineProps<{ known: string[] }>();
 const { data: asset, error } = useAsset(id);

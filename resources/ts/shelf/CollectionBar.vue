@@ -6,7 +6,7 @@ import { useChange } from '../server/queries';
 import { SHELVED } from '../server/shelf';
 import type { CollectionCard } from '../types';
 
-/** Lays chosen pieces into a collection or takes them out, and keeps the collection that is open. */
+/** Adds selected assets to a collection or removes them, and manages the open collection. */
 const open = defineModel<number | null>({ required: true });
 const props = defineProps<{ collections: CollectionCard[]; chosen: number[] }>();
 const name = ref<string | null>(null);

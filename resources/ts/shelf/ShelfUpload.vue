@@ -8,7 +8,7 @@ import { useLicenceChoices } from '../server/rights';
 import { SHELVED } from '../server/shelf';
 import type { AssetCard, TwinTold } from '../types';
 
-/** Files for the shelf, one or many, under one licence that is told once. */
+/** Uploads one or several files under one licence. */
 const props = defineProps<{ genres: string[] }>();
 const emit = defineEmits<{ kept: [cards: AssetCard[]] }>();
 const MOST_BYTES = 60e6;
@@ -81,7 +81,7 @@ async function put(): Promise<void> {
         } catch (error) {
             left.push(file);
             if (error instanceof Refused && ['licence', 'author', 'held', 'under'].some((field) => error.fields[field])) {
-                // What is wrong for one is wrong for all: they wait until it is told.
+                // A missing licence concerns all files: stop until it is corrected.
                 refused.value = error;
                 left.push(...all.value.slice(at.value + 1));
                 break;

@@ -1,6 +1,6 @@
 import type { Artwork } from '../types';
 
-/** What was set and is not saved yet, kept in this browser until it is. */
+/** Unsaved changes, kept in the browser's storage until they are saved. */
 export interface Draft {
     version: number;
     artwork: Artwork;
@@ -8,7 +8,7 @@ export interface Draft {
 
 const key = (job: number): string => `unsaved ${job}`;
 
-/** A browser that is full, or keeps nothing, is no reason to stop working. */
+/** Ignore a full or disabled storage. */
 export function keepDraft(job: number, draft: Draft): void {
     try {
         localStorage.setItem(key(job), JSON.stringify(draft));
@@ -21,11 +21,11 @@ export function dropDraft(job: number): void {
     try {
         localStorage.removeItem(key(job));
     } catch {
-        // Nothing is kept, so nothing has to go.
+        // Without storage there is nothing to remove.
     }
 }
 
-/** What is kept of a job, if it is not what the server holds. */
+/** The draft of a job, if it differs from the server's state. */
 export function draftOf(job: number, held: Artwork): Draft | null {
     try {
         const draft = JSON.parse(localStorage.getItem(key(job)) ?? 'null') as Draft | null;

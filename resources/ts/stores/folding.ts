@@ -4,10 +4,10 @@ import { computed } from 'vue';
 import { findLayer } from '../bench/layers';
 import { useSheet } from './sheet';
 
-/** More lines than this do not lie open side by side. */
+/** Sheets with more layers than this start folded. */
 const MANY = 8;
 
-/** Which pieces of the sheet lie folded to one short line. A long sheet begins folded; what the seller opened or folded stays so. */
+/** Which layers are folded. A long sheet starts folded; layers that the seller unfolded or folded stay that way. */
 export const useFolding = defineStore('folding', () => {
     const sheet = useSheet();
     const kept = useSessionStorage<Record<string, boolean>>('folded', {});
@@ -24,7 +24,7 @@ export const useFolding = defineStore('folding', () => {
         kept.value = { ...kept.value, ...Object.fromEntries((sheet.artwork?.layers ?? []).map((layer) => [key(layer.id), to])) };
     }
 
-    /** Opens the piece that is, or that holds, what is to be shown. */
+    /** Unfolds a layer, or the group that contains it. */
     function open(id: string): void {
         const top = sheet.artwork?.layers.find((layer) => layer.id === id || (sheet.artwork && findLayer({ ...sheet.artwork, layers: [layer] }, id)));
         if (top && folded(top.id)) {

@@ -5,10 +5,10 @@ import { said } from '../api';
 import { useReport } from '../server/queries';
 import { useSheet } from './sheet';
 
-/** A seller at work changes several values in a row: milliseconds of rest before they are measured. */
+/** Debounce in milliseconds, since several values are often changed in a row. */
 const REST = 250;
 
-/** What preflight measures of the sheet, and the finding that is opened. */
+/** The preflight report of the sheet, and the open finding. */
 export const useGauges = defineStore('gauges', () => {
     const sheet = useSheet();
     const revision = computed(() => sheet.job?.revision);

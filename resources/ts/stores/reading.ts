@@ -1,6 +1,6 @@
 import { ref } from 'vue';
 
-/** How many quantities are being read just now: what was typed in them does not hold yet. */
+/** Number of typed quantities being parsed by the server; their values are not set yet. */
 export const reading = ref(0);
 const waiting: (() => void)[] = [];
 
@@ -16,7 +16,7 @@ export async function whileReading(work: () => Promise<void>): Promise<void> {
     }
 }
 
-/** Whatever acts on typed quantities waits for this first. */
+/** Resolves when all typed quantities are parsed. */
 export function allRead(): Promise<void> {
     return reading.value === 0 ? Promise.resolve() : new Promise((done) => waiting.push(done));
 }

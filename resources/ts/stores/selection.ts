@@ -5,7 +5,7 @@ import type { Layer } from '../types';
 import { usePeg } from './peg';
 import { useSheet } from './sheet';
 
-/** Which lines are chosen: one, and others besides it. */
+/** The selection: one layer, and possibly others. */
 export const useSelection = defineStore('selection', () => {
     const sheet = useSheet();
     const chosen = ref<string | null>(null);
@@ -14,10 +14,10 @@ export const useSelection = defineStore('selection', () => {
     const layer = computed<Layer | undefined>(() => (sheet.artwork ? findLayer(sheet.artwork, chosen.value) : undefined));
     const ids = computed(() => (chosen.value ? [chosen.value, ...also.value.filter((id) => id !== chosen.value && sheet.artwork && findLayer(sheet.artwork, id))] : []));
 
-    /** Chooses one line, or adds it to those that are chosen and takes it out again. */
+    /** Selects one layer, or toggles it in the selection. */
     function choose(id: string | null, among = false): void {
         if (id !== chosen.value) {
-            // A pen that draws ink chooses what it has drawn, and goes on.
+            // A pen that draws ink selects its drawing and stays active.
             usePeg().pen = usePeg().pen?.tip ? usePeg().pen : null;
         }
         if (!among || !id || !chosen.value) {
@@ -31,17 +31,17 @@ export const useSelection = defineStore('selection', () => {
         }
     }
 
-    /** Counts up whenever what is chosen should be brought into sight on the sheet. */
+    /** Incremented when the selection should be scrolled into view. */
     const revealed = ref(0);
     const reveal = (): number => ++revealed.value;
 
-    /** Chooses all of some lines. */
+    /** Selects several layers. */
     function chooseAll(wanted: string[]): void {
         choose(wanted[0] ?? null);
         also.value = wanted.slice(1);
     }
 
-    /** After a change: the layers that it made are chosen, and what is gone is chosen no longer. */
+    /** After a change: selects layers that it made, and deselects removed ones. */
     function settle(made: string[]): void {
         if (made[0]) {
             choose(made[0]);

@@ -11,16 +11,16 @@ import { useSelection } from './selection';
 
 type Change = (artwork: Artwork) => Artwork;
 
-/** Back, forth, or to an older state. */
+/** Undo, redo, or restore an older revision. */
 type Step = 'undo' | 'redo' | `versions/${number}`;
 
-/** Something that waits to be sent: a value set here, an operation of the core, or a step among the saved states. */
+/** A queued task: a value set here, an operation of the core, or a step in the history. */
 type Task =
     | { kind: 'change'; by: Change }
     | { kind: 'operate'; operations: Operation[] }
     | { kind: 'step'; action: Step };
 
-/** A request for the first tasks that wait. */
+/** A request for the first queued tasks. */
 interface Attempt {
     key: string;
     job: number;
@@ -30,7 +30,7 @@ interface Attempt {
     body: unknown;
 }
 
-/** Milliseconds after which a lost connection is tried again, longer each time. */
+/** Backoff in milliseconds for retries after a lost connection. */
 const AGAIN = [1000, 2000, 4000, 8000, 15_000];
 
 /**
@@ -45,10 +45,10 @@ export const useSheet = defineStore('sheet', () => {
     const sending = ref(false);
     const trouble = ref<string | null>(null);
     const stale = ref<string | null>(null);
-    /** What was set in this browser and never saved, offered when the job is opened again. */
+    /** Unsaved changes from this browser, offered when the job is opened again. */
     const draft = shallowRef<Draft | null>(null);
     let tries = 0;
-    // A request that was not answered is sent again as it was, under its key, whatever has been set since.
+    // A request without a response is repeated unchanged with the same key, whatever was set since.
     let attempt: Attempt | null = null;
     let running: Promise<void> | null = null;
 
@@ -57,7 +57,7 @@ export const useSheet = defineStore('sheet', () => {
     const measures = computed(() => new Map<string, Measure>((job.value?.measures ?? []).map((measure) => [measure.id, measure])));
     const again = useTimeoutFn(() => void settle(), () => AGAIN[Math.min(tries, AGAIN.length - 1)] ?? 0, { immediate: false });
 
-    /** What the server holds, with all values set since. */
+    /** Shows the server's state with all values set since. */
     function show(): void {
         const held = job.value?.artwork ?? null;
         artwork.value = held && tasks.value.reduce((sheet, task) => (task.kind === 'change' ? task.by(sheet) : sheet), held);
@@ -77,7 +77,7 @@ export const useSheet = defineStore('sheet', () => {
             tasks.value = [];
             useSelection().choose(null);
         }
-        // What waits here is let go only once there is something in its place.
+        // Queued tasks are dropped only after the server's state was loaded.
         const answer = await api.get<BenchJob>(`jobs/${id}`);
         tasks.value = [];
         attempt = null;
@@ -86,7 +86,7 @@ export const useSheet = defineStore('sheet', () => {
         draft.value = draftOf(answer.id, answer.artwork);
     }
 
-    /** What was never saved is saved as a further step, or let go. */
+    /** Saves the draft as a new revision, or discards it. */
     async function settleDraft(wanted: boolean): Promise<void> {
         const kept = draft.value;
         draft.value = null;
@@ -102,7 +102,7 @@ export const useSheet = defineStore('sheet', () => {
         return settle();
     }
 
-    /** Shows a value that was set, and saves it in its turn. */
+    /** Shows a value that was set and queues its save. */
     function change(by: Change): Promise<void> {
         if (!artwork.value) {
             return Promise.resolve();
@@ -118,7 +118,7 @@ export const useSheet = defineStore('sheet', () => {
         return change((sheet) => replaceLayer(sheet, id, (layer) => [by(layer)]));
     }
 
-    /** Has the core carry out operations, once all that is typed has been read: it is written to a line by its number. Those that only wait are added to, so that held keys do not pile up. */
+    /** Queues operations for the core after all typed values are parsed, since those refer to entries by index. Operations are merged into a waiting task, so that repeated keys do not pile up. */
     function operate(...operations: Operation[]): Promise<void> {
         if (reading.value > 0) {
             return allRead().then(() => operate(...operations));
@@ -138,7 +138,7 @@ export const useSheet = defineStore('sheet', () => {
         return running;
     }
 
-    /** As many of the first tasks as go in one request. */
+    /** Takes as many of the first tasks as fit in one request. */
     function first(held: BenchJob): Attempt {
         const [task] = tasks.value;
         const version = held.version;
@@ -197,7 +197,7 @@ export const useSheet = defineStore('sheet', () => {
         }
         trouble.value = said(error);
         if (error instanceof Refused && error.status === 422) {
-            // The core refused it: what was saved stands, and what was set after it is tried on that.
+            // The core refused it: the saved state remains, and later changes are tried on top of it.
             const [task] = tasks.value;
             const rest = tasks.value.findIndex((one) => one.kind !== 'change');
             tasks.value = task?.kind === 'change' ? (rest < 0 ? [] : tasks.value.slice(rest)) : tasks.value.slice(1);
@@ -222,14 +222,14 @@ export const useSheet = defineStore('sheet', () => {
         }
     }
 
-    /** The newer sheet of the other tab takes the place of what is here. */
+    /** Discards local changes and loads the other tab's sheet. */
     async function loadNewer(): Promise<void> {
         if (job.value) {
             await open(job.value.id).catch(tell);
         }
     }
 
-    /** What is here is saved as a further step on top of the other tab's, which stays among the revisions. */
+    /** Saves the local sheet as a new revision after the other tab's, which remains in the history. */
     async function keepMine(): Promise<void> {
         if (!job.value || !artwork.value) {
             return;
@@ -247,7 +247,7 @@ export const useSheet = defineStore('sheet', () => {
         await settle();
     }
 
-    /** Sends a palette to be taken in, once all before it is saved. */
+    /** Uploads a palette after all queued changes are saved. */
     async function loadSwatches(file: File): Promise<void> {
         await settle();
         if (!job.value) {
@@ -259,17 +259,17 @@ export const useSheet = defineStore('sheet', () => {
         take(await api.upload<BenchJob>(`jobs/${job.value.id}/swatches`, form));
     }
 
-    /** A colour as the screen needs it, whether it stands for itself or is named. */
+    /** Resolves a colour, given as a value or by name, to a hex code. */
     function hex(colour: string): string {
         return colour.startsWith('@') ? (artwork.value?.swatches.find((swatch) => swatch.name === colour.slice(1))?.colour ?? '#000000') : colour;
     }
 
-    /** What a layer is called where there is room for a few words: the core says. */
+    /** The short name of a layer, from the core. */
     function called(id: string): string {
         return measures.value.get(id)?.called ?? id;
     }
 
-    /** Shows what another tab saved; what was set here while it was fetched is never let go for it. */
+    /** Shows what another tab saved; changes made here while it was fetched are kept. */
     async function follow(id: number, version: number): Promise<void> {
         const behind = (): boolean => job.value?.id === id && job.value.version < version && saved.value;
         const newer = behind() ? await api.get<BenchJob>(`jobs/${id}`).catch(() => null) : null;
@@ -278,13 +278,13 @@ export const useSheet = defineStore('sheet', () => {
         }
     }
 
-    // What another tab of this browser saved shows here at once, unless something waits here: then the version tells them apart.
+    // Saves of other tabs of this browser are shown at once, unless tasks are queued here: then the version check finds the conflict.
     const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('tall-crow-saves');
     channel?.addEventListener('message', (event: MessageEvent<{ job: number; version: number }>) => {
         void follow(event.data.job, event.data.version);
     });
 
-    // Nobody leaves with what is not saved unasked.
+    // Ask before leaving with unsaved changes.
     globalThis.addEventListener?.('beforeunload', (event: BeforeUnloadEvent) => {
         if (job.value && !saved.value) {
             event.preventDefault();

@@ -2,7 +2,7 @@
 import { usePalette } from '../server/queries';
 import type { AssetCard } from '../types';
 
-/** The few colours that stand for a picture of the sheet, to take one from. */
+/** The palette of a picture on the sheet, to take a colour from. */
 const props = defineProps<{ asset: AssetCard }>();
 const emit = defineEmits<{ take: [colour: string] }>();
 const { data: palette, isPending, error } = usePalette(() => String(props.asset.id));

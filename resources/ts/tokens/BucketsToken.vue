@@ -6,12 +6,12 @@ import { findLayer } from '../bench/layers';
 import { useSheet } from '../stores/sheet';
 import type { Bucket } from '../types';
 
-/** The few colours of a picture, each with its share; those that are pressed are hidden. */
+/** The palette of a picture with shares; pressed colours are hidden. */
 const props = defineProps<{ value: string[]; layer: string; line: number }>();
 const emit = defineEmits<{ change: [hidden: string[]] }>();
 const sheet = useSheet();
 
-/** A line just added is not in what the server holds yet. */
+/** An entry just added is not saved yet. */
 const address = computed(() => {
     const held = sheet.job && findLayer(sheet.job.artwork, props.layer)?.effects[props.line];
     return held?.kind === 'clear-buckets' ? `revisions/${sheet.job?.revision}/layers/${props.layer}/buckets/${props.line}` : null;

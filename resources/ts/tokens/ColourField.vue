@@ -3,7 +3,7 @@ import { ref, watch } from 'vue';
 import { useLeaving } from '../hand';
 import { colourOf } from './colours';
 
-/** A colour as # and six digits in a field of a form, or chosen. */
+/** A form field for a colour: # and six digits, or a colour picker. */
 defineProps<{ label: string }>();
 const value = defineModel<string>({ required: true });
 const typed = ref(value.value);

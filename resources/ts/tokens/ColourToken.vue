@@ -9,7 +9,7 @@ import { useShop } from '../server/queries';
 import ArtColours from './ArtColours.vue';
 import { colourOf } from './colours';
 
-/** A colour as # and digits, or the name of one of the job's own after an @. */
+/** A colour as # and digits, or a named colour of the job after an @. */
 const props = defineProps<{ value: string; label: string }>();
 const emit = defineEmits<{ change: [value: string] }>();
 
@@ -23,7 +23,7 @@ const hex = computed(() => sheet.hex(props.value));
 const picked = ref(hex.value);
 const typed = ref(shown.value);
 const wrong = ref(false);
-/** Pictures that lie on this sheet, the first few. */
+/** The first few pictures on this sheet. */
 const pictures = computed(() => {
     const files = new Set(everyLayer(sheet.artwork?.layers ?? []).flatMap((layer) => (layer.source.kind === 'art' ? [layer.source.file] : [])));
     return shop.assets.filter((asset) => asset.kind === 'art' && files.has(asset.file)).slice(0, 3);

@@ -6,7 +6,7 @@ import type { EffectLine } from '../types';
 import { CORNERS, cornersOf, inTurn, placed, toLine, type Corner } from './corners';
 import PictureRoom from './PictureRoom.vue';
 
-/** Four corners to be put on a crooked picture, by pointer or keys, before anything changes. */
+/** Sets four corners on a picture to be straightened, by pointer or keys, before anything changes. */
 const props = defineProps<{ effect: EffectLine; layer: string; line: number }>();
 const emit = defineEmits<{ change: [corners: Record<string, number>] }>();
 
@@ -17,7 +17,7 @@ const corners = ref<Corner[]>([]);
 const held = ref(-1);
 const picture = ref<HTMLImageElement | null>(null);
 
-/** A line just added is not in what the server holds yet. */
+/** An entry just added is not saved yet. */
 const address = computed(() => {
     const known = sheet.job && findLayer(sheet.job.artwork, props.layer)?.effects[props.line]?.kind === 'straighten';
     return known ? `/api/revisions/${sheet.job?.revision}/layers/${props.layer}/before/${props.line}.png` : null;

@@ -5,7 +5,7 @@ import TriedPicture from '../pictures/TriedPicture.vue';
 import type { Operation } from '../types';
 import { phrase } from '../words/choices';
 
-/** One of several ways, each shown on the piece itself. */
+/** A choice of which each option is previewed on the layer. */
 const props = defineProps<{ value: T; choices: readonly T[]; label: string; words?: Record<string, string>; layer: string; trying: (choice: T) => Operation[] }>();
 const emit = defineEmits<{ change: [value: T] }>();
 const open = ref(false);

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 
-/** A picture to be marked. Its room is as high before it has come as after, so that nothing under the pointer moves; attributes go to what the picture fills, and so does what is laid over it. */
+/** A picture to draw on. It has the same height before and after loading, so that nothing moves; attributes and overlays apply to the picture's area. */
 defineOptions({ inheritAttrs: false });
 const props = defineProps<{ address: string | null; alt: string; pale?: boolean }>();
-/** The picture once it is there, null before and when it could not be loaded. */
+/** The loaded picture; null before, and if loading failed. */
 const picture = defineModel<HTMLImageElement | null>('picture', { required: true });
 const lost = ref(false);
 

@@ -33,11 +33,11 @@ function commit(): void {
     }
 }
 
-// What was refused is not asked again as it goes.
+// A refused value is not sent again when the field is left.
 const leave = useLeaving(commit, () => wrong.value === '' && commit());
 
 async function take(): Promise<void> {
-    // Whoever asked for it gets it, also when another piece has been chosen by then.
+    // Bind the handler now, since another layer may be selected when the value arrives.
     const give = props.onChange;
     try {
         const value = await quantity.value.read(typed.value, props.ppi);

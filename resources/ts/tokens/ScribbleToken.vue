@@ -11,7 +11,7 @@ import ChoiceToken from './ChoiceToken.vue';
 import PictureRoom from './PictureRoom.vue';
 import QuantityToken from './QuantityToken.vue';
 
-/** Lines, dabs and closed shapes drawn over a picture as it is before a line, to say what of it is meant. */
+/** Strokes, dots and closed shapes drawn over a picture, as it is before an effect, to mark parts of it. */
 const props = defineProps<{ value: Scribble[]; layer: string; line: number; kind: string; parameter: string }>();
 const emit = defineEmits<{ change: [scribbles: Scribble[]] }>();
 
@@ -37,7 +37,7 @@ const shape = ref('brush');
 const picture = ref<HTMLImageElement | null>(null);
 const ratio = computed(() => (picture.value ? picture.value.naturalHeight / picture.value.naturalWidth : 1));
 
-/** A line just added is not in what the server holds yet. */
+/** An entry just added is not saved yet. */
 const held = computed(() => sheet.job && findLayer(sheet.job.artwork, props.layer)?.effects[props.line]?.kind === props.kind);
 const base = computed(() => `revisions/${sheet.job?.revision}/layers/${props.layer}`);
 const address = computed(() => (held.value ? `/api/${base.value}/before/${props.line}.png` : null));
@@ -48,7 +48,7 @@ const { data: pockets } = useQuery({
     enabled: () => open.value && asksPockets.value && held.value === true,
 });
 const asksLeft = computed(() => props.parameter === 'scribbles' && held.value === true && open.value && drawn.value.length > 0);
-/** What the line would leave, as far as it is drawn on. */
+/** Preview of the effect's result with the strokes so far. */
 const { data: left, isFetching, isError } = useQuery({
     queryKey: ['scribbled', base, () => props.line, drawn],
     queryFn: ({ signal }) => api.drawn(`${base.value}/scribbled/${props.line}.png`, { scribbles: drawn.value }, signal),
@@ -112,7 +112,7 @@ function end(): void {
     }
 }
 
-/** Arrow keys move a cross, the space bar sets a point there, Enter ends the line. */
+/** Arrow keys move a crosshair, the space bar sets a point, Enter ends the line. */
 function key(event: KeyboardEvent): void {
     const step = event.shiftKey ? STEP * 5 : STEP;
     const way = ({ ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] } as Record<string, Point>)[event.key];

@@ -5,7 +5,7 @@ import { useFavour, useShop } from '../server/queries';
 import type { AssetCard } from '../types';
 import { finds, genresOf, licencesOf } from './finding';
 
-/** The shelf's fonts or pictures to choose from. Only the rows in sight are drawn, however long the shelf. */
+/** A picker for fonts or pictures of the shelf. Only visible rows are rendered. */
 const props = defineProps<{ kind: 'font' | 'art'; value: string; title: string; words?: string; clear?: string }>();
 const emit = defineEmits<{ choose: [file: string] }>();
 const open = defineModel<boolean>({ required: true });

@@ -19,7 +19,7 @@ function commit(): void {
 
 const leave = useLeaving(commit);
 
-// Half-typed words are not lost with the page.
+// Save half-typed words before the page is closed.
 useEventListener(window, 'pagehide', commit);
 
 function enter(event: KeyboardEvent): void {

@@ -4,11 +4,11 @@ export type Corner = [number, number];
 
 export const CORNERS = ['top left', 'top right', 'bottom right', 'bottom left'];
 
-/** As far off the picture as a corner may lie, in shares of its sides. */
+/** How far outside the picture a corner may lie, as a fraction of its sides. */
 const LEAST = -0.5;
 const MOST = 1.5;
 
-/** The corners of a line that straightens, each as shares of the picture: x1, y1 to x4, y4. */
+/** The corners of a straighten effect as fractions of the picture: x1, y1 to x4, y4. */
 export function cornersOf(line: EffectLine): Corner[] {
     return CORNERS.map((_, i) => [Number(valueOf(line, `x${i + 1}`)), Number(valueOf(line, `y${i + 1}`))]);
 }
@@ -22,7 +22,7 @@ export function placed([x, y]: Corner): Corner {
     return [within(x), within(y)];
 }
 
-/** A picture of a flat thing shows its corners in turn, none of them inwards: whatever else cannot be straightened. */
+/** Whether the corners form a convex quadrilateral in order; others cannot be straightened. */
 export function inTurn(corners: Corner[]): boolean {
     return corners.every(([x, y], i) => {
         const [nextX, nextY] = corners[(i + 1) % corners.length] as Corner;

@@ -7,7 +7,7 @@ export interface Wanted {
     favourites: boolean;
 }
 
-/** The pieces that hold every word that was typed, and every filter; favourites come first. */
+/** The assets that match every typed word and every filter; favourites first. */
 export function finds(assets: AssetCard[], { wanted, genre, licence, favourites }: Wanted): AssetCard[] {
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     return assets

@@ -2,7 +2,7 @@ import { api } from '../api';
 
 export type QuantityKind = 'length' | 'share' | 'number' | 'angle';
 
-/** How a quantity is shown, what one press of an arrow key adds, and how what is typed is read. */
+/** Formatting, step and parsing of a kind of quantity. */
 interface Quantity {
     show: (value: number) => string;
     step: number;
@@ -23,7 +23,7 @@ export const quantities: Record<QuantityKind, Quantity> = {
     length: {
         show: (value) => `${value.toFixed(2)} in`,
         step: 0.01,
-        // Units are the core's business: it answers what was typed in inches.
+        // Units are parsed by the core, which returns inches.
         read: async (typed, ppi) => (await api.get<{ inches: number }>(`lengths?${new URLSearchParams({ text: typed, ppi: String(ppi) })}`)).inches,
     },
     share: { show: (value) => `${trimmed(value * 100, 1)} %`, step: 0.01, read: async (typed) => plain(typed, /%\s*$/) / 100 },

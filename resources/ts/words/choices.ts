@@ -1,4 +1,4 @@
-/** What a seller reads for a slug of the file. Slugs that are missing here are read word by word: `dry-roller`, "dry roller". */
+/** Wording of the file's slugs. Slugs that are missing here are shown with spaces: `dry-roller`, "dry roller". */
 const phrases: Record<string, string> = {
     'half-right': 'the right half of each letter',
     'half-left': 'the left half of each letter',
@@ -15,7 +15,7 @@ const phrases: Record<string, string> = {
     'another-colour': 'in another colour',
 };
 
-/** Where a slug reads otherwise on one kind of line: by kind of effect, parameter and slug. */
+/** Different wording for one kind of effect: by effect, parameter and slug. */
 const ofLine: Record<string, Record<string, string>> = {
     'shadow.as': { copy: 'shifted copy', solid: 'solid block' },
     'hatch.as': { ink: 'lines of ink in', cut: 'lines cut out' },
@@ -31,7 +31,7 @@ export function phrase(slug: string): string {
     return phrases[slug] ?? slug.replaceAll('-', ' ');
 }
 
-/** The phrases of one parameter's choices. */
+/** The wording of one parameter's choices. */
 export function phrasesOf(kind: string, parameter: string, choices: string[]): Record<string, string> {
     const own = ofLine[`${kind}.${parameter}`] ?? (parameter === 'by' ? bends : {});
     return Object.fromEntries(choices.map((slug) => [slug, own[slug] ?? phrase(slug)]));

@@ -1,16 +1,16 @@
 import { valueOf, type EffectLine, type Parameter } from '../types';
 
 /**
- * How an effect reads on the build sheet: words between its parameters, each named in braces. A new effect of the core
- * needs one entry here; until it has one it reads by its own name.
+ * The sentence of an effect on the build sheet, with parameters in braces. A new effect of the core
+ * needs one entry here; without one its name is shown.
  */
 interface Wording {
     sentence: string;
-    /** What a seller may type to find it. */
+    /** Words that find it. */
     verb: string;
     also: string[];
     labels: Record<string, string>;
-    /** Parameters that mean nothing as the line stands, by the value of another. */
+    /** Parameters that have no effect for the current values of others. */
     hides?: (line: EffectLine) => string[];
 }
 
@@ -71,7 +71,7 @@ export const effectWords: Record<string, Wording> = {
         verb: 'Outline',
         also: ['ring', 'stroke', 'border', 'sticker', 'inline'],
         labels: { width: 'outline width', colour: 'outline colour', side: 'outline side', join: 'corners', mitreLimit: 'mitre limit', about: 'edges that it follows', crumbs: 'crumbs' },
-        // A limit on mitred points means nothing while corners are not mitred.
+        // The mitre limit has no effect unless corners are mitred.
         hides: (line) => [...(valueOf(line, 'side') === 'inside' ? ['about', 'crumbs'] : []), ...(valueOf(line, 'join') === 'mitre' ? [] : ['mitreLimit'])],
     },
     gap: { sentence: 'Leave a gap of {width} {side}', verb: 'Leave a gap between rings', also: ['ring', 'offset', 'space'], labels: { width: 'gap width', side: 'gap side' } },
@@ -114,13 +114,13 @@ export const effectWords: Record<string, Wording> = {
 export const textureWords: Record<string, string> = { speckle: 'fine speckle', picture: 'a picture' };
 
 
-/** Words and parameters in turn: "Arch ", then bend; without those that mean nothing as the line stands. */
+/** Words and parameters in order, such as "Arch " and bend; without parameters that have no effect. */
 export function parts(line: EffectLine, parameters: Parameter[]): (string | Parameter)[] {
     const wording = effectWords[line.kind];
     const hidden = wording?.hides?.(line) ?? [];
     let sentence = wording?.sentence ?? `${line.kind} ${parameters.map((p) => `{${p.name}}`).join(', ')}`;
     for (const name of hidden) {
-        // The words that lead to it go with it.
+        // Also remove the words that lead to it.
         sentence = sentence.replace(new RegExp(`(, (?:points up to |about |crumbs under )?| )?\\{${name}\\}( corners| ×| dropped)?`), '');
     }
     return sentence
