@@ -18,7 +18,10 @@ final readonly class BentAreas
     private const STEPS = [64, 32, 16, 8];
 
     /** Greatest error, in source pixels, of a place interpolated between points. */
-    public const ASTRAY = 0.08;
+    private const ASTRAY = 0.08;
+
+    /** Where no step keeps within that, cells are computed pixel by pixel if a place in them is off by more than this many source pixels. */
+    public const FAR_ASTRAY = 0.5;
 
     /** Candidate distances, in window pixels, over which the spline is approximated by straight lines, since evaluating the spline at every pixel is slow. */
     private const NEAR = [8, 4];

@@ -100,7 +100,7 @@ final readonly class BentPoints
         }
         for ($j = 1; $this->isChecked && $j < $this->down - 2; $j++) {
             for ($i = 1; $i < $this->across - 2; $i++) {
-                if (! isset($torn[$j][$i]) && $this->astray($i, $j) > BentAreas::ASTRAY) {
+                if (! isset($torn[$j][$i]) && $this->astray($i, $j) > BentAreas::FAR_ASTRAY) {
                     $torn[$j][$i] = true;
                 }
             }
