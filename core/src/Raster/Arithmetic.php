@@ -44,6 +44,12 @@ trait Arithmetic
         return self::of(Vips::image('subtract', [$this, $other]));
     }
 
+    /** The samples rounded to multiples of 1/n. */
+    public function roundedTo(int $n): self
+    {
+        return $this->linear((float) $n)->operation('round', [RoundOperation::Nearest])->linear(1 / $n);
+    }
+
     /** The plain product of the samples (in contrast to times(), which treats 255 as 1). */
     public function multiplied(self $by): self
     {

@@ -27,10 +27,15 @@ final readonly class BentGrid
     private const LEAST = 3;
 
     /**
-     * Coordinates in a map are counted from this many pixels before the source. Single precision loses bits as numbers grow, but subtracting whole pixels is
-     * exact, so every part of a picture looks up the same place to the last bit.
+     * Coordinates in a map are counted from this many pixels before the source, and are multiples of 1/1024. In single precision, whole pixels are added to
+     * such numbers and subtracted from them without rounding (up to 16,384), so every part of a picture looks up the same place to the last bit.
      */
     private const BEFORE = 64;
+
+    private const PARTS = 1024;
+
+    /** The Jacobian is rounded to multiples of 1/32: times a sample's offset, a multiple of 1/32 for up to 16 samples, that is one of 1/1024. */
+    private const SLOPE_PARTS = 32;
 
     /**
      * Coordinates are clamped to this many pixels beyond the part of the source that is at hand. Where a ring's ends meet, one square sees both ends; without
@@ -43,6 +48,9 @@ final readonly class BentGrid
 
     /** Samples per pixel up to which a whole block is drawn at once: with more, the buffers of all threads would grow large. */
     private const FEW = 4;
+
+    /** Pixels of the box-filtered source that the interpolation reads on each side of a place, and one for rounding. */
+    private const FILTERED_RIM = 4;
 
     /** Samples of a pixel are spread over at most this many source pixels along each axis. */
     private const STEEPEST = 16.0;
@@ -58,12 +66,12 @@ final readonly class BentGrid
         $points = $this->points;
         $cells = intdiv(self::SQUARE, $points->step);
         [$across, $down] = [intdiv($points->across - 3, $cells), intdiv($points->down - 3, $cells)];
-        $whole = $points->seen(new GridCells(1, 1, $across * $cells, $down * $cells), [0, 0, $source->width(), $source->height()], Supersampling::MOST);
+        $size = [$source->width(), $source->height()];
+        $torn = $points->torn($size);
+        $whole = $points->seen(new GridCells(1, 1, $across * $cells, $down * $cells), [0, 0, $source->width(), $source->height()], Supersampling::MOST, $torn);
         if ($whole === null) {
             return Image::empty($window->width, $window->height);
         }
-        $size = [$source->width(), $source->height()];
-        $torn = $points->torn($size);
         // The source may be lazy: compute only the part that shows.
         $source = $source->crop(...$whole)->settled();
         $drawn = [];
@@ -76,7 +84,7 @@ final readonly class BentGrid
             );
             $own = $block->overlap($window);
             $seen = new GridCells(1 + $squares->column * $cells, 1 + $squares->row * $cells, $squares->columns * $cells, $squares->rows * $cells);
-            $part = $own === null ? null : $points->seen($seen, $whole, Supersampling::MOST);
+            $part = $own === null ? null : $points->seen($seen, $whole, Supersampling::MOST, $torn);
             if ($own === null || $part === null) {
                 continue;
             }
@@ -137,7 +145,7 @@ final readonly class BentGrid
             $squares = Image::raw(implode('', array_map(fn (Supersampling $looks): string => $looks == $kind ? "\xff" : "\0", $wanted)), intdiv($block->width, self::SQUARE), intdiv($block->height, self::SQUARE), 1);
             $own = $squares->inkBox() ?? [0, 0, 1, 1];
             // Only what these squares read of the source has to be box-filtered.
-            $read = $kind->isFiltered() ? $this->read($cells, $own, $whole) : null;
+            $read = $kind->isFiltered() ? $this->read($cells, $own, $whole, $torn) : null;
             $pixels = $squares->zoomed(self::SQUARE)->chosen($looked($kind, $read === null ? $all : $from($read)), $pixels);
             $box = new Box($own[0], $own[1], $own[0] + $own[2], $own[1] + $own[3]);
             $about = $about === null ? $box : $about->union($box);
@@ -151,18 +159,27 @@ final readonly class BentGrid
     }
 
     /**
-     * The part of the source that some squares of a block read.
+     * The part of the source that some squares of a block read where it is box-filtered first: beyond the places themselves the interpolation reads some
+     * pixels of the filtered source, each of up to so many of the source's own.
      *
      * @param  array{int, int, int, int}  $squares  left, top, width and height, counted in squares from the block's corner
      * @param  array{int, int, int, int}  $whole
+     * @param  array<int, array<int, true>>  $torn
      * @return ?array{int, int, int, int}
      */
-    private function read(GridCells $cells, array $squares, array $whole): ?array
+    private function read(GridCells $cells, array $squares, array $whole, array $torn): ?array
     {
         $side = intdiv(self::SQUARE, $this->points->step);
         [$column, $row, $columns, $rows] = array_map(fn (int $of): int => $of * $side, $squares);
 
-        return $this->points->seen(new GridCells($cells->column + $column, $cells->row + $row, $columns, $rows), $whole, Supersampling::MOST);
+        $seen = $this->points->seen(new GridCells($cells->column + $column, $cells->row + $row, $columns, $rows), $whole, Supersampling::MOST, $torn);
+        if ($seen === null) {
+            return null;
+        }
+        $rim = self::FILTERED_RIM * Supersampling::MOST;
+        [$left, $top] = [max(0, $seen[0] - $rim), max(0, $seen[1] - $rim)];
+
+        return [$left, $top, min($whole[2], $seen[0] + $seen[2] + $rim) - $left, min($whole[3], $seen[1] + $seen[3] + $rim) - $top];
     }
 
     /**
@@ -210,6 +227,8 @@ final readonly class BentGrid
             [$known, $map] = $this->oneByOne($cells, $own, $block);
             $middles = $known->zoomed($this->points->step)->chosen($map, $middles);
         }
+
+        $middles = $middles->roundedTo(self::PARTS);
 
         return $isHeld ? $middles->held(array_map(fn (int $at): float => $at - self::BEYOND, $least), array_map(fn (int $at): float => $at + self::BEYOND, $most)) : $middles;
     }
@@ -291,7 +310,7 @@ final readonly class BentGrid
                 }
                 $squares[$square][] = $sides;
                 foreach ([0, 1, 4, 5] as $at) {
-                    $slopes[] = max(-self::STEEPEST, min(self::STEEPEST, ($sides[$at] + $sides[$at + 2]) / 2));
+                    $slopes[] = round(max(-self::STEEPEST, min(self::STEEPEST, ($sides[$at] + $sides[$at + 2]) / 2)) * self::SLOPE_PARTS) / self::SLOPE_PARTS;
                 }
             }
         }

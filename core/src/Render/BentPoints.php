@@ -209,9 +209,10 @@ final readonly class BentPoints
      * The part of the source that some cells read: left, top, width and height, rounded outwards to a grid of so many pixels.
      *
      * @param  array{int, int, int, int}  $of  the part that is in memory
+     * @param  array<int, array<int, true>>  $torn  see torn()
      * @return ?array{int, int, int, int}
      */
-    public function seen(GridCells $cells, array $of, int $grid): ?array
+    public function seen(GridCells $cells, array $of, int $grid, array $torn): ?array
     {
         [$left, $top, $width, $height] = $of;
         [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
@@ -222,6 +223,11 @@ final readonly class BentPoints
                 if ($x > self::NOWHERE && $y > self::NOWHERE) {
                     [$x0, $y0, $x1, $y1] = [min($x0, $x), min($y0, $y), max($x1, $x), max($y1, $y)];
                 }
+                if (isset($torn[$j][$i])) {
+                    foreach ($this->inside($i, $j) as [$x, $y]) {
+                        [$x0, $y0, $x1, $y1] = [min($x0, $x), min($y0, $y), max($x1, $x), max($y1, $y)];
+                    }
+                }
             }
         }
         // Clamp: places far beyond the source need no more of it than places just beyond.
@@ -231,5 +237,23 @@ final readonly class BentPoints
         [$l, $t, $r, $b] = [$first($x0, $left, $width), $first($y0, $top, $height), $last($x1, $left, $width), $last($y1, $top, $height)];
 
         return $r > $l && $b > $t ? [$l, $t, $r - $l, $b - $t] : null;
+    }
+
+    /**
+     * Places within a torn cell that its corners do not bound, such as those about the centre of a ring: every other pixel each way.
+     *
+     * @return iterable<array{float, float}>
+     */
+    private function inside(int $column, int $row): iterable
+    {
+        [$left, $top] = [$this->left + $column * $this->step, $this->top + $row * $this->step];
+        for ($y = 0; $y < $this->step; $y += 2) {
+            for ($x = 0; $x < $this->step; $x += 2) {
+                $place = $this->back($left + $x, $top + $y);
+                if ($place[0] > self::NOWHERE && $place[1] > self::NOWHERE) {
+                    yield $place;
+                }
+            }
+        }
     }
 }
