@@ -49,9 +49,6 @@ final readonly class BentGrid
     /** Samples per pixel up to which a whole block is drawn at once: with more, the buffers of all threads would grow large. */
     private const FEW = 4;
 
-    /** Pixels of the box-filtered source that the interpolation reads on each side of a place, and one for rounding. */
-    private const FILTERED_RIM = 4;
-
     /** Samples of a pixel are spread over at most this many source pixels along each axis. */
     private const STEEPEST = 16.0;
 
@@ -159,8 +156,7 @@ final readonly class BentGrid
     }
 
     /**
-     * The part of the source that some squares of a block read where it is box-filtered first: beyond the places themselves the interpolation reads some
-     * pixels of the filtered source, each of up to so many of the source's own.
+     * The part of the source that some squares of a block read.
      *
      * @param  array{int, int, int, int}  $squares  left, top, width and height, counted in squares from the block's corner
      * @param  array{int, int, int, int}  $whole
@@ -172,14 +168,7 @@ final readonly class BentGrid
         $side = intdiv(self::SQUARE, $this->points->step);
         [$column, $row, $columns, $rows] = array_map(fn (int $of): int => $of * $side, $squares);
 
-        $seen = $this->points->seen(new GridCells($cells->column + $column, $cells->row + $row, $columns, $rows), $whole, Supersampling::MOST, $torn);
-        if ($seen === null) {
-            return null;
-        }
-        $rim = self::FILTERED_RIM * Supersampling::MOST;
-        [$left, $top] = [max(0, $seen[0] - $rim), max(0, $seen[1] - $rim)];
-
-        return [$left, $top, min($whole[2], $seen[0] + $seen[2] + $rim) - $left, min($whole[3], $seen[1] + $seen[3] + $rim) - $top];
+        return $this->points->seen(new GridCells($cells->column + $column, $cells->row + $row, $columns, $rows), $whole, Supersampling::MOST, $torn);
     }
 
     /**

@@ -11,8 +11,8 @@ namespace TallCrow\Render;
  */
 final readonly class BentPoints
 {
-    /** Source pixels that the interpolation filter reads on each side of a point, and one for rounding. */
-    private const RIM = 4;
+    /** Source pixels that the interpolation reads on each side of a place, and one for rounding, each of up to so many where the source is box-filtered. */
+    private const RIM = 4 * Supersampling::MOST;
 
     /** A place this many pixels from the source's edge lies well within it, apart from the overshoot of the spline. */
     private const WITHIN = 8.0;
