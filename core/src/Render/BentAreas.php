@@ -23,6 +23,9 @@ final readonly class BentAreas
     /** Where no step keeps within that, cells are computed pixel by pixel if a place in them is off by more than this many source pixels. */
     public const FAR_ASTRAY = 0.5;
 
+    /** Weights of a Catmull-Rom spline at t = 1/2 (Catmull and Rom, 1974), by the point's place before or after the centre of a cell. */
+    public const SPLINE = [-1 => -1 / 16, 0 => 9 / 16, 1 => 9 / 16, 2 => -1 / 16];
+
     /** Candidate distances, in window pixels, over which the spline is approximated by straight lines, since evaluating the spline at every pixel is slow. */
     private const NEAR = [8, 4];
 
@@ -138,8 +141,7 @@ final readonly class BentAreas
      */
     private function astray(float $x, float $y, float $side, bool $isSmooth): float
     {
-        // Weights of a Catmull-Rom spline at t = 1/2 (Catmull and Rom, 1974).
-        $weights = $isSmooth ? [-1 => -1 / 16, 0 => 9 / 16, 1 => 9 / 16, 2 => -1 / 16] : [0 => 1 / 2, 1 => 1 / 2];
+        $weights = $isSmooth ? self::SPLINE : [0 => 1 / 2, 1 => 1 / 2];
         [$offX, $offY] = ($this->back)($x + $side / 2, $y + $side / 2);
         $before = [];
         foreach ($weights as $row => $above) {
@@ -161,7 +163,7 @@ final readonly class BentAreas
     }
 
     /**
-     * As BentPoints::torn() tells it.
+     * Whether a discontinuity lies between two places, by the rule of BentPoints::torn().
      *
      * @param  array{float, float}  $one
      * @param  array{float, float}  $other

@@ -32,6 +32,7 @@ final readonly class BentGrid
      */
     private const BEFORE = 64;
 
+    /** Coordinates are multiples of one over this. */
     private const PARTS = 1024;
 
     /** The Jacobian is rounded to multiples of 1/32: times a sample's offset, a multiple of 1/32 for up to 16 samples, that is one of 1/1024. */
@@ -65,7 +66,7 @@ final readonly class BentGrid
         [$across, $down] = [intdiv($points->across - 3, $cells), intdiv($points->down - 3, $cells)];
         $size = [$source->width(), $source->height()];
         $torn = $points->torn($size);
-        $whole = $points->seen(new GridCells(1, 1, $across * $cells, $down * $cells), [0, 0, $source->width(), $source->height()], Supersampling::MOST, $torn);
+        $whole = $points->seen(new GridCells(1, 1, $across * $cells, $down * $cells), [0, 0, ...$size], Supersampling::MOST, $torn);
         if ($whole === null) {
             return Image::empty($window->width, $window->height);
         }

@@ -115,9 +115,8 @@ final readonly class BentPoints
         $half = $this->step / 2;
         [$x, $y] = ($this->back)(($this->left + $column * $this->step + $half + 0.5) / $this->ppi, ($this->top + $row * $this->step + $half + 0.5) / $this->ppi);
         [$offX, $offY] = [$x - 0.5, $y - 0.5];
-        // Weights of a Catmull-Rom spline at t = 1/2 (Catmull and Rom, 1974).
-        foreach ([-1 => -1 / 16, 0 => 9 / 16, 1 => 9 / 16, 2 => -1 / 16] as $below => $down) {
-            foreach ([-1 => -1 / 16, 0 => 9 / 16, 1 => 9 / 16, 2 => -1 / 16] as $beside => $across) {
+        foreach (BentAreas::SPLINE as $below => $down) {
+            foreach (BentAreas::SPLINE as $beside => $across) {
                 $at = 2 * (($row + $below) * $this->across + $column + $beside);
                 $offX -= $down * $across * $this->points[$at];
                 $offY -= $down * $across * $this->points[$at + 1];
