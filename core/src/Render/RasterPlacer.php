@@ -11,10 +11,8 @@ use TallCrow\Raster\Image;
 /** Resamples a raster to its size, turn and place on the pixel grid, with subpixel precision. */
 final class RasterPlacer
 {
-    /** Shrunk pictures of fewer pixels than this, for less than PROOF ppi, are also cached for later: proofs need them, prints do not. */
+    /** Shrunk pictures of fewer pixels than this are also cached for later. */
     private const SMALL = 4_000_000;
-
-    private const PROOF = 200.0;
 
     /** Tolerance of a scale factor that counts as 1: a hundredth of a pixel in ten thousand. */
     private const NOT_SCALED = 1e-6;
@@ -47,7 +45,7 @@ final class RasterPlacer
             $small = fn (): Image => $source->resized($width / $source->width(), $height / $source->height())->settled();
             $source = match (true) {
                 $key === '' => $small(),
-                $width * $height < self::SMALL && $frame->ppi < self::PROOF => self::shrunk($name, fn (): Image => $pictures->image($name, $small)),
+                $width * $height < self::SMALL => self::shrunk($name, fn (): Image => $pictures->image($name, $small)),
                 default => self::shrunk($name, $small),
             };
         }

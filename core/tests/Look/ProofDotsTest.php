@@ -11,9 +11,9 @@ use TallCrow\Tests\Fixtures;
 // Dots are those of the print: a proof is the print averaged over blocks of its pixels, by the library's own shrinking.
 
 /** @return array{float, float} mean difference of the samples on cloth, and the share that is off by more than 24 */
-function apart_on_cloth(Image $one, Image $other): array
+function apart_on_cloth(Image $one, Image $other, string $colour = '#3d4a57'): array
 {
-    $cloth = Srgb::hex('#3d4a57');
+    $cloth = Srgb::hex($colour);
     [$a, $b] = [Composition::onCloth($one, $cloth)->toBytes(), Composition::onCloth($other, $cloth)->toBytes()];
     expect(strlen($a))->toBe(strlen($b));
     $sum = $far = 0;
@@ -27,18 +27,18 @@ function apart_on_cloth(Image $one, Image $other): array
 }
 
 /** @param  list<array<string, mixed>>  $effects */
-function dotted_pool(array $effects, float $ppi, array $more = []): Image
+function dotted_pool(array $effects, float $ppi, array $more = [], float $width = 2.2): Image
 {
     return Fixtures::render(Fixtures::artwork([[
-        'id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.53, 'y' => 2.01, 'width' => 2.2, 'height' => null], 'effects' => $effects,
+        'id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => $width / 2 + 0.43, 'y' => $width / 2 + 0.91, 'width' => $width, 'height' => null], 'effects' => $effects,
         'masks' => [['kind' => 'ellipse', 'width' => 0.9, 'height' => 0.9, 'feather' => 0.7]], ...$more,
-    ]]), $ppi);
+    ]], ['sheet' => ['width' => (int) ceil($width + 0.8) * 300, 'height' => (int) ceil($width + 1.8) * 300, 'ppi' => 300]]), $ppi);
 }
 
 it('shows in a proof the dots of the print', function (array $effect, float $ppi): void {
     $print = dotted_pool([$effect], 300);
     [$mean, $far] = apart_on_cloth(dotted_pool([$effect], $ppi), $print->shrunkInk((int) (300 / $ppi)));
-    expect($mean)->toBeLessThan(1.0)->and($far)->toBeLessThan(0.005)->and($print->alpha()->mean())->toBeGreaterThan(4.0);
+    expect($mean)->toBeLessThan(0.3)->and($far)->toBeLessThan(0.0001)->and($print->alpha()->mean())->toBeGreaterThan(4.0);
 })->with([
     'one ink' => [['kind' => 'halftone', 'lpi' => 32]],
     'lines' => [['kind' => 'halftone', 'lpi' => 24, 'dots' => 'line', 'angle' => 20]],
@@ -46,6 +46,31 @@ it('shows in a proof the dots of the print', function (array $effect, float $ppi
     'a photocopy' => [['kind' => 'photocopied', 'grain' => 0.3]],
     'a pale photocopy' => [['kind' => 'photocopied', 'parts' => 'light', 'colour' => '#f3ead7', 'grain' => 0]],
 ])->with([60.0, 75.0, 100.0]);
+
+it('shows the dots of a large piece, drawn from coarser ink', function (array $effect): void {
+    $print = dotted_pool([$effect], 300, width: 7.2);
+    [$mean, $far] = apart_on_cloth(dotted_pool([$effect], 60, width: 7.2), $print->shrunkInk(5));
+    expect($mean)->toBeLessThan(1.0)->and($far)->toBeLessThan(0.005)->and($print->alpha()->mean())->toBeGreaterThan(4.0);
+})->with([
+    'one ink' => [['kind' => 'halftone', 'lpi' => 32]],
+    'a photocopy' => [['kind' => 'photocopied', 'grain' => 0.3]],
+]);
+
+it('keeps the edges of ringed words', function (array $effect, float $most): void {
+    $words = Fixtures::words('line', 'KITES', 2.6, ['effects' => [['kind' => 'fill', 'colour' => '#c8452c'], ['kind' => 'outline', 'width' => 0.04, 'colour' => '#e9c46a'], $effect]]);
+    $artwork = Fixtures::artwork([$words]);
+    $print = Fixtures::render($artwork, 300);
+    [$proof, $small] = [Fixtures::render($artwork, 60), $print->shrunkInk(5)];
+    $far = max(apart_on_cloth($proof, $small)[1], apart_on_cloth($proof, $small, '#ffffff')[1]);
+    expect($far / ($print->alpha()->mean() / 255))->toBeLessThan($most)->and($print->alpha()->mean())->toBeGreaterThan(10.0);
+})->with([
+    'a halftone' => [['kind' => 'halftone', 'lpi' => 28], 0.0005],
+    'two inks' => [['kind' => 'halftone-inks', 'inks' => ['#1f1d1a', '#e9c46a'], 'lpi' => 30], 0.0005],
+    'a photocopy' => [['kind' => 'photocopied'], 0.0005],
+    'few colours' => [['kind' => 'posterised', 'count' => 4], 0.02],
+    'a stamp' => [['kind' => 'stamped', 'amount' => 0.2, 'size' => 0.06], 0.01],
+    'rough edges' => [['kind' => 'roughened', 'by' => 0.026, 'size' => 0.2], 0.01],
+]);
 
 it('puts what comes before the dots under them, and a layer\'s opacity', function (): void {
     $effects = [['kind' => 'hue', 'by' => 120, 'vivid' => 1.2], ['kind' => 'halftone', 'lpi' => 30]];

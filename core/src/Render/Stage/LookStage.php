@@ -31,6 +31,15 @@ final readonly class LookStage implements Stage
     /** Below this ppi a picture is a proof. */
     private const PROOF = 200.0;
 
+    /** Proofs from this ppi on show single pixels of the print's edges and dots. */
+    private const CLOSE = 45.0;
+
+    /** Pixels of a whole piece in print up to which there is time for such a proof to be computed from more pixels. */
+    private const FEW = 4_000_000;
+
+    /** How much finer such looks are computed then. */
+    private const CLOSER = 1.5;
+
     public function __construct(
         private Stage $before,
         private Placer $placer,
@@ -70,6 +79,14 @@ final readonly class LookStage implements Stage
     private static function finer(Frame $window, float $ppi): int
     {
         return max(1, (int) ceil($ppi / $window->ppi - 0.01));
+    }
+
+    /** By the whole piece, not by the window, so that a part of a proof is drawn as the whole is. */
+    private function isClose(Layer $layer, Frame $window): bool
+    {
+        $reach = $window->ppi < self::CLOSE ? null : $this->placer->reach($layer);
+
+        return $reach !== null && $reach->width() * $reach->height() * Looks::PRINT ** 2 <= self::FEW;
     }
 
     /**
@@ -137,7 +154,7 @@ final readonly class LookStage implements Stage
     }
 
     /**
-     * Dots of a proof are drawn from coarser ink; after averaging down this is off by half a level in the mean.
+     * Dots of a large piece's proof are drawn from coarser ink; after averaging down this is off by half a level in the mean.
      *
      * @param  list<Looks>  $looks  the looks before the dots
      */
@@ -146,7 +163,7 @@ final readonly class LookStage implements Stage
         $finer = self::finer($window, $last->ppi());
         $wide = self::wide($window, [...$looks, $last]);
         $dots = $wide->finer($finer);
-        $step = self::coarser($finer, $dots->ppi, $looks);
+        $step = $this->isClose($layer, $window) ? 1 : self::coarser($finer, $dots->ppi, $looks);
         $coarse = $dots->coarserAround($step);
         $keeper = $this->keeper($window);
         $ink = $this->ink($layer, $coarse, $looks, $scene, $keeper);
@@ -169,7 +186,8 @@ final readonly class LookStage implements Stage
     /** @param  non-empty-list<Looks>  $looks */
     private function looked(Layer $layer, Frame $window, array $looks, Scene $scene): ?Piece
     {
-        $finer = self::finer($window, max(array_map(fn (Looks $look): float => $look->ppi(), $looks)));
+        $ppi = max(array_map(fn (Looks $look): float => $look->ppi(), $looks));
+        $finer = self::finer($window, $this->isClose($layer, $window) ? min(Looks::PRINT, self::CLOSER * $ppi) : $ppi);
         $wide = self::wide($window, $looks);
         $ink = $this->ink($layer, $wide->finer($finer), $looks, $scene, $this->keeper($window));
 
