@@ -29,8 +29,6 @@ use TallCrow\Type\Letter;
  */
 final class InkPainter
 {
-    private readonly InkOutlines $outlines;
-
     private readonly Srgb $white;
 
     private readonly Box $box;
@@ -46,10 +44,9 @@ final class InkPainter
         private readonly array $letters,
         private readonly Inking $inking,
         private readonly Frame $frame,
+        private readonly InkOutlines $outlines,
         private readonly ?Image $own = null,
-        ?InkOutlines $outlines = null,
     ) {
-        $this->outlines = $outlines ?? new InkOutlines($letters, $inking, $patterns->pictures, $frame->ppi);
         $this->white = Srgb::of(255, 255, 255);
         $this->box = $this->outlines->plain()->bounds();
         $this->fills = new LetterFills($letters, $frame->ppi, $inking->grown, $own !== null, $this->box);

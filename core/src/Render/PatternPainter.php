@@ -33,7 +33,7 @@ final readonly class PatternPainter
 
     public function __construct(
         private Shelf $shelf,
-        public Pictures $pictures,
+        private Pictures $pictures,
     ) {}
 
     /** The pattern over a whole window; it moves along with the box. */

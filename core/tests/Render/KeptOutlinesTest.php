@@ -10,7 +10,7 @@ use TallCrow\Tests\WatchedStore;
 
 it('sets words and unites their outlines once, wherever they are moved and whatever they are inked with', function (string $join): void {
     $folder = Fixtures::temporary('kept-outlines');
-    $draw = function (float $x, string $colour, float $width = 3.4, float $gap = 0.04) use ($join, $folder): array {
+    $draw = function (float $x, string $colour, float $width = 3.4, float $gap = 0.04) use ($join, &$folder): array {
         $effects = [['kind' => 'arch', 'by' => 'percent', 'bend' => 0.2], ['kind' => 'fill', 'colour' => $colour], ['kind' => 'gap', 'width' => $gap], ['kind' => 'outline', 'width' => 0.06, 'colour' => '#204060', 'join' => $join]];
         $artwork = Fixtures::artwork([[...Fixtures::words('words', 'Hold the line, kite society of Quarry Road', $width, ['placement' => ['x' => $x, 'turn' => 12]]), 'effects' => $effects]]);
         $store = new WatchedStore(new FolderPictures($folder));
@@ -27,3 +27,28 @@ it('sets words and unites their outlines once, wherever they are moved and whate
     $folder = Fixtures::temporary('kept-outlines');
     expect($kept->minus($draw(2.1234, '#306080')[1])->range())->toEqual([0.0, 0.0]);
 })->with(['round', 'mitre']);
+
+it('traces and rings art, and sets the gap of a knockout, once wherever they are moved', function (array $layer): void {
+    $folder = Fixtures::temporary('kept-outlines');
+    $shelf = Fixtures::temporary('shoal');
+    $fish = implode('', array_map(fn (int $i): string => sprintf('<circle cx="%d" cy="%d" r="4"/>', 6 + 12 * ($i % 9), 6 + 12 * intdiv($i, 9)), range(0, 80)));
+    file_put_contents("$shelf/shoal.svg", "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 108 108\">$fish</svg>");
+    $draw = function (float $x) use ($layer, &$folder, $shelf): array {
+        $artwork = Fixtures::artwork([
+            ['id' => 'below', 'source' => ['kind' => 'shape', 'shape' => 'rectangle'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2.8, 'height' => 3.8], 'effects' => [['kind' => 'fill', 'colour' => '#d9a441']]],
+            ['placement' => ['x' => $x, 'y' => 2.0, 'width' => 2.4, 'height' => null, 'turn' => 8]] + $layer,
+        ]);
+        $store = new WatchedStore(new FolderPictures($folder));
+        $picture = (new Renderer(Fixtures::shelf($shelf), $store))->picture($artwork, Frame::sheet($artwork->sheet, 100))->settled();
+
+        return [$store->made, $picture];
+    };
+    expect($draw(1.4)[0])->toContain('trace', 'outline');
+    [$moved, $kept] = $draw(1.5678);
+    expect($moved)->toBe([]);
+    $folder = Fixtures::temporary('kept-outlines');
+    expect($kept->minus($draw(1.5678)[1])->range())->toEqual([0.0, 0.0]);
+})->with([
+    'ringed art' => [['id' => 'art', 'source' => ['kind' => 'art', 'file' => 'shoal.svg', 'frame' => 'ink'], 'effects' => [['kind' => 'outline', 'width' => 0.05, 'colour' => '#204060']]]],
+    'a knockout' => [['id' => 'art', 'role' => ['kind' => 'knockout', 'gap' => 0.05, 'join' => 'mitre'], 'source' => ['kind' => 'art', 'file' => 'shoal.svg', 'frame' => 'ink']]],
+]);

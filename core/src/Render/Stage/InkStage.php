@@ -14,7 +14,6 @@ use TallCrow\Effect\Inks;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Outline;
-use TallCrow\Geometry\Path;
 use TallCrow\Mask\BrushMask;
 use TallCrow\Mask\Mask;
 use TallCrow\Mask\Stroke;
@@ -58,7 +57,7 @@ final readonly class InkStage implements Stage
         if ($placing !== null && $placing->letters !== [] && $placing->turned !== []) {
             $outlines = new InkOutlines($placing->turned, $inking, $this->pictures, $window->ppi, $placing->shift());
 
-            return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window, outlines: $outlines))->paint(), $window);
+            return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window, $outlines))->paint(), $window);
         }
         $piece = $layer->children() === [] ? $this->art($layer, $window, $scene) : $this->group($layer, $window, $scene);
         if ($inking->fills === [] && $inking->inlines === [] && $inking->isBare()) {
@@ -70,18 +69,21 @@ final readonly class InkStage implements Stage
             ? Image::empty($window->width, $window->height)
             : $piece->image->embed($piece->frame->left - $window->left, $piece->frame->top - $window->top, $window->width, $window->height);
 
-        return $outline === null
-            ? $piece
-            : new Piece((new InkPainter($this->patterns, [Letter::figure($outline)], $inking, $window, $own))->paint(), $window);
+        if ($outline === null) {
+            return $piece;
+        }
+        $outlines = new InkOutlines([Letter::figure($outline->home)], $inking, $this->pictures, $window->ppi, $outline->shift);
+
+        return new Piece((new InkPainter($this->patterns, [Letter::figure($outline->onSheet())], $inking, $window, $outlines, $own))->paint(), $window);
     }
 
     /** The outline by which a picture or a group is inked: its silhouette if its edge matters, otherwise its bounding box. */
-    private function outline(Layer $layer, Inking $inking, Scene $scene): ?Path
+    private function outline(Layer $layer, Inking $inking, Scene $scene): ?PlacedPath
     {
         if ($inking->isBare() && $inking->inlines === []) {
             $box = $this->placer->reach($layer->withEffects(self::uninked($layer)));
 
-            return $box === null ? null : Outline::rectangle($box->width(), $box->height())->transformed(Affine::shift($box->centreX(), $box->centreY()));
+            return $box === null ? null : new PlacedPath(Outline::rectangle($box->width(), $box->height()), Affine::shift($box->centreX(), $box->centreY()));
         }
         $path = $this->outlines->traced($layer->withOpacity(1.0)->withEffects(self::uninked($layer))->withMasks([])->withDistress([]), $scene);
 

@@ -39,8 +39,8 @@ final readonly class Knockout implements Stage
         }
         $role = $layer->role;
         $ring = new Ring($role->gap, null, $role->join, self::LIMIT, $role->whole, InkOutlines::CRUMB);
-        $outlines = new InkOutlines([Letter::figure($path)], Inking::plain(null)->ringed($ring), $this->pictures, $window->ppi);
-        $own = $window->within($path->bounds()->grown($role->gap * ($role->join === Join::Mitre ? self::LIMIT : 1.0) + self::EDGE));
+        $outlines = new InkOutlines([Letter::figure($path->home)], Inking::plain(null)->ringed($ring), $this->pictures, $window->ppi, $path->shift);
+        $own = $window->within($path->onSheet()->bounds()->grown($role->gap * ($role->join === Join::Mitre ? self::LIMIT : 1.0) + self::EDGE));
         if ($own === null) {
             return null;
         }

@@ -33,7 +33,7 @@ final readonly class Outlines
      * The silhouette of all of a layer's ink, hollow or not, on the sheet in inches. Words and shapes that nothing has cut into have vector outlines; all else
      * is traced.
      */
-    public function shape(Layer $layer, Scene $scene): ?Path
+    public function shape(Layer $layer, Scene $scene): ?PlacedPath
     {
         $filled = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), LeavesCloth::class, true))));
         $whole = $layer === $layer->drawn() && $layer->liveMasks() === [] && $layer->liveDistress() === []
@@ -41,7 +41,7 @@ final readonly class Outlines
         $placing = $this->placer->place($layer);
 
         return $whole && $placing !== null && $placing->turned !== []
-            ? (new InkOutlines($placing->turned, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI, $placing->shift()))->shape()
+            ? new PlacedPath((new InkOutlines($placing->turned, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI))->shape(), $placing->shift())
             : $this->traced($filled->withOpacity(1), $scene);
     }
 
@@ -49,17 +49,18 @@ final readonly class Outlines
      * Traced from the alpha of its ink at print resolution. If the result does not depend on the piece's place, it is traced upright at the sheet's corner and
      * then moved, so that copies and moved or turned pieces are traced once.
      */
-    public function traced(Layer $layer, Scene $scene): ?Path
+    public function traced(Layer $layer, Scene $scene): ?PlacedPath
     {
         $placement = $layer->placement;
         if ($placement === null || $layer !== $layer->drawn() || $layer->liveMasks() !== [] || $layer->liveDistress() !== []) {
-            return $this->trace($layer, $scene);
-        }
-        $upright = $layer->withPlacement(new Placement(0, 0, $placement->width, $placement->height, 0, Flip::None));
+            $path = $this->trace($layer, $scene);
 
-        return $this->trace($upright, $scene)?->transformed(
-            Affine::scale($placement->flip->x(), $placement->flip->y())->then(Affine::turn($placement->turn))->then(Affine::shift($placement->x, $placement->y)),
-        );
+            return $path === null ? null : new PlacedPath($path, Affine::identity());
+        }
+        $upright = $this->trace($layer->withPlacement(new Placement(0, 0, $placement->width, $placement->height, 0, Flip::None)), $scene);
+        $turned = $upright?->transformed(Affine::scale($placement->flip->x(), $placement->flip->y())->then(Affine::turn($placement->turn)));
+
+        return $turned === null ? null : new PlacedPath($turned, Affine::shift($placement->x, $placement->y));
     }
 
     private function trace(Layer $layer, Scene $scene): ?Path
