@@ -62,7 +62,8 @@ final readonly class SwapColour implements LooksFor, SeesAround
 
     public function ppi(): float
     {
-        return 1.0;
+        // At a lower one most pixels of fine lines are mixtures, which are told from the colour itself less well.
+        return self::PROOF / 2;
     }
 
     public function look(Image $ink, PrintGrid $grid, WholeInk $whole): Image
