@@ -69,7 +69,30 @@ function lines(): array
         $sheets["mask $kind"] = sheet_with($plate, ['effects' => [$fill], 'masks' => [$mask]]);
     }
 
-    return $sheets;
+    return [...$sheets, ...many($words, $photo, $fill)];
+}
+
+/**
+ * What is drawn many times or of many parts.
+ *
+ * @return array<string, array<string, mixed>>
+ */
+function many(array $words, array $photo, array $fill): array
+{
+    $inks = ['#1f1d1a', '#c8452c', '#e9c46a', '#f3ead7'];
+    $copies = fn (string $kind, float $width): array => ['placement' => ['x' => 6, 'y' => 6 - 5.8 + $width / 2, 'width' => $width, 'height' => null], 'repeat' => ['kind' => $kind, 'x' => 6, 'y' => 6, 'count' => 24, 'stepX' => 1, 'stepY' => 1]];
+    $place = fn (int $i): array => ['x' => 3.5 + $i * 0.5, 'y' => 3.5 + $i * 0.5, 'width' => 6, 'height' => null, 'turn' => 6 * $i];
+    $stack = sheet_with($photo, []);
+    array_unshift($stack['layers'], ...array_map(fn (int $i): array => ['id' => "photo-$i", 'source' => $photo, 'placement' => $place($i), 'effects' => []], range(0, 8)));
+
+    return [
+        'four inks of a photo' => sheet_with($photo, ['effects' => [['kind' => 'halftone-inks', 'inks' => $inks]]]),
+        'four inks of words' => sheet_with($words, ['effects' => [$fill, ['kind' => 'outline', 'width' => 0.05, 'colour' => '#e9c46a'], ['kind' => 'halftone-inks', 'inks' => $inks]]]),
+        '24 radial copies of a photo' => sheet_with($photo, $copies('radial', 3.0)),
+        '24 radial copies of words' => sheet_with($words, $copies('radial', 1.4) + ['effects' => [$fill, ['kind' => 'outline', 'width' => 0.05, 'colour' => '#e9c46a']]]),
+        'quadrants of a photo' => sheet_with($photo, $copies('quadrants', 5.0)),
+        'ten photos' => $stack,
+    ];
 }
 
 function timed_lines(string $folder, string $wanted): void
@@ -83,8 +106,10 @@ function timed_lines(string $folder, string $wanted): void
             continue;
         }
         $plain = array_diff_key($sheet, ['distress' => 1]) + ['distress' => []];
-        $plain['layers'][1]['effects'] = array_values(array_filter($plain['layers'][1]['effects'], fn (array $line): bool => $line['kind'] === 'fill'));
-        $plain['layers'][1]['masks'] = [];
+        $last = count($plain['layers']) - 1;
+        $plain['layers'][$last]['effects'] = array_values(array_filter($plain['layers'][$last]['effects'], fn (array $line): bool => $line['kind'] === 'fill'));
+        $plain['layers'][$last] = array_diff_key($plain['layers'][$last], ['masks' => 1, 'repeat' => 1]);
+        $plain['layers'] = array_slice($plain['layers'], -2);
         $bare[json_encode($plain)] ??= drawn($plain, $folder)[0];
         [$seconds, $memory] = drawn($sheet, $folder);
         $own = $seconds - $bare[json_encode($plain)];
@@ -110,8 +135,7 @@ function proof_of(string $json, string $folder): float
     $pictures = new FolderPictures("$folder/kept");
     $artwork = ArtworkReader::json($json);
     $draw = function (float $by) use ($artwork, $folder, $pictures): float {
-        $piece = $artwork->layers[1];
-        $moved = $artwork->withLayer('piece', $piece->moved($by, 0.0));
+        $moved = $artwork->withLayer('piece', $artwork->layer('piece')->moved($by, 0.0));
         $start = microtime(true);
         (new Renderer(new FolderShelf($folder), $pictures))->picture($moved, Frame::sheet($moved->sheet, 60))->settled();
 

@@ -65,6 +65,12 @@ final readonly class Lab
         return sqrt(($dl / $sl) ** 2 + ($dc / $sc) ** 2 + ($dh / $sh) ** 2 + $rt * ($dc / $sc) * ($dh / $sh));
     }
 
+    /** Whether a colour lies within a CIEDE2000 difference. Most are told by lightness alone, whose weight SL is at most 1.75. */
+    public function isWithin(float $difference, self $other): bool
+    {
+        return abs($this->l - $other->l) <= 1.76 * $difference && $this->difference($other) < $difference;
+    }
+
     private static function hue(float $a, float $b): float
     {
         if ($a == 0.0 && $b == 0.0) {

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace TallCrow\Look;
 
 use TallCrow\Colour\Srgb;
-use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
-use TallCrow\Raster\Laid;
+use TallCrow\Raster\Lookup;
 
 /** One solid ink: a mask of 0 and 255, and its colour; null for the picture's own colours. */
 final readonly class Dotted
@@ -30,17 +29,27 @@ final readonly class Dotted
     /**
      * Composes the inks, pixel by pixel.
      *
-     * @param  list<self>  $inks  from bottom to top
-     * @param  Image  $picture  colours for inks without a colour of their own
+     * @param  list<self>  $inks  from bottom to top, eight at most
+     * @param  Image  $picture  colours for an ink without a colour of its own, which is the only one then
      */
     public static function printed(array $inks, Image $picture): Image
     {
-        $laid = array_map(
-            fn (self $ink): Laid => Laid::over(($ink->colour === null ? $picture->withAlpha($ink->mask) : Image::flat($ink->colour, $ink->mask))->settled(), 0, 0),
-            $inks,
-        );
+        if ($inks === []) {
+            return Image::empty($picture->width(), $picture->height());
+        }
+        if ($inks[0]->colour === null) {
+            return $picture->withAlpha($inks[0]->mask);
+        }
+        // One bit for each ink of a pixel; the highest is the ink that shows.
+        $bits = array_map(fn (self $ink, int $i): Image => $ink->mask->bit($i), $inks, array_keys($inks));
+        $shown = array_map(fn (int $value): ?Srgb => $value === 0 ? null : ($inks[(int) log($value, 2)] ?? null)?->colour, range(0, 255));
 
-        return Composition::stacked($picture->width(), $picture->height(), $laid);
+        return Lookup::split(array_reduce(array_slice($bits, 1), fn (Image $all, Image $bit): Image => $all->either($bit), $bits[0]), [
+            array_map(fn (?Srgb $colour): int => $colour->red ?? 0, $shown),
+            array_map(fn (?Srgb $colour): int => $colour->green ?? 0, $shown),
+            array_map(fn (?Srgb $colour): int => $colour->blue ?? 0, $shown),
+            array_map(fn (?Srgb $colour): int => $colour === null ? 0 : 255, $shown),
+        ]);
     }
 
     /**

@@ -35,7 +35,8 @@ final readonly class Neugebauer
     {
         $count = count($this->light);
         $shares = $from ?? array_fill(0, $count, 1 / $count);
-        $best = $this->off($shares, $wanted);
+        [$r, $g, $b] = $this->mixed($shares);
+        $best = self::apart($r, $g, $b, $wanted);
         foreach (self::STEPS as $step) {
             do {
                 $better = false;
@@ -45,12 +46,13 @@ final readonly class Neugebauer
                         if ($i === $j || $by <= 0) {
                             continue;
                         }
-                        $tried = $shares;
-                        $tried[$i] -= $by;
-                        $tried[$j] += $by;
-                        $off = $this->off($tried, $wanted);
+                        [$from, $to] = [$this->light[$i], $this->light[$j]];
+                        $off = self::apart($r + $by * ($to[0] - $from[0]), $g + $by * ($to[1] - $from[1]), $b + $by * ($to[2] - $from[2]), $wanted);
                         if ($off < $best - 1e-9) {
-                            [$shares, $best, $better] = [$tried, $off, true];
+                            $shares[$i] -= $by;
+                            $shares[$j] += $by;
+                            [$r, $g, $b] = $this->mixed($shares);
+                            [$best, $better] = [$off, true];
                         }
                     }
                 }
@@ -80,8 +82,13 @@ final readonly class Neugebauer
         return array_values($screened);
     }
 
-    /** @param  array<int, float>  $shares */
-    private function off(array $shares, Lab $wanted): float
+    /**
+     * The linear light of some coverages.
+     *
+     * @param  array<int, float>  $shares
+     * @return array{float, float, float}
+     */
+    private function mixed(array $shares): array
     {
         $r = $g = $b = 0.0;
         foreach ($shares as $i => $share) {
@@ -89,6 +96,13 @@ final readonly class Neugebauer
             $g += $share * $this->light[$i][1];
             $b += $share * $this->light[$i][2];
         }
+
+        return [$r, $g, $b];
+    }
+
+    /** Squared distance in Lab of a linear light. */
+    private static function apart(float $r, float $g, float $b, Lab $wanted): float
+    {
         $lab = Lab::ofLinear($r, $g, $b);
 
         return ($lab->l - $wanted->l) ** 2 + ($lab->a - $wanted->a) ** 2 + ($lab->b - $wanted->b) ** 2;

@@ -72,7 +72,7 @@ final class Separation
             $lab = $colour->toLab();
             foreach ($labs as $own => $ink) {
                 // A colour that is an ink's own gets that ink alone.
-                if ($lab->difference($ink) < self::SAME) {
+                if ($lab->isWithin(self::SAME, $ink)) {
                     return array_map(fn (int $i): int => $i === $own ? 255 : 0, array_keys($inks));
                 }
             }

@@ -148,6 +148,12 @@ trait Arithmetic
         return self::of(Vips::image('boolean', [$this, $other], [BooleanOperation::Or]));
     }
 
+    /** Of a mask of 0 and 255: the value of one bit (0 to 7) where it is 255, and 0 elsewhere. */
+    public function bit(int $number): self
+    {
+        return $this->operation('boolean_const', [BooleanOperation::And, Boxed::doubles([2 ** $number])]);
+    }
+
     /** Uses this as a condition: one picture where it is not 0, the other elsewhere. */
     public function chosen(self $then, self $else): self
     {

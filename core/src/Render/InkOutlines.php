@@ -16,12 +16,15 @@ use TallCrow\Type\Letter;
 
 /**
  * The outlines of one piece's ink in inches on the sheet: its body, the rings around it, and what inside rings leave of the body. Each ring is an offset of
- * the one within it, so that all have their full width everywhere. Costly results are cached. Regions are given before the shift to the piece's place
- * on the sheet.
+ * the one within it, so that all have their full width everywhere. Costly results are cached. Regions are given upright, before the piece's turn and its
+ * translation to its place on the sheet.
  */
 final class InkOutlines
 {
     /** Outlines with at least this many segments have their results cached. */
+    private const COSTLY = 50;
+
+    /** Outlines with at least this many segments are drawn from the cached union of their letters. */
     private const MANY = 300;
 
     /** Outlines with at least this many segments are not searched for crumbs in a proof, whose pixels are larger than the crumbs. */
@@ -54,14 +57,14 @@ final class InkOutlines
 
     /**
      * @param  non-empty-list<Letter>  $letters
-     * @param  Affine  $shift  the shift to their place on the sheet; cached outlines are independent of it
+     * @param  Affine  $lie  their turn and translation to the sheet; cached outlines are independent of it
      */
     public function __construct(
         private readonly array $letters,
         private readonly Inking $inking,
         private readonly Pictures $pictures,
         private readonly float $ppi,
-        private readonly Affine $shift = new Affine(1, 0, 0, 1, 0, 0),
+        private readonly Affine $lie = new Affine(1, 0, 0, 1, 0, 0),
     ) {
         $this->tolerance = self::STRAY / max(60.0, $ppi);
     }
@@ -69,10 +72,10 @@ final class InkOutlines
     /** The whole outline of the letters, without effects. */
     public function plain(): Path
     {
-        return $this->paths['plain'] ??= $this->home()->transformed($this->shift);
+        return $this->paths['plain'] ??= $this->home()->transformed($this->lie);
     }
 
-    /** The same before the shift. */
+    /** The same upright. */
     private function home(): Path
     {
         return $this->paths['home'] ??= Letter::together($this->letters);
@@ -233,7 +236,7 @@ final class InkOutlines
 
     private function path(string $what): Path
     {
-        return $this->paths[$what] ??= $this->found($what)->transformed($this->shift);
+        return $this->paths[$what] ??= $this->found($what)->transformed($this->lie);
     }
 
     private function found(string $what): Path
@@ -242,7 +245,7 @@ final class InkOutlines
             ? Path::join(...array_map(fn (Letter $letter): Path => Region::filledBy($letter->path, $this->tolerance)->path(), $this->letters))
             : $this->region($what)->path();
 
-        return count($this->home()->segments) < self::MANY
+        return count($this->home()->segments) < self::COSTLY
             ? $make()
             : Path::unpacked($this->pictures->text("outline $what {$this->key()}", fn (): string => $make()->packed()));
     }

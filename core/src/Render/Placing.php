@@ -16,7 +16,7 @@ final readonly class Placing
 {
     /**
      * @param  list<Letter>  $letters
-     * @param  list<Letter>  $turned
+     * @param  list<Letter>  $upright
      */
     private function __construct(
         public float $width,
@@ -31,20 +31,22 @@ final readonly class Placing
         public ?Bend $bend = null,
         public float $pictureWidth = 0.0,
         public float $pictureHeight = 0.0,
-        /** The letters turned but still centred on the origin: they do not change when the piece is moved. */
-        public array $turned = [],
+        /** The letters upright and centred on the origin: they do not change when the piece is moved or turned. */
+        public array $upright = [],
+        /** The turn and the translation of those to the sheet. */
+        public Affine $lie = new Affine(1, 0, 0, 1, 0, 0),
     ) {}
 
     /** @param  list<Letter>  $letters  in the piece's own coordinates */
     public static function letters(Placement $placement, array $letters): self
     {
         $box = Letter::together($letters)->bounds();
-        $turn = self::turn($placement);
-        $turned = array_map(fn (Letter $letter): Letter => $letter->transformed($turn), $letters);
-        $shift = Affine::shift($placement->x, $placement->y);
-        $placed = array_map(fn (Letter $letter): Letter => $letter->transformed($shift), $turned);
+        $flip = Affine::scale($placement->flip->x(), $placement->flip->y());
+        $lie = Affine::turn($placement->turn)->then(Affine::shift($placement->x, $placement->y));
+        $upright = array_map(fn (Letter $letter): Letter => $letter->transformed($flip), $letters);
+        $placed = array_map(fn (Letter $letter): Letter => $letter->transformed($lie), $upright);
 
-        return new self($box->width(), $box->height(), $turn->then($shift), $placed, Letter::together($placed), turned: $turned);
+        return new self($box->width(), $box->height(), $flip->then($lie), $placed, Letter::together($placed), upright: $upright, lie: $lie);
     }
 
     public static function picture(Placement $placement, float $aspect): self
@@ -75,19 +77,8 @@ final readonly class Placing
             : $this->path->bounds();
     }
 
-    /** The translation from the origin to the piece's centre on the sheet. */
-    public function shift(): Affine
-    {
-        return Affine::shift($this->toSheet->e, $this->toSheet->f);
-    }
-
     private static function lie(Placement $placement): Affine
     {
-        return self::turn($placement)->then(Affine::shift($placement->x, $placement->y));
-    }
-
-    private static function turn(Placement $placement): Affine
-    {
-        return Affine::scale($placement->flip->x(), $placement->flip->y())->then(Affine::turn($placement->turn));
+        return Affine::scale($placement->flip->x(), $placement->flip->y())->then(Affine::turn($placement->turn))->then(Affine::shift($placement->x, $placement->y));
     }
 }

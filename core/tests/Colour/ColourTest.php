@@ -13,7 +13,9 @@ it('agrees with the published CIEDE2000 pairs', function (float $l1, float $a1, 
     $one = new Lab($l1, $a1, $b1);
     $other = new Lab($l2, $a2, $b2);
     expect($one->difference($other))->toEqualWithDelta($difference, 0.00005)
-        ->and($other->difference($one))->toEqualWithDelta($difference, 0.00005);
+        ->and($other->difference($one))->toEqualWithDelta($difference, 0.00005)
+        ->and($one->isWithin($difference + 0.001, $other))->toBeTrue()
+        ->and($one->isWithin($difference - 0.001, $other))->toBeFalse();
 })->with([
     [50, 2.6772, -79.7751, 50, 0, -82.7485, 2.0425],
     [50, 3.1571, -77.2803, 50, 0, -82.7485, 2.8615],
@@ -48,6 +50,14 @@ it('agrees with the published CIEDE2000 pairs', function (float $l1, float $a1, 
     [6.7747, -0.2908, -2.4247, 5.8714, -0.0985, -2.2286, 0.6377],
     [2.0776, 0.0795, -1.1350, 0.9033, -0.0636, -0.5514, 0.9082],
 ]);
+
+it('tells colours that lie as far apart in lightness as a difference allows', function (float $l): void {
+    [$one, $other] = [new Lab($l, 4, 9), new Lab($l + ($l < 50 ? -4.9 : 4.9), 4, 9)];
+    // By the published weight of lightness, SL = 1 + 0.015 (L − 50)² / √(20 + (L − 50)²), about 1.7 here.
+    $mean = ($one->l + $other->l) / 2;
+    $off = 4.9 / (1 + 0.015 * ($mean - 50) ** 2 / sqrt(20 + ($mean - 50) ** 2));
+    expect($off)->toBeLessThan(3.0)->and($one->isWithin(3.0, $other))->toBeTrue()->and($one->isWithin($off - 0.01, $other))->toBeFalse();
+})->with([5.0, 95.0]);
 
 // The npm package culori 4.0.2 as the second opinion: CIEDE2000 and the WCAG contrast of 120 pairs of sRGB colours, kept as a fixture.
 it('agrees with a colour library on sRGB colours', function (): void {

@@ -93,5 +93,6 @@ it('mixes inks by the areas that are left of them', function (): void {
     expect(array_values((array) unpack('C4', Dotted::averaged([Dotted::inOwnColours(Image::raw("\xff\x00\x00\x00", 2, 2, 1))], 2, 1, 1, $own)->toBytes())))->toEqualWithDelta([10, 20, 30, 64], 1)
         ->and(Dotted::averaged([], 2, 1, 1, $nothing)->alpha()->mean())->toBe(0.0);
     $printed = Dotted::printed([$below, $above], Image::empty(2, 2))->toBytes();
-    expect($printed)->toBe("\xc8\0\0\xff\xc8\0\0\xff\0\0\x64\xff\0\0\x64\xff");
+    expect($printed)->toBe("\xc8\0\0\xff\xc8\0\0\xff\0\0\x64\xff\0\0\x64\xff")
+        ->and(Dotted::printed([], Image::empty(2, 1))->toBytes())->toBe("\0\0\0\0\0\0\0\0");
 });

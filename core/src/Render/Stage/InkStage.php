@@ -54,8 +54,8 @@ final readonly class InkStage implements Stage
     {
         $inking = $this->placer->inking($layer);
         $placing = $this->placer->place($layer);
-        if ($placing !== null && $placing->letters !== [] && $placing->turned !== []) {
-            $outlines = new InkOutlines($placing->turned, $inking, $this->pictures, $window->ppi, $placing->shift());
+        if ($placing !== null && $placing->letters !== [] && $placing->upright !== []) {
+            $outlines = new InkOutlines($placing->upright, $inking, $this->pictures, $window->ppi, $placing->lie);
 
             return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window, $outlines))->paint(), $window);
         }
@@ -72,7 +72,7 @@ final readonly class InkStage implements Stage
         if ($outline === null) {
             return $piece;
         }
-        $outlines = new InkOutlines([Letter::figure($outline->home)], $inking, $this->pictures, $window->ppi, $outline->shift);
+        $outlines = new InkOutlines([Letter::figure($outline->home)], $inking, $this->pictures, $window->ppi, $outline->lie);
 
         return new Piece((new InkPainter($this->patterns, [Letter::figure($outline->onSheet())], $inking, $window, $outlines, $own))->paint(), $window);
     }

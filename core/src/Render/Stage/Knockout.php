@@ -39,7 +39,7 @@ final readonly class Knockout implements Stage
         }
         $role = $layer->role;
         $ring = new Ring($role->gap, null, $role->join, self::LIMIT, $role->whole, InkOutlines::CRUMB);
-        $outlines = new InkOutlines([Letter::figure($path->home)], Inking::plain(null)->ringed($ring), $this->pictures, $window->ppi, $path->shift);
+        $outlines = new InkOutlines([Letter::figure($path->home)], Inking::plain(null)->ringed($ring), $this->pictures, $window->ppi, $path->lie);
         $own = $window->within($path->onSheet()->bounds()->grown($role->gap * ($role->join === Join::Mitre ? self::LIMIT : 1.0) + self::EDGE));
         if ($own === null) {
             return null;

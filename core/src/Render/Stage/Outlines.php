@@ -40,8 +40,8 @@ final readonly class Outlines
             && array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks) === [];
         $placing = $this->placer->place($layer);
 
-        return $whole && $placing !== null && $placing->turned !== []
-            ? new PlacedPath((new InkOutlines($placing->turned, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI))->shape(), $placing->shift())
+        return $whole && $placing !== null && $placing->upright !== []
+            ? new PlacedPath((new InkOutlines($placing->upright, $this->placer->inking($layer), $this->pictures, Silhouettes::PPI))->shape(), $placing->lie)
             : $this->traced($filled->withOpacity(1), $scene);
     }
 
@@ -58,9 +58,9 @@ final readonly class Outlines
             return $path === null ? null : new PlacedPath($path, Affine::identity());
         }
         $upright = $this->trace($layer->withPlacement(new Placement(0, 0, $placement->width, $placement->height, 0, Flip::None)), $scene);
-        $turned = $upright?->transformed(Affine::scale($placement->flip->x(), $placement->flip->y())->then(Affine::turn($placement->turn)));
+        $home = $upright?->transformed(Affine::scale($placement->flip->x(), $placement->flip->y()));
 
-        return $turned === null ? null : new PlacedPath($turned, Affine::shift($placement->x, $placement->y));
+        return $home === null ? null : new PlacedPath($home, Affine::turn($placement->turn)->then(Affine::shift($placement->x, $placement->y)));
     }
 
     private function trace(Layer $layer, Scene $scene): ?Path

@@ -7,16 +7,16 @@ namespace TallCrow\Render\Stage;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 
-/** A piece's outline apart from its place, so that what is computed from it can be cached when the piece moves. */
+/** A piece's outline apart from its place, so that what is computed from it stays cached when the piece is moved or turned. */
 final readonly class PlacedPath
 {
     /**
-     * @param  Path  $home  in inches, before the shift
-     * @param  Affine  $shift  to its place on the sheet
+     * @param  Path  $home  in inches, upright
+     * @param  Affine  $lie  its turn and its translation to the sheet
      */
     public function __construct(
         public Path $home,
-        public Affine $shift,
+        public Affine $lie,
     ) {}
 
     public function isEmpty(): bool
@@ -27,6 +27,6 @@ final readonly class PlacedPath
     /** In inches on the sheet. */
     public function onSheet(): Path
     {
-        return $this->home->transformed($this->shift);
+        return $this->home->transformed($this->lie);
     }
 }
