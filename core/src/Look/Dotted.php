@@ -68,7 +68,7 @@ final readonly class Dotted
         $hiding = null;
         foreach (array_reverse($inks) as $ink) {
             $mask = $ink->mask->settled();
-            $seen = $hiding === null ? $mask : $mask->both($hiding->inverted());
+            $seen = $hiding === null ? $mask : $mask->isMore($hiding);
             $hiding = $hiding === null ? $mask : $hiding->either($mask)->settled();
             $area = $seen->shrunk($block)->settled();
             $sum = $sum->plus($area);

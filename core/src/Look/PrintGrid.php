@@ -16,14 +16,12 @@ final readonly class PrintGrid
     /**
      * @param  array{int, int}  $at
      * @param  \Closure(Image): Image  $fine
-     * @param  \Closure(Image): Image  $smooth
      * @param  ?\Closure(string, \Closure(): Image): Image  $keeper
      */
     private function __construct(
         public float $ppi,
         public array $at,
         private \Closure $fine,
-        private \Closure $smooth,
         private ?\Closure $keeper,
     ) {}
 
@@ -35,9 +33,7 @@ final readonly class PrintGrid
      */
     public static function ofInk(float $ppi, array $at, ?\Closure $keeper = null): self
     {
-        $same = fn (Image $band): Image => $band;
-
-        return new self($ppi, $at, $same, $same, $keeper);
+        return new self($ppi, $at, fn (Image $band): Image => $band, $keeper);
     }
 
     /**
@@ -49,30 +45,19 @@ final readonly class PrintGrid
      */
     public static function under(float $ppi, array $at, int $finer, array $cut, ?\Closure $keeper): self
     {
-        return new self(
-            $ppi, $at,
-            fn (Image $band): Image => $band->settled()->zoomed($finer)->crop(...$cut)->settled(),
-            fn (Image $band): Image => $band->settled()->enlarged($finer)->crop(...$cut),
-            $keeper,
-        );
+        return new self($ppi, $at, fn (Image $band): Image => $band->settled()->zoomed($finer)->crop(...$cut)->settled(), $keeper);
     }
 
     /** A grid so many times finer, for oversampling. */
     public function finer(int $by): self
     {
-        return new self($this->ppi * $by, [$this->at[0] * $by, $this->at[1] * $by], $this->fine, $this->smooth, $this->keeper);
+        return new self($this->ppi * $by, [$this->at[0] * $by, $this->at[1] * $by], $this->fine, $this->keeper);
     }
 
     /** Enlarges ink, or one of its bands, to this grid. */
     public function fine(Image $band): Image
     {
         return ($this->fine)($band);
-    }
-
-    /** Enlarges one band bilinearly, so that an edge found in it by a threshold lies within a print pixel of where it is in print. */
-    public function smooth(Image $band): Image
-    {
-        return ($this->smooth)($band);
     }
 
     /**

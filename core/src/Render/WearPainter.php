@@ -220,7 +220,7 @@ final class WearPainter
         $sums = array_fill(0, 256, 0.0);
         $frame = $ink->frame->finer($finer);
         $alpha = $finer > 1 ? $ink->image->zoomed($finer)->settled() : $ink->image;
-        $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $alpha->area())));
+        $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $ink->image->area() * $finer ** 2)));
         for ($look = 0; $look < $looks; $look++) {
             $key = sprintf('look %s %.3f %d', $this->name($wear), $frame->ppi, $look);
             $glimpsed = fn (): Image => $this->glimpsed($wear, $frame->ppi, $look);

@@ -2,11 +2,16 @@
 
 declare(strict_types=1);
 
+use TallCrow\Cli\Materials;
 use TallCrow\Colour\Srgb;
 use TallCrow\Look\Dotted;
 use TallCrow\Raster\Composition;
 use TallCrow\Raster\Image;
+use TallCrow\Render\Frame;
+use TallCrow\Render\NoPictures;
+use TallCrow\Render\Renderer;
 use TallCrow\Tests\Fixtures;
+use TallCrow\Tests\WatchedStore;
 
 // Dots are those of the print: a proof is the print averaged over blocks of its pixels, by the library's own shrinking.
 
@@ -71,6 +76,14 @@ it('keeps the edges of ringed words', function (array $effect, float $most): voi
     'a stamp' => [['kind' => 'stamped', 'amount' => 0.2, 'size' => 0.06], 0.01],
     'rough edges' => [['kind' => 'roughened', 'by' => 0.026, 'size' => 0.2], 0.01],
 ]);
+
+it('keeps the picture shrunk to the print\'s resolution, so that the next proof of its dots does not shrink it again', function (): void {
+    $store = new WatchedStore(new NoPictures(Materials::kept()));
+    $artwork = Fixtures::artwork([['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.53, 'y' => 2.01, 'width' => 2.2, 'height' => null], 'effects' => [['kind' => 'halftone', 'lpi' => 32]]]]);
+    (new Renderer(Fixtures::shelf(), $store))->picture($artwork, Frame::sheet($artwork->sheet, 60))->settled();
+    // At 300 ppi for the dots, and at 60 for their colours.
+    expect(array_count_values($store->asked)['shrunk'] ?? 0)->toBe(2);
+});
 
 it('puts what comes before the dots under them, and a layer\'s opacity', function (): void {
     $effects = [['kind' => 'hue', 'by' => 120, 'vivid' => 1.2], ['kind' => 'halftone', 'lpi' => 30]];

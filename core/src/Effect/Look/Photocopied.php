@@ -81,6 +81,6 @@ final readonly class Photocopied implements DrawsDots, StandsOut, SuitsTones
             array_map(fn (int $level): int => (int) min(256, max(0, ceil($least - $this->grain * 0.7 * ($level - 127.5)))), range(0, 255)),
         )->isMore($toned);
 
-        return [Dotted::flat(($this->light ? $dark->inverted() : $dark)->both($grid->smooth($ink->alpha())->isMore(127.0)), $this->colour)];
+        return [Dotted::flat(($this->light ? $dark->inverted() : $dark)->both($grid->fine($ink->alpha()->isMore(127.0))), $this->colour)];
     }
 }
