@@ -103,3 +103,11 @@ it('gives every helper of the tests a name of its own', function (): void {
     }
     expect(count($named))->toBeGreaterThan(100);
 });
+
+it('tests the core without the packages of the interface', function (): void {
+    $files = array_keys(names_used(__DIR__));
+    expect(count($files))->toBeGreaterThan(150);
+    foreach ($files as $file) {
+        expect(preg_match('/[\'"](?:node|npm|npx)[\'"]/', str_replace('(?:node|npm|npx)', '', (string) file_get_contents($file))))->toBe(0, "$file runs what only npm installs");
+    }
+});
