@@ -42,7 +42,7 @@ final readonly class Dotted
         }
         // One bit for each ink of a pixel; the highest is the ink that shows.
         $bits = array_map(fn (self $ink, int $i): Image => $ink->mask->bit($i), $inks, array_keys($inks));
-        $shown = array_map(fn (int $value): ?Srgb => $value === 0 ? null : ($inks[(int) log($value, 2)] ?? null)?->colour, range(0, 255));
+        $shown = array_map(fn (int $value): ?Srgb => $value === 0 ? null : ($inks[strlen(decbin($value)) - 1] ?? null)?->colour, range(0, 255));
 
         return Lookup::split(array_reduce(array_slice($bits, 1), fn (Image $all, Image $bit): Image => $all->either($bit), $bits[0]), [
             array_map(fn (?Srgb $colour): int => $colour->red ?? 0, $shown),

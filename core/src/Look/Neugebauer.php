@@ -46,8 +46,8 @@ final readonly class Neugebauer
                         if ($i === $j || $by <= 0) {
                             continue;
                         }
-                        [$from, $to] = [$this->light[$i], $this->light[$j]];
-                        $off = self::apart($r + $by * ($to[0] - $from[0]), $g + $by * ($to[1] - $from[1]), $b + $by * ($to[2] - $from[2]), $wanted);
+                        [$less, $more] = [$this->light[$i], $this->light[$j]];
+                        $off = self::apart($r + $by * ($more[0] - $less[0]), $g + $by * ($more[1] - $less[1]), $b + $by * ($more[2] - $less[2]), $wanted);
                         if ($off < $best - 1e-9) {
                             $shares[$i] -= $by;
                             $shares[$j] += $by;
