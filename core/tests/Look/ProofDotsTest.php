@@ -74,6 +74,7 @@ it('keeps the edges of ringed words', function (array $effect, float $most): voi
     'a photocopy' => [['kind' => 'photocopied'], 0.0005],
     'few colours' => [['kind' => 'posterised', 'count' => 4], 0.02],
     'a stamp' => [['kind' => 'stamped', 'amount' => 0.2, 'size' => 0.06], 0.01],
+    'a swapped colour' => [['kind' => 'swap-colour', 'from' => '#e9c46a', 'to' => '#3f7f95', 'tolerance' => 10], 0.01],
     'rough edges' => [['kind' => 'roughened', 'by' => 0.026, 'size' => 0.2], 0.01],
 ]);
 

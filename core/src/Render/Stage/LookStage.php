@@ -81,7 +81,7 @@ final readonly class LookStage implements Stage
         return max(1, (int) ceil($ppi / $window->ppi - 0.01));
     }
 
-    /** By the whole piece, not by the window, so that a part of a proof is drawn as the whole is. */
+    /** Whether a proof is computed from more pixels. This depends on the whole piece, not on the window, so that a part of a proof is drawn as the whole is. */
     private function isClose(Layer $layer, Frame $window): bool
     {
         $reach = $window->ppi < self::CLOSE ? null : $this->placer->reach($layer);
