@@ -55,10 +55,7 @@ final class Haze implements MendsOnSheet
     public function onSheet(Finding $finding, SheetSubject $subject): Finding
     {
         [$partial, $haze] = $this->of($subject->picture->picture);
-        $share = self::share($haze, $subject->picture->picture);
-        if ($subject->picture->ppi < self::PRINT) {
-            $share = $this->ofPrint($share, $partial, $haze, $subject);
-        }
+        $share = $subject->picture->ppi < self::PRINT ? $this->ofPrint($partial, $haze, $subject) : self::share($haze, $subject->picture->picture);
         $fading = array_values(array_filter($subject->artwork->everyLayer(), fn (Layer $layer): bool => $layer->on && $layer->role->prints() && $layer->fades()));
         $finding = self::finding($subject->picture, $share, $haze, $fading === [] ? '' : ' It comes of '.implode(', ', array_map(self::cause(...), array_slice($fading, 0, 3))).'.');
 
@@ -113,7 +110,7 @@ final class Haze implements MendsOnSheet
      * The share in the print: in the parts of the sheet with the most half-transparent ink, the print's own pixels say how much of what the coarse
      * picture shows is there.
      */
-    private function ofPrint(float $share, Image $partial, Image $haze, SheetSubject $subject): float
+    private function ofPrint(Image $partial, Image $haze, SheetSubject $subject): float
     {
         $alpha = $subject->picture->picture->alpha();
         if ($partial->mean() <= 0.0) {
@@ -130,10 +127,12 @@ final class Haze implements MendsOnSheet
             $inPrint += $part->figure($subject->picture->picture, 'haze '.sha1_file(__FILE__), fn (): float => self::solid(self::partial($part->picture()))->area()) / ($part->frame->ppi / $coarse) ** 2;
             $printed += $partial->crop($left, $top, $width, $height)->area();
         }
-        $ink = max(1.0, $alpha->isMore(self::CLEAR)->area());
+        // Of the pixels along edges, which are partly covered, the print counts fewer as ink, since they are smaller.
+        $edges = ($partial->area() - $haze->area()) / 2 * max(0.0, 1 - $coarse / $subject->artwork->sheet->ppi->value);
+        $ink = max(1.0, $alpha->isMore(self::CLEAR)->area() - $edges);
 
         return match (true) {
-            $shown > 0 => min(1.0, $share * $inPrint / $shown),
+            $shown > 0 => min(1.0, $haze->area() / $ink * $inPrint / $shown),
             $printed > 0 => min(1.0, $inPrint / $printed * $partial->area() / $ink),
             default => 0.0,
         };

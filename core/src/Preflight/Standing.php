@@ -76,20 +76,14 @@ final readonly class Standing
             return false;
         }
         // Enough contrast for any pair: no such pair looks the same.
-        [$inkLight, $clothLight] = [self::light($inkLab), self::light($clothLab)];
-        if (max($inkLight, $clothLight) >= self::CONTRAST_DARK * min($inkLight, $clothLight)) {
+        $ratio = Contrast::ratio($ink, $cloth);
+        if ($ratio >= self::CONTRAST_DARK) {
             return false;
         }
         $difference = $inkLab->difference($clothLab);
         [$enough, $contrast] = max($ink->luminance(), $cloth->luminance()) < self::DARK ? [self::DIFFERENCE_DARK, self::CONTRAST_DARK] : [self::DIFFERENCE, self::CONTRAST];
 
-        return $difference < self::SAME || ($difference < $enough && Contrast::ratio($ink, $cloth) < $contrast);
-    }
-
-    /** Relative luminance + 0.05, as in WCAG's contrast ratio; computed from L*. */
-    private static function light(Lab $lab): float
-    {
-        return ($lab->l > 8.0 ? (($lab->l + 16) / 116) ** 3 : $lab->l * 27 / 24389) + 0.05;
+        return $difference < self::SAME || ($difference < $enough && $ratio < $contrast);
     }
 
     /** This result, replaced by another one within a mask. */

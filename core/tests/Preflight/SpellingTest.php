@@ -55,3 +55,12 @@ it('goes by the language that knows most of the words', function (): void {
 it('asks nothing about numbers, letters alone and other scripts', function (): void {
     expect(spelling_of('1931 K9', 'A & B'))->toBe([]);
 });
+
+it('counts the words that are known', function (string $text, string $figure): void {
+    expect(spelling_of($text)[0]->figure)->toBe($figure);
+})->with([['moth', '1 word'], ['moth night', '2 words'], ['moth moth', '1 word']]);
+
+it('stays with the first language that knows most of the words', function (): void {
+    // Three of five are English as well as French.
+    expect(array_map(fn (Finding $finding): string => $finding->key, spelling_of('table nation machine', 'chouettes oiseaux')))->toBe(['spelling:chouettes', 'spelling:oiseaux']);
+});

@@ -18,6 +18,22 @@ function subject_of(Artwork $artwork, float $ppi = 100): SheetSubject
     return new SheetSubject($artwork, Fixtures::renderer(), Fixtures::shelf(), $artwork->sheet->area(), picture_of(Fixtures::render($artwork, $ppi), $ppi, $artwork));
 }
 
+/**
+ * What one gauge finds on a sheet whose files lie in a folder, by key.
+ *
+ * @param  list<array<string, mixed>>  $layers
+ * @return array<string, Finding>
+ */
+function gauged_from(string $folder, ChecksSheet $check, array $layers, float $ppi = 100): array
+{
+    $artwork = Fixtures::artwork($layers);
+    $shelf = Fixtures::shelf($folder);
+    $subject = new SheetSubject($artwork, Fixtures::renderer($shelf), $shelf, $artwork->sheet->area(), picture_of(Fixtures::render($artwork, $ppi, $folder), $ppi, $artwork));
+    $found = $check->sheet($subject);
+
+    return array_combine(array_map(fn (Finding $finding): string => $finding->key, $found), $found);
+}
+
 function picture_of(Image $picture, float $ppi, ?Artwork $artwork = null): PictureSubject
 {
     return new PictureSubject($picture, $ppi, $artwork?->brief->garments ?? [], HouseRule::Strict300, PrintArea::pixels('sheet', $picture->width(), $picture->height(), Ppi::of($ppi)));
