@@ -16,10 +16,10 @@ final class MethodFits implements ChecksSheet
     /** Cloth of less relative luminance is too dark for dye without white. */
     private const LIGHT = 0.45;
 
-    /** Ppi at which solid areas are measured, and width of a gap, in inches, that lets the cloth breathe. */
+    /** Ppi at which solid areas are measured, and width, in inches, below which ink bends with the cloth (our choice). */
     private const PPI = 15.0;
 
-    private const OPEN = 0.2;
+    private const NARROW = 0.2;
 
     public function sheet(SheetSubject $subject): array
     {
@@ -55,8 +55,7 @@ final class MethodFits implements ChecksSheet
         $by = max(1, (int) round($subject->picture->ppi / self::PPI));
         $ppi = $subject->picture->ppi / $by;
         $ink = $subject->picture->picture->alpha()->shrunk($by)->isMore(235.0)->settled();
-        // Narrow areas are flexible anyway.
-        $side = 2 * (int) ceil(self::OPEN * $ppi / 2) + 1;
+        $side = 2 * (int) ceil(self::NARROW * $ppi / 2) + 1;
         $open = Morphology::opened($ink, $side)->settled();
         [$regions] = Morphology::regions($open);
         $numbers = $regions->asNumbers()->settled();

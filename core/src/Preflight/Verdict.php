@@ -10,13 +10,7 @@ enum Verdict: string
     case Warn = 'warn';
     case Fail = 'fail';
 
-    /** For measures where more is better: below $warn a print house may object, below $fail it does. */
-    public static function atLeast(float $measured, float $fail, float $warn): self
-    {
-        return $measured < $fail ? self::Fail : ($measured < $warn ? self::Warn : self::Pass);
-    }
-
-    /** For measures where less is better. */
+    /** For measures where less is better: above $warn a print house may object, above $fail it does. */
     public static function atMost(float $measured, float $warn, float $fail): self
     {
         return $measured > $fail ? self::Fail : ($measured > $warn ? self::Warn : self::Pass);

@@ -26,9 +26,4 @@ final readonly class Weight
     {
         return self::NAMES[100 * max(1, min(9, (int) round($this->value / 100)))];
     }
-
-    public function varies(): bool
-    {
-        return $this->lightest < $this->heaviest;
-    }
 }
