@@ -139,7 +139,11 @@ it('moves all of a design that hangs aside, by the middle of all of it', functio
 });
 
 it('takes a design for centred whose wear and shadow alone hang aside, by all of its pieces', function (float $off, bool $isTold): void {
-    $plates = [ink_slab('a', 0.4 + $off, 0.5, 1.4, 1.5), ink_slab('b', 1.6, 2, 2.6 + $off, 3, more: ['effects' => [1 => ['kind' => 'shadow', 'distance' => 0.3, 'angle' => 0]]])];
+    $plates = [
+        ink_slab('a', 0.4 + $off, 0.5, 1.4, 1.5), ink_slab('b', 1.6, 2, 2.6 + $off, 3, more: ['effects' => [1 => ['kind' => 'shadow', 'distance' => 0.3, 'angle' => 0]]]),
+        // What is not printed hangs aside as it likes.
+        ink_slab('off', 0, 3.2, 0.4, 3.6, more: ['on' => false]), ink_slab('out', 0, 3.2, 0.4, 3.6, more: ['role' => ['kind' => 'knockout', 'gap' => 0]]),
+    ];
     expect(told_on_sheet(new Centred, Fixtures::artwork($plates))->mends !== [])->toBe($isTold);
 })->with([[0.0, false], [0.08, true]]);
 
@@ -170,4 +174,7 @@ it('goes on to the next words where some cannot be measured', function (): void 
     $bent = ['id' => 'g', 'source' => ['kind' => 'group', 'layers' => [$words('in', 1)]], 'effects' => [['kind' => 'arch', 'bend' => 0.3]]];
     $found = gauged(new WornWords, Fixtures::artwork([$bent, $words('w', 3), ink_slab('bar', 0.4, 2.6, 1, 3.4, more: ['role' => ['kind' => 'knockout', 'gap' => 0]])]));
     expect(array_keys($found))->toBe(['word:w:0']);
+
+    $off = gauged(new WornWords, Fixtures::artwork([['on' => false] + $words('off', 1), $words('w', 3), ink_slab('bar', 0.4, 2.6, 1, 3.4, more: ['role' => ['kind' => 'knockout', 'gap' => 0]])]));
+    expect(array_keys($off))->toBe(['word:w:0'])->and($off['word:w:0']->says)->toContain(sprintf('of MOTH %s %% is gone', explode(' ', $off['word:w:0']->figure)[0]));
 });
