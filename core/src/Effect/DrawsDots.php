@@ -16,4 +16,7 @@ interface DrawsDots extends Looks
      * @return list<Dotted> the inks from bottom to top
      */
     public function dots(Image $ink, PrintGrid $grid): array;
+
+    /** Ppi at which the dots of a large piece are drawn in a proof so coarse that none is seen by itself. */
+    public function glancedPpi(): float;
 }

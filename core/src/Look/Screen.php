@@ -19,11 +19,22 @@ final readonly class Screen
 
     private const LEVELS = 4096;
 
+    /** Pixels along a cell, and least ppi, from which on dots that are averaged down are off by a tenth of the strength in about one pixel of a hundred (measured at 30 ppi). */
+    private const CELL = 5.0;
+
+    private const LEAST = 180.0;
+
     public function __construct(
         private float $lpi,
         private float $angle,
         private Dots $dots,
     ) {}
+
+    /** Ppi at which a screen is drawn that is averaged down until no dot is seen. */
+    public static function glancedPpi(float $lpi): float
+    {
+        return max(self::LEAST, self::CELL * $lpi);
+    }
 
     /**
      * Thresholds a strength by the screen: solid ink, with antialiased edges of one pixel.

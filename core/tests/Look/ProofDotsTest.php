@@ -110,3 +110,12 @@ it('mixes inks by the areas that are left of them', function (): void {
     expect($printed)->toBe("\xc8\0\0\xff\xc8\0\0\xff\0\0\x64\xff\0\0\x64\xff")
         ->and(Dotted::printed([], Image::empty(2, 1))->toBytes())->toBe("\0\0\0\0\0\0\0\0");
 });
+
+it('draws the dots of a large piece in a proof that is only glanced at from fewer pixels, with the mean of the print', function (string $kind, float $lpi): void {
+    $more = $kind === 'halftone' ? [] : ['inks' => ['#1f1d1a', '#c8452c', '#f3ead7']];
+    $sheet = Fixtures::artwork([['effects' => [['kind' => 'gradient', 'colours' => ['#1f1d1a', '#f3ead7']], ['kind' => $kind, 'lpi' => $lpi] + $more], 'opacity' => 0.6, 'placement' => ['x' => 4, 'y' => 4, 'width' => 7, 'height' => null]] + Fixtures::shape('s', 'ellipse', 2.6)], ['sheet' => ['width' => 2400, 'height' => 2400, 'ppi' => 300]]);
+    $print = Composition::premultiplied(Fixtures::render($sheet, 300))->linear(1.0)->shrunk(10)->settled();
+    $off = Composition::premultiplied(Fixtures::render($sheet, 30))->linear(1.0)->minus($print)->settled();
+    $share = $off->isMore(24.0)->either($off->linear(-1.0)->isMore(24.0))->mean() / 255;
+    expect($share)->toBeLessThan(0.015)->and(abs($off->mean()))->toBeLessThan(1.0);
+})->with(['halftone', 'halftone-inks'])->with([20.0, 35.0, 62.0]);

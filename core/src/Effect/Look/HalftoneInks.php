@@ -12,6 +12,7 @@ use TallCrow\Effect\StandsOut;
 use TallCrow\Effect\Values;
 use TallCrow\Look\Dots;
 use TallCrow\Look\PrintGrid;
+use TallCrow\Look\Screen;
 use TallCrow\Look\Separation;
 use TallCrow\Raster\Image;
 
@@ -57,5 +58,10 @@ final readonly class HalftoneInks implements DrawsDots, LeavesNoFade, StandsOut
     public function dots(Image $ink, PrintGrid $grid): array
     {
         return Separation::dots($ink, $this->inks, $this->lpi, $this->angle, $this->dots, $grid);
+    }
+
+    public function glancedPpi(): float
+    {
+        return Screen::glancedPpi($this->lpi);
     }
 }

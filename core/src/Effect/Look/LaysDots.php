@@ -21,4 +21,9 @@ trait LaysDots
     {
         return self::PRINT;
     }
+
+    public function glancedPpi(): float
+    {
+        return self::PRINT;
+    }
 }

@@ -34,6 +34,9 @@ final readonly class LookStage implements Stage
     /** Proofs from this ppi on show single pixels of the print's edges and dots. */
     private const CLOSE = 45.0;
 
+    /** Least ppi of the ink that dots are drawn from. */
+    private const INK = 90.0;
+
     /** Pixels of a whole piece in print up to which there is time for such a proof to be computed from more pixels. */
     private const FEW = 4_000_000;
 
@@ -84,7 +87,12 @@ final readonly class LookStage implements Stage
     /** Whether a proof is computed from more pixels. This depends on the whole piece, not on the window, so that a part of a proof is drawn as the whole is. */
     private function isClose(Layer $layer, Frame $window): bool
     {
-        $reach = $window->ppi < self::CLOSE ? null : $this->placer->reach($layer);
+        return $window->ppi >= self::CLOSE && $this->isSmall($layer);
+    }
+
+    private function isSmall(Layer $layer): bool
+    {
+        $reach = $this->placer->reach($layer);
 
         return $reach !== null && $reach->width() * $reach->height() * Looks::PRINT ** 2 <= self::FEW;
     }
@@ -104,7 +112,7 @@ final readonly class LookStage implements Stage
         };
         $least = max([1.0, ...array_map(fn (Looks $look): float => $look->ppi(), $looks)]);
 
-        return max(1, min($most, (int) floor($ppi / $least + 0.01)));
+        return max(1, min($most, (int) floor($ppi / max(self::INK, $least) + 0.01)));
     }
 
     /** @param  non-empty-list<Looks>  $looks */
@@ -160,7 +168,7 @@ final readonly class LookStage implements Stage
      */
     private function dotted(Layer $layer, Frame $window, array $looks, DrawsDots $last, Scene $scene): ?Piece
     {
-        $finer = self::finer($window, $last->ppi());
+        $finer = self::finer($window, $window->ppi < self::CLOSE && ! $this->isSmall($layer) ? min($last->ppi(), $last->glancedPpi()) : $last->ppi());
         $wide = self::wide($window, [...$looks, $last]);
         $dots = $wide->finer($finer);
         $step = $this->isClose($layer, $window) ? 1 : self::coarser($finer, $dots->ppi, $looks);
