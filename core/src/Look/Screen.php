@@ -31,9 +31,9 @@ final readonly class Screen
     ) {}
 
     /** Ppi at which a screen is drawn that is averaged down until no dot is seen. */
-    public static function glancedPpi(float $lpi): float
+    public function glancedPpi(): float
     {
-        return max(self::LEAST, self::CELL * $lpi);
+        return max(self::LEAST, self::CELL * $this->lpi);
     }
 
     /**

@@ -20,7 +20,7 @@ final readonly class Halftone implements DrawsDots, LeavesNoFade
 {
     use LaysDots;
 
-    private function __construct(private float $lpi, private Screen $screen) {}
+    private function __construct(private Screen $screen) {}
 
     public static function kind(): string
     {
@@ -34,7 +34,7 @@ final readonly class Halftone implements DrawsDots, LeavesNoFade
 
     public static function from(Values $values): static
     {
-        return new self($values->number('lpi'), new Screen($values->number('lpi'), $values->number('angle'), Dots::from($values->word('dots'))));
+        return new self(new Screen($values->number('lpi'), $values->number('angle'), Dots::from($values->word('dots'))));
     }
 
     public function reach(): float
@@ -49,6 +49,6 @@ final readonly class Halftone implements DrawsDots, LeavesNoFade
 
     public function glancedPpi(): float
     {
-        return Screen::glancedPpi($this->lpi);
+        return $this->screen->glancedPpi();
     }
 }

@@ -62,6 +62,6 @@ final readonly class HalftoneInks implements DrawsDots, LeavesNoFade, StandsOut
 
     public function glancedPpi(): float
     {
-        return Screen::glancedPpi($this->lpi);
+        return (new Screen($this->lpi, $this->angle, $this->dots))->glancedPpi();
     }
 }
