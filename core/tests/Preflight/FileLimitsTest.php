@@ -96,6 +96,14 @@ it('takes a file for too coarse that misses the rule by more than half a ppi', f
     expect(FileSize::isLow($ppi, 300.0))->toBe($isLow);
 })->with([[300.0, false], [299.5, false], [299.4, true], [299.1, true], [150.0, true]]);
 
+it('says how many ppi a file has and how many its rule asks for', function (float $ppi, Verdict $verdict, string $figure, string $says): void {
+    $finding = (new FileSize)->picture(finished(Image::empty(60, 40, 1), $ppi))[0];
+    expect([$finding->verdict, $finding->figure, $finding->limit])->toBe([$verdict, $figure, '300 ppi'])->and($finding->says)->toMatch($says);
+})->with([
+    [300.0, Verdict::Pass, '60 × 40 px, 300 ppi', '/^The file holds the rule ".+"\.$/'],
+    [150.0, Verdict::Fail, '60 × 40 px, 150 ppi', '/^The file has 150 ppi at its printed size; the rule ".+" asks for 300\.$/'],
+]);
+
 it('tells three scraps and more, and fails from forty on', function (int $count, Verdict $verdict, string $figure): void {
     // Specks of 3 × 3 px at 300 ppi, a hundredth of an inch, 50 px apart, beside a plate.
     $specks = array_map(fn (int $i): array => [30 + 50 * ($i % 10), 30 + 50 * intdiv($i, 10), 3, 3], range(0, $count - 1));

@@ -124,6 +124,7 @@ it('looks for filled letters only where something like their ink lies about them
 })->with([
     'a ring of another colour' => [[['kind' => 'outline', 'width' => 0.08, 'colour' => '#1f1d1a']], false],
     'a ring of their own' => [[['kind' => 'outline', 'width' => 0.08, 'colour' => '#f3ead7']], true],
+    'a ring of their own about hollow letters, which are read by their line' => [[['kind' => 'hollow', 'width' => 0.012, 'colour' => '#f3ead7'], ['kind' => 'outline', 'width' => 0.08, 'colour' => '#f3ead7']], false],
     'grown into' => [[['kind' => 'embolden', 'by' => 0.05]], true],
 ]);
 
