@@ -9,7 +9,7 @@ final class BackgroundOfFile implements ChecksPicture
 {
     private const SEEN = 12.0;
 
-    /** Blocks smaller than this, in inches, are marks, not backgrounds. */
+    /** Blocks up to this size, in inches, are marks, not backgrounds. */
     private const LEAST = 1.0;
 
     public function picture(PictureSubject $subject): array

@@ -152,7 +152,7 @@ it('takes a block of paper for a background from an inch on', function (int $sid
     $page = blocks(400, 400, [[50 + intdiv($side, 4), 50 + intdiv($side, 4), intdiv($side, 2), intdiv($side, 2)]], 30, $white);
     $picture = $page->withBand($page)->withBand($page)->withBand($alpha)->asColours()->settled();
     expect((new BackgroundOfFile)->picture(new PictureSubject($picture, 100, [], HouseRule::Strict300, PrintArea::pixels('file', 400, 400, Ppi::of(100))))[0]->verdict)->toBe($verdict);
-})->with([[90, Verdict::Pass], [120, Verdict::Fail], [250, Verdict::Fail]]);
+})->with([[90, Verdict::Pass], [100, Verdict::Pass], [101, Verdict::Fail], [250, Verdict::Fail]]);
 
 it('keeps three of what a word may have been meant as', function (): void {
     $meant = Dictionary::unknown(['lantren', 'lantern', 'kiet'], 'en_US');
