@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use TallCrow\Asset\FolderShelf;
-use TallCrow\Edit\Operation;
 use TallCrow\Edit\Operations;
 use TallCrow\Preflight\BackgroundLeft;
 use TallCrow\Preflight\Finding;
@@ -15,6 +14,7 @@ use TallCrow\Tests\Fixtures;
 
 require_once __DIR__.'/subjects.php';
 
+/** The folder of the pictures, made once for all tests. */
 function backgrounds_folder(): string
 {
     static $folder = null;
@@ -69,7 +69,7 @@ it('tells what is left of a background, and offers what takes just that', functi
 it('takes away what its mends say', function (string $file, array $effects): void {
     $layers = [standing_in($file, $effects)];
     $found = ($this->found)($file, $effects);
-    $after = Operations::apply(array_map(fn (Operation $operation): Operation => $operation, $found->mends[0]->operations), Fixtures::artwork($layers), Fixtures::renderer(Fixtures::shelf($this->folder))->placer)->artwork;
+    $after = Operations::apply($found->mends[0]->operations, Fixtures::artwork($layers), Fixtures::renderer(Fixtures::shelf($this->folder))->placer)->artwork;
     expect(gauged_from($this->folder, new BackgroundLeft, $after->toArray()['layers'])['background:p']->verdict)->toBe(Verdict::Pass);
 })->with([
     'from the edge' => ['paper.png', []],

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use TallCrow\Edit\Operation;
 use TallCrow\Edit\Operations;
 use TallCrow\Preflight\FlatCuts;
 use TallCrow\Preflight\Mend;
@@ -10,7 +9,9 @@ use TallCrow\Tests\Fixtures;
 
 require_once __DIR__.'/subjects.php';
 
-/** Where a picture ends in a straight line with its file, and what explains that. Limits are our own choice. */
+// Where a picture ends in a straight line with its file, and what explains that. Limits are our own choice.
+
+/** The folder of the pictures, made once for all tests. */
 function cuts_folder(): string
 {
     static $folder = null;
@@ -94,8 +95,7 @@ it('tears an edge off by no more than a sixth of the piece, and three tenths of 
     $found = gauged_from($this->folder, new FlatCuts, [hill(['width' => $size])])['cut:p'];
     $before = Fixtures::artwork([hill(['width' => $size])]);
     $placer = Fixtures::renderer(Fixtures::shelf($this->folder))->placer;
-    $torn = fn (int $mend): array => array_map(fn (Operation $operation): Operation => $operation, $found->mends[$mend]->operations);
-    $after = Operations::apply($torn(0), $before, $placer)->artwork;
+    $after = Operations::apply($found->mends[0]->operations, $before, $placer)->artwork;
     $rows = function ($artwork): array {
         $alpha = Fixtures::render($artwork, 100, $this->folder)->alpha();
 

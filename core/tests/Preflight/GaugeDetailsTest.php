@@ -95,7 +95,7 @@ it('looks for knockouts in groups that are printed as they are, and in no other'
     expect(isset(gauged(new Knockouts, Fixtures::artwork([$group]))['knockout:out']))->toBe($isTold);
 })->with([[[], true], [['on' => false], false], [['effects' => [['kind' => 'arch', 'bend' => 0.3]]], false]]);
 
-it('takes words for mirrored of whose letters four fifths are', function (array $words, ?string $figure): void {
+it('takes words for mirrored however they are flipped, and for standing on their head from 135 degrees on', function (array $words, ?string $figure): void {
     expect((gauged(new ReadingWay, Fixtures::artwork([Fixtures::words('w', 'HENRY', 2, $words)]))['reads:w'] ?? null)?->figure)->toBe($figure);
 })->with([
     [['placement' => ['flip' => 'across']], 'mirrored'],
