@@ -106,11 +106,12 @@ trait Transforms
      *
      * @param  array{float, float}  $about  x and y of the point; 0, 0 is the outer corner of the first pixel
      * @param  bool  $mixed  whether to interpolate between pixels instead of taking the nearest
+     * @param  float  $larger  factor by which it is enlarged besides
      */
-    public function turnedInto(float $degrees, array $about, int $width, int $height, bool $mixed = true): self
+    public function turnedInto(float $degrees, array $about, int $width, int $height, bool $mixed = true, float $larger = 1.0): self
     {
         $interpolate = Vips::run('vips_interpolate_new', $mixed ? 'bilinear' : 'nearest');
-        [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
+        [$cos, $sin] = [$larger * cos(deg2rad($degrees)), $larger * sin(deg2rad($degrees))];
         // The library's coordinates start at the centre of the first pixel; its nearest neighbour truncates instead of rounding.
         $half = $mixed ? 0.5 : 0.0;
         [$x, $y] = [$about[0] - $half, $about[1] - $half];

@@ -43,12 +43,12 @@ final class WearPainter
     private const TURNED = 300.0;
 
     /** For proofs below this ppi, which are only looked at, half of TURNED will do. */
-    private const LOOKED_AT = 75.0;
+    private const LOOKED_AT = 55.0;
 
     /** Sigma, in inches, of the grain by which a soft restoring stroke spares single marks: patches are about four times as large. */
     private const PATCH = 0.012;
 
-    /** Below this many print pixels a window is cut by itself; above, the whole tile is cut and reused. */
+    /** Print pixels up to which a window is cut again each time instead of being cached. */
     private const LITTLE = 4_000_000;
 
     /** Levels of the field below this never chip: they are the middle of a solid area. */
@@ -89,9 +89,7 @@ final class WearPainter
     private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
     {
         if ($wear->asItIs && $wear->isPicture()) {
-            $marks = fn (): Image => WearTile::make(WearTile::sized($this->marks($wear), $wear), $frame->ppi);
-
-            return $this->laid($this->pictures->image(sprintf('marks %s %.4f', $this->name($wear), $frame->ppi), $marks), $wear, $frame, $x, $y);
+            return $this->cut($wear, null, $frame, $x, $y);
         }
         $table = $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
         if ($this->followsEdges($wear)) {
@@ -103,41 +101,57 @@ final class WearPainter
 
             return self::crisp($wear, $taken)->settled()->shrunk($finer)->settled();
         }
-        $finer = max(1, (int) round(Texture::PPI / $frame->ppi));
-        $print = $frame->finer($finer);
-        if (abs($wear->turn) < 0.01 && abs($print->ppi - Texture::PPI) < 1e-6 && ($finer === 1 || $wear->scale > 1 || $print->width * $print->height < self::LITTLE)) {
-            // Cut only the window: a print would not reuse the tile, and an enlarged field is too big as a whole.
-            $rim = Morphology::RIM;
-            $laid = function (Frame $print) use ($wear, $rim, $x, $y): Image {
-                $field = $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
 
-                return $this->laid($field, $wear, $print->grown($rim), $x, $y);
-            };
-            $window = fn (Image $field, Frame $print): Image => self::crisp($wear, Lookup::bytes($field, $table))->crop($rim, $rim, $print->width, $print->height)->shrunk($finer);
-            if ($finer === 1 || $wear->scale <= 1) {
-                return $window($laid($print), $print);
-            }
+        return $this->cut($wear, $table, $frame, $x, $y);
+    }
 
-            // Proofs follow each change, and most changes leave the table as it was; all leave the field.
-            return $this->inCells($wear, $print, $finer, $x, $y, fn (Frame $print, string $cells): Image => $this->pictures->image(
-                "taken $cells ".md5(implode(',', $table)),
-                fn (): Image => $window($this->pictures->image("laid $cells", fn (): Image => $laid($print))->settled(), $print),
-            ));
-        }
+    /**
+     * Removed ink of wear that does not follow edges: cut and turned at print resolution, then averaged down.
+     *
+     * @param  ?list<int>  $table  removed ink by level of the field; null where the levels are the removed ink
+     */
+    private function cut(Wear $wear, ?array $table, Frame $frame, float $x, float $y): Image
+    {
+        $cut = $table === null ? 'as it is' : md5(implode(',', $table));
+        $isTurned = abs($wear->turn) >= 0.01;
         // Turning interpolates between pixels, so a proof turns finer pixels and averages them down.
         $turned = $frame->ppi < self::LOOKED_AT - 0.01 ? self::TURNED / 2 : self::TURNED;
-        $finer = abs($wear->turn) < 0.01 ? 1 : max(1, (int) ceil($turned / $frame->ppi - 0.01));
+        $finer = max(1, $isTurned ? (int) ceil($turned / $frame->ppi - 0.01) : (int) round(Texture::PPI / $frame->ppi));
         $fine = $frame->finer($finer);
-        $cut = md5(implode(',', $table));
-        $laid = function (Frame $fine) use ($wear, $table, $cut, $x, $y): Image {
-            $tile = fn (): Image => WearTile::make(self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $fine->ppi);
+        if ($isTurned || abs($fine->ppi - Texture::PPI) < 1e-6) {
+            $by = $isTurned ? (int) (Texture::PPI / $turned) : 1;
+            $window = fn (Frame $fine, string $cells): Image => self::shown($wear, $fine, $x, $y, fn (int $left, int $top, int $width, int $height): Image => $this->window($wear, [$left, $top, $width, $height], $by, $table, $cells), larger: $isTurned ? $fine->ppi / $turned : 1.0)->settled()->shrunk($finer);
 
-            return $this->laid($this->pictures->image(sprintf('tile %s %.4f', $this->name($wear), $fine->ppi).$cut, $tile), $wear, $fine, $x, $y);
-        };
+            // A print would not reuse it, and a small window is cut sooner than read.
+            return $finer === 1 || ($wear->scale <= 1 && ! $isTurned && $fine->width * $fine->height < self::LITTLE)
+                ? $window($fine, '')
+                : $this->inCells($wear, $fine, $finer, $x, $y, fn (Frame $fine, string $cells): Image => $this->pictures->image("taken $cells $cut", fn (): Image => $window($fine, $cells)));
+        }
+        // No whole number of print pixels makes one of this frame's: the tile as a whole is averaged down.
+        $tile = fn (): Image => WearTile::make($table === null ? $this->sized($wear) : self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $frame->ppi);
 
-        return $finer === 1
-            ? $laid($fine)
-            : $this->inCells($wear, $fine, $finer, $x, $y, fn (Frame $fine, string $cells): Image => $this->pictures->image("turned $cells $cut", fn (): Image => $laid($fine)->shrunk($finer)));
+        return $this->laid($this->pictures->image(sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).$cut, $tile), $wear, $frame, $x, $y);
+    }
+
+    /**
+     * Removed ink in a window of the texture: cut at print resolution, averaged down.
+     *
+     * @param  array{int, int, int, int}  $window  left and top from the texture's corner, width and height, in pixels of $by × $by print pixels
+     * @param  ?list<int>  $table  as for cut()
+     * @param  string  $cells  cache key of the window; empty where it is not reused
+     */
+    private function window(Wear $wear, array $window, int $by, ?array $table, string $cells): Image
+    {
+        [$left, $top, $width, $height] = array_map(fn (int $at): int => $at * $by, $window);
+        $rim = Morphology::RIM;
+        $sized = fn (): Image => $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
+        $field = fn (): Image => $sized()->tiled($rim - $left, $rim - $top, $width + 2 * $rim, $height + 2 * $rim);
+        // Most changes of a proof that change the table leave the field, which takes long to enlarge.
+        $field = $cells !== '' && $wear->scale > 1 ? $this->pictures->image("laid $cells", $field)->settled() : $field();
+
+        $taken = $table === null ? $field : self::crisp($wear, Lookup::bytes($field, $table));
+
+        return $taken->crop($rim, $rim, $width, $height)->settled()->shrunk($by);
     }
 
     /**
@@ -250,18 +264,30 @@ final class WearPainter
 
     private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image
     {
+        return self::shown($wear, $frame, $x, $y, fn (int $left, int $top, int $width, int $height): Image => $tile->tiled(-$left, -$top, $width, $height), $mixed);
+    }
+
+    /**
+     * What a frame shows of a texture.
+     *
+     * @param  callable(int, int, int, int): Image  $draw  draws a window of the texture: left and top from its corner, width and height, in its pixels
+     * @param  bool  $mixed  whether a turned texture is interpolated between pixels
+     * @param  float  $larger  the frame's pixels to one of the texture's; 1 unless it is turned
+     */
+    private static function shown(Wear $wear, Frame $frame, float $x, float $y, callable $draw, bool $mixed = true, float $larger = 1.0): Image
+    {
         [$left, $top] = self::corner($wear, $frame->ppi, $x, $y);
         if (abs($wear->turn) < 0.01) {
-            return $tile->tiled((int) round($left) - $frame->left, (int) round($top) - $frame->top, $frame->width, $frame->height);
+            return $draw($frame->left - (int) round($left), $frame->top - (int) round($top), $frame->width, $frame->height);
         }
-        // The texture is turned about its corner: draw as much of it as the turned window covers, then turn that into the window.
-        $reach = (int) ceil(hypot($frame->width, $frame->height)) + 4;
+        // The texture is turned about its corner: draw the box of it that the turned frame lies in, then turn that into the frame.
+        [$cos, $sin] = [cos(deg2rad($wear->turn)), sin(deg2rad($wear->turn))];
+        [$width, $height] = [(int) ceil(($frame->width * abs($cos) + $frame->height * abs($sin)) / $larger) + 4, (int) ceil(($frame->width * abs($sin) + $frame->height * abs($cos)) / $larger) + 4];
         [$midX, $midY] = [$frame->left + $frame->width / 2 - $left, $frame->top + $frame->height / 2 - $top];
-        $angle = deg2rad($wear->turn);
-        [$u, $v] = [$midX * cos($angle) + $midY * sin($angle), -$midX * sin($angle) + $midY * cos($angle)];
-        [$across, $down] = [(int) round($reach / 2 - $u), (int) round($reach / 2 - $v)];
+        [$u, $v] = [($midX * $cos + $midY * $sin) / $larger, ($midY * $cos - $midX * $sin) / $larger];
+        [$fromX, $fromY] = [(int) round($u - $width / 2), (int) round($v - $height / 2)];
 
-        return $tile->tiled($across, $down, $reach, $reach)->settled()->turnedInto($wear->turn, [$u + $across, $v + $down], $frame->width, $frame->height, $mixed);
+        return $draw($fromX, $fromY, $width, $height)->settled()->turnedInto($wear->turn, [$u - $fromX, $v - $fromY], $frame->width, $frame->height, $mixed, $larger);
     }
 
     /** @return array{float, float} the texture's corner on the sheet, in pixels */
@@ -270,16 +296,14 @@ final class WearPainter
         return array_map(fn (float $at): float => round(round($at / self::GRID) * self::GRID * $ppi, 6), [$x + $wear->x, $y + $wear->y]);
     }
 
-    private function marks(Wear $wear): Image
-    {
-        return MarksOfPicture::marks($this->shelf->picture($wear->file)->pixels());
-    }
-
     private function field(Wear $wear): Image
     {
-        return $wear->texture === Catalogue::PICTURE
-            ? $this->pictures->image('field '.$this->origin($wear), fn (): Image => MarksOfPicture::field($this->shelf->picture($wear->file)->pixels()))
-            : $this->pictures->material('field '.$this->origin($wear), fn (): Image => Catalogue::field($wear->texture, $wear->seed, $wear->scale));
+        if ($wear->texture !== Catalogue::PICTURE) {
+            return $this->pictures->material('field '.$this->origin($wear), fn (): Image => Catalogue::field($wear->texture, $wear->seed, $wear->scale));
+        }
+        $pixels = fn (): Image => $this->shelf->picture($wear->file)->pixels();
+
+        return $this->pictures->image('field '.$this->origin($wear), fn (): Image => $wear->asItIs ? MarksOfPicture::marks($pixels()) : MarksOfPicture::field($pixels()));
     }
 
     /** The field at print resolution. An enlarged field is not cached: the part asked for is computed from the field itself. */
@@ -334,7 +358,7 @@ final class WearPainter
 
     private function origin(Wear $wear): string
     {
-        return $wear->texture === Catalogue::PICTURE ? $this->shelf->fingerprint($wear->file) : sprintf('%s %d %d', $wear->texture, $wear->seed, Patchwork::across($wear->scale));
+        return $wear->texture === Catalogue::PICTURE ? $this->shelf->fingerprint($wear->file).($wear->asItIs ? ' as it is' : '') : sprintf('%s %d %d', $wear->texture, $wear->seed, Patchwork::across($wear->scale));
     }
 
     private function name(Wear $wear): string

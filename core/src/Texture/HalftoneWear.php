@@ -34,7 +34,7 @@ final class HalftoneWear implements WideTexture
     /** Only the tone is made of patches: a regular screen would show where patches are blended. */
     public static function wide(int $seed, int $side): Image
     {
-        $tone = Field::clouds($seed, 480, 4)->settled();
+        $tone = Field::clouds($seed, 300, 4)->settled();
         $tone = $side === self::TILE ? $tone : Patchwork::wide($tone, $seed, intdiv($side, Patchwork::PATCH));
 
         return Lookup::equalised(Grating::hills($side, intdiv($side, self::DOT))->linearByte(0.5)->plus($tone->linearByte(0.5))->linearByte(1))->settled();

@@ -29,7 +29,7 @@ it('keeps the wear of a proof that is set larger, until what is asked of it chan
         ->and(Fixtures::render($plate('#c04030', 0.2), 60)->alpha()->toBytes())->toBe($shown);
 })->with([[1.2], [2.5]]);
 
-dataset('wear that is laid', ['set larger' => [['scale' => 2.5, 'x' => 0.11], 'laid'], 'turned' => [['turn' => -34, 'y' => 0.07], 'tile']]);
+dataset('wear that is laid', ['set larger' => [['scale' => 2.5, 'x' => 0.11], 'laid'], 'turned' => [['turn' => -34, 'y' => 0.07], 'field']]);
 
 /** @param  array<string, mixed>  $wear */
 function worn_ellipse(array $wear, float $x): Artwork
@@ -58,6 +58,21 @@ it('lays wear in a proof where the print has it', function (array $wear, string 
     $print = Fixtures::renderer()->picture($artwork, $part->finer((int) (300 / $ppi)))->alpha()->settled()->shrunk((int) (300 / $ppi));
     expect($store->asked)->toContain($word)->and($proof->minus($print)->operation('abs')->settled()->mean())->toBeLessThan($most);
 })->with('wear that is laid')->with([[50.0, 6.0], [60.0, 6.0], [75.0, 0.5], [100.0, 0.5], [150.0, 0.5]]);
+
+it('lays the wear of a large piece in a proof of any size where the print has it', function (array $wear, float $most): void {
+    // Half a pixel of most proofs off their grids.
+    $plate = Fixtures::shape('plate', 'rectangle', 8.0, more: ['placement' => ['x' => 4.55, 'y' => 4.6], 'distress' => [$wear + ['amount' => 0.3, 'seed' => 5]]]);
+    $artwork = Fixtures::artwork([$plate], ['sheet' => ['width' => 2700, 'height' => 2700, 'ppi' => 300]]);
+    $print = Fixtures::renderer()->picture($artwork, new Frame(300, 600, 900, 300, 300))->alpha()->settled();
+    expect($print->mean())->toBeBetween(20.0, 240.0);
+    foreach ([12, 15, 30, 50, 60] as $ppi) {
+        $proof = Fixtures::renderer()->picture($artwork, Frame::sheet($artwork->sheet, $ppi))->alpha()->crop(2 * $ppi, 3 * $ppi, $ppi, $ppi);
+        expect($proof->minus($print->shrunk(intdiv(300, $ppi)))->operation('abs')->settled()->mean())->toBeLessThan($most, "$ppi ppi");
+    }
+})->with([
+    'dots' => [['texture' => 'halftone-wear'], 0.5], 'set smaller' => [['texture' => 'speckle', 'scale' => 0.6], 0.5],
+    'turned' => [['texture' => 'cracks', 'scale' => 1.3, 'turn' => -40], 3.0], 'a picture as it is' => [['texture' => 'picture', 'file' => 'kite.svg', 'asItIs' => true], 0.5],
+]);
 
 it('weighs the wear and counts the colours of a piece once, wherever it is moved to', function (array $piece, string $word): void {
     $folder = Fixtures::temporary('moved-wear');

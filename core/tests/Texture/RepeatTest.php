@@ -24,7 +24,7 @@ it('is not seen twice on a sheet of 19 inches', function (string $texture, int $
         $field = sheet_of_19_inches(['distress' => [['texture' => $texture, 'amount' => 0.15, 'seed' => $seed]]])->alpha()->settled();
     }
     expect($field->width())->toBe(285)->and(Repeats::strongest($field, 22.5)[0])->toBeLessThan(0.3);
-})->with(fn (): array => [...array_map(fn (string $texture): array => [$texture], array_keys(Catalogue::classes())), ['fold-lines', 1], ['halftone-wear', 3]]);
+})->with(fn (): array => [...array_map(fn (string $texture): array => [$texture], array_keys(Catalogue::classes())), ['fold-lines', 1], ['halftone-wear', 3], ['halftone-wear', 12]]);
 
 it('is not seen twice at half its size, on 12 inches', function (): void {
     $field = sheet_of_19_inches(['distress' => [['texture' => 'water-stain', 'amount' => 0.15, 'seed' => 3, 'scale' => 0.5]]])->alpha()->settled();
