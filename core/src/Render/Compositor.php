@@ -91,23 +91,43 @@ final class Compositor implements Scene
     private function worn(Image $sheet, array $distress, array $layers, array $painted, Frame $frame, float $x, float $y): Image
     {
         $kept = null;
+        $plain = [];
         foreach ($distress as $wear) {
             $edges = $this->wear->followsEdges($wear);
+            $spared = $this->spared($layers, $wear, $frame, $painted);
+            $isPlain = ! $edges && $spared->isEmpty();
+            [$kept, $plain] = $isPlain ? [$kept, $plain] : [$this->leftBy($plain, $kept, $frame, $x, $y), []];
             if ($edges) {
                 $sheet = ($kept === null ? $sheet : $sheet->masked($kept))->settled();
                 $kept = null;
             }
             $isSheet = $this->pattern !== null && $layers === $this->artwork?->layers;
             $ink = $this->wornInk($isSheet ? $this->pattern->layers : $layers, $wear, $edges ? new Piece($sheet->alpha(), $frame) : null);
-            $spared = $this->spared($layers, $wear, $frame, $painted);
+            if ($isPlain) {
+                $plain[] = [$wear, $ink];
+
+                continue;
+            }
             $sheet = $spared->isEmpty() ? $sheet : $sheet->settled();
             $left = $this->takenBy($wear, $spared, $frame, $ink, fn (): Image => $kept === null ? $sheet->alpha() : $sheet->alpha()->times($kept), $x, $y)->inverted();
             $kept = $kept?->times($left) ?? $left;
             // The next wear reads this result before the sheet does, so compute it once.
             $kept = $spared->isEmpty() ? $kept : $kept->settled();
         }
+        $kept = $this->leftBy($plain, $kept, $frame, $x, $y);
 
         return $kept === null ? $sheet : $sheet->masked($kept);
+    }
+
+    /**
+     * @param  list<array{Wear, WornInk}>  $worn  that neither follow edges nor spare ink
+     * @param  ?Image  $kept  what wear before them has left
+     */
+    private function leftBy(array $worn, ?Image $kept, Frame $frame, float $x, float $y): ?Image
+    {
+        $left = $worn === [] ? null : $this->wear->left($worn, $frame, $x, $y);
+
+        return $kept === null || $left === null ? $kept ?? $left : $kept->times($left);
     }
 
     /**

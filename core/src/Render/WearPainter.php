@@ -8,13 +8,11 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Look\Grain;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Mask\Stroke;
-use TallCrow\Noise\Patchwork;
 use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
 use TallCrow\Texture\Catalogue;
-use TallCrow\Texture\MarksOfPicture;
 use TallCrow\Texture\Texture;
 use TallCrow\Texture\Wear;
 use TallCrow\Texture\WearTile;
@@ -22,8 +20,6 @@ use TallCrow\Texture\WearTile;
 /** Computes masks of wear for a window of the sheet. */
 final class WearPainter
 {
-    private const MOST_FIELDS = 12;
-
     /** Grid, in inches, on which wear that moves with a piece starts: whole pixels at the usual ppis. */
     private const GRID = 0.05;
 
@@ -45,6 +41,9 @@ final class WearPainter
     /** For proofs below this ppi, which are only looked at, half of TURNED will do. */
     private const LOOKED_AT = 55.0;
 
+    /** Below this ppi nothing of a single mark is seen. */
+    private const THUMBNAIL = 25.0;
+
     /** Sigma, in inches, of the grain by which a soft restoring stroke spares single marks: patches are about four times as large. */
     private const PATCH = 0.012;
 
@@ -54,13 +53,12 @@ final class WearPainter
     /** Levels of the field below this never chip: they are the middle of a solid area. */
     private const HOLDS = 12;
 
-    /** @var array<string, Image> fields at print resolution, by name */
-    private array $fields = [];
+    private readonly WearFields $fields;
 
-    public function __construct(
-        private readonly Shelf $shelf,
-        private readonly Pictures $pictures,
-    ) {}
+    public function __construct(Shelf $shelf, private readonly Pictures $pictures)
+    {
+        $this->fields = new WearFields($shelf, $pictures);
+    }
 
     /** One band: 255 where ink is removed. The texture's corner lies at the given inches. */
     public function taken(Wear $wear, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
@@ -84,6 +82,38 @@ final class WearPainter
         }
 
         return $taken;
+    }
+
+    /**
+     * What several wears leave, one band: 0 where ink is removed. Their pixels are multiplied finer than a proof's: marks of one may lie on those of another or
+     * beside them.
+     *
+     * @param  non-empty-list<array{Wear, WornInk}>  $worn  none of which follows edges
+     */
+    public function left(array $worn, Frame $frame, float $x = 0.0, float $y = 0.0): Image
+    {
+        $by = count($worn) > 1 ? self::together($frame->ppi) : 1;
+        $fine = $frame->finer($by);
+        $left = null;
+        foreach ($worn as [$wear, $ink]) {
+            $one = $this->taken($wear, $fine, $ink, $x, $y)->inverted();
+            $left = $left?->times($one) ?? $one;
+        }
+
+        return $by > 1 ? $left->settled()->shrunk($by) : $left;
+    }
+
+    /** Pixels, each way, to one of a proof's at which wears are multiplied: half or all of the print's, on its grid. */
+    private static function together(float $ppi): int
+    {
+        foreach ($ppi < self::THUMBNAIL ? [] : [2, 1] as $coarser) {
+            $by = Texture::PPI / $coarser / $ppi;
+            if ($by >= 1 && abs($by - round($by)) < 1e-6) {
+                return (int) round($by);
+            }
+        }
+
+        return 1;
     }
 
     private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
@@ -128,9 +158,9 @@ final class WearPainter
                 : $this->inCells($wear, $fine, $finer, $x, $y, fn (Frame $fine, string $cells): Image => $this->pictures->image("taken $cells $cut", fn (): Image => $window($fine, $cells)));
         }
         // No whole number of print pixels makes one of this frame's: the tile as a whole is averaged down.
-        $tile = fn (): Image => WearTile::make($table === null ? $this->sized($wear) : self::crisp($wear, Lookup::bytes($this->sized($wear), $table)), $frame->ppi);
+        $tile = fn (): Image => WearTile::make($table === null ? $this->fields->sized($wear) : self::crisp($wear, Lookup::bytes($this->fields->sized($wear), $table)), $frame->ppi);
 
-        return $this->laid($this->pictures->image(sprintf('tile %s %.4f', $this->name($wear), $frame->ppi).$cut, $tile), $wear, $frame, $x, $y);
+        return $this->laid($this->pictures->image(sprintf('tile %s %.4f', $this->fields->name($wear), $frame->ppi).$cut, $tile), $wear, $frame, $x, $y);
     }
 
     /**
@@ -144,7 +174,7 @@ final class WearPainter
     {
         [$left, $top, $width, $height] = array_map(fn (int $at): int => $at * $by, $window);
         $rim = Morphology::RIM;
-        $sized = fn (): Image => $wear->scale > 1 ? $this->sized($wear) : $this->inMemory($this->name($wear), fn (): Image => $this->sized($wear));
+        $sized = fn (): Image => $wear->scale > 1 ? $this->fields->sized($wear) : $this->fields->inMemory($this->fields->name($wear), fn (): Image => $this->fields->sized($wear));
         $field = fn (): Image => $sized()->tiled($rim - $left, $rim - $top, $width + 2 * $rim, $height + 2 * $rim);
         // Most changes of a proof that change the table leave the field, which takes long to enlarge.
         $field = $cells !== '' && $wear->scale > 1 ? $this->pictures->image("laid $cells", $field)->settled() : $field();
@@ -166,7 +196,7 @@ final class WearPainter
         [$left, $top] = self::corner($wear, $fine->ppi, $x, $y);
         [$across, $width] = self::cells($fine->left - $left, $fine->width, $by);
         [$down, $height] = self::cells($fine->top - $top, $fine->height, $by);
-        $cells = sprintf('%s %.3f %.4f %d %.2f,%.2f,%d,%d', $this->name($wear), $wear->turn, $fine->ppi, $by, $across, $down, $width, $height);
+        $cells = sprintf('%s %.3f %.4f %d %.2f,%.2f,%d,%d', $this->fields->name($wear), $wear->turn, $fine->ppi, $by, $across, $down, $width, $height);
         $wide = new Frame($fine->ppi, (int) round($left + $across), (int) round($top + $down), $width, $height);
 
         return $draw($wide, $cells)->crop(intdiv($fine->left - $wide->left, $by), intdiv($fine->top - $wide->top, $by), intdiv($fine->width, $by), intdiv($fine->height, $by));
@@ -195,13 +225,13 @@ final class WearPainter
      */
     private function table(Wear $wear, float $amount, WornInk $ink, float $x, float $y): array
     {
-        $key = sprintf('cut %s %.5f %.3f %.3f %.3f %s', $this->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
+        $key = sprintf('cut %s %.5f %.3f %.3f %.3f %s', $this->fields->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
         $json = $this->pictures->text($key, function () use ($wear, $amount, $ink, $x, $y): string {
             $edges = $this->followsEdges($wear);
             $ramp = $wear->isPicture() ? WearTile::CRISP : WearTile::RAMP;
             $piece = ($ink->coarse)($edges ? WornInk::EDGES_PPI : WornInk::PPI);
             if ($piece === null || $piece->image->range()[1] <= 0) {
-                return json_encode(WearTile::cut(Histogram::of($this->sized($wear)), $amount, $ramp), JSON_THROW_ON_ERROR);
+                return json_encode(WearTile::cut(Histogram::of($this->fields->sized($wear)), $amount, $ramp), JSON_THROW_ON_ERROR);
             }
             if (! $edges) {
                 return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y, WornInk::FINER_LOOK), $amount, $ramp), JSON_THROW_ON_ERROR);
@@ -236,9 +266,9 @@ final class WearPainter
         $alpha = $finer > 1 ? $ink->image->zoomed($finer)->settled() : $ink->image;
         $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $ink->image->area() * $finer ** 2)));
         for ($look = 0; $look < $looks; $look++) {
-            $key = sprintf('look %s %.3f %d', $this->name($wear), $frame->ppi, $look);
-            $glimpsed = fn (): Image => $this->glimpsed($wear, $frame->ppi, $look);
-            $tile = $this->inMemory($key, fn (): Image => $wear->isPicture() ? $this->pictures->image($key, $glimpsed) : $this->pictures->material($key, $glimpsed));
+            $key = sprintf('look %s %.3f %d', $this->fields->name($wear), $frame->ppi, $look);
+            $glimpsed = fn (): Image => $this->fields->glimpsed($wear, $frame->ppi, $look);
+            $tile = $this->fields->inMemory($key, fn (): Image => $wear->isPicture() ? $this->pictures->image($key, $glimpsed) : $this->pictures->material($key, $glimpsed));
             $field = $this->laid($tile, $wear, $frame, $x, $y, mixed: false);
             foreach (Histogram::summedBy($alpha, $near === null ? $field : NearEdges::bitten($field, $near)) as $level => $sum) {
                 $sums[$level] += $sum;
@@ -253,8 +283,8 @@ final class WearPainter
     {
         $near = NearEdges::of($wear->scale, $frame, $alpha, $finer)->settled();
         $frame = $frame->finer($finer);
-        $field = $this->pictures->image(sprintf('field at %s %.4f', $this->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
-            $whole = $this->sized($wear)->settled();
+        $field = $this->pictures->image(sprintf('field at %s %.4f', $this->fields->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
+            $whole = $this->fields->sized($wear)->settled();
 
             return WearTile::make($whole, $frame->ppi);
         });
@@ -296,54 +326,6 @@ final class WearPainter
         return array_map(fn (float $at): float => round(round($at / self::GRID) * self::GRID * $ppi, 6), [$x + $wear->x, $y + $wear->y]);
     }
 
-    private function field(Wear $wear): Image
-    {
-        if ($wear->texture !== Catalogue::PICTURE) {
-            return $this->pictures->material('field '.$this->origin($wear), fn (): Image => Catalogue::field($wear->texture, $wear->seed, $wear->scale));
-        }
-        $pixels = fn (): Image => $this->shelf->picture($wear->file)->pixels();
-
-        return $this->pictures->image('field '.$this->origin($wear), fn (): Image => $wear->asItIs ? MarksOfPicture::marks($pixels()) : MarksOfPicture::field($pixels()));
-    }
-
-    /** The field at print resolution. An enlarged field is not cached: the part asked for is computed from the field itself. */
-    private function sized(Wear $wear): Image
-    {
-        if (abs($wear->scale - 1) < 1e-6) {
-            return WearTile::sized($this->field($wear), $wear);
-        }
-        if ($wear->scale > 1) {
-            return WearTile::sized($this->inMemory('field '.$this->origin($wear), fn (): Image => $this->field($wear)), $wear);
-        }
-
-        return $this->pictures->image('sized '.$this->name($wear), fn (): Image => WearTile::sized($this->field($wear), $wear)->settled());
-    }
-
-    private function glimpsed(Wear $wear, float $ppi, int $look): Image
-    {
-        if ($wear->scale <= 1) {
-            return WearTile::glimpsed($this->sized($wear), 1.0, $ppi, $look);
-        }
-        $field = $this->field($wear);
-
-        return WearTile::glimpsed($wear->inverted ? $field->inverted() : $field, $wear->scale, $ppi, $look);
-    }
-
-    /**
-     * Reads a cached file into memory at once: random access to the mapped file takes ten times as long.
-     *
-     * @param  callable(): Image  $read
-     */
-    private function inMemory(string $key, callable $read): Image
-    {
-        if (! isset($this->fields[$key])) {
-            $this->fields = array_slice($this->fields, -self::MOST_FIELDS + 1, preserve_keys: true);
-            $this->fields[$key] = $read()->settled();
-        }
-
-        return $this->fields[$key];
-    }
-
     /** Pixels of ink beyond a window that its wear depends on. */
     public function margin(Wear $wear, float $ppi): int
     {
@@ -354,15 +336,5 @@ final class WearPainter
     public function followsEdges(Wear $wear): bool
     {
         return $wear->texture !== Catalogue::PICTURE && Catalogue::classes()[$wear->texture]::followsEdges();
-    }
-
-    private function origin(Wear $wear): string
-    {
-        return $wear->texture === Catalogue::PICTURE ? $this->shelf->fingerprint($wear->file).($wear->asItIs ? ' as it is' : '') : sprintf('%s %d %d', $wear->texture, $wear->seed, Patchwork::across($wear->scale));
-    }
-
-    private function name(Wear $wear): string
-    {
-        return $this->origin($wear).sprintf(' %.4f %s', $wear->scale, $wear->inverted ? 'inverted' : 'plain');
     }
 }

@@ -74,6 +74,17 @@ it('lays the wear of a large piece in a proof of any size where the print has it
     'turned' => [['texture' => 'cracks', 'scale' => 1.3, 'turn' => -40], 3.0], 'a picture as it is' => [['texture' => 'picture', 'file' => 'kite.svg', 'asItIs' => true], 0.5],
 ]);
 
+it('multiplies several wears in a proof as the print does', function (bool $own): void {
+    $wears = ['distress' => [['texture' => 'cracks', 'amount' => 0.3, 'seed' => 7], ['texture' => 'speckle', 'amount' => 0.15, 'seed' => 3]]];
+    $artwork = Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 2.6, more: $own ? $wears : [])], $own ? [] : $wears);
+    $print = Fixtures::renderer()->picture($artwork, new Frame(300, 300, 450, 300, 300))->alpha()->settled();
+    foreach ([30, 50, 60, 100] as $ppi) {
+        $proof = Fixtures::renderer()->picture($artwork, new Frame($ppi, $ppi, intdiv(3 * $ppi, 2), $ppi, $ppi))->alpha();
+        // Half of the print's pixels are averaged before they are multiplied below 60 ppi.
+        expect($proof->minus($print->shrunk(intdiv(300, $ppi)))->operation('abs')->settled()->mean())->toBeLessThan($ppi < 60 ? 2.0 : 0.5, "$ppi ppi");
+    }
+})->with(['of the piece' => [true], 'of the sheet' => [false]]);
+
 it('weighs the wear and counts the colours of a piece once, wherever it is moved to', function (array $piece, string $word): void {
     $folder = Fixtures::temporary('moved-wear');
     $made = function (float $x) use ($piece, $word, $folder): array {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Render\Stage;
 
 use TallCrow\Artwork\Layer;
+use TallCrow\Geometry\Box;
 use TallCrow\Render\Frame;
 use TallCrow\Render\Piece;
 use TallCrow\Render\Placer;
@@ -50,19 +51,37 @@ final readonly class WearStage implements Stage
         $bare = $layer->withOpacity(1.0)->withDistress([]);
         $clipped = $layer->isClipped();
         $bare = $clipped ? $bare : $bare->moved(-$box->centreX(), -$box->centreY());
-        foreach ($layer->liveDistress() as $wear) {
-            $coarse = function (float $ppi) use ($bare, $scene): ?Piece {
-                $reach = $this->placer->reach($bare);
-                $frame = $reach === null ? null : Frame::about($reach, $ppi);
-                $all = $frame === null ? null : $scene->draw($bare, $frame);
+        $coarse = function (float $ppi) use ($bare, $scene): ?Piece {
+            $reach = $this->placer->reach($bare);
+            $frame = $reach === null ? null : Frame::about($reach, $ppi);
+            $all = $frame === null ? null : $scene->draw($bare, $frame);
 
-                return $all?->with($all->image->alpha()->settled());
-            };
-            $image = $piece->image->settled();
-            $ink = new WornInk(md5($this->keys->of($bare, $scene)), $coarse, $box, $image->alpha(), $clipped ? null : 0.0, $clipped ? null : 0.0);
+            return $all?->with($all->image->alpha()->settled());
+        };
+        $key = md5($this->keys->of($bare, $scene));
+        $plain = [];
+        foreach ($layer->liveDistress() as $wear) {
+            $edges = $this->wear->followsEdges($wear);
+            if ($edges) {
+                $piece = $this->leftBy($plain, $piece, $box);
+                $plain = [];
+            }
+            $image = $edges ? $piece->image->settled() : null;
+            $ink = new WornInk($key, $coarse, $box, $image?->alpha(), $clipped ? null : 0.0, $clipped ? null : 0.0);
+            if ($image === null) {
+                $plain[] = [$wear, $ink];
+
+                continue;
+            }
             $piece = $piece->with($image->masked($this->wear->taken($wear, $piece->frame, $ink, $box->centreX(), $box->centreY())->inverted()));
         }
 
-        return $piece;
+        return $this->leftBy($plain, $piece, $box);
+    }
+
+    /** @param  list<array{Wear, WornInk}>  $worn  that do not follow edges */
+    private function leftBy(array $worn, Piece $piece, Box $box): Piece
+    {
+        return $worn === [] ? $piece : $piece->with($piece->image->settled()->masked($this->wear->left($worn, $piece->frame, $box->centreX(), $box->centreY())));
     }
 }
