@@ -63,7 +63,7 @@ final class WearPainter
     /** One band: 255 where ink is removed. The texture's corner lies at the given inches. */
     public function taken(Wear $wear, Frame $frame, WornInk $ink, float $x = 0.0, float $y = 0.0): Image
     {
-        if ($wear->texture === Catalogue::PICTURE && $wear->file === '') {
+        if ($wear->lacksPicture()) {
             return Image::empty($frame->width, $frame->height, 1);
         }
         $taken = $this->worn($wear, $wear->amount, $frame, $ink, $x, $y);
@@ -85,22 +85,49 @@ final class WearPainter
     }
 
     /**
-     * What several wears leave, one band: 0 where ink is removed. Their pixels are multiplied finer than a proof's: marks of one may lie on those of another or
-     * beside them.
+     * What several wears leave, one band: 0 where ink is removed. Without brush strokes their pixels are multiplied finer than a proof's: marks of one may lie
+     * on those of another or beside them.
      *
      * @param  non-empty-list<array{Wear, WornInk}>  $worn  none of which follows edges
      */
     public function left(array $worn, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
-        $by = count($worn) > 1 ? self::together($frame->ppi) : 1;
-        $fine = $frame->finer($by);
-        $left = null;
-        foreach ($worn as [$wear, $ink]) {
-            $one = $this->taken($wear, $fine, $ink, $x, $y)->inverted();
-            $left = $left?->times($one) ?? $one;
-        }
+        $together = self::together($frame->ppi) > 1 ? array_values(array_filter($worn, fn (array $one): bool => $one[0]->strokes === [] && ! $one[0]->lacksPicture())) : [];
+        $alone = count($together) > 1 ? array_values(array_filter($worn, fn (array $one): bool => ! in_array($one, $together, true))) : $worn;
+        $parts = array_map(fn (array $one): Image => $this->taken($one[0], $frame, $one[1], $x, $y)->inverted(), $alone);
 
-        return $by > 1 ? $left->settled()->shrunk($by) : $left;
+        return self::product(count($together) > 1 ? [$this->multiplied($together, $frame, $x, $y), ...$parts] : $parts);
+    }
+
+    /**
+     * Cached in cells of the first one's texture, like wear that is turned.
+     *
+     * @param  non-empty-list<array{Wear, WornInk}>  $worn
+     */
+    private function multiplied(array $worn, Frame $frame, float $x, float $y): Image
+    {
+        $by = self::together($frame->ppi);
+        $fine = $frame->finer($by);
+        [$fromX, $fromY] = self::corner($worn[0][0], $fine->ppi, $x, $y);
+        $tables = array_map(fn (array $one): ?array => $this->asked($one[0], $one[0]->amount, $one[1], $x, $y), $worn);
+        $marks = '';
+        foreach ($worn as $i => [$wear]) {
+            [$left, $top] = self::corner($wear, $fine->ppi, $x, $y);
+            $marks .= sprintf("%s %.3f %.2f,%.2f %s\n", $this->fields->name($wear), $wear->turn, $left - $fromX, $top - $fromY, implode(',', $tables[$i] ?? []));
+        }
+        $draw = function (Frame $fine) use ($worn, $tables, $by, $x, $y): Image {
+            $parts = array_map(fn (array $one, ?array $table): Image => $this->cut($one[0], $table, $fine, $x, $y)->inverted(), $worn, $tables);
+
+            return self::product($parts)->settled()->shrunk($by);
+        };
+
+        return $this->inCells($worn[0][0], $fine, $by, $x, $y, fn (Frame $fine, string $cells): Image => $this->pictures->image("left $cells ".md5($marks), fn (): Image => $draw($fine)));
+    }
+
+    /** @param  list<Image>  $parts  at least one */
+    private static function product(array $parts): Image
+    {
+        return array_reduce(array_slice($parts, 1), fn (Image $product, Image $part): Image => $product->times($part), $parts[0]);
     }
 
     /** Pixels, each way, to one of a proof's at which wears are multiplied: half or all of the print's, on its grid. */
@@ -118,11 +145,8 @@ final class WearPainter
 
     private function worn(Wear $wear, float $amount, Frame $frame, WornInk $ink, float $x, float $y): Image
     {
-        if ($wear->asItIs && $wear->isPicture()) {
-            return $this->cut($wear, null, $frame, $x, $y);
-        }
-        $table = $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
-        if ($this->followsEdges($wear)) {
+        $table = $this->asked($wear, $amount, $ink, $x, $y);
+        if ($table !== null && $this->followsEdges($wear)) {
             // Computed at a finer resolution and averaged down, like all wear.
             $finer = max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
             $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->settled();
@@ -133,6 +157,12 @@ final class WearPainter
         }
 
         return $this->cut($wear, $table, $frame, $x, $y);
+    }
+
+    /** @return ?list<int> removed ink by level of the field; null for a picture that is used as it is */
+    private function asked(Wear $wear, float $amount, WornInk $ink, float $x, float $y): ?array
+    {
+        return $wear->asItIs && $wear->isPicture() ? null : $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
     }
 
     /**

@@ -63,6 +63,12 @@ final readonly class Wear
         return $this->texture === Catalogue::PICTURE;
     }
 
+    /** Whether it is a picture's that was not chosen yet. */
+    public function lacksPicture(): bool
+    {
+        return $this->isPicture() && $this->file === '';
+    }
+
     public function seeded(int $seed): self
     {
         return $this->changed(['seed' => $seed]);
