@@ -50,6 +50,20 @@ it('lays the wear of a piece anew at few of the places that it is moved to', fun
     expect($anew)->toBeBetween(1, 2);
 })->with('wear that is laid');
 
+it('keeps several wears of a piece as one, wherever it is moved to', function (): void {
+    $folder = Fixtures::temporary('several-wears');
+    $wears = [['texture' => 'speckle', 'amount' => 0.2, 'seed' => 5], ['texture' => 'cracks', 'amount' => 0.2, 'seed' => 2, 'x' => 0.15, 'turn' => 20]];
+    $anew = 0;
+    foreach ([1.05, 1.3371, 1.9114, 1.777] as $x) {
+        $store = new WatchedStore(new FolderPictures($folder));
+        $artwork = Fixtures::artwork([Fixtures::shape('plate', 'ellipse', 0.9, more: ['placement' => ['x' => $x, 'y' => 1.7 + $x / 7], 'distress' => $wears])]);
+        (new Renderer(Fixtures::shelf(), $store))->picture($artwork, Frame::sheet($artwork->sheet, 60))->settled();
+        expect($store->asked)->toContain('left');
+        $anew += in_array('field', $store->asked, true) ? 1 : 0;
+    }
+    expect($anew)->toBeBetween(1, 2);
+});
+
 it('lays wear in a proof where the print has it', function (array $wear, string $word, float $ppi, float $most): void {
     $artwork = worn_ellipse($wear, 1.3371);
     $part = new Frame($ppi, (int) (1.3 * $ppi), (int) (1.7 * $ppi), (int) (0.4 * $ppi), (int) (0.31 * $ppi));
