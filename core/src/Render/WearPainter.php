@@ -41,6 +41,9 @@ final class WearPainter
     /** For proofs below this ppi, which are only looked at, half of TURNED will do. */
     private const LOOKED_AT = 55.0;
 
+    /** Most parts of a print pixel, each way, as which it is averaged: four for a sheet of 240 ppi. */
+    private const MOST_ZOOM = 5;
+
     /** Below this ppi nothing of a single mark is seen. */
     private const THUMBNAIL = 25.0;
 
@@ -176,21 +179,39 @@ final class WearPainter
         $isTurned = abs($wear->turn) >= 0.01;
         // Turning interpolates between pixels, so a proof turns finer pixels and averages them down.
         $turned = $frame->ppi < self::LOOKED_AT - 0.01 ? self::TURNED / 2 : self::TURNED;
-        $finer = max(1, $isTurned ? (int) ceil($turned / $frame->ppi - 0.01) : (int) round(Texture::PPI / $frame->ppi));
-        $fine = $frame->finer($finer);
-        if ($isTurned || abs($fine->ppi - Texture::PPI) < 1e-6) {
+        $finer = $isTurned ? max(1, (int) ceil($turned / $frame->ppi - 0.01)) : self::ontoPrint($frame->ppi);
+        if ($finer !== null) {
+            $fine = $frame->finer($finer);
             $by = $isTurned ? (int) (Texture::PPI / $turned) : 1;
-            $window = fn (Frame $fine, string $cells): Image => self::shown($wear, $fine, $x, $y, fn (int $left, int $top, int $width, int $height): Image => $this->window($wear, [$left, $top, $width, $height], $by, $table, $cells), larger: $isTurned ? $fine->ppi / $turned : 1.0)->settled()->shrunk($finer);
+            // For a sheet of 200 ppi, a third of its pixel each way is half a print pixel.
+            $zoom = $isTurned ? 1 : max(1, (int) round($fine->ppi / Texture::PPI));
+            $marks = fn (string $cells): \Closure => fn (int $left, int $top, int $width, int $height): Image => $this->window($wear, [$left, $top, $width, $height], $by, $table, $cells, $zoom);
+            $shown = fn (Frame $fine, string $cells): Image => self::shown($wear, $fine, $x, $y, $marks($cells), larger: $isTurned ? $fine->ppi / $turned : 1.0);
+            $window = fn (Frame $fine, string $cells): Image => $zoom > 1 ? $shown($fine, $cells)->shrunk($finer) : $shown($fine, $cells)->settled()->shrunk($finer);
 
             // A print would not reuse it, and a small window is cut sooner than read.
-            return $finer === 1 || ($wear->scale <= 1 && ! $isTurned && $fine->width * $fine->height < self::LITTLE)
+            return $finer === 1 || $zoom > 1 || ($wear->scale <= 1 && ! $isTurned && $fine->width * $fine->height < self::LITTLE)
                 ? $window($fine, '')
                 : $this->inCells($wear, $fine, $finer, $x, $y, fn (Frame $fine, string $cells): Image => $this->pictures->image("taken $cells $cut", fn (): Image => $window($fine, $cells)));
         }
-        // No whole number of print pixels makes one of this frame's: the tile as a whole is averaged down.
+        // No few parts of this frame's pixels are a whole number of print pixels: the tile as a whole is averaged down.
         $tile = fn (): Image => WearTile::make($table === null ? $this->fields->sized($wear) : self::crisp($wear, Lookup::bytes($this->fields->sized($wear), $table)), $frame->ppi);
 
         return $this->laid($this->pictures->image(sprintf('tile %s %.4f', $this->fields->name($wear), $frame->ppi).$cut, $tile), $wear, $frame, $x, $y);
+    }
+
+    /** Parts, each way, into which a frame's pixels are divided so that one or few of them make a print pixel; null if there are too many. */
+    private static function ontoPrint(float $ppi): ?int
+    {
+        for ($parts = 1; $parts * $ppi <= self::MOST_ZOOM * Texture::PPI; $parts++) {
+            $zoom = $parts * $ppi / Texture::PPI;
+            if (abs($zoom - round($zoom)) < 1e-9) {
+                // Above print resolution the tile is interpolated.
+                return $ppi > Texture::PPI ? null : $parts;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -199,9 +220,17 @@ final class WearPainter
      * @param  array{int, int, int, int}  $window  left and top from the texture's corner, width and height, in pixels of $by × $by print pixels
      * @param  ?list<int>  $table  as for cut()
      * @param  string  $cells  cache key of the window; empty where it is not reused
+     * @param  int  $zoom  pixels of the window, each way, to a print pixel; 1 unless $by is 1
      */
-    private function window(Wear $wear, array $window, int $by, ?array $table, string $cells): Image
+    private function window(Wear $wear, array $window, int $by, ?array $table, string $cells, int $zoom = 1): Image
     {
+        if ($zoom > 1) {
+            [$left, $top, $width, $height] = $window;
+            [$fromX, $fromY] = [(int) floor($left / $zoom), (int) floor($top / $zoom)];
+            $print = [$fromX, $fromY, (int) ceil(($left + $width) / $zoom) - $fromX, (int) ceil(($top + $height) / $zoom) - $fromY];
+
+            return $this->window($wear, $print, 1, $table, $cells)->zoomed($zoom)->crop($left - $fromX * $zoom, $top - $fromY * $zoom, $width, $height);
+        }
         [$left, $top, $width, $height] = array_map(fn (int $at): int => $at * $by, $window);
         $rim = Morphology::RIM;
         $sized = fn (): Image => $wear->scale > 1 ? $this->fields->sized($wear) : $this->fields->inMemory($this->fields->name($wear), fn (): Image => $this->fields->sized($wear));

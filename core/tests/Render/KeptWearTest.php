@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Cli\Materials;
+use TallCrow\Raster\Image;
 use TallCrow\Render\FolderPictures;
 use TallCrow\Render\Frame;
 use TallCrow\Render\NoPictures;
@@ -87,6 +88,14 @@ it('lays the wear of a large piece in a proof of any size where the print has it
     'dots' => [['texture' => 'halftone-wear'], 0.5], 'set smaller' => [['texture' => 'speckle', 'scale' => 0.6], 0.5],
     'turned' => [['texture' => 'cracks', 'scale' => 1.3, 'turn' => -40], 3.0], 'a picture as it is' => [['texture' => 'picture', 'file' => 'kite.svg', 'asItIs' => true], 0.5],
 ]);
+
+it('lays wear on sheets of other resolutions where their proofs have it', function (int $ppi, int $by): void {
+    $plate = Fixtures::shape('plate', 'rectangle', 2.6, more: ['distress' => [['texture' => 'photocopy', 'amount' => 0.3, 'seed' => 5]]]);
+    $artwork = Fixtures::artwork([$plate], ['sheet' => ['width' => 3 * $ppi, 'height' => 4 * $ppi, 'ppi' => $ppi]]);
+    $in = fn (int $ppi): Image => Fixtures::renderer()->picture($artwork, new Frame($ppi, $ppi, $ppi, $ppi, 2 * $ppi))->alpha()->settled();
+    $off = $in(intdiv($ppi, $by))->minus($in($ppi)->shrunk($by))->operation('abs')->settled();
+    expect($off->mean())->toBeLessThan(1.0);
+})->with([[150, 3], [200, 2], [200, 4], [240, 4], [250, 5]]);
 
 it('multiplies several wears in a proof as the print does', function (bool $own): void {
     $wears = ['distress' => [['texture' => 'cracks', 'amount' => 0.3, 'seed' => 7], ['texture' => 'speckle', 'amount' => 0.15, 'seed' => 3]]];
