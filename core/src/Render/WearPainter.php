@@ -103,7 +103,7 @@ final class WearPainter
     }
 
     /**
-     * Cached in cells of the first one's texture, like wear that is turned.
+     * What several wears leave, multiplied finer than the frame and averaged down; cached in cells of the first one's texture, like wear that is turned.
      *
      * @param  non-empty-list<array{Wear, WornInk}>  $worn
      */
@@ -311,8 +311,7 @@ final class WearPainter
 
     /**
      * The amount of ink at each field level (a weighted histogram), estimated by random sampling: several passes, in each of which every pixel of the coarse
-     * ink
-     * is paired with one random field pixel within it.
+     * ink is paired with one random field pixel within it.
      *
      * @param  int  $finer  field pixels to an ink pixel, each way
      * @param  ?Image  $near  for wear that chips: the nearness of an edge

@@ -103,7 +103,7 @@ it('multiplies several wears in a proof as the print does', function (bool $own)
     $print = Fixtures::renderer()->picture($artwork, new Frame(300, 300, 450, 300, 300))->alpha()->settled();
     foreach ([30, 50, 60, 100] as $ppi) {
         $proof = Fixtures::renderer()->picture($artwork, new Frame($ppi, $ppi, intdiv(3 * $ppi, 2), $ppi, $ppi))->alpha();
-        // Half of the print's pixels are averaged before they are multiplied below 60 ppi.
+        // Below 60 ppi they are multiplied at half the print's resolution.
         expect($proof->minus($print->shrunk(intdiv(300, $ppi)))->operation('abs')->settled()->mean())->toBeLessThan($ppi < 60 ? 2.0 : 0.5, "$ppi ppi");
     }
 })->with(['of the piece' => [true], 'of the sheet' => [false]]);
