@@ -13,6 +13,7 @@ use TallCrow\Geometry\Join;
 use TallCrow\Raster\BlendMode;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Stage\LayerKeys;
+use TallCrow\Render\Stage\LookStage;
 use TallCrow\Texture\Wear;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
@@ -37,11 +38,25 @@ final class Compositor implements Scene
 
     public function compose(array $layers, array $distress, Frame $frame, float $x = 0.0, float $y = 0.0): Image
     {
+        $finer = self::isLooked($layers) ? 1 : $this->wear->finer($distress, $frame->ppi);
+        if ($finer > 1) {
+            return $this->compose($layers, $distress, $frame->finer($finer), $x, $y)->shrunkInk($finer);
+        }
         $margin = max([0, ...array_map(fn (Wear $wear): int => $this->wear->margin($wear, $frame->ppi), $distress)]);
 
         return $margin === 0
             ? $this->laid($layers, $distress, $frame, $x, $y)
             : $this->laid($layers, $distress, $frame->grown($margin), $x, $y)->crop($margin, $margin, $frame->width, $frame->height);
+    }
+
+    /**
+     * Whether one of these layers has a look, which takes long in a finer proof.
+     *
+     * @param  list<Layer>  $layers
+     */
+    private static function isLooked(array $layers): bool
+    {
+        return array_filter($layers, fn (Layer $layer): bool => LookStage::looks($layer) !== [] || self::isLooked($layer->children())) !== [];
     }
 
     /**

@@ -33,6 +33,14 @@ final readonly class Piece
         return new self($grid->subsampled($every)->settled(), new Frame($this->frame->ppi / $every, $left, $top, $width, $height));
     }
 
+    /** Averaged down by blocks of the sheet's grid; partly covered blocks are included. */
+    public function coarser(int $by): self
+    {
+        $frame = $this->frame->coarserAround($by);
+
+        return new self($this->image->embed($this->frame->left - $frame->left * $by, $this->frame->top - $frame->top * $by, $frame->width * $by, $frame->height * $by)->shrunkInk($by)->settled(), $frame);
+    }
+
     /** Cropped to a window; null if they do not overlap. */
     public function cut(Frame $to): ?self
     {

@@ -8,7 +8,6 @@ use TallCrow\Asset\Shelf;
 use TallCrow\Look\Grain;
 use TallCrow\Look\PrintGrid;
 use TallCrow\Mask\Stroke;
-use TallCrow\Raster\Histogram;
 use TallCrow\Raster\Image;
 use TallCrow\Raster\Lookup;
 use TallCrow\Raster\Morphology;
@@ -20,17 +19,14 @@ use TallCrow\Texture\WearTile;
 /** Computes masks of wear for a window of the sheet. */
 final class WearPainter
 {
-    /** Grid, in inches, on which wear that moves with a piece starts: whole pixels at the usual ppis. */
-    private const GRID = 0.05;
-
-    /** Cached windows of a texture begin and end on multiples of this many pixels. */
-    private const CELL = 120;
-
     /** Share of wear that a brush adds where it paints. */
     private const MORE = 0.4;
 
-    /** Ppi at which chips of a tenth of an inch look as in print. */
+    /** Ppi at which chips of a tenth of an inch look as in print, where the print's own pixels cannot be had. */
     private const FINE = 120.0;
+
+    /** Ppi of the ink of a proof below THUMBNAIL that chips are cut into. */
+    private const EDGES = 60.0;
 
     /**
      * Ppi at which turned wear of a proof is resampled. Interpolation blurs, and at a proof's own ppi the marks would be softer than in print, also to the
@@ -58,9 +54,12 @@ final class WearPainter
 
     private readonly WearFields $fields;
 
+    private readonly WearTables $tables;
+
     public function __construct(Shelf $shelf, private readonly Pictures $pictures)
     {
         $this->fields = new WearFields($shelf, $pictures);
+        $this->tables = new WearTables($this->fields, $pictures);
     }
 
     /** One band: 255 where ink is removed. The texture's corner lies at the given inches. */
@@ -111,11 +110,11 @@ final class WearPainter
     {
         $by = self::together($frame->ppi);
         $fine = $frame->finer($by);
-        [$fromX, $fromY] = self::corner($worn[0][0], $fine->ppi, $x, $y);
+        [$fromX, $fromY] = WearPlacement::corner($worn[0][0], $fine->ppi, $x, $y);
         $tables = array_map(fn (array $one): ?array => $this->asked($one[0], $one[0]->amount, $one[1], $x, $y), $worn);
         $marks = '';
         foreach ($worn as $i => [$wear]) {
-            [$left, $top] = self::corner($wear, $fine->ppi, $x, $y);
+            [$left, $top] = WearPlacement::corner($wear, $fine->ppi, $x, $y);
             $marks .= sprintf("%s %.3f %.2f,%.2f %s\n", $this->fields->name($wear), $wear->turn, $left - $fromX, $top - $fromY, implode(',', $tables[$i] ?? []));
         }
         $draw = function (Frame $fine) use ($worn, $tables, $by, $x, $y): Image {
@@ -150,13 +149,7 @@ final class WearPainter
     {
         $table = $this->asked($wear, $amount, $ink, $x, $y);
         if ($table !== null && $this->followsEdges($wear)) {
-            // Computed at a finer resolution and averaged down, like all wear.
-            $finer = max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
-            $alpha = ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->settled();
-
-            $taken = Lookup::bytes($this->chippable($wear, $frame, $alpha, $finer, $x, $y), array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table));
-
-            return self::crisp($wear, $taken)->settled()->shrunk($finer)->settled();
+            return $this->chipped($wear, $table, $frame, ($ink->alpha ?? Image::empty($frame->width, $frame->height, 1)->inverted())->settled(), $x, $y);
         }
 
         return $this->cut($wear, $table, $frame, $x, $y);
@@ -165,7 +158,7 @@ final class WearPainter
     /** @return ?list<int> removed ink by level of the field; null for a picture that is used as it is */
     private function asked(Wear $wear, float $amount, WornInk $ink, float $x, float $y): ?array
     {
-        return $wear->asItIs && $wear->isPicture() ? null : $this->table($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y);
+        return $wear->asItIs && $wear->isPicture() ? null : $this->tables->of($wear, $amount, $ink, $ink->x ?? $x, $ink->y ?? $y, $this->followsEdges($wear));
     }
 
     /**
@@ -186,7 +179,7 @@ final class WearPainter
             // For a sheet of 200 ppi, a third of its pixel each way is half a print pixel.
             $zoom = $isTurned ? 1 : max(1, (int) round($fine->ppi / Texture::PPI));
             $marks = fn (string $cells): \Closure => fn (int $left, int $top, int $width, int $height): Image => $this->window($wear, [$left, $top, $width, $height], $by, $table, $cells, $zoom);
-            $shown = fn (Frame $fine, string $cells): Image => self::shown($wear, $fine, $x, $y, $marks($cells), larger: $isTurned ? $fine->ppi / $turned : 1.0);
+            $shown = fn (Frame $fine, string $cells): Image => WearPlacement::shown($wear, $fine, $x, $y, $marks($cells), larger: $isTurned ? $fine->ppi / $turned : 1.0);
             $window = fn (Frame $fine, string $cells): Image => $zoom > 1 ? $shown($fine, $cells)->shrunk($finer) : $shown($fine, $cells)->settled()->shrunk($finer);
 
             // A print would not reuse it, and a small window is cut sooner than read.
@@ -197,7 +190,48 @@ final class WearPainter
         // No few parts of this frame's pixels are a whole number of print pixels: the tile as a whole is averaged down.
         $tile = fn (): Image => WearTile::make($table === null ? $this->fields->sized($wear) : self::crisp($wear, Lookup::bytes($this->fields->sized($wear), $table)), $frame->ppi);
 
-        return $this->laid($this->pictures->image(sprintf('tile %s %.4f', $this->fields->name($wear), $frame->ppi).$cut, $tile), $wear, $frame, $x, $y);
+        return WearPlacement::laid($this->pictures->image(sprintf('tile %s %.4f', $this->fields->name($wear), $frame->ppi).$cut, $tile), $wear, $frame, $x, $y);
+    }
+
+    /**
+     * Removed ink of wear that follows edges: cut on the print's own pixels, like all wear, and averaged down.
+     *
+     * @param  list<int>  $table  removed ink by level of the field
+     * @param  Image  $alpha  alpha of the ink in the frame
+     */
+    private function chipped(Wear $wear, array $table, Frame $frame, Image $alpha, float $x, float $y): Image
+    {
+        $parts = $frame->ppi < self::THUMBNAIL ? null : self::ontoPrint($frame->ppi);
+        $by = $parts ?? max(1, (int) ceil(self::FINE / $frame->ppi - 0.01));
+        $fine = $frame->finer($by);
+        $zoom = $parts === null ? 1 : max(1, (int) round($fine->ppi / Texture::PPI));
+        $print = $zoom > 1 ? $fine->coarserAround($zoom) : $fine;
+        $field = $parts === null ? $this->averaged($wear, $print, $x, $y) : $this->ofPrint($wear, $print, $x, $y);
+        $table = array_map(fn (int $level, int $taken): int => $level < self::HOLDS ? 0 : $taken, array_keys($table), $table);
+        $taken = self::crisp($wear, Lookup::bytes(NearEdges::bitten($field, NearEdges::of($wear->scale, $frame, $alpha, $print)->settled()), $table))->settled();
+
+        return $taken->zoomed($zoom)->crop($fine->left - $print->left * $zoom, $fine->top - $print->top * $zoom, $fine->width, $fine->height)->settled()->shrunk($by)->settled();
+    }
+
+    /** The field in a window of the print's own pixels. */
+    private function ofPrint(Wear $wear, Frame $print, float $x, float $y): Image
+    {
+        $isTurned = abs($wear->turn) >= 0.01;
+        $marks = fn (string $cells): \Closure => fn (int $left, int $top, int $width, int $height): Image => $this->window($wear, [$left, $top, $width, $height], 1, null, $cells);
+        // What takes long is cached: turning here, enlarging by the window.
+        $shown = fn (Frame $print, string $cells): Image => WearPlacement::shown($wear, $print, $x, $y, $marks($isTurned ? '' : $cells));
+
+        return ! $isTurned && $wear->scale <= 1
+            ? $shown($print, '')
+            : $this->inCells($wear, $print, 1, $x, $y, fn (Frame $print, string $cells): Image => $isTurned ? $this->pictures->image("turned $cells", fn (): Image => $shown($print, $cells)) : $shown($print, $cells));
+    }
+
+    /** The field averaged down to a window's ppi. */
+    private function averaged(Wear $wear, Frame $frame, float $x, float $y): Image
+    {
+        $tile = $this->pictures->image(sprintf('field at %s %.4f', $this->fields->name($wear), $frame->ppi), fn (): Image => WearTile::make($this->fields->sized($wear)->settled(), $frame->ppi));
+
+        return WearPlacement::laid($tile, $wear, $frame, $x, $y);
     }
 
     /** Parts, each way, into which a frame's pixels are divided so that one or few of them make a print pixel; null if there are too many. */
@@ -252,23 +286,13 @@ final class WearPainter
      */
     private function inCells(Wear $wear, Frame $fine, int $by, float $x, float $y, callable $draw): Image
     {
-        [$left, $top] = self::corner($wear, $fine->ppi, $x, $y);
-        [$across, $width] = self::cells($fine->left - $left, $fine->width, $by);
-        [$down, $height] = self::cells($fine->top - $top, $fine->height, $by);
+        [$left, $top] = WearPlacement::corner($wear, $fine->ppi, $x, $y);
+        [$across, $width] = WearPlacement::cells($fine->left - $left, $fine->width, $by);
+        [$down, $height] = WearPlacement::cells($fine->top - $top, $fine->height, $by);
         $cells = sprintf('%s %.3f %.4f %d %.2f,%.2f,%d,%d', $this->fields->name($wear), $wear->turn, $fine->ppi, $by, $across, $down, $width, $height);
         $wide = new Frame($fine->ppi, (int) round($left + $across), (int) round($top + $down), $width, $height);
 
         return $draw($wide, $cells)->crop(intdiv($fine->left - $wide->left, $by), intdiv($fine->top - $wide->top, $by), intdiv($fine->width, $by), intdiv($fine->height, $by));
-    }
-
-    /** @return array{float, int} start of the cells around a stretch, aligned so that the same pixels are averaged, and their length */
-    private static function cells(float $from, int $length, int $by): array
-    {
-        $cell = $by * (int) ceil(self::CELL / $by);
-        $phase = $from - $by * floor($from / $by);
-        $start = $phase + floor(($from - $phase) / $cell) * $cell;
-
-        return [$start, $cell * (int) ceil(($from + $length - $start) / $cell)];
     }
 
     /** Sharpens marks, except a picture's: its table is steep already, and with slow gradients sharpening would take less than the share asked for. */
@@ -278,110 +302,18 @@ final class WearPainter
     }
 
     /**
-     * The lookup table from field levels to removed ink that takes the asked share of this ink.
+     * How many times finer than a proof the ink must be drawn for these wears, each way. Chips lie along edges, of which a coarse pixel does not tell on which
+     * side of it the ink is.
      *
-     * @return list<int>
+     * @param  list<Wear>  $worn
      */
-    private function table(Wear $wear, float $amount, WornInk $ink, float $x, float $y): array
+    public function finer(array $worn, float $ppi): int
     {
-        $key = sprintf('cut %s %.5f %.3f %.3f %.3f %s', $this->fields->name($wear), $amount, $wear->turn, $x + $wear->x, $y + $wear->y, $ink->key);
-        $json = $this->pictures->text($key, function () use ($wear, $amount, $ink, $x, $y): string {
-            $edges = $this->followsEdges($wear);
-            $ramp = $wear->isPicture() ? WearTile::CRISP : WearTile::RAMP;
-            $piece = ($ink->coarse)($edges ? WornInk::EDGES_PPI : WornInk::PPI);
-            if ($piece === null || $piece->image->range()[1] <= 0) {
-                return json_encode(WearTile::cut(Histogram::of($this->fields->sized($wear)), $amount, $ramp), JSON_THROW_ON_ERROR);
-            }
-            if (! $edges) {
-                return json_encode(WearTile::cut($this->weighed($wear, $piece, $x, $y, WornInk::FINER_LOOK), $amount, $ramp), JSON_THROW_ON_ERROR);
-            }
-            // Add a clear margin, so that the ink's own rim counts as an edge.
-            $margin = $this->margin($wear, WornInk::EDGES_PPI);
-            $frame = $piece->frame->grown($margin);
-            $about = fn (Image $alpha): Image => $alpha->embed($margin, $margin, $frame->width, $frame->height)->settled();
-            $chips = $ink->edges === null ? null : ($ink->edges)(WornInk::EDGES_PPI);
-
-            return json_encode(WearTile::cut($this->weighed($wear, new Piece($about($piece->image), $frame), $x, $y, 1, NearEdges::of($wear->scale, $frame, $about(($chips ?? $piece)->image))->settled()), $amount), JSON_THROW_ON_ERROR);
-        });
-        /** @var list<int> $table */
-        $table = json_decode($json, true);
-
-        return $table;
-    }
-
-    /**
-     * The amount of ink at each field level (a weighted histogram), estimated by random sampling: several passes, in each of which every pixel of the coarse
-     * ink is paired with one random field pixel within it.
-     *
-     * @param  int  $finer  field pixels to an ink pixel, each way
-     * @param  ?Image  $near  for wear that chips: the nearness of an edge
-     * @return array<int, float>
-     */
-    private function weighed(Wear $wear, Piece $ink, float $x, float $y, int $finer, ?Image $near = null): array
-    {
-        $sums = array_fill(0, 256, 0.0);
-        $frame = $ink->frame->finer($finer);
-        $alpha = $finer > 1 ? $ink->image->zoomed($finer)->settled() : $ink->image;
-        $looks = min(WornInk::LOOKS, 1 + (int) (WornInk::ENOUGH / max(1.0, $ink->image->area() * $finer ** 2)));
-        for ($look = 0; $look < $looks; $look++) {
-            $key = sprintf('look %s %.3f %d', $this->fields->name($wear), $frame->ppi, $look);
-            $glimpsed = fn (): Image => $this->fields->glimpsed($wear, $frame->ppi, $look);
-            $tile = $this->fields->inMemory($key, fn (): Image => $wear->isPicture() ? $this->pictures->image($key, $glimpsed) : $this->pictures->material($key, $glimpsed));
-            $field = $this->laid($tile, $wear, $frame, $x, $y, mixed: false);
-            foreach (Histogram::summedBy($alpha, $near === null ? $field : NearEdges::bitten($field, $near)) as $level => $sum) {
-                $sums[$level] += $sum;
-            }
-        }
-
-        return $sums;
-    }
-
-    /** The field of wear that chips, combined with the nearness of an edge, at so many times the frame's resolution. */
-    private function chippable(Wear $wear, Frame $frame, Image $alpha, int $finer, float $x, float $y): Image
-    {
-        $near = NearEdges::of($wear->scale, $frame, $alpha, $finer)->settled();
-        $frame = $frame->finer($finer);
-        $field = $this->pictures->image(sprintf('field at %s %.4f', $this->fields->name($wear), $frame->ppi), function () use ($wear, $frame): Image {
-            $whole = $this->fields->sized($wear)->settled();
-
-            return WearTile::make($whole, $frame->ppi);
-        });
-
-        return NearEdges::bitten($this->laid($field, $wear, $frame, $x, $y), $near);
-    }
-
-    private function laid(Image $tile, Wear $wear, Frame $frame, float $x, float $y, bool $mixed = true): Image
-    {
-        return self::shown($wear, $frame, $x, $y, fn (int $left, int $top, int $width, int $height): Image => $tile->tiled(-$left, -$top, $width, $height), $mixed);
-    }
-
-    /**
-     * What a frame shows of a texture.
-     *
-     * @param  callable(int, int, int, int): Image  $draw  draws a window of the texture: left and top from its corner, width and height, in its pixels
-     * @param  bool  $mixed  whether a turned texture is interpolated between pixels
-     * @param  float  $larger  the frame's pixels to one of the texture's; 1 unless it is turned
-     */
-    private static function shown(Wear $wear, Frame $frame, float $x, float $y, callable $draw, bool $mixed = true, float $larger = 1.0): Image
-    {
-        [$left, $top] = self::corner($wear, $frame->ppi, $x, $y);
-        if (abs($wear->turn) < 0.01) {
-            return $draw($frame->left - (int) round($left), $frame->top - (int) round($top), $frame->width, $frame->height);
-        }
-        // The texture is turned about its corner: draw the box of it that the turned frame lies in, then turn that into the frame.
-        [$cos, $sin] = [cos(deg2rad($wear->turn)), sin(deg2rad($wear->turn))];
-        [$width, $height] = [(int) ceil(($frame->width * abs($cos) + $frame->height * abs($sin)) / $larger) + 4, (int) ceil(($frame->width * abs($sin) + $frame->height * abs($cos)) / $larger) + 4];
-        [$midX, $midY] = [$frame->left + $frame->width / 2 - $left, $frame->top + $frame->height / 2 - $top];
-        [$u, $v] = [($midX * $cos + $midY * $sin) / $larger, ($midY * $cos - $midX * $sin) / $larger];
-        [$fromX, $fromY] = [(int) round($u - $width / 2), (int) round($v - $height / 2)];
-
-        return $draw($fromX, $fromY, $width, $height)->settled()->turnedInto($wear->turn, [$u - $fromX, $v - $fromY], $frame->width, $frame->height, $mixed, $larger);
-    }
-
-    /** @return array{float, float} the texture's corner on the sheet, in pixels */
-    private static function corner(Wear $wear, float $ppi, float $x, float $y): array
-    {
-        return array_map(fn (float $at): float => round(round($at / self::GRID) * self::GRID * $ppi, 6), [$x + $wear->x, $y + $wear->y]);
+        return match (true) {
+            array_filter($worn, $this->followsEdges(...)) === [] => 1,
+            $ppi < self::THUMBNAIL => max(1, (int) round(self::EDGES / $ppi)),
+            default => $ppi < self::LOOKED_AT ? 2 : 1,
+        };
     }
 
     /** Pixels of ink beyond a window that its wear depends on. */

@@ -52,13 +52,19 @@ final readonly class LookStage implements Stage
 
     public function paint(Layer $layer, Frame $window, Scene $scene): ?Piece
     {
-        $looks = array_values(array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks));
+        $looks = self::looks($layer);
         if ($looks === []) {
             return $this->before->paint($layer, $window, $scene);
         }
         $last = array_pop($looks);
 
         return $last instanceof DrawsDots ? $this->dotted($layer, $window, $looks, $last, $scene) : $this->looked($layer, $window, [...$looks, $last], $scene);
+    }
+
+    /** @return list<Looks> those that are on, in their order */
+    public static function looks(Layer $layer): array
+    {
+        return array_values(array_filter($layer->liveEffects(), fn (Effect $effect): bool => $effect instanceof Looks));
     }
 
     private function whole(Layer $layer, Scene $scene): WholeInk

@@ -29,8 +29,18 @@ final readonly class WearStage implements Stage
         if ($layer->children() !== [] || $layer->liveDistress() === []) {
             return $this->before->paint($layer, $window, $scene);
         }
+        $finer = LookStage::looks($layer) === [] ? $this->wear->finer($layer->liveDistress(), $window->ppi) : 1;
+        if ($finer > 1) {
+            return $this->wornFrom($layer, $window->finer($finer), $scene)?->coarser($finer)->cut($window);
+        }
+
+        return $this->wornFrom($layer, $window, $scene);
+    }
+
+    private function wornFrom(Layer $layer, Frame $window, Scene $scene): ?Piece
+    {
         // Wear that depends on edges reads ink beyond the window.
-        $margin = max(array_map(fn (Wear $wear): int => $this->wear->margin($wear, $window->ppi), $layer->liveDistress()));
+        $margin = max([0, ...array_map(fn (Wear $wear): int => $this->wear->margin($wear, $window->ppi), $layer->liveDistress())]);
         $wide = $window->grown($margin);
         $piece = $this->before->paint($layer, $wide, $scene);
         if ($piece === null) {
