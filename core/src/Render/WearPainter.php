@@ -34,8 +34,8 @@ final class WearPainter
      */
     private const TURNED = 300.0;
 
-    /** For proofs below this ppi, which are only looked at, half of TURNED will do. */
-    private const LOOKED_AT = 55.0;
+    /** Below this ppi ink whose edges chip is drawn twice as fine. */
+    private const COARSE = 55.0;
 
     /** Most parts of a print pixel, each way, as which it is averaged: four for a sheet of 240 ppi. */
     private const MOST_ZOOM = 5;
@@ -171,7 +171,7 @@ final class WearPainter
         $cut = $table === null ? 'as it is' : md5(implode(',', $table));
         $isTurned = abs($wear->turn) >= 0.01;
         // Turning interpolates between pixels, so a proof turns finer pixels and averages them down.
-        $turned = $frame->ppi < self::LOOKED_AT - 0.01 ? self::TURNED / 2 : self::TURNED;
+        $turned = $frame->ppi < self::THUMBNAIL ? self::TURNED / 2 : self::TURNED;
         $finer = $isTurned ? max(1, (int) ceil($turned / $frame->ppi - 0.01)) : self::ontoPrint($frame->ppi);
         if ($finer !== null) {
             $fine = $frame->finer($finer);
@@ -312,7 +312,7 @@ final class WearPainter
         return match (true) {
             array_filter($worn, $this->followsEdges(...)) === [] => 1,
             $ppi < self::THUMBNAIL => max(1, (int) round(self::EDGES / $ppi)),
-            default => $ppi < self::LOOKED_AT ? 2 : 1,
+            default => $ppi < self::COARSE ? 2 : 1,
         };
     }
 
