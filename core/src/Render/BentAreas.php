@@ -37,6 +37,9 @@ final readonly class BentAreas
     /** If a step fails in no more than this share of an area, it is used around that part. */
     private const PART = 0.3;
 
+    /** If it fails in no more than this share of the columns or rows of probes, an area is halved. */
+    private const FEW = 0.4;
+
     /** Greatest distance between points, in pixels, at which torn cells count as well drawn. */
     private const TORN = 16.0;
 
@@ -65,9 +68,10 @@ final readonly class BentAreas
     /**
      * @param  Box  $box  the part of the frame that is probed, in inches
      * @param  int  $from  index of the first step to try
+     * @param  bool  $isHalved  whether the area was halved before, or lies within another
      * @return list<BentArea>
      */
-    private function divided(Frame $frame, Box $box, int $from): array
+    private function divided(Frame $frame, Box $box, int $from, bool $isHalved = false): array
     {
         $most = max(1.0, min($box->width(), $box->height()) * $this->ppi / 4);
         $tried = $box;
@@ -84,18 +88,48 @@ final readonly class BentAreas
             if ($this->failing($tried, $step / $this->ppi, false, self::ASTRAY) === null) {
                 return [new BentArea($frame, $step, false, 1)];
             }
-            $tried = $failing;
-            $inner = $this->squares($failing)->overlap($frame);
+            $inner = $this->squares($failing->bounds)->overlap($frame);
             if ($inner !== null && $inner->width * $inner->height <= self::PART * $box->width() * $box->height() * $this->ppi ** 2) {
                 $straight = $this->straight($box, $step, $inner);
                 $about = array_map(fn (Frame $around): BentArea => new BentArea($around, $step, true, $straight), self::about($frame, $inner));
 
-                return [...$about, ...$this->divided($inner, $this->inches($inner), $at + 1)];
+                return [...$about, ...$this->divided($inner, $this->inches($inner), $at + 1, true)];
             }
+            // They may lie along two sides, as at the ends of a swelling: then each half has a part of its own.
+            if (! $isHalved && min($failing->columns, $failing->rows) <= self::FEW * self::PROBES) {
+                $halves = $failing->columns <= $failing->rows ? $this->leftAndRight($frame, $box) : $this->upperAndLower($frame, $box);
+
+                return array_merge(...array_map(fn (array $half): array => $this->divided(...[...$half, $at, true]), $halves));
+            }
+            $tried = $failing->bounds;
         }
 
         // Also a divisor of a square's side. Cells that are still off are computed pixel by pixel.
         return [new BentArea($frame, min(2 ** (int) log($most, 2), intdiv(self::STEPS[count(self::STEPS) - 1], $this->finer)), true, 1, true)];
+    }
+
+    /** @return array{array{Frame, Box}, array{Frame, Box}} the halves of an area, divided along squares */
+    private function leftAndRight(Frame $frame, Box $box): array
+    {
+        $middle = BentGrid::SQUARE * (int) round($box->centreX() * $this->ppi / BentGrid::SQUARE);
+        $at = $middle / $this->ppi;
+
+        return [
+            [new Frame($frame->ppi, $frame->left, $frame->top, $middle - $frame->left, $frame->height), new Box($box->left, $box->top, $at, $box->bottom)],
+            [new Frame($frame->ppi, $middle, $frame->top, $frame->left + $frame->width - $middle, $frame->height), new Box($at, $box->top, $box->right, $box->bottom)],
+        ];
+    }
+
+    /** @return array{array{Frame, Box}, array{Frame, Box}} */
+    private function upperAndLower(Frame $frame, Box $box): array
+    {
+        $middle = BentGrid::SQUARE * (int) round($box->centreY() * $this->ppi / BentGrid::SQUARE);
+        $at = $middle / $this->ppi;
+
+        return [
+            [new Frame($frame->ppi, $frame->left, $frame->top, $frame->width, $middle - $frame->top), new Box($box->left, $box->top, $box->right, $at)],
+            [new Frame($frame->ppi, $frame->left, $middle, $frame->width, $frame->top + $frame->height - $middle), new Box($box->left, $at, $box->right, $box->bottom)],
+        ];
     }
 
     /** Window pixels over which the spline may be approximated by straight lines, outside a part that is drawn otherwise. */
@@ -111,16 +145,17 @@ final readonly class BentAreas
     }
 
     /**
-     * The bounds of all probes of a box where the interpolation is off by more than a limit, out to the next probes on every side; null if there are none.
+     * The probes of a box where the interpolation is off by more than a limit; null if there are none.
      *
      * @param  float  $side  distance between two points, in inches
      * @param  float  $limit  in source pixels
      * @param  ?Box  $but  probes within it do not count
      */
-    private function failing(Box $box, float $side, bool $isSmooth, float $limit, ?Box $but = null): ?Box
+    private function failing(Box $box, float $side, bool $isSmooth, float $limit, ?Box $but = null): ?AstrayProbes
     {
         [$across, $down] = [($box->width() + $side) / (self::PROBES - 1), ($box->height() + $side) / (self::PROBES - 1)];
         $failing = null;
+        $columns = $rows = [];
         for ($j = 0; $j < self::PROBES; $j++) {
             for ($i = 0; $i < self::PROBES; $i++) {
                 [$x, $y] = [$box->left - $side + $across * $i, $box->top - $side + $down * $j];
@@ -128,11 +163,12 @@ final readonly class BentAreas
                 if ($counts && $this->astray($x, $y, $side, $isSmooth) > $limit) {
                     $cell = new Box($x - $across, $y - $down, $x + $side + $across, $y + $side + $down);
                     $failing = $failing === null ? $cell : $failing->union($cell);
+                    $columns[$i] = $rows[$j] = true;
                 }
             }
         }
 
-        return $failing;
+        return $failing === null ? null : new AstrayProbes($failing, count($columns), count($rows));
     }
 
     /**
