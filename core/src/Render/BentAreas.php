@@ -40,6 +40,9 @@ final readonly class BentAreas
     /** If it fails in no more than this share of the columns or rows of probes, an area is halved. */
     private const FEW = 0.4;
 
+    /** Least length of an area, in pixels, that is halved: of a shorter one each half would have few points, too near to one another. */
+    private const LONG = 8.0 * BentGrid::SQUARE;
+
     /** Greatest distance between points, in pixels, at which torn cells count as well drawn. */
     private const TORN = 16.0;
 
@@ -96,10 +99,10 @@ final readonly class BentAreas
                 return [...$about, ...$this->divided($inner, $this->inches($inner), $at + 1, true)];
             }
             // They may lie along two sides, as at the ends of a swelling: then each half has a part of its own.
-            if (! $isHalved && min($failing->columns, $failing->rows) <= self::FEW * self::PROBES) {
-                $halves = $failing->columns <= $failing->rows ? $this->leftAndRight($frame, $box) : $this->upperAndLower($frame, $box);
-
-                return array_merge(...array_map(fn (array $half): array => $this->divided(...[...$half, $at, true]), $halves));
+            $isBeside = $failing->columns <= $failing->rows;
+            $isLong = ($isBeside ? $box->width() : $box->height()) * $this->ppi >= self::LONG;
+            if (! $isHalved && $isLong && min($failing->columns, $failing->rows) <= self::FEW * self::PROBES) {
+                return array_merge(...array_map(fn (array $half): array => $this->divided(...[...$half, $at, true]), $this->halves($frame, $box, $isBeside)));
             }
             $tried = $failing->bounds;
         }
@@ -108,25 +111,21 @@ final readonly class BentAreas
         return [new BentArea($frame, min(2 ** (int) log($most, 2), intdiv(self::STEPS[count(self::STEPS) - 1], $this->finer)), true, 1, true)];
     }
 
-    /** @return array{array{Frame, Box}, array{Frame, Box}} the halves of an area, divided along squares */
-    private function leftAndRight(Frame $frame, Box $box): array
+    /**
+     * The halves of an area, divided between squares, and what is probed of each.
+     *
+     * @param  bool  $isBeside  left and right, otherwise upper and lower
+     * @return array{array{Frame, Box}, array{Frame, Box}}
+     */
+    private function halves(Frame $frame, Box $box, bool $isBeside): array
     {
-        $middle = BentGrid::SQUARE * (int) round($box->centreX() * $this->ppi / BentGrid::SQUARE);
+        $middle = BentGrid::SQUARE * (int) round(($isBeside ? $box->centreX() : $box->centreY()) * $this->ppi / BentGrid::SQUARE);
         $at = $middle / $this->ppi;
 
-        return [
+        return $isBeside ? [
             [new Frame($frame->ppi, $frame->left, $frame->top, $middle - $frame->left, $frame->height), new Box($box->left, $box->top, $at, $box->bottom)],
             [new Frame($frame->ppi, $middle, $frame->top, $frame->left + $frame->width - $middle, $frame->height), new Box($at, $box->top, $box->right, $box->bottom)],
-        ];
-    }
-
-    /** @return array{array{Frame, Box}, array{Frame, Box}} */
-    private function upperAndLower(Frame $frame, Box $box): array
-    {
-        $middle = BentGrid::SQUARE * (int) round($box->centreY() * $this->ppi / BentGrid::SQUARE);
-        $at = $middle / $this->ppi;
-
-        return [
+        ] : [
             [new Frame($frame->ppi, $frame->left, $frame->top, $frame->width, $middle - $frame->top), new Box($box->left, $box->top, $box->right, $at)],
             [new Frame($frame->ppi, $frame->left, $middle, $frame->width, $frame->top + $frame->height - $middle), new Box($box->left, $at, $box->right, $box->bottom)],
         ];
