@@ -40,6 +40,9 @@ final readonly class BentAreas
     /** If it fails in no more than this share of the columns or rows of probes, an area is halved. */
     private const FEW = 0.4;
 
+    /** Longest step, in pixels, for which that pays: longer ones leave few points anyway. */
+    private const SHORT = 16;
+
     /** Least length of an area, in pixels, that is halved: of a shorter one each half would have few points, too near to one another. */
     private const LONG = 8.0 * BentGrid::SQUARE;
 
@@ -101,8 +104,8 @@ final readonly class BentAreas
             // They may lie along two sides, as at the ends of a swelling: then each half has a part of its own.
             $isBeside = $failing->columns <= $failing->rows;
             $isLong = ($isBeside ? $box->width() : $box->height()) * $this->ppi >= self::LONG;
-            if (! $isHalved && $isLong && min($failing->columns, $failing->rows) <= self::FEW * self::PROBES) {
-                return array_merge(...array_map(fn (array $half): array => $this->divided(...[...$half, $at, true]), $this->halves($frame, $box, $isBeside)));
+            if (! $isHalved && $isLong && $step <= self::SHORT && min($failing->columns, $failing->rows) <= self::FEW * self::PROBES) {
+                return array_merge(...array_map(fn (array $half): array => $this->divided(...[...$half, $from, true]), $this->halves($frame, $box, $isBeside)));
             }
             $tried = $failing->bounds;
         }
