@@ -118,15 +118,11 @@ final readonly class NearEdges
     private static function block(float $scale, float $ppi, float $finer): int
     {
         $most = max(1, (int) floor($ppi / (self::SAMPLES * max(1.0, ceil(1 / $scale - 1e-6))) + 1e-6));
-        foreach ([...range($most, 1), ...range($most, self::MOST_PARTS)] as $by) {
-            $times = round($by * $finer);
-            // An odd number of them takes three times as long.
-            if (abs($by * $finer - $times) < 1e-6 && ($finer <= 1 || $scale < 1 || fmod($times, 2) === 0.0)) {
-                return $by;
-            }
-        }
+        $whole = array_values(array_filter([...range($most, 1), ...range($most, self::MOST_PARTS)], fn (int $by): bool => abs($by * $finer - round($by * $finer)) < 1e-6));
+        // An odd number of them takes three times as long.
+        $even = $finer <= 1 || $scale < 1 ? [] : array_values(array_filter($whole, fn (int $by): bool => fmod(round($by * $finer), 2) === 0.0));
 
-        return 1;
+        return $even[0] ?? $whole[0] ?? 1;
     }
 
     private static function sigma(float $scale, float $ppi): float

@@ -59,4 +59,4 @@ it('chips a proof as the print, at its own pixels', function (float $scale, floa
             expect($off->isMore(24.0)->mean() / $ink)->toBeLessThan($proof === 60 ? 0.03 : 0.0175, "$proof ppi")->and($off->mean() * 255 / $ink)->toBeLessThan(3.0, "$proof ppi");
         }
     }
-})->with([[1.0, 0.0, 300], [1.3, 0.0, 300], [0.5, 0.0, 300], [1.0, 31.0, 300], [1.0, 0.0, 200]]);
+})->with([[1.0, 0.0, 300], [1.3, 0.0, 300], [0.5, 0.0, 300], [1.0, 31.0, 300], [1.0, 0.0, 200], [1.0, 0.0, 240]]);
