@@ -119,7 +119,7 @@ final class Font
      */
     public function shape(string $line, array $features = []): array
     {
-        return array_merge(...array_map(fn (Run $run): array => $this->shapeRun($line, $run, $features), Bidi::runs($line)));
+        return array_merge(...array_map(fn (Run $run): array => $this->shapeRun($line, $run, $features), Scripts::split($line, Bidi::runs($line))));
     }
 
     /**

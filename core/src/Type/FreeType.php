@@ -77,6 +77,8 @@ final class FreeType
         void hb_buffer_destroy(void *buffer);
         void hb_buffer_add_utf8(void *buffer, const char *text, int length, unsigned int offset, int count);
         void hb_buffer_set_direction(void *buffer, int direction);
+        void *hb_unicode_funcs_get_default(void);
+        unsigned int hb_unicode_script(void *functions, unsigned int character);
         void hb_buffer_guess_segment_properties(void *buffer);
         void hb_shape(void *font, void *buffer, const Feature *features, unsigned int count);
         Info *hb_buffer_get_glyph_infos(void *buffer, unsigned int *length);
