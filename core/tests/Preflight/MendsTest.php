@@ -11,7 +11,9 @@ use TallCrow\Asset\ManyShelves;
 use TallCrow\Cli\Materials;
 use TallCrow\Cli\TrialCase;
 use TallCrow\Edit\Operations;
+use TallCrow\Geometry\Box;
 use TallCrow\Preflight\Finding;
+use TallCrow\Preflight\Mend;
 use TallCrow\Preflight\Preflight;
 use TallCrow\Preflight\Report;
 use TallCrow\Preflight\Verdict;
@@ -26,6 +28,24 @@ function sheets_of_the_trial(): array
     $cases = array_map(basename(...), glob(__DIR__.'/trial/*.json') ?: []);
 
     return array_values(array_filter($cases, fn (string $file): bool => isset(json_decode((string) file_get_contents(__DIR__."/trial/$file"), true)['sheet'])));
+}
+
+/**
+ * The gauges' readings of the sheets of the trial set, each looked over once. Where a gauge is meant to read otherwise,
+ * READINGS=write vendor/bin/pest core/tests/Preflight/MendsTest.php writes them anew: read what has changed before you commit it.
+ */
+const READINGS = __DIR__.'/../fixtures/readings';
+
+/** @return list<string> each finding in a line: places in hundredths of an inch, operations to a thousandth */
+function readings_of(Report $report): array
+{
+    $rounded = fn (string $json): string => (string) preg_replace_callback('/-?\d+\.\d{3,}/', fn (array $number): string => (string) round((float) $number[0], 3), $json);
+
+    return array_map(fn (Finding $finding): string => implode(' | ', [
+        $finding->key, $finding->verdict->value, $finding->figure, $finding->limit, $finding->says,
+        ...array_map(fn (Box $box): string => sprintf('at %.2f, %.2f: %.2f × %.2f', $box->left, $box->top, $box->width(), $box->height()), $finding->where),
+        ...array_map(fn (Mend $mend): string => $rounded((string) json_encode($mend->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)), $finding->mends),
+    ]), $report->findings);
 }
 
 /** @return array<string, string> what does not hold, by key */
@@ -137,6 +157,7 @@ it('tells what is wrong with a sheet and nothing else, and mends what it says wi
     // As it is kept, it is read again with every mend.
     $written = json_encode($before->toArray(), JSON_THROW_ON_ERROR);
     expect(json_encode(Report::read(json_decode($written, true))->toArray()))->toBeJson()->toEqual($written);
+    $readings = readings_of($before);
     foreach ($before->findings as $finding) {
         foreach ($finding->verdict === Verdict::Pass ? [] : $finding->mends as $mend) {
             $mended = Operations::apply($mend->operations, $artwork, $renderer->placer)->artwork;
@@ -144,7 +165,11 @@ it('tells what is wrong with a sheet and nothing else, and mends what it says wi
             expect(done_otherwise($mend->says, $finding->layers, $artwork, $mended, $renderer->placer))->toBe('')
                 ->and($after)->not->toHaveKey($finding->key, $mend->says)
                 ->and(array_diff_key($after, faults_of($before)))->toBe([], $mend->says);
+            $readings[] = "$mend->says, then: ".urldecode(http_build_query($after, arg_separator: ', '));
         }
     }
-    expect($before->findings)->not->toBe([]);
+    if (getenv('READINGS') === 'write') {
+        file_put_contents(READINGS."/$file", json_encode($readings, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
+    }
+    expect($before->findings)->not->toBe([])->and($readings)->toBe(json_decode((string) file_get_contents(READINGS."/$file"), true));
 })->with(fn (): array => sheets_of_the_trial());
