@@ -12,7 +12,7 @@ PACKAGES=(
     nginx-light php8.2-fpm
     hunspell hunspell-en-us hunspell-de-de hunspell-fr hunspell-es
     liblcms2-utils icc-profiles-free librsvg2-bin poppler-utils
-    chromium-headless-shell imagemagick pngcheck libharfbuzz-bin woff2 fonts-lohit-deva
+    chromium-headless-shell imagemagick pngcheck libharfbuzz-bin woff2 fonts-lohit-deva fonts-dejavu-core
 )
 
 fail() {

@@ -9,7 +9,9 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\SetsType;
 use TallCrow\Effect\Stage;
+use TallCrow\Effect\Words\LetterSpacing;
 use TallCrow\Type\Alignment;
+use TallCrow\Type\Scripts;
 use TallCrow\Type\Setting;
 
 /** Finds the effects of a layer that change nothing where they stand in the list, and says why. */
@@ -51,6 +53,7 @@ final readonly class IdleLines
             // Inside a group every child is inked separately.
             $effect instanceof Inks && $layer->children() !== [] => null,
             $effect instanceof Inks && serialize($this->placer->inking($layer)) === serialize($this->placer->inking($without)) => 'Does nothing here: a line below it has the last word.',
+            $effect instanceof LetterSpacing && Scripts::joinThroughout(str_replace("\n", '', (string) $layer->words()?->text)) => 'Does nothing here: these letters join, and room between them would tear them apart. Type ـ (tatweel) between two letters to lengthen the stroke that joins them.',
             $effect instanceof SetsType && serialize(self::setting($layer)) === serialize(self::setting($without)) => 'Does nothing as it is set: the letters stand the same without it.',
             default => null,
         };

@@ -100,7 +100,9 @@ final class Typesetter
             }
             $x += $glyph->advance * $size;
             if ($i < count($glyphs) - 1 && $glyphs[$i + 1]->cluster !== $glyph->cluster) {
-                $x += $spacing + $this->kern($characters, mb_substr(substr($line, $glyphs[$i + 1]->cluster, 4), 0, 1)) / 1000;
+                $next = mb_substr(substr($line, $glyphs[$i + 1]->cluster, 4), 0, 1);
+                $x += Scripts::join(mb_substr($characters, 0, 1), $next) ? 0.0 : $spacing;
+                $x += ($glyphs[$i + 1]->cluster > $glyph->cluster ? $this->kern($characters, $next) : $this->kern($next, mb_substr($characters, 0, 1))) / 1000;
             }
         }
 

@@ -26,6 +26,11 @@ it('says so of type set on a shape, of pixels of a drawing, and of a fill that a
         ->and(idle_lines(Fixtures::words('w', 'KITE', 2), [['kind' => 'fill', 'colour' => '#b04a2c'], ['kind' => 'fill', 'colour' => '#f3ead7']]))->toHaveKey(0)->not->toHaveKey(1);
 });
 
+it('says so of room between letters that join', function (string $text, bool $isIdle): void {
+    $said = idle_lines(Fixtures::words('w', $text, 2), [['kind' => 'letter-spacing', 'by' => 80]]);
+    expect(str_contains($said[0] ?? '', 'tear them apart'))->toBe($isIdle);
+})->with([["\u{0633}\u{0648}\u{0642}\u{064F}", true], ["\u{0633}\u{0648}\n\u{0642}\u{0645}", true], ["\u{0633}\u{0648} \u{0642}", false], ['KITE', false], ["\u{0633}\u{0648} 26", false]]);
+
 it('is silent about lines that work and lines that are off', function (): void {
     expect(idle_lines(Fixtures::words('w', 'KITE', 2), [['kind' => 'letter-spacing', 'by' => 80], ['kind' => 'fill', 'colour' => '#b04a2c'], ['kind' => 'outline', 'width' => 0.05, 'colour' => '#1f1d1a'], ['kind' => 'arch', 'bend' => 0.3], ['kind' => 'tidy', 'on' => false]]))->toBe([])
         ->and(idle_lines(['id' => 'pool', 'source' => ['kind' => 'art', 'file' => 'rock-pool.png'], 'placement' => ['x' => 1.5, 'y' => 2, 'width' => 2, 'height' => null]], [['kind' => 'saturation', 'by' => 2], ['kind' => 'tidy']]))->toBe([]);
