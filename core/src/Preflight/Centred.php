@@ -45,9 +45,14 @@ final class Centred implements MendsOnSheet
         return [Finding::of(
             Group::Composition, 'centre', 'Centre', $isOff ? Verdict::Warn : Verdict::Pass, sprintf('%.2f in off', abs($off)), sprintf('%.2f in', self::SEEN),
             $isOff
-                ? sprintf('The design as a whole hangs %.2f in to the %s of the middle; its weight lies %.2f in to the %s.', abs($off), $off > 0 ? 'right' : 'left', abs($weight), $weight > 0 ? 'right' : 'left')
-                : sprintf('The ink\'s box hangs %.2f in from the middle of the sheet, its weight %.2f in to the %s.', abs($off), abs($weight), $weight > 0 ? 'right' : 'left'),
+                ? sprintf('The design as a whole hangs %.2f in to the %s of the middle; its weight lies %s.', abs($off), $off > 0 ? 'right' : 'left', self::aside($weight))
+                : sprintf('The ink\'s box hangs %.2f in from the middle of the sheet, its weight %s.', abs($off), self::aside($weight)),
         )->at($isOff ? [new Box($box[0] / $ppi, $box[1] / $ppi, ($box[0] + $box[2]) / $ppi, ($box[1] + $box[3]) / $ppi)] : [])];
+    }
+
+    private static function aside(float $by): string
+    {
+        return round($by, 2) == 0.0 ? 'in the middle' : sprintf('%.2f in to the %s', abs($by), $by > 0 ? 'right' : 'left');
     }
 
     public function onSheet(Finding $finding, SheetSubject $subject): Finding

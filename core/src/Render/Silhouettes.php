@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace TallCrow\Render;
 
+use TallCrow\Cutout\Contours;
 use TallCrow\Cutout\Tracer;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
 
 /**
- * Outlines of ink that has no vector outline (pictures, SVGs, groups, masked pieces), traced by potrace from the alpha at print resolution, so that their
- * rings and gaps are as crisp as those of letters and the same at every ppi.
+ * Outlines of ink that has no vector outline (pictures, SVGs, groups, masked pieces), traced from the alpha at print resolution, so that their
+ * rings and gaps are as crisp as those of letters and the same at every ppi: along the line of half coverage where edges are smooth, by potrace where
+ * they are hard or very many.
  */
 final class Silhouettes
 {
@@ -22,7 +24,9 @@ final class Silhouettes
      */
     public static function trace(Piece $piece): Path
     {
-        return Tracer::outline($piece->image->alpha())->path()
+        $alpha = $piece->image->alpha()->settled();
+
+        return (Contours::of($alpha) ?? Tracer::outline($alpha)->path())
             ->transformed(Affine::shift($piece->frame->left, $piece->frame->top))
             ->transformed(Affine::scale(1 / self::PPI, 1 / self::PPI));
     }

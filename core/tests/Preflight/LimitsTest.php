@@ -210,6 +210,10 @@ it('says which way a design hangs, and which way its weight lies', function (flo
     expect($finding->says)->toContain("hangs 0.15 in to the $hangs of the middle")->toMatch('/its weight lies 0\.\d\d in to the '.$weighs.'\.$/');
 })->with([[0.15, 'right', 'left'], [-0.15, 'left', 'right'], [0.15, 'right', 'right'], [-0.15, 'left', 'left']]);
 
+it('says that the weight lies in the middle where it does', function (): void {
+    expect((new Centred)->picture(subject_of(Fixtures::artwork([ink_slab('bar', 0.3, 1.9, 2.7, 2.1)]))->picture)[0]->says)->toContain('its weight in the middle.');
+});
+
 it('counts what lies on the sheet of a piece that reaches beyond it', function (array $edges, float $area): void {
     $artwork = Fixtures::artwork([ink_slab('p', ...$edges)]);
     $subject = subject_of($artwork);
