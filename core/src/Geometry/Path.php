@@ -166,28 +166,53 @@ final readonly class Path
     }
 
     /**
-     * The area swept when the outline is moved along a vector, to be filled by the nonzero rule: the start, the end, and a parallelogram for each edge. The
-     * path
-     * must be flattened, with outer contours counterclockwise by their signed area, as those of a Region.
+     * The area swept when the outline is moved along a vector, to be filled by the nonzero rule: the start, the end, and what each stretch of edges passes
+     * over that lies on one side of the vector. The path must be flattened, with outer contours counterclockwise by their signed area, as those of a Region.
      */
     public function swept(float $x, float $y): self
     {
         $out = [...$this->segments, ...$this->transformed(Affine::shift($x, $y))->segments];
-        $at = $start = [0.0, 0.0];
-        foreach ($this->segments as $segment) {
-            $to = $segment[0] === 'Z' ? $start : self::end($segment);
-            if ($segment[0] === 'M') {
-                $start = $to;
-            } else {
-                $turn = ($to[0] - $at[0]) * $y - ($to[1] - $at[1]) * $x;
-                // All parts wind the same way as the outline, so that the nonzero rule unites them.
-                [$from, $until] = $turn > 0 ? [$at, $to] : [$to, $at];
-                abs($turn) < 1e-15 || array_push($out, ['M', ...$from], ['L', ...$until], ['L', $until[0] + $x, $until[1] + $y], ['L', $from[0] + $x, $from[1] + $y], ['Z']);
+        $stretch = [];
+        [$startX, $startY, $atX, $atY, $side] = [0.0, 0.0, 0.0, 0.0, 0];
+        foreach ([...$this->segments, ['M', 0.0, 0.0]] as $segment) {
+            [$toX, $toY] = $segment[0] === 'Z' ? [$startX, $startY] : self::end($segment);
+            $turn = ($toX - $atX) * $y - ($toY - $atY) * $x;
+            // An edge along the vector passes over nothing.
+            $own = abs($turn) < 1e-15 ? $side : ($turn > 0.0 ? 1 : -1);
+            if ($segment[0] === 'M' || $own !== $side) {
+                array_push($out, ...self::passed($side > 0 ? $stretch : array_reverse($stretch), $x, $y));
+                $stretch = [[$atX, $atY]];
+                $side = $own;
             }
-            $at = $to;
+            if ($segment[0] === 'M') {
+                $startX = $toX;
+                $startY = $toY;
+                $stretch = [];
+                $side = 0;
+            }
+            $stretch[] = [$toX, $toY];
+            $atX = $toX;
+            $atY = $toY;
         }
 
         return new self($out);
+    }
+
+    /**
+     * What a stretch of edges passes over.
+     *
+     * @param  list<array{float, float}>  $points
+     * @return list<Segment>
+     */
+    private static function passed(array $points, float $x, float $y): array
+    {
+        if (count($points) < 2) {
+            return [];
+        }
+        $there = array_map(fn (array $point): array => ['L', $point[0], $point[1]], $points);
+        $back = array_map(fn (array $point): array => ['L', $point[0] + $x, $point[1] + $y], array_reverse($points));
+
+        return [['M', ...$points[0]], ...array_slice($there, 1), ...$back, ['Z']];
     }
 
     /** A compact binary form for the cache: the count of numbers in each segment, then the numbers. */

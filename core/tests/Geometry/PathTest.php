@@ -45,6 +45,17 @@ it('sweeps an outline along a line', function (float $x, float $y): void {
     expect([$bounds->left, $bounds->right])->toEqualWithDelta([-1 + min(0, $x), 1 + max(0, $x)], 1e-9);
 })->with([[0.5, 0.25], [-0.5, 0.25], [0.0, -2.0], [3.0, 0.0], [-0.4, -4.0]]);
 
+it('sweeps a ring along any way, its hole too, in few edges', function (float $angle): void {
+    [$x, $y] = [0.7 * cos($angle), 0.7 * sin($angle)];
+    $ring = Region::filledBy(Outline::ellipse(4, 4), 1e-4)->minus(Region::filledBy(Outline::ellipse(2, 2), 1e-4))->path();
+    // Of the hole, what the two circles at its ends have in common is left: two segments of chords √(1 − 0.35²) from their middles.
+    $lens = 2 * acos(0.35) - 0.7 * sqrt(1 - 0.35 ** 2);
+    $swept = $ring->swept($x, $y);
+    expect(Region::filledBy($swept, 1e-4)->area())->toEqualWithDelta(4 * M_PI + 4 * 0.7 - $lens, 2e-3)
+        // The ring at both ends, and each of its edges once more at each end of what it passes over.
+        ->and(count($swept->segments))->toBeLessThan(4 * count($ring->segments) + 40);
+})->with([0.0, 0.3, M_PI_2, M_PI, 4.0]);
+
 it('undoes what it did', function (): void {
     $by = Affine::turn(31)->then(Affine::scale(2, -0.5))->then(Affine::shift(3, 4));
     [$x, $y] = $by->then($by->inverse())->apply(0.7, -1.1);
