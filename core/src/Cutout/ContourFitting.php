@@ -108,7 +108,7 @@ final class ContourFitting
             return [$from[0], $from[1]];
         }
         [$x, $y] = [$to[0] * $from[2] + $from[0] * $to[2], $to[1] * $from[2] + $from[1] * $to[2]];
-        $length = hypot($x, $y);
+        $length = max(1e-12, hypot($x, $y));
 
         return [$x / $length, $y / $length];
     }
