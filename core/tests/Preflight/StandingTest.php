@@ -109,3 +109,14 @@ it('reads words by their letters, whatever is lost about them', function (array 
         'lost far within a pale ring' => [[$fill('#1d1e22'), ['kind' => 'gap', 'width' => 0.25], $ring('#f3ead7', 0.01)], ['w']],
     ];
 });
+
+it('takes a piece for lost that is more than three hundredths of all ink, and words from a fiftieth of a square inch on', function (array $piece, bool $isLost): void {
+    $artwork = Fixtures::artwork([ink_slab('all', 0.25, 0.25, 2.75, 1.45), $piece], ['garments' => [['name' => 'Black', 'colour' => '#17181a']]]);
+    expect(array_map(fn (array $one): string => $one[0]->id, VanishingInk::lostPieces($artwork->brief->garments[0], subject_of($artwork, 50))))->toBe($isLost ? ['p'] : []);
+})->with([
+    // Of 3 square inches and its own.
+    'a twentieth' => [fn (): array => ink_slab('p', 1, 3, 1.5, 3.3, '#17181a'), true],
+    'a hundredth' => [fn (): array => ink_slab('p', 1, 3, 1.2, 3.2, '#17181a'), false],
+    'small words' => [fn (): array => Fixtures::words('p', 'KITES', 0.5, ['placement' => ['y' => 3], 'effects' => [['kind' => 'fill', 'colour' => '#17181a']]]), true],
+    'tiny words' => [fn (): array => Fixtures::words('p', 'KITES', 0.15, ['placement' => ['y' => 3], 'effects' => [['kind' => 'fill', 'colour' => '#17181a']]]), false],
+]);
