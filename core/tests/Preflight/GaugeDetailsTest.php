@@ -169,6 +169,14 @@ it('fails a word by strokes that were cut thin, and not by those that were drawn
     ];
 });
 
+it('judges words that are printed weakly by what is left of them, and offers to shield them from the wear of the sheet', function (float $opacity): void {
+    $words = Fixtures::words('w', 'HI', 1, ['opacity' => $opacity]);
+    $nicked = gauged(new WornWords, Fixtures::artwork([$words, ink_slab('b', 1.05, 1.9, 1.3, 2.02, more: ['role' => ['kind' => 'knockout', 'gap' => 0]])]), 300)['word:w:0'];
+    $worn = gauged(new WornWords, Fixtures::artwork([$words], ['distress' => [['texture' => 'speckle', 'amount' => 0.7, 'seed' => 3]]]), 300)['word:w:0'];
+    expect((int) $nicked->figure)->toBeBetween(5, 35)->and($nicked->verdict)->toBe(Verdict::Pass)->and($nicked->mends)->toBe([])
+        ->and($worn->verdict)->toBe(Verdict::Fail)->and(array_map(fn (Mend $mend): string => $mend->says, $worn->mends))->toBe(['Shield HI']);
+})->with([1.0, 0.6, 0.4]);
+
 it('goes on to the next words where some cannot be measured', function (): void {
     $words = fn (string $id, float $y): array => Fixtures::words($id, 'MOTH', 2, ['placement' => ['y' => $y]]);
     $bent = ['id' => 'g', 'source' => ['kind' => 'group', 'layers' => [$words('in', 1)]], 'effects' => [['kind' => 'arch', 'bend' => 0.3]]];
