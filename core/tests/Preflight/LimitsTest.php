@@ -353,6 +353,11 @@ it('says what is left of a background: parts that are enclosed, or a rim', funct
     expect($found[0]->says)->toContain($says)->and($found[0]->verdict)->toBe(Verdict::Warn)->and(substr_count($found[0]->says, ' left'))->toBe(1);
 })->with([['halo', 'a rim of its background ('], ['pockets', 'of its background are left']]);
 
+it('finds a small letter in a large one, however little of that it covers', function (float $leading, bool $isFound): void {
+    $found = gauged(new Collisions, Fixtures::artwork([Fixtures::words('w', "H\no", 2.0, ['source' => ['leading' => $leading, 'align' => 'left'], 'effects' => [1 => ['kind' => 'line', 'number' => 2, 'size' => 0.15]]])]));
+    expect(isset($found['collide:w']))->toBe($isFound);
+})->with([[1.0, false], [0.3, true]]);
+
 it('counts the pairs of letters that run together', function (string $text, string $says): void {
     $found = gauged(new Collisions, Fixtures::artwork([Fixtures::words('w', $text, 2.4, ['effects' => [1 => ['kind' => 'letter-spacing', 'by' => -300]]])]));
     expect($found['collide:w']->says)->toStartWith($says)->toEndWith('give the letters more room.');
