@@ -91,6 +91,13 @@ it('takes a cut for meant that another piece covers for three fifths, or that on
     'by what takes ink away' => [[0.8, 2.2, 2.2, 2.8], true, ['role' => ['kind' => 'knockout', 'gap' => 0]]],
 ]);
 
+it('looks for what covers a cut where it lies once the piece is turned', function (float $away, bool $isFound): void {
+    // Turned by 45°, the middle of the cut lies half an inch from the piece's middle, down to the left.
+    $by = (0.5 + $away) * M_SQRT1_2;
+    $plate = ink_slab('plate', 0.8 - $by, 1.85 + $by, 2.2 - $by, 2.15 + $by, more: ['placement' => ['turn' => 45]]);
+    expect(isset(gauged_from($this->folder, new FlatCuts, [hill(['turn' => 45]), $plate])['cut:p']))->toBe($isFound);
+})->with([[0.0, false], [0.35, true], [-0.35, true]]);
+
 it('tears an edge off by no more than a sixth of the piece, and three tenths of an inch', function (float $size, float $depth): void {
     $found = gauged_from($this->folder, new FlatCuts, [hill(['width' => $size])])['cut:p'];
     $before = Fixtures::artwork([hill(['width' => $size])]);
