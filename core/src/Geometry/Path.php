@@ -173,6 +173,7 @@ final readonly class Path
     {
         $out = [...$this->segments, ...$this->transformed(Affine::shift($x, $y))->segments];
         $stretch = [];
+        // Numbers apart, not pairs: the optimiser of PHP 8.2 took the start for the constant pair that it was before the loop.
         [$startX, $startY, $atX, $atY, $side] = [0.0, 0.0, 0.0, 0.0, 0];
         foreach ([...$this->segments, ['M', 0.0, 0.0]] as $segment) {
             [$toX, $toY] = $segment[0] === 'Z' ? [$startX, $startY] : self::end($segment);
