@@ -23,7 +23,7 @@ final class DemoAssets
         if (! is_dir($folder)) {
             mkdir($folder, 0o700, true);
         }
-        /** @var array{fonts: list<array{package: string, genre: string, subset?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string, genre?: string}>} $list */
+        /** @var array{fonts: list<array{package: string, genre: string, subset?: string, axes?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string, genre?: string}>} $list */
         $list = self::json(__DIR__.'/assets.json');
 
         $gathered = [
@@ -39,7 +39,7 @@ final class DemoAssets
     }
 
     /**
-     * @param  array{package: string, genre: string, subset?: string}  $font
+     * @param  array{package: string, genre: string, subset?: string, axes?: string}  $font
      * @return Entry
      */
     private static function font(array $font, string $folder): array
@@ -49,8 +49,9 @@ final class DemoAssets
         $about = self::json("$package/metadata.json");
         $subset = $font['subset'] ?? 'latin';
         $file = $about['id'].($subset === 'latin' ? '' : "-$subset").'.woff2';
-        $weight = in_array(400, $about['weights'], true) ? 400 : $about['weights'][0];
-        copy("$package/files/{$about['id']}-$subset-$weight-normal.woff2", "$folder/$file");
+        // A variable font is one file for a set of axes.
+        $cut = $font['axes'] ?? (in_array(400, $about['weights'], true) ? 400 : $about['weights'][0]);
+        copy("$package/files/{$about['id']}-$subset-$cut-normal.woff2", "$folder/$file");
 
         return ['file' => $file, 'kind' => 'font', 'title' => $about['family'].($subset === 'latin' ? '' : ', '.ucfirst($subset)), 'genre' => $font['genre'], 'text' => "$package/LICENSE", 'licence' => [
             'name' => $about['license']['type'], 'author' => $about['license']['attribution'], 'url' => $about['license']['url'],

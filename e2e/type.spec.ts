@@ -61,6 +61,39 @@ test('the words are seen in each font, and a favourite comes first', async ({ pa
     await expect(page.locator('.finder-row').first().getByRole('button', { name: 'Pirata One: favourite' })).toHaveAttribute('aria-pressed', 'true');
 });
 
+test('a variable font is set at a weight, line by line, and says what another font cannot do', async ({ page }) => {
+    const path = await newJob(page, 'Weights');
+    await addLine(page, 'words', 'Set words');
+    await words(page).fill('TIDE\nPOOL');
+    await words(page).press('Enter');
+    const into = async (font: string): Promise<void> => {
+        await page.getByRole('button', { name: /^font: .*choose/ }).click();
+        // The finder takes what is typed at once.
+        await expect(page.getByRole('searchbox', { name: 'Filter by name' })).toBeFocused();
+        await page.keyboard.type(font);
+        await page.locator('.finder-row').first().getByRole('button', { name: font }).first().click();
+        await saved(page);
+    };
+    await into('Anybody');
+    await addLine(page, 'bold', 'Set the weight of its letters');
+    const weight = page.getByRole('textbox', { name: 'weight', exact: true });
+    await expect(weight).toHaveValue('900');
+    await weight.fill('1200');
+    await weight.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: 'The weight runs from 100 to 900.' })).toBeVisible();
+    await setToken(weight, '650');
+    await page.getByRole('combobox', { name: 'lines that it is for' }).selectOption({ label: 'line 2, POOL' });
+    await saved(page);
+    expect((await sheetOf(page, path)).layers[0]?.effects.find((line) => line['kind'] === 'variation')).toMatchObject({ axis: 'wght', value: 650, line: 2 });
+    await page.getByRole('combobox', { name: 'axis of the font' }).selectOption('width');
+    await expect(page.getByRole('textbox', { name: 'width', exact: true }).last()).toHaveValue('150');
+    await saved(page);
+    await page.reload();
+    await expect(page.locator('.idle-line')).toHaveCount(0);
+    await into('Anton');
+    await expect(page.locator('.idle-line')).toContainText('this font does not vary so');
+});
+
 test('a colour of the job changes on every line, is picked from the peg, and goes out as a palette', async ({ page }) => {
     const path = await newJob(page, 'Colours of the job');
     await addLine(page, 'shape', 'Draw a shape');

@@ -24,6 +24,7 @@ use TallCrow\Asset\PictureReader;
 use TallCrow\Asset\PictureRefused;
 use TallCrow\Cutout\Tracing;
 use TallCrow\Raster\PictureType;
+use TallCrow\Type\Axis;
 use TallCrow\Type\Font;
 use TallCrow\Type\FontRefused;
 
@@ -112,7 +113,7 @@ final readonly class Shelving
                 throw AssetUnusable::tooLarge($name, FolderShelf::MOST_FONT_BYTES);
             }
             $opened = Font::fromBytes((string) file_get_contents($path));
-            $facts = ['kind' => AssetKind::Font, 'type' => $font, 'title' => self::called($opened), 'features' => $opened->features()];
+            $facts = ['kind' => AssetKind::Font, 'type' => $font, 'title' => self::called($opened), 'features' => $opened->features(), 'varies' => array_map(fn (Axis $axis): string => $axis->name, $opened->axes())];
             $kept = null;
         } else {
             $picture = PictureReader::check($path);
@@ -162,9 +163,16 @@ final readonly class Shelving
         };
     }
 
+    /** The style of a variable font is only the place where it begins, but for its slope, which is another file. */
     private static function called(Font $font): string
     {
-        return in_array($font->style, ['Regular', 'Normal', ''], true) ? $font->family : "$font->family $font->style";
+        $style = match (true) {
+            $font->axes() !== [] => preg_match('/italic|oblique/i', $font->style, $slope) === 1 ? $slope[0] : '',
+            in_array($font->style, ['Regular', 'Normal'], true) => '',
+            default => $font->style,
+        };
+
+        return trim("$font->family $style");
     }
 
     private static function stem(string $title): string

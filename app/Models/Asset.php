@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property string $pack  name of the pack that a font came with
  * @property string $cut  which layer of its face it is
  * @property list<string> $features
+ * @property list<string> $varies  names of a variable font's axes
  * @property list<string> $left_out  what the file had that is not printed
  * @property bool $favourite
  * @property string $licence_name
@@ -45,9 +46,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 #[ScopedBy(ShopScope::class)]
 final class Asset extends Model
 {
-    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url', 'licence_id', 'sha256', 'look', 'tags', 'languages', 'colours', 'binned_at'];
+    protected $fillable = ['kind', 'file', 'title', 'genre', 'type', 'bytes', 'width', 'height', 'pack', 'cut', 'features', 'varies', 'left_out', 'favourite', 'licence_name', 'licence_author', 'licence_url', 'licence_id', 'sha256', 'look', 'tags', 'languages', 'colours', 'binned_at'];
 
-    protected $casts = ['kind' => AssetKind::class, 'bytes' => 'integer', 'width' => 'float', 'height' => 'float', 'features' => 'array', 'left_out' => 'array', 'favourite' => 'boolean', 'tags' => 'array', 'languages' => 'array', 'colours' => 'array', 'binned_at' => 'datetime'];
+    protected $casts = ['kind' => AssetKind::class, 'bytes' => 'integer', 'width' => 'float', 'height' => 'float', 'features' => 'array', 'varies' => 'array', 'left_out' => 'array', 'favourite' => 'boolean', 'tags' => 'array', 'languages' => 'array', 'colours' => 'array', 'binned_at' => 'datetime'];
 
     /** @return BelongsTo<LicenceRecord, $this> */
     public function licence(): BelongsTo

@@ -2,6 +2,7 @@ import { isFound, summary } from '../../resources/ts/bench/finding';
 import { read } from '../../resources/ts/bench/useKeys';
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { namesOf, stepOf } from '../../resources/ts/bench/axes';
 import { coloursOf, freshName } from '../../resources/ts/bench/colours';
 import { groupsOf } from '../../resources/ts/bench/grouping';
 import { joined } from '../../resources/ts/bench/joining';
@@ -9,7 +10,7 @@ import { below, everyLayer, findLayer, replaceLayer } from '../../resources/ts/b
 import { found, verbs, type Verb } from '../../resources/ts/bench/verbs';
 import { thinned, toShares } from '../../resources/ts/peg/pen';
 import { finds, genresOf } from '../../resources/ts/tokens/finding';
-import type { Artwork, AssetCard, Catalogue, EffectKind, EffectLine, Finding, Layer, Operation } from '../../resources/ts/types';
+import type { Artwork, AssetCard, Catalogue, EffectKind, EffectLine, Finding, FontAxis, Layer, Operation } from '../../resources/ts/types';
 import { phrase, phrasesOf } from '../../resources/ts/words/choices';
 import { effectWords, parts } from '../../resources/ts/words/lines';
 
@@ -95,8 +96,10 @@ const catalogue = {
 } as unknown as Catalogue;
 const shelf = [{ kind: 'font', file: 'rye.woff2', type: 'woff2' }, { kind: 'art', file: 'kite.svg', type: 'svg' }, { kind: 'art', file: 'pool.png', type: 'png', id: 7 }] as AssetCard[];
 
+const axes: FontAxis[] = [{ tag: 'wght', name: 'weight', least: 100, usual: 100, most: 900 }, { tag: 'slnt', name: 'slant', least: -12, usual: 0, most: 0 }];
+
 function offered(layers: Layer[], chosen?: Layer, assets = shelf, trace: (asset: number, id: string) => void = () => undefined): Verb[] {
-    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), trace, recipes: () => undefined, gather: () => undefined, point: () => undefined }, chosen);
+    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), axes: () => (chosen?.source.kind === 'text' ? axes : []), trace, recipes: () => undefined, gather: () => undefined, point: () => undefined }, chosen);
 }
 const says = (all: Verb[]): string[] => all.map((verb) => verb.say);
 const stands = (all: Verb[], say: string): Operation[] | undefined => all.find((verb) => verb.say === say)?.operations;
@@ -127,6 +130,17 @@ test('asks the core for what a verb says', () => {
     expect(stands(all, 'Wear this piece with dry roller')).toMatchObject([{ op: 'add-wear', id: 'w', wear: { texture: 'dry-roller', amount: 0.14 } }]);
     expect(stands(all, 'Wear the whole sheet with dry roller')).toMatchObject([{ op: 'add-wear', id: '' }]);
     expect(says(offered([words], words))).not.toContain('Keep it together with the line before');
+});
+
+test('offers the axes of a variable font, each from the end that is seen best', () => {
+    const all = offered([words], words);
+    const line = { kind: 'variation', on: true, line: 0 };
+    expect(stands(all, 'Set the weight of its letters')).toEqual([{ op: 'add-effect', id: 'w', line: { ...line, axis: 'wght', value: 900 }, first: false, standsOut: false }]);
+    expect(stands(all, 'Set the slant of its letters')).toMatchObject([{ line: { axis: 'slnt', value: -12 } }]);
+    expect(says(offered([], layer('s')))).not.toContain('Set the weight of its letters');
+    expect(axes.map(stepOf)).toEqual([10, 0.1]);
+    expect(namesOf(axes, 'wght')).toEqual({ wght: 'weight', slnt: 'slant' });
+    expect(namesOf(axes, 'opsz')).toEqual({ opsz: 'opsz', wght: 'weight', slnt: 'slant' });
 });
 
 test('offers the other cuts of a pack, a shadow behind and the rest over', () => {
@@ -163,7 +177,7 @@ test('knows the words that people bring', () => {
     }
     expect(says(found(all, 'picture lay'))).toContain('Lay a picture');
     const led: string[] = [];
-    verbs({ artwork: sheet([words]), catalogue, assets: shelf, called: (id) => id, trace: () => undefined, recipes: () => undefined, gather: () => led.push('shelf'), point: (label) => led.push(label) }, words)
+    verbs({ artwork: sheet([words]), catalogue, assets: shelf, called: (id) => id, axes: () => [], trace: () => undefined, recipes: () => undefined, gather: () => led.push('shelf'), point: (label) => led.push(label) }, words)
         .filter((verb) => ['Turn it', 'Size it', 'Choose another font', 'Put files on the shelf'].includes(verb.say)).forEach((verb) => verb.begin?.());
     expect(led.sort()).toEqual(['font', 'shelf', 'size', 'turn']);
 });

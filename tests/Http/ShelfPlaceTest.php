@@ -51,7 +51,7 @@ it('tells of a piece where it is used, what it serves, and what is like it', fun
 
     expect($told['uses'][0])->toMatchArray(['prints' => true])->and($told['servesWidth'])->toEqualWithDelta($pool->width / 300, 0.006)->and(array_column($told['alike'], 'file'))->toBe(['pool-small.png'])->and($told['same'])->toBe([])
         ->and($told['colours'])->not->toBeEmpty()->and($told['sha256'])->toBe(hash_file('sha256', Fixtures::shelf()->path('rock-pool.png')))
-        ->and($this->getJson("/api/assets/{$rye->id}")->json('languages'))->toContain('English')->and($this->getJson("/api/assets/{$rye->id}")->json('font'))->toMatchArray(['weight' => 400, 'weightName' => 'regular', 'heaviest' => 400]);
+        ->and($this->getJson("/api/assets/{$rye->id}")->json('languages'))->toContain('English')->and($this->getJson("/api/assets/{$rye->id}")->json('font'))->toMatchArray(['weight' => 400, 'weightName' => 'regular', 'axes' => []]);
     $this->putJson("/api/assets/{$pool->id}", ['title' => 'The pool at low tide', 'genre' => ''])->assertOk()->assertJsonPath('title', 'The pool at low tide');
     expect(shelfNames($this, 'q=low+tide'))->toBe(['rock-pool.png']);
 });

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Asset;
 use Illuminate\Http\UploadedFile;
 use TallCrow\Tests\Fixtures;
 
@@ -17,6 +18,18 @@ it('takes fonts and pictures with their licence', function (string $file, string
 })->with([
     ['rye.woff2', 'font', 'Rye'], ['moth.svg', 'art', 'moth'], ['rock-pool.png', 'art', 'rock-pool'],
 ]);
+
+it('tells what a variable font varies in, also of one that was on the shelf before', function (): void {
+    $answer = $this->post('/api/assets', ['file' => upload_of('anybody.woff2', (string) file_get_contents(Fixtures::assets().'/anybody.woff2')), 'licence' => 'OFL-1.1', 'held' => '1']);
+    $answer->assertCreated()->assertJson([['title' => 'Anybody Thin', 'varies' => ['width', 'weight']]]);
+    $this->shelve('anton.woff2');
+    expect($this->getJson("/api/assets/{$answer->json('0.id')}")->assertOk()->json('font.axes.1'))->toEqual(['tag' => 'wght', 'name' => 'weight', 'least' => 100, 'usual' => 100, 'most' => 900]);
+
+    $migration = require database_path('migrations/2026_12_01_000001_tell_what_fonts_vary.php');
+    $migration->down();
+    $migration->up();
+    expect(Asset::query()->orderBy('file')->get()->map(fn (Asset $asset): array => $asset->varies)->all())->toBe([[], ['width', 'weight']]);
+});
 
 it('gives each piece a name of its own', function (): void {
     $svg = (string) file_get_contents(Fixtures::assets().'/moth.svg');

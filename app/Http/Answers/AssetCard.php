@@ -12,6 +12,7 @@ final readonly class AssetCard extends Answer
 {
     /**
      * @param  list<string>  $features  OpenType features of a font
+     * @param  list<string>  $varies  names of a variable font's axes, such as weight
      * @param  list<string>  $leftOut  what the file had that is not printed
      * @param  list<string>  $tags
      */
@@ -28,6 +29,7 @@ final readonly class AssetCard extends Answer
         public string $pack,
         public string $cut,
         public array $features,
+        public array $varies,
         public array $leftOut,
         public bool $favourite,
         public Licence $licence,
@@ -41,7 +43,7 @@ final readonly class AssetCard extends Answer
     {
         return new self(
             $asset->id, $asset->kind, $asset->file, $asset->title, $asset->genre, $asset->type, $asset->bytes, $asset->width, $asset->height,
-            $asset->pack, $asset->cut, $asset->features, $asset->left_out, $asset->favourite, new Licence($asset->licence_name, $asset->licence_author, $asset->licence_url),
+            $asset->pack, $asset->cut, $asset->features, $asset->varies, $asset->left_out, $asset->favourite, new Licence($asset->licence_name, $asset->licence_author, $asset->licence_url),
             $asset->licence_id, $asset->tags ?? [], $asset->binned_at?->toIso8601String(),
         );
     }

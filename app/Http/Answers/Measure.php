@@ -9,7 +9,10 @@ use TallCrow\Render\Measures;
 /** Measurements of a layer: size in inches, effective ppi of a raster, type size and cap height of words, and the reason if it cannot be drawn. */
 final readonly class Measure extends Answer
 {
-    /** @param  list<IdleLine>  $idle */
+    /**
+     * @param  list<IdleLine>  $idle
+     * @param  list<FontAxis>  $axes  of the variable fonts of its words
+     */
     public function __construct(
         public string $id,
         public string $called,
@@ -22,6 +25,7 @@ final readonly class Measure extends Answer
         public ?float $capitals,
         public array $idle,
         public bool $fades,
+        public array $axes,
     ) {}
 
     public static function of(Measures $measures): self
@@ -31,6 +35,7 @@ final readonly class Measure extends Answer
             $measures->ppi, $measures->trouble, $measures->em, $measures->capitals,
             array_map(fn (int $line, string $why): IdleLine => new IdleLine($line, $why), array_keys($measures->idle), $measures->idle),
             $measures->fades,
+            array_map(FontAxis::of(...), $measures->axes),
         );
     }
 }

@@ -27,6 +27,7 @@ final class Catalogue
         Words\Feature::class,
         Words\LargerEnds::class,
         Words\OwnLine::class,
+        Words\Variation::class,
         Words\FitLines::class,
         Words\Jitter::class,
         Warp\Stretch::class,

@@ -9,7 +9,9 @@ use TallCrow\Artwork\Layer;
 use TallCrow\Effect\Inks;
 use TallCrow\Effect\SetsType;
 use TallCrow\Effect\Stage;
+use TallCrow\Effect\Words\Feature;
 use TallCrow\Effect\Words\LetterSpacing;
+use TallCrow\Effect\Words\Variation;
 use TallCrow\Type\Alignment;
 use TallCrow\Type\Scripts;
 use TallCrow\Type\Setting;
@@ -54,9 +56,17 @@ final readonly class IdleLines
             $effect instanceof Inks && $layer->children() !== [] => null,
             $effect instanceof Inks && serialize($this->placer->inking($layer)) === serialize($this->placer->inking($without)) => 'Does nothing here: a line below it has the last word.',
             $effect instanceof LetterSpacing && Scripts::joinThroughout(str_replace("\n", '', (string) $layer->words()?->text)) => 'Does nothing here: these letters join, and room between them would tear them apart. Type ـ (tatweel) between two letters to lengthen the stroke that joins them.',
+            $effect instanceof Feature && $this->letters($layer) === $this->letters($without) => 'Does nothing here: the font has no such feature, or draws nothing else for these letters.',
+            $effect instanceof Variation && $this->letters($layer) === $this->letters($without) => 'Does nothing here: this font does not vary so, or another line has the last word.',
             $effect instanceof SetsType && serialize(self::setting($layer)) === serialize(self::setting($without)) => 'Does nothing as it is set: the letters stand the same without it.',
             default => null,
         };
+    }
+
+    /** The outlines of its letters as they lie. */
+    private function letters(Layer $layer): string
+    {
+        return serialize($this->placer->place($layer)->letters ?? []);
     }
 
     private static function setting(Layer $layer): Setting

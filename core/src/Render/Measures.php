@@ -8,13 +8,17 @@ use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\Layer;
 use TallCrow\Asset\AssetUnusable;
 use TallCrow\Geometry\Box;
+use TallCrow\Type\Axis;
 use TallCrow\Type\FontRefused;
 use TallCrow\Type\MissingGlyphs;
 
 /** What a layer measures as it lies on the sheet, in inches. */
 final readonly class Measures
 {
-    /** @param  array<int, string>  $idle  why an effect changes nothing here, by its index */
+    /**
+     * @param  array<int, string>  $idle  why an effect changes nothing here, by its index
+     * @param  list<Axis>  $axes  of the variable fonts of its words
+     */
     private function __construct(
         public string $id,
         /** Its own name, or a name from its source. */
@@ -33,6 +37,7 @@ final readonly class Measures
         public array $idle = [],
         /** Whether its own effects make half-transparent ink. */
         public bool $fades = false,
+        public array $axes = [],
     ) {}
 
     /** @return list<self> one for every layer at any depth */
@@ -52,7 +57,7 @@ final readonly class Measures
             return new self(
                 $layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), $placer->missing($layer)?->getMessage(),
                 $em, $em === null ? null : $em * $placer->capital($layer),
-                (new IdleLines($placer))->of($layer), $layer->fades(),
+                (new IdleLines($placer))->of($layer), $layer->fades(), $placer->axes($layer),
             );
         } catch (AssetUnusable|MissingGlyphs|FontRefused $trouble) {
             return new self($layer->id, $layer->called(), null, null, null, null, $trouble->getMessage());

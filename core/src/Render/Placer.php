@@ -25,8 +25,10 @@ use TallCrow\Geometry\Box;
 use TallCrow\Geometry\Path;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Resolution;
+use TallCrow\Type\Axis;
 use TallCrow\Type\Letter;
 use TallCrow\Type\MissingGlyphs;
+use TallCrow\Type\Setting;
 use TallCrow\Type\Typesetter;
 
 /** Works out how layers lie on the sheet: words set, bent and sized; pictures placed. */
@@ -109,7 +111,29 @@ final class Placer
     /** The cap height of a layer's words, in ems. */
     public function capital(Layer $layer): float
     {
-        return $layer->source instanceof TextSource ? $this->shelf->font($layer->source->font)->capHeight() : 1.0;
+        return $layer->source instanceof TextSource ? $this->shelf->font($layer->source->font)->varied(self::setting($layer, $layer->source)->axes(0))->capHeight() : 1.0;
+    }
+
+    /**
+     * The axes of the fonts that a layer's words are set in, each once.
+     *
+     * @return list<Axis>
+     */
+    public function axes(Layer $layer): array
+    {
+        if (! $layer->source instanceof TextSource) {
+            return [];
+        }
+        $fonts = [$layer->source->font, ...array_merge([], ...array_map(fn (EffectLine $line): array => $line->files(), self::lines($layer, fn (string $effect): bool => is_a($effect, SetsType::class, true))))];
+        $axes = [];
+        foreach ($fonts as $font) {
+            $kept = $this->pictures->text('axes '.$this->shelf->fingerprint($font), fn (): string => serialize($this->shelf->font($font)->axes()));
+            /** @var list<Axis> $own */
+            $own = unserialize($kept, ['allowed_classes' => [Axis::class]]);
+            $axes += array_column($own, null, 'tag');
+        }
+
+        return array_values($axes);
     }
 
     /** Distance in inches from the sheet's top to the last baseline of straight words; for everything else, to the bottom of the ink. */
@@ -260,6 +284,11 @@ final class Placer
     /** @return list<Letter> */
     private function words(TextSource $source, Layer $layer): array
     {
+        return Typesetter::set($source->text, $this->shelf->font($source->font), self::setting($layer, $source), $this->shelf->font(...), gaps: true);
+    }
+
+    private static function setting(Layer $layer, TextSource $source): Setting
+    {
         $setting = $source->setting();
         foreach ($layer->liveEffects() as $effect) {
             if ($effect instanceof SetsType) {
@@ -267,6 +296,6 @@ final class Placer
             }
         }
 
-        return Typesetter::set($source->text, $this->shelf->font($source->font), $setting, $this->shelf->font(...), gaps: true);
+        return $setting;
     }
 }

@@ -8,7 +8,7 @@ use FFI;
 use FFI\CData;
 use TallCrow\Geometry\Path;
 
-/** An opened font file. Measurements are in ems; y points down, with the baseline at 0. */
+/** An opened font file, at one place on the axes of a variable font. Measurements are in ems; y points down, with the baseline at 0. */
 final class Font
 {
     private const FACE_IS_SCALABLE = 1;
@@ -18,7 +18,8 @@ final class Font
 
     private const MOST_FEATURES = 200;
 
-    private const MOST_AXES = 32;
+    /** Number of other places on its axes that are kept open. */
+    private const MOST_VARIED = 24;
 
     private const LAST_CONTROL = 0x1F;
 
@@ -49,15 +50,19 @@ final class Font
 
     private CData $hbFont;
 
-    /** @phpstan-ignore property.onlyWritten (keeps the memory alive that FreeType reads from) */
-    private CData $buffer;
-
     private bool $open = false;
 
     /** @var array<int, Path> */
     private array $outlines = [];
 
-    private function __construct(string $bytes)
+    /** @var array<string, self> the same font at other places on its axes */
+    private array $varied = [];
+
+    /**
+     * @param  CData  $buffer  the file's bytes, which FreeType reads from as long as the font is open
+     * @param  array<string, float>  $at  places on its axes by tag, if they are not the usual ones
+     */
+    private function __construct(private readonly CData $buffer, private readonly int $length, array $at)
     {
         $freetype = FreeType::freetype();
         $library = FreeType::pointer($freetype, 'void *');
@@ -65,10 +70,7 @@ final class Font
         $this->library = $library;
 
         $face = FreeType::pointer($freetype, 'Face *');
-        $buffer = FreeType::pointer($freetype, 'char['.max(1, strlen($bytes)).']');
-        FFI::memcpy($buffer, $bytes, strlen($bytes));
-        $this->buffer = $buffer;
-        $error = FreeType::ft('FT_New_Memory_Face', $library, $buffer, strlen($bytes), 0, FFI::addr($face));
+        $error = FreeType::ft('FT_New_Memory_Face', $library, $buffer, $length, 0, FFI::addr($face));
         if ($error !== 0) {
             FreeType::ft('FT_Done_FreeType', $library);
             throw FontRefused::unreadable(self::reason($error));
@@ -93,11 +95,21 @@ final class Font
         FreeType::hb('hb_ot_font_set_funcs', $this->hbFont);
         FreeType::hb('hb_font_set_scale', $this->hbFont, $this->unitsPerEm, $this->unitsPerEm);
         $this->open = true;
+        if ($at !== [] && ($error = FontAxes::set($face, $this->hbFace, $this->hbFont, $at)) !== 0) {
+            $this->close();
+            throw FontRefused::unreadable(self::reason($error));
+        }
     }
 
     public function __destruct()
     {
+        $this->close();
+    }
+
+    private function close(): void
+    {
         if ($this->open) {
+            $this->open = false;
             FreeType::hb('hb_font_destroy', $this->hbFont);
             FreeType::hb('hb_face_destroy', $this->hbFace);
             FreeType::ft('FT_Done_Face', $this->face);
@@ -108,7 +120,41 @@ final class Font
     /** @throws FontRefused */
     public static function fromBytes(string $bytes): self
     {
-        return new self($bytes);
+        $buffer = FreeType::pointer(FreeType::freetype(), 'char['.max(1, strlen($bytes)).']');
+        FFI::memcpy($buffer, $bytes, strlen($bytes));
+
+        return new self($buffer, strlen($bytes), []);
+    }
+
+    /**
+     * The same font at other places on its axes; tags that it does not have count for nothing.
+     *
+     * @param  array<string, float>  $at  by tag, such as "wght"
+     *
+     * @throws FontRefused
+     */
+    public function varied(array $at): self
+    {
+        if ($at === []) {
+            return $this;
+        }
+        $at = array_intersect_key($at, array_column($this->axes(), 'tag', 'tag'));
+        if ($at === []) {
+            return $this;
+        }
+        ksort($at);
+        $key = serialize($at);
+        if (! isset($this->varied[$key]) && count($this->varied) >= self::MOST_VARIED) {
+            array_shift($this->varied);
+        }
+
+        return $this->varied[$key] ??= new self($this->buffer, $this->length, $at);
+    }
+
+    /** @return list<Axis> of a variable font; none of another */
+    public function axes(): array
+    {
+        return FontAxes::of($this->hbFace);
     }
 
     /**
@@ -199,18 +245,8 @@ final class Font
     public function weight(): Weight
     {
         $weight = FreeType::hb('hb_style_get_value', $this->hbFont, self::WEIGHT);
-        $count = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int[1]');
-        $axes = FreeType::pointer(FreeType::harfbuzz(), 'Axis['.self::MOST_AXES.']');
-        $count[0] = self::MOST_AXES;
-        FreeType::hb('hb_ot_var_get_axis_infos', $this->hbFace, 0, $count, $axes);
-        for ($i = 0; $i < $count[0]; $i++) {
-            $axis = self::data($axes[$i]);
-            if ($axis->tag === self::WEIGHT) {
-                return new Weight((int) round($axis->usual), (int) round($axis->min), (int) round($axis->max));
-            }
-        }
 
-        return Weight::of(is_float($weight) ? (int) round($weight) : 0);
+        return new Weight(is_float($weight) ? (int) round($weight) : 0);
     }
 
     /** The cap height in ems: of the letter H, or another flat capital. */

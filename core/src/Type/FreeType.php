@@ -61,6 +61,7 @@ final class FreeType
         int FT_Done_Face(Face *face);
         int FT_Load_Glyph(Face *face, unsigned int glyph, int flags);
         unsigned int FT_Get_Char_Index(Face *face, unsigned long character);
+        int FT_Set_Var_Design_Coordinates(Face *face, unsigned int count, long *coordinates);
         C;
 
     private const HARFBUZZ = <<<'C'
@@ -85,6 +86,10 @@ final class FreeType
         Position *hb_buffer_get_glyph_positions(void *buffer, unsigned int *length);
         unsigned int hb_ot_layout_table_get_feature_tags(void *face, unsigned int table, unsigned int start, unsigned int *count, unsigned int *tags);
         typedef struct { unsigned int index, tag, name, flags; float min, usual, max; unsigned int reserved; } Axis;
+        typedef struct { unsigned int tag; float value; } Variation;
+        void hb_font_set_variations(void *font, const Variation *variations, unsigned int count);
+        void *hb_language_from_string(const char *text, int length);
+        unsigned int hb_ot_name_get_utf8(void *face, unsigned int name, void *language, unsigned int *size, char *text);
         float hb_style_get_value(void *font, unsigned int tag);
         unsigned int hb_ot_var_get_axis_infos(void *face, unsigned int start, unsigned int *count, Axis *axes);
         void *hb_set_create(void);

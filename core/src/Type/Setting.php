@@ -7,10 +7,13 @@ namespace TallCrow\Type;
 /** How words are set, before any bending. */
 final readonly class Setting
 {
+    private const EVERY = -1;
+
     /**
      * @param  array<string, float>  $kerns  kerning between two letters such as "AV", in thousandths of an em
      * @param  list<string>  $features  in HarfBuzz's notation
      * @param  array<int, LineSetting>  $lines  by line index
+     * @param  array<int, array<string, float>>  $axes  places on the font's axes by tag, by line index; at EVERY those of all lines
      */
     public function __construct(
         public Alignment $alignment,
@@ -27,6 +30,7 @@ final readonly class Setting
         public array $lines = [],
         /** If all lines are fitted to one width: the gap between their ink, as a share of that width; otherwise null. */
         public ?float $block = null,
+        public array $axes = [],
     ) {}
 
     public function withTracking(float $tracking): self
@@ -62,6 +66,20 @@ final readonly class Setting
     public function withBlock(float $gap): self
     {
         return $this->with(['block' => $gap]);
+    }
+
+    /** @param  ?int  $line  null: every line that has no value of its own */
+    public function withAxis(?int $line, string $tag, float $value): self
+    {
+        $line ??= self::EVERY;
+
+        return $this->with(['axes' => [$line => [$tag => $value] + ($this->axes[$line] ?? [])] + $this->axes]);
+    }
+
+    /** @return array<string, float> the places of a line's font on its axes, by tag */
+    public function axes(int $line): array
+    {
+        return ($this->axes[$line] ?? []) + ($this->axes[self::EVERY] ?? []);
     }
 
     public function line(int $number): LineSetting

@@ -69,7 +69,7 @@ final class Typesetter
     private function row(string $line, int $number): array
     {
         $own = $this->setting->line($number);
-        $font = $own->font === null || $this->named === null ? $this->font : ($this->named)($own->font);
+        $font = ($own->font === null || $this->named === null ? $this->font : ($this->named)($own->font))->varied($this->setting->axes($number));
         $spacing = $this->setting->tracking / 1000;
         // Letter-spacing turns ligatures off, since nothing can be inserted into them (CSS Text 3, §8.2).
         $glyphs = $font->shape($line, [...($spacing == 0.0 ? [] : ['-liga', '-clig']), ...$this->setting->features]);

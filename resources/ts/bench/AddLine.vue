@@ -22,7 +22,7 @@ const at = ref(0);
 const field = ref<HTMLInputElement | null>(null);
 
 const all = computed(() =>
-    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, trace, recipes: () => (recipes.value = true), gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
+    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, axes: (id) => sheet.measures.get(id)?.axes ?? [], trace, recipes: () => (recipes.value = true), gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
 );
 /** Number of options, from the first, that are drawn on the layer. */
 const SEEN = 16;

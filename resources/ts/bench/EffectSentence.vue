@@ -15,6 +15,7 @@ import { useShop } from '../server/queries';
 import { useSheet } from '../stores/sheet';
 import { phrasesOf } from '../words/choices';
 import { label, parts } from '../words/lines';
+import { begun, namesOf, stepOf } from './axes';
 import { valueOf, withValues, type EffectLine, type Layer, type Parameter, type Scribble, type Value } from '../types';
 
 const props = defineProps<{ effect: EffectLine; layer: Layer; index: number; ppi: number }>();
@@ -23,7 +24,13 @@ const emit = defineEmits<{ change: [effect: EffectLine] }>();
 const shop = useShop();
 const sheet = useSheet();
 const idle = computed(() => sheet.measures.get(props.layer.id)?.idle.find((one) => one.line === props.index)?.why ?? '');
-const sentence = computed(() => parts(props.effect, shop.effect(props.effect.kind)?.parameters ?? []));
+const sentence = computed(() => parts(props.effect, shop.effect(props.effect.kind)?.parameters ?? [], isAll.value ? ['line'] : []));
+/** The axes of the fonts of the words, for an effect that goes along one of them. */
+const axes = computed(() => (props.effect.kind === 'variation' ? (sheet.measures.get(props.layer.id)?.axes ?? []) : []));
+const axis = computed(() => axes.value.find((one) => one.tag === valueOf(props.effect, 'axis')));
+const names = computed(() => namesOf(axes.value, String(valueOf(props.effect, 'axis'))));
+const rows = computed(() => Object.fromEntries(['every line', ...(props.layer.source.kind === 'text' ? props.layer.source.text.split('\n') : []).map((text, i) => `line ${i + 1}, ${text}`)].entries()));
+const isAll = computed(() => props.effect.kind === 'variation' && valueOf(props.effect, 'line') === 0 && !rows.value[2]);
 const drawnOn = computed(() => (shop.effect(props.effect.kind)?.parameters ?? []).filter((parameter) => parameter.kind === 'scribbles' && props.layer.source.kind === 'art'));
 const words = computed(() => (props.layer.source.kind === 'text' ? props.layer.source.text : ''));
 /** The features of the text's font, for effects that set one of them. */
@@ -31,6 +38,11 @@ const offered = computed(() => (props.effect.kind === 'feature' && props.layer.s
 
 function set(name: string, value: Value): void {
     emit('change', withValues(props.effect, { [name]: value }));
+}
+
+function along(tag: string): void {
+    const other = axes.value.find((one) => one.tag === tag);
+    emit('change', withValues(props.effect, { axis: tag, ...(other ? { value: begun(other) } : {}) }));
 }
 
 const said = (parameter: Parameter): string => label(props.effect.kind, parameter.name);
@@ -48,6 +60,9 @@ const said = (parameter: Parameter): string => label(props.effect.kind, paramete
                 :layer="layer.id" :trying="(value) => [{ op: 'set-choice', id: layer.id, list: 'effects', line: index, name: part.name, value }]" @change="set(part.name, $event)"
             />
             <ChoiceToken v-else-if="part.kind === 'choice'" :value="String(valueOf(effect, part.name))" :choices="part.choices" :words="phrasesOf(effect.kind, part.name, part.choices)" :label="said(part)" @change="set(part.name, $event)" />
+            <ChoiceToken v-else-if="part.name === 'axis' && axes.length" :value="String(valueOf(effect, 'axis'))" :choices="Object.keys(names)" :words="names" :label="said(part)" @change="along" />
+            <QuantityToken v-else-if="part.name === 'value' && axis" :value="Number(valueOf(effect, 'value'))" kind="number" :least="axis.least" :most="axis.most" :step="stepOf(axis)" :label="axis.name" @change="set('value', $event)" />
+            <ChoiceToken v-else-if="effect.kind === 'variation' && part.name === 'line'" :value="String(valueOf(effect, 'line'))" :choices="Object.keys(rows)" :words="rows" :label="said(part)" @change="set('line', Number($event))" />
             <WordToken v-else-if="part.kind === 'words'" :value="String(valueOf(effect, part.name))" :most="part.most" :label="said(part)" :offered="offered" @change="set(part.name, $event)" />
             <FontToken v-else-if="part.kind === 'font'" :value="String(valueOf(effect, part.name))" :sample="words" optional @change="set(part.name, $event)" />
             <ArtToken v-else-if="part.kind === 'picture'" :value="String(valueOf(effect, part.name))" @change="set(part.name, $event)" />

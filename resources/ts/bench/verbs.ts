@@ -1,6 +1,7 @@
 import { phrase } from '../words/choices';
 import { effectWords, textureWords } from '../words/lines';
-import type { Artwork, AssetCard, Catalogue, EffectLine, Layer, Mask, Operation, Repeat, Source, Wear } from '../types';
+import { vary } from './axes';
+import type { Artwork, AssetCard, Catalogue, EffectLine, FontAxis, Layer, Mask, Operation, Repeat, Source, Wear } from '../types';
 import { brushOn, cutByHand, drawInk, newMask } from './drawing';
 
 /** One option of "Add a line": operations of the core, or an action that starts on the garment view or the shelf. */
@@ -19,6 +20,8 @@ interface Desk {
     catalogue: Catalogue;
     assets: AssetCard[];
     called: (id: string) => string;
+    /** The axes of a layer's variable fonts. */
+    axes: (id: string) => FontAxis[];
     trace: (asset: number, layer: string) => void;
     /** Opens the dialog of recipes. */
     recipes: () => unknown;
@@ -72,6 +75,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
     const light = assets.find((asset) => asset.kind === 'art' && asset.type !== 'svg')?.file;
     return [
         ...effectsFor(catalogue, chosen, raster !== undefined),
+        ...desk.axes(id).map((axis): Verb => ({ say: `Set the ${axis.name} of its letters`, hint: `of this font, from ${axis.least} to ${axis.most}`, also: effectWords.variation?.also ?? [], operations: [vary(id, axis)], seen: [vary(id, axis)] })),
         chosen.role.kind === 'ink'
             ? change('Knock out of all below', 'the chosen piece becomes a gap', ['knockout', 'cut', 'hole'], { op: 'set-role', id, role: knockedOut })
             : change('Print it as ink again', 'the gap becomes a piece', ['ink'], { op: 'set-role', id, role: { kind: 'ink' } }),
@@ -113,6 +117,8 @@ function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
 /** The kinds of effects that suit a layer, as stated by the catalogue. */
 function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[] {
     return catalogue.effects
+        // Offered axis by axis.
+        .filter((effect) => effect.kind !== 'variation')
         .filter((effect) => effect.forAny || (effect.forRasters ? raster : chosen.source.kind === 'text'))
         .map((effect) => {
             const operations: Operation[] = [{ op: 'add-effect', id: chosen.id, line: { kind: effect.kind, on: true, ...Object.fromEntries(effect.parameters.map((parameter) => [parameter.name, parameter.default])) } as EffectLine, first: false, standsOut: true }];

@@ -34,7 +34,7 @@ const facts = computed(() => {
     const now = asset.value;
     return !now ? [] : [
         now.card.type === 'svg' ? 'a drawing: any size' : now.card.kind === 'art' ? `${now.card.width} × ${now.card.height} px` : `${now.card.type} font`,
-        now.font ? `${now.font.characters} characters` : '', now.font ? `weight ${now.font.weight}, ${now.font.weightName}` : '', now.font && now.font.lightest < now.font.heaviest ? `could vary from ${now.font.lightest} to ${now.font.heaviest}, is set as it is` : '',
+        now.font ? `${now.font.characters} characters` : '', now.font ? `weight ${now.font.weight}, ${now.font.weightName}` : '', ...(now.font?.axes ?? []).map((axis) => `${axis.name} from ${axis.least} to ${axis.most}`),
         now.servesWidth ? `serves ${now.servesWidth} × ${now.servesHeight} in at 300 ppi` : '', now.sold ? `${counted(now.sold, 'shirt')} sold with it` : '', `came ${ago(now.cameAt)}`, now.card.genre,
     ].filter(Boolean);
 });

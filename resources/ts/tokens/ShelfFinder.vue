@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import { VCheckbox, VSelect } from 'vuetify/components';
+import { computed, ref, useTemplateRef, watch } from 'vue';
+import { VCheckbox, VSelect, type VTextField } from 'vuetify/components';
 import { useFavour, useShop } from '../server/queries';
 import type { AssetCard } from '../types';
 import { finds, genresOf, licencesOf } from './finding';
@@ -12,6 +12,7 @@ const open = defineModel<boolean>({ required: true });
 
 const shop = useShop();
 const { mutate: favour } = useFavour();
+const filter = useTemplateRef<VTextField>('filter');
 const wanted = ref('');
 const genre = ref('');
 const licence = ref('');
@@ -36,15 +37,15 @@ function take(file: string): void {
 }
 
 const preview = (asset: AssetCard): string => `/api/assets/${asset.id}/preview.png${props.kind === 'font' ? `?text=${encodeURIComponent(sample.value)}` : ''}`;
-const facts = (asset: AssetCard): string => (asset.kind === 'font' ? [asset.genre, asset.cut && asset.cut !== 'fill' ? `${asset.cut} cut` : '', asset.licence.name] : [asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px`, asset.licence.name]).filter(Boolean).join(' · ');
+const facts = (asset: AssetCard): string => (asset.kind === 'font' ? [asset.genre, asset.cut && asset.cut !== 'fill' ? `${asset.cut} cut` : '', asset.varies.length ? `any ${asset.varies.join(', ')}` : '', asset.licence.name] : [asset.type === 'svg' ? 'drawing' : `${asset.width} × ${asset.height} px`, asset.licence.name]).filter(Boolean).join(' · ');
 </script>
 
 <template>
-    <v-dialog v-model="open" max-width="760" scrollable>
+    <v-dialog v-model="open" max-width="760" scrollable @after-enter="filter?.focus()">
         <section class="sheet-dialog finder-dialog" :aria-label="title">
             <h2>{{ title }}</h2>
             <div class="finder-filters">
-                <v-text-field v-model="wanted" type="search" label="Filter by name" hide-details />
+                <v-text-field ref="filter" v-model="wanted" type="search" label="Filter by name" hide-details @keydown.enter.prevent="wanted && found[0] && take(found[0].file)" />
                 <v-text-field v-if="kind === 'font'" v-model="sample" maxlength="40" label="Words to try" hide-details />
                 <v-select v-if="genres.length > 1" v-model="genre" label="Genre" :items="[{ value: '', title: 'every genre' }, ...genres.map((one) => ({ value: one, title: one }))]" />
                 <v-select v-model="licence" label="Licence" :items="[{ value: '', title: 'every licence' }, ...licences.map((one) => ({ value: one, title: one }))]" />

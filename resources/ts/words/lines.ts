@@ -36,6 +36,7 @@ export const effectWords: Record<string, Wording> = {
     feature: { sentence: 'Use the font feature {tag}, number {value}', verb: 'Use a font feature', also: ['alternates', 'swash', 'stylistic', 'opentype', 'ligatures'], labels: { tag: 'feature tag', value: 'feature value' } },
     'larger-ends': { sentence: 'First and last letters {by} as large, kept at the {stand}', verb: 'Larger first and last letters', also: ['ends', 'varsity', 'big'], labels: { by: 'size of end letters', stand: 'end letters kept at' } },
     line: { sentence: 'Line {number} in {font}, {size} of its size, {fit}', verb: 'Set one line its own way', also: ['font', 'size', 'fit', 'line'], labels: { number: 'line number', font: 'font of the line', size: 'size of the line', fit: 'fit of the line' } },
+    variation: { sentence: 'Draw its letters at {axis} {value}, {line}', verb: 'Vary the font', also: ['variable', 'weight', 'bold', 'light', 'width', 'condensed', 'slant', 'axis'], labels: { axis: 'axis of the font', value: 'place on the axis', line: 'lines that it is for' } },
     'fit-lines': { sentence: 'Fit every line to one width, gaps {gap} of it', verb: 'Fit every line to one width', also: ['block', 'justify', 'stack', 'width'], labels: { gap: 'gap between lines' } },
     stretch: { sentence: 'Stretch {down} tall and {across} wide', verb: 'Stretch tall or wide', also: ['tall', 'condense', 'expand'], labels: { down: 'stretch tall', across: 'stretch wide' } },
     arch: bent('bend', 'Arch', ['curve', 'arc']),
@@ -114,10 +115,10 @@ export const effectWords: Record<string, Wording> = {
 export const textureWords: Record<string, string> = { speckle: 'fine speckle', picture: 'a picture' };
 
 
-/** Words and parameters in order, such as "Arch " and bend; without parameters that have no effect. */
-export function parts(line: EffectLine, parameters: Parameter[]): (string | Parameter)[] {
+/** Words and parameters in order, such as "Arch " and bend; without parameters that have no effect, here or on this layer. */
+export function parts(line: EffectLine, parameters: Parameter[], idle: string[] = []): (string | Parameter)[] {
     const wording = effectWords[line.kind];
-    const hidden = wording?.hides?.(line) ?? [];
+    const hidden = [...(wording?.hides?.(line) ?? []), ...idle];
     let sentence = wording?.sentence ?? `${line.kind} ${parameters.map((p) => `{${p.name}}`).join(', ')}`;
     for (const name of hidden) {
         // Also remove the words that lead to it.
