@@ -94,6 +94,50 @@ test('a variable font is set at a weight, line by line, and says what another fo
     await expect(page.locator('.idle-line')).toContainText('this font does not vary so');
 });
 
+test('words stand around a round plate, stay there when they change, and turn about its middle', async ({ page }) => {
+    const path = await newJob(page, 'A seal');
+    await addLine(page, 'draw a shape', 'Draw a shape');
+    await setToken(page.getByRole('textbox', { name: 'width', exact: true }), '8 in');
+    await addLine(page, 'set words', 'Set words');
+    await setToken(words(page), 'BELL RINGERS');
+    const place = async (): Promise<{ x: number; y: number; turn?: number; capitals?: number }> => (await sheetOf(page, path)).layers[1]?.placement as never;
+    const plate = (await sheetOf(page, path)).layers[0]?.placement;
+    await page.getByRole('button', { name: 'Arrange the chosen line' }).click();
+    const arrange = page.getByRole('group', { name: 'Arrange 1 lines' });
+    await arrange.getByRole('combobox', { name: 'side of its edge' }).selectOption('outside');
+    await arrange.getByRole('button', { name: 'Stand', exact: true }).click({ delay: 70 });
+    await saved(page);
+    await page.keyboard.press('Escape');
+    expect(await place()).toMatchObject({ x: plate?.x, y: plate?.y });
+    const diameter = page.getByRole('textbox', { name: 'circle through the middle of the capitals' });
+    const [told, letters] = [await diameter.inputValue(), (await place()).capitals];
+    expect(Number.parseFloat(told)).toBeGreaterThan(8);
+    await setToken(words(page), 'BELL RINGERS OF QUARRY ROAD');
+    await expect(diameter).toHaveValue(told);
+    expect(await place()).toMatchObject({ x: plate?.x, y: plate?.y, capitals: letters });
+
+    // By the knob above them, about the middle of the plate.
+    const knob = await page.locator('.hold-turn').boundingBox();
+    const box = await page.locator('.hold-box').boundingBox();
+    if (!knob || !box) {
+        throw new Error('nothing is held');
+    }
+    await page.mouse.move(knob.x + knob.width / 2, knob.y + knob.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(knob.x + 120, knob.y + 60, { steps: 6 });
+    await page.mouse.up();
+    await saved(page);
+    const turned = await place();
+    expect(turned.turn).toBeGreaterThan(10);
+    expect(turned).toMatchObject({ x: plate?.x, y: plate?.y });
+
+    await page.getByRole('combobox', { name: 'where they stand' }).selectOption('under');
+    await saved(page);
+    await addLine(page, 'around', 'Stand its letters around Ellipse, inside its edge');
+    await expect(diameter).not.toHaveValue(told);
+    expect((await sheetOf(page, path)).layers[1]?.effects.filter((line) => line['kind'] === 'around')).toHaveLength(1);
+});
+
 test('a colour of the job changes on every line, is picked from the peg, and goes out as a palette', async ({ page }) => {
     const path = await newJob(page, 'Colours of the job');
     await addLine(page, 'shape', 'Draw a shape');

@@ -8,9 +8,9 @@ import { groupsOf } from '../../resources/ts/bench/grouping';
 import { joined } from '../../resources/ts/bench/joining';
 import { below, everyLayer, findLayer, replaceLayer } from '../../resources/ts/bench/layers';
 import { found, verbs, type Verb } from '../../resources/ts/bench/verbs';
-import { thinned, toShares } from '../../resources/ts/peg/pen';
+import { middleOf, thinned, toShares } from '../../resources/ts/peg/pen';
 import { finds, genresOf } from '../../resources/ts/tokens/finding';
-import type { Artwork, AssetCard, Catalogue, EffectKind, EffectLine, Finding, FontAxis, Layer, Operation } from '../../resources/ts/types';
+import type { Artwork, AssetCard, Catalogue, EffectKind, EffectLine, Finding, FontAxis, Layer, Measure, Operation } from '../../resources/ts/types';
 import { phrase, phrasesOf } from '../../resources/ts/words/choices';
 import { effectWords, parts } from '../../resources/ts/words/lines';
 
@@ -71,12 +71,20 @@ test('finds fonts by every word, genre and licence, favourites first', () => {
 });
 
 test('tells places on the sheet in shares of a piece, its turn and flip undone', () => {
-    const box = { left: 0, top: 0, width: 4, height: 2 };
+    const box = { left: -2, top: -1, width: 4, height: 2 };
     expect(toShares([6, 5], box, { x: 6, y: 5, width: 4, height: null, turn: 30, flip: 'both' })).toEqual([0.5, 0.5]);
     const [x, y] = toShares([6, 7], box, { x: 6, y: 5, width: 4, height: null, turn: 90, flip: 'none' });
     expect([x, y].map((v) => Number(v.toFixed(6)))).toEqual([1, 0.5]);
     expect(toShares([8, 5], box, { x: 6, y: 5, width: 4, height: null, turn: 0, flip: 'across' })[0]).toBeCloseTo(0, 9);
     expect(toShares([3, 2], { left: 1, top: 1, width: 4, height: 4 }, null)).toEqual([0.5, 0.25]);
+});
+
+test('turns words about the centre that they stand around, and all else about its middle', () => {
+    const [box, place] = [{ left: 1, top: 1, width: 4, height: 2 }, { x: 3, y: 5, width: null, height: null, turn: 0, flip: 'none' as const }];
+    const measure = (own: typeof box): Measure => ({ own }) as Measure;
+    expect(middleOf(layer('w', { placement: place }), measure({ left: -2, top: -4, width: 4, height: 2 }), box)).toEqual([3, 5]);
+    expect(middleOf(layer('w', { placement: { ...place, y: 2 } }), measure({ left: -2, top: -1, width: 4, height: 2 }), box)).toEqual([3, 2]);
+    expect(middleOf(layer('g'), undefined, box)).toEqual([3, 2]);
 });
 
 test('keeps of a drawn line the points that shape it', () => {

@@ -19,6 +19,7 @@ final readonly class Measure extends Answer
         public ?float $width,
         public ?float $height,
         public ?Box $box,
+        public ?Box $own,
         public ?float $ppi,
         public ?string $trouble,
         public ?float $em,
@@ -31,7 +32,7 @@ final readonly class Measure extends Answer
     public static function of(Measures $measures): self
     {
         return new self(
-            $measures->id, $measures->called, $measures->width, $measures->height, $measures->box === null ? null : Box::of($measures->box),
+            $measures->id, $measures->called, $measures->width, $measures->height, $measures->box === null ? null : Box::of($measures->box), $measures->own === null ? null : Box::of($measures->own),
             $measures->ppi, $measures->trouble, $measures->em, $measures->capitals,
             array_map(fn (int $line, string $why): IdleLine => new IdleLine($line, $why), array_keys($measures->idle), $measures->idle),
             $measures->fades,

@@ -33,12 +33,12 @@ final readonly class Arrange
         $target = match ($to) {
             self::SELECTION => self::around($boxes),
             self::SHEET => $artwork->sheet->box(),
-            default => ($layer = $artwork->layer($to)) === null ? null : $this->placer->box($layer),
+            default => $this->box($artwork, $to, $edge),
         };
         if ($target === null) {
             throw ArrangeRefused::target();
         }
-        $places = array_map($edge->of(...), $boxes);
+        $places = array_map(fn (string $id): float => $edge->of($this->box($artwork, $id, $edge) ?? $boxes[$id]), array_combine(array_keys($boxes), array_keys($boxes)));
         $place = $edge->of($target);
         if ($edge === Edge::Baseline) {
             $places = array_map(fn (string $id): float => $this->baseline($artwork, $id, $boxes[$id]), array_combine(array_keys($boxes), array_keys($boxes)));
@@ -54,6 +54,14 @@ final readonly class Arrange
         }
 
         return $artwork;
+    }
+
+    /** What of a layer is aligned: for middles, that of words about a centre is the centre. */
+    private function box(Artwork $artwork, string $id, Edge $edge): ?Box
+    {
+        $layer = $artwork->layer($id);
+
+        return $layer === null ? null : (in_array($edge, [Edge::Middle, Edge::Centre], true) ? $this->placer->middle($layer) : $this->placer->box($layer));
     }
 
     private function baseline(Artwork $artwork, string $id, Box $box): float

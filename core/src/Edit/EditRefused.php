@@ -47,6 +47,11 @@ final class EditRefused extends \DomainException
         return new self(sprintf('%s lays no picture. Choose a line that does.', $called));
     }
 
+    public static function noRoomAround(string $called): self
+    {
+        return new self(sprintf('These letters are too tall to stand inside %s. Make their capitals smaller, or stand them outside it.', $called));
+    }
+
     public static function noPlace(string $called): self
     {
         return new self(sprintf('%s has no size of its own. Choose a piece in it.', $called));

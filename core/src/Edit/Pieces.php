@@ -37,7 +37,7 @@ final class Pieces
     }
 
     /**
-     * The centre of the common box of several layers' ink, without rings and shadows, in inches on the sheet.
+     * The centre of the common box of several layers' ink, without rings and shadows, in inches on the sheet; of one alone, the middle that it stands about.
      *
      * @param  list<string>  $ids
      * @return array{float, float}
@@ -48,7 +48,7 @@ final class Pieces
     {
         $box = null;
         foreach ($ids as $id) {
-            $own = $placer->box(self::one($artwork, $id));
+            $own = count($ids) === 1 ? $placer->middle(self::one($artwork, $id)) : $placer->box(self::one($artwork, $id));
             $box = $own === null ? $box : ($box?->union($own) ?? $own);
         }
 

@@ -33,6 +33,7 @@ final class Catalogue
         Warp\Stretch::class,
         Warp\Arch::class,
         Warp\Circle::class,
+        Warp\Around::class,
         Warp\Bulge::class,
         Warp\Pinch::class,
         Warp\Wave::class,

@@ -11,9 +11,10 @@ interface PlacesLetters extends Effect
 {
     /**
      * @param  list<Letter>  $letters  in inches
+     * @param  float  $capital  cap height in inches
      * @return list<Letter>
      */
-    public function place(array $letters): array;
+    public function place(array $letters, float $capital): array;
 
     /** Whether it has a length in inches, so that its result depends on the piece's size. */
     public function isMeasured(): bool;

@@ -83,13 +83,13 @@ final class NearlyAligned implements ChecksSheet
         return array_filter($layer->effects, fn (EffectLine $line): bool => $line->on && $line->kind === Jitter::kind()) !== [];
     }
 
-    /** The box to compare. A rotated piece has no edges to align, so only its centre counts. */
+    /** The box to compare. A rotated piece, or words about a centre, have no edges to align, so only their centre counts. */
     private static function box(Layer $layer, SheetSubject $subject): ?Box
     {
         $place = $layer->placement;
         $isTurned = $place !== null && abs(fmod($place->turn, 90.0)) > 0.01;
 
-        return $isTurned && ! $layer->repeat?->on ? Box::centred($place->x, $place->y, 0, 0) : $subject->renderer->placer->box($layer);
+        return $isTurned && ! $layer->repeat?->on ? Box::centred($place->x, $place->y, 0, 0) : $subject->renderer->placer->middle($layer);
     }
 
     private static function finding(Layer $layer, Box $box, Edge $edge, float $off, string $name): Finding

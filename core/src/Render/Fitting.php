@@ -8,6 +8,7 @@ use TallCrow\Artwork\LetterSize;
 use TallCrow\Artwork\Placement;
 use TallCrow\Effect\BendsOutline;
 use TallCrow\Effect\Effect;
+use TallCrow\Effect\HasCentre;
 use TallCrow\Effect\PlacesLetters;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Bend;
@@ -45,16 +46,19 @@ final readonly class Fitting
     /**
      * @param  non-empty-list<Letter>  $letters  in any unit
      * @param  float  $capital  cap height in that unit, for words
-     * @return list<Letter> in inches, centred on the origin
+     * @return list<Letter> in inches; their middle, or the centre that they stand about, at the origin
      */
     public function letters(array $letters, float $capital = 1.0): array
     {
-        $shape = fn (float $x, float $y): array => $this->bent(array_map(fn (Letter $letter): Letter => $letter->transformed(Affine::scale($x, $y)), $letters));
-        [$made, $byX, $byY] = $this->placement->letters === null
-            ? $this->sought(Letter::together($letters)->bounds(), $shape, fn (array $made): Box => Letter::together($made)->bounds())
+        $shape = fn (float $x, float $y): array => $this->bent(array_map(fn (Letter $letter): Letter => $letter->transformed(Affine::scale($x, $y)), $letters), $capital * $y);
+        [[$made, $centre], $byX, $byY] = $this->placement->letters === null
+            ? $this->sought(Letter::together($letters)->bounds(), $shape, fn (array $made): Box => Letter::together($made[0])->bounds())
             : $this->told($shape, $this->placement->letterSize / ($this->placement->letters === LetterSize::Em ? 1.0 : $capital));
-        $box = Letter::together($made)->bounds();
-        $last = Affine::shift(-$box->centreX(), -$box->centreY())->then(Affine::scale($byX, $byY));
+        if ($centre === null) {
+            $box = Letter::together($made)->bounds();
+            $centre = [$box->centreX(), $box->centreY()];
+        }
+        $last = Affine::shift(-$centre[0], -$centre[1])->then(Affine::scale($byX, $byY));
 
         return array_map(fn (Letter $letter): Letter => $letter->transformed($last), $made);
     }
@@ -97,24 +101,28 @@ final readonly class Fitting
     }
 
     /**
-     * @param  list<Letter>  $letters
-     * @return list<Letter>
+     * @param  non-empty-list<Letter>  $letters
+     * @param  float  $capital  cap height in inches
+     * @return array{list<Letter>, ?array{float, float}} and the centre that they stand about, unless a later warp leaves none
      */
-    private function bent(array $letters): array
+    private function bent(array $letters, float $capital): array
     {
+        $centre = null;
         foreach ($this->bends as $effect) {
             if ($effect instanceof PlacesLetters) {
-                $letters = $effect->place($letters);
+                $centre = $effect instanceof HasCentre && $letters !== [] ? $effect->centre($letters, $capital) : $centre;
+                $letters = $effect->place($letters, $capital);
 
                 continue;
             }
+            $centre = null;
             $box = Letter::together($letters)->bounds();
             $bend = $effect->bend($box);
             $longest = max(1e-6, $box->width() * self::LONGEST);
             $letters = array_map(fn (Letter $letter): Letter => $letter->bent($letter->path->mapped($bend->forward, self::TOLERANCE, $longest), $bend->forward), $letters);
         }
 
-        return $letters;
+        return [$letters, $centre];
     }
 
     /**

@@ -28,6 +28,8 @@ final readonly class Measures
         public ?float $height,
         /** Axis-parallel bounding box in inches, without rings. */
         public ?Box $box,
+        /** Its box before it is flipped and turned, from the place that its placement tells. */
+        public ?Box $own,
         /** For a raster, effective resolution: source pixels ÷ placed inches, the smaller of both axes. */
         public ?float $ppi,
         public ?string $trouble,
@@ -55,12 +57,12 @@ final readonly class Measures
             $em = $placer->em($layer);
 
             return new self(
-                $layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placer->effectivePpi($layer), $placer->missing($layer)?->getMessage(),
+                $layer->id, $layer->called(), $placing->width ?? $box?->width(), $placing->height ?? $box?->height(), $box, $placing?->own(), $placer->effectivePpi($layer), $placer->missing($layer)?->getMessage(),
                 $em, $em === null ? null : $em * $placer->capital($layer),
                 (new IdleLines($placer))->of($layer), $layer->fades(), $placer->axes($layer),
             );
         } catch (AssetUnusable|MissingGlyphs|FontRefused $trouble) {
-            return new self($layer->id, $layer->called(), null, null, null, null, $trouble->getMessage());
+            return new self($layer->id, $layer->called(), null, null, null, null, null, $trouble->getMessage());
         }
     }
 }

@@ -152,6 +152,14 @@ final class Placer
         return $layer->repeat?->on ? $this->reach($layer) : ($this->place($layer)?->box() ?? $this->reach($layer));
     }
 
+    /** The box whose middle counts as the piece's own: of words about a centre of their own, that point. */
+    public function middle(Layer $layer): ?Box
+    {
+        $place = $layer->placement;
+
+        return $place !== null && ! $layer->repeat?->on && $this->place($layer)?->hasCentre() === true ? Box::centred($place->x, $place->y, 0, 0) : $this->box($layer);
+    }
+
     /** An upper bound, in inches, of all the layer's ink including rings and shadows; null if there is none. */
     public function reach(Layer $layer): ?Box
     {

@@ -21,7 +21,7 @@ final readonly class Placing
     private function __construct(
         public float $width,
         public float $height,
-        /** From the piece's own coordinates (inches, centre at the origin) to inches on the sheet. */
+        /** From the piece's own coordinates (inches, the place that the placement tells at the origin) to inches on the sheet. */
         public Affine $toSheet,
         /** Letters, or a single shape, in inches on the sheet; empty for pictures. */
         public array $letters,
@@ -35,6 +35,7 @@ final readonly class Placing
         public array $upright = [],
         /** The turn and the translation of those to the sheet. */
         public Affine $lie = new Affine(1, 0, 0, 1, 0, 0),
+        private ?Box $inked = null,
     ) {}
 
     /** @param  list<Letter>  $letters  in the piece's own coordinates */
@@ -46,7 +47,7 @@ final readonly class Placing
         $upright = array_map(fn (Letter $letter): Letter => $letter->transformed($flip), $letters);
         $placed = array_map(fn (Letter $letter): Letter => $letter->transformed($lie), $upright);
 
-        return new self($box->width(), $box->height(), $flip->then($lie), $placed, Letter::together($placed), upright: $upright, lie: $lie);
+        return new self($box->width(), $box->height(), $flip->then($lie), $placed, Letter::together($placed), upright: $upright, lie: $lie, inked: $box);
     }
 
     public static function picture(Placement $placement, float $aspect): self
@@ -67,6 +68,18 @@ final readonly class Placing
     public function lyingBy(Affine $toSheet): self
     {
         return new self($this->width, $this->height, $toSheet, [], null, $this->bend, $this->pictureWidth, $this->pictureHeight);
+    }
+
+    /** Its box in its own coordinates, before it is flipped and turned. */
+    public function own(): Box
+    {
+        return $this->inked ?? Box::centred(0, 0, $this->width, $this->height);
+    }
+
+    /** Whether it stands about a point other than the middle of its ink, such as words around a circle. */
+    public function hasCentre(): bool
+    {
+        return hypot($this->own()->centreX(), $this->own()->centreY()) > 1e-6;
     }
 
     /** The piece's bounding box on the sheet, without rings. */

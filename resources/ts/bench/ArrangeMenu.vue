@@ -37,6 +37,20 @@ const targets = computed<Record<string, string>>(() => ({
 }));
 const target = computed(() => (to.value in targets.value ? to.value : count.value > 1 ? 'selection' : 'sheet'));
 
+/** Words that may stand around a piece. */
+const words = computed(() => (count.value === 1 && selection.layer?.source.kind === 'text' ? selection.layer.id : ''));
+const round = computed(() => Object.fromEntries(Object.entries(targets.value).filter(([id]) => id !== 'sheet')));
+const about = ref('');
+const circle = computed(() => (about.value in round.value ? about.value : Object.keys(round.value)[0] ?? ''));
+const side = ref<'inside' | 'outside'>('inside');
+const end = ref<'over' | 'under'>('over');
+const off = ref<number | null>(null);
+
+async function stand(): Promise<void> {
+    await allRead();
+    await sheet.operate({ op: 'stand-around', id: words.value, about: circle.value, edge: side.value, side: end.value, gap: off.value });
+}
+
 async function matchCapitals(): Promise<void> {
     await allRead();
     await sheet.operate({ op: 'size-by', ids: selection.ids, by: 'capitals', size: tall.value ?? capitals.value });
@@ -80,6 +94,13 @@ async function space(): Promise<void> {
             <p v-if="capitals !== null" class="sentence">
                 Make capitals <QuantityToken :value="tall ?? capitals" kind="length" :least="0.05" :most="40" :ppi="ppi" label="height of capitals" @change="tall = $event" /> tall
                 <v-btn size="small" @click="matchCapitals">Match</v-btn>
+            </p>
+            <p v-if="words && circle" class="sentence">
+                Stand its letters around <ChoiceToken :value="circle" :choices="Object.keys(round)" :words="round" label="stand around" @change="about = $event" />,
+                <ChoiceToken :value="side" :choices="['inside', 'outside']" :words="{ inside: 'inside its edge', outside: 'outside its edge' }" label="side of its edge" @change="side = $event" />,
+                <ChoiceToken :value="end" :choices="['over', 'under']" :words="{ over: 'over its top', under: 'under its foot' }" label="end of it" @change="end = $event" />,
+                gap <QuantityToken :value="off ?? 0" kind="length" :placeholder="off === null ? 'as suits' : ''" :least="-20" :most="20" :ppi="ppi" label="gap to its edge" @change="off = $event" />
+                <v-btn size="small" @click="stand">Stand</v-btn>
             </p>
             <p class="arrange-rest">
                 <v-btn size="small" @click="sheet.operate({ op: 'flip', ids: selection.ids, way: 'across' })">Flip across</v-btn>

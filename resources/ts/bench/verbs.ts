@@ -76,6 +76,7 @@ function onPiece(desk: Desk, chosen: Layer): Verb[] {
     return [
         ...effectsFor(catalogue, chosen, raster !== undefined),
         ...desk.axes(id).map((axis): Verb => ({ say: `Set the ${axis.name} of its letters`, hint: `of this font, from ${axis.least} to ${axis.most}`, also: effectWords.variation?.also ?? [], operations: [vary(id, axis)], seen: [vary(id, axis)] })),
+        ...(chosen.source.kind === 'text' ? around(desk, id) : []),
         chosen.role.kind === 'ink'
             ? change('Knock out of all below', 'the chosen piece becomes a gap', ['knockout', 'cut', 'hole'], { op: 'set-role', id, role: knockedOut })
             : change('Print it as ink again', 'the gap becomes a piece', ['ink'], { op: 'set-role', id, role: { kind: 'ink' } }),
@@ -117,8 +118,8 @@ function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
 /** The kinds of effects that suit a layer, as stated by the catalogue. */
 function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[] {
     return catalogue.effects
-        // Offered axis by axis.
-        .filter((effect) => effect.kind !== 'variation')
+        // Offered axis by axis, and circle by circle.
+        .filter((effect) => !['variation', 'around'].includes(effect.kind))
         .filter((effect) => effect.forAny || (effect.forRasters ? raster : chosen.source.kind === 'text'))
         .map((effect) => {
             const operations: Operation[] = [{ op: 'add-effect', id: chosen.id, line: { kind: effect.kind, on: true, ...Object.fromEntries(effect.parameters.map((parameter) => [parameter.name, parameter.default])) } as EffectLine, first: false, standsOut: true }];
@@ -130,6 +131,19 @@ function effectsFor(catalogue: Catalogue, chosen: Layer, raster: boolean): Verb[
                 ...(['letters', 'geometry', 'look'].includes(effect.stage) ? { seen: operations } : {}),
             };
         });
+}
+
+/** Circles that words may stand around: one that suits them, and those of round shapes on the sheet. */
+function around({ artwork, called }: Desk, id: string): Verb[] {
+    const verb = (say: string, hint: string, about: string, edge: 'inside' | 'outside'): Verb => {
+        const operations: Operation[] = [{ op: 'stand-around', id, about, edge, side: 'over', gap: null }];
+        return { say, hint, also: effectWords.around?.also ?? [], operations, seen: operations };
+    };
+    const round = artwork.layers.filter(({ source }) => source.kind === 'shape' && ['ellipse', 'ring'].includes(source.shape)).slice(0, 6);
+    return [
+        verb('Stand its letters around a circle', 'they keep to it, whatever they say', '', 'outside'),
+        ...round.flatMap((shape) => [verb(`Stand its letters around ${called(shape.id)}, inside its edge`, 'about the same middle', shape.id, 'inside'), verb(`Stand its letters around ${called(shape.id)}, outside its edge`, 'about the same middle', shape.id, 'outside')]),
+    ];
 }
 
 /** A plain knockout has no gap: it would fill in the letters. */

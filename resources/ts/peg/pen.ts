@@ -12,7 +12,7 @@ export interface Pen {
     stroke: Omit<Stroke, 'points'>;
     /** The kind of ink stroke, if it draws ink. */
     tip?: Tip;
-    /** The box to which points are relative, and its placement on the sheet. */
+    /** The box to which points are relative, on the sheet or, with a placement, from the place that it tells. */
     box: Box;
     lies: Placement | null;
     done: (points: Point[], stroke: Omit<Stroke, 'points'>) => void;
@@ -27,15 +27,22 @@ export function toShares([x, y]: Point, box: Box, lies: Placement | null): Point
     const [dx, dy] = [x - lies.x, y - lies.y];
     const across = (dx * Math.cos(angle) - dy * Math.sin(angle)) * (lies.flip === 'across' || lies.flip === 'both' ? -1 : 1);
     const down = (dx * Math.sin(angle) + dy * Math.cos(angle)) * (lies.flip === 'down' || lies.flip === 'both' ? -1 : 1);
-    return [0.5 + across / box.width, 0.5 + down / box.height];
+    return [(across - box.left) / box.width, (down - box.top) / box.height];
 }
 
-/** A layer's own box before rotation; for groups and repeats the bounding box on the sheet. */
+/** A layer's own box before rotation, from the place that its placement tells; for groups and repeats the bounding box on the sheet. */
 export function ownBox(layer: Layer, measure: Measure | undefined): { box: Box; lies: Placement | null } | null {
-    if (layer.placement && !layer.repeat?.on && measure?.width && measure.height) {
-        return { box: { left: 0, top: 0, width: measure.width, height: measure.height }, lies: layer.placement };
+    if (layer.placement && !layer.repeat?.on && measure?.own) {
+        return { box: measure.own, lies: layer.placement };
     }
     return measure?.box ? { box: measure.box, lies: null } : null;
+}
+
+/** The middle that a layer stands about: of its ink, or the centre of the circle that its words stand around. */
+export function middleOf(layer: Layer, measure: Measure | undefined, box: Box): Point {
+    const own = measure?.own;
+    const isOff = own && layer.placement && !layer.repeat?.on && Math.hypot(own.left + own.width / 2, own.top + own.height / 2) > 1e-6;
+    return isOff && layer.placement ? [layer.placement.x, layer.placement.y] : [box.left + box.width / 2, box.top + box.height / 2];
 }
 
 /** Simplifies a polyline: removes points within a distance of the line between those kept (Douglas and Peucker, 1973). */

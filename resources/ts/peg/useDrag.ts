@@ -1,6 +1,7 @@
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import { useSheet } from '../stores/sheet';
 import type { Box, Layer } from '../types';
+import { middleOf } from './pen';
 import { gap, snap, type Guide, type Neighbour } from './snapping';
 
 export type Hold = 'move' | 'size' | 'turn';
@@ -9,6 +10,8 @@ interface Drag {
     hold: Hold;
     id: string;
     box: Box;
+    /** The point that it is sized and turned about. */
+    about: [number, number];
     from: [number, number];
     dx: number;
     dy: number;
@@ -42,14 +45,12 @@ export function useDrag(
     const sheetStore = useSheet();
     const drag = ref<Drag | null>(null);
 
-    const middle = (box: Box): [number, number] => [box.left + box.width / 2, box.top + box.height / 2];
-
     const transform = computed(() => {
         const d = drag.value;
         if (!d) {
             return '';
         }
-        const [x, y] = middle(d.box);
+        const [x, y] = d.about;
         return `translate(${d.dx} ${d.dy}) rotate(${d.degrees} ${x} ${y}) translate(${x} ${y}) scale(${d.by}) translate(${-x} ${-y})`;
     });
 
@@ -71,7 +72,7 @@ export function useDrag(
     });
 
     function begin(hold: Hold, layer: Layer, box: Box, at: [number, number]): void {
-        drag.value = { hold, id: layer.id, box, from: at, dx: 0, dy: 0, by: 1, degrees: 0, guides: [] };
+        drag.value = { hold, id: layer.id, box, about: middleOf(layer, sheetStore.measures.get(layer.id), box), from: at, dx: 0, dy: 0, by: 1, degrees: 0, guides: [] };
     }
 
     function follow(at: [number, number], free: boolean, steps: boolean): void {
@@ -79,7 +80,7 @@ export function useDrag(
         if (!d) {
             return;
         }
-        const [x, y] = middle(d.box);
+        const [x, y] = d.about;
         if (d.hold === 'move') {
             const [dx, dy] = [at[0] - d.from[0], at[1] - d.from[1]];
             const box = { ...d.box, left: d.box.left + dx, top: d.box.top + dy };

@@ -22,6 +22,7 @@ const ofLine: Record<string, Record<string, string>> = {
     'outline.join': { mitre: 'pointed' },
     'embolden.join': { mitre: 'pointed' },
     'airbrushed.character': { edges: 'its edges', smooth: 'a smooth face', glossy: 'a glossy face', bold: 'a bold face' },
+    'around.side': { over: 'over its top', under: 'under its foot' },
     'outline.about': { 'every-edge': 'every edge', silhouette: 'the silhouette alone' },
 };
 

@@ -41,6 +41,7 @@ export const effectWords: Record<string, Wording> = {
     stretch: { sentence: 'Stretch {down} tall and {across} wide', verb: 'Stretch tall or wide', also: ['tall', 'condense', 'expand'], labels: { down: 'stretch tall', across: 'stretch wide' } },
     arch: bent('bend', 'Arch', ['curve', 'arc']),
     circle: bent('bend', 'Stand letters on a circle', ['round', 'badge', 'turn', 'curve']),
+    around: { sentence: 'Stand its letters around a circle {diameter} across, {side}', verb: 'Stand letters around a circle', also: ['round', 'badge', 'circle', 'ring', 'seal', 'curve', 'around'], labels: { diameter: 'circle through the middle of the capitals', side: 'where they stand' } },
     bulge: bent('bulge', 'Bulge', ['fat', 'middle']),
     pinch: bent('pinch', 'Pinch', ['waist', 'thin']),
     wave: bent('crest', 'Wave', ['wavy', 'retro'], ', waves {waves}'),

@@ -6,7 +6,6 @@ namespace TallCrow\Effect\Warp;
 
 use TallCrow\Effect\PlacesLetters;
 use TallCrow\Effect\Values;
-use TallCrow\Geometry\Affine;
 use TallCrow\Type\Letter;
 
 /**
@@ -37,27 +36,14 @@ final readonly class Circle implements PlacesLetters
         return $this->amount->isMeasured();
     }
 
-    public function place(array $letters): array
+    public function place(array $letters, float $capital): array
     {
         $signed = $this->amount->of(1.0);
         if ($letters === [] || abs($signed) < 1e-6) {
             return $letters;
         }
-        $box = Letter::together($letters)->bounds();
-        $radius = $this->amount->isMeasured() ? Arc::radiusOfLength($box->width(), abs($signed)) : $box->width() / (2 * M_PI * abs($signed));
-        $up = $signed <=> 0;
-        $baseline = $letters[0]->baseline;
-        [$x0, $y0] = [$box->centreX(), $baseline + $up * $radius];
+        $width = Letter::together($letters)->bounds()->width();
 
-        return array_map(function (Letter $letter) use ($radius, $up, $baseline, $x0, $y0): Letter {
-            $out = max($radius * 0.02, $radius + $up * ($baseline - $letter->baseline));
-            $angle = ($letter->x - $x0) / $radius;
-
-            return $letter->transformed(
-                Affine::shift(-$letter->x, -$letter->baseline)
-                    ->then(Affine::turn(rad2deg($up * $angle)))
-                    ->then(Affine::shift($x0 + $out * sin($angle), $y0 - $up * $out * cos($angle))),
-            );
-        }, $letters);
+        return LettersOnCircle::place($letters, $this->amount->isMeasured() ? Arc::radiusOfLength($width, abs($signed)) : $width / (2 * M_PI * abs($signed)), $signed <=> 0);
     }
 }

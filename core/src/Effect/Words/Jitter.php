@@ -35,7 +35,7 @@ final readonly class Jitter implements PlacesLetters
         return false;
     }
 
-    public function place(array $letters): array
+    public function place(array $letters, float $capital): array
     {
         if ($letters === []) {
             return [];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace TallCrow\Render\Stage;
 
 use TallCrow\Artwork\Layer;
-use TallCrow\Geometry\Box;
 use TallCrow\Raster\Image;
 use TallCrow\Render\Frame;
 use TallCrow\Render\MaskPainter;
@@ -38,7 +37,7 @@ final readonly class MaskStage implements Stage
             return null;
         }
         $placing = $this->placer->place($layer);
-        $box = $placing === null ? $this->placer->reach($layer) : Box::centred(0, 0, $placing->width, $placing->height);
+        $box = $placing === null ? $this->placer->reach($layer) : $placing->own();
 
         return $box === null ? null : $this->masks->together($masks, $box, $placing?->toSheet, $frame, $scene);
     }
