@@ -32,7 +32,7 @@ function ink_around(array $words): Image
  *
  * @return array{float, float}
  */
-function band_of(Image $ink, float $x, float $y): array
+function ink_between(Image $ink, float $x, float $y): array
 {
     [$near, $far] = [INF, 0.0];
     foreach (str_split($ink->toBytes(), $ink->width()) as $row => $bytes) {
@@ -49,7 +49,7 @@ function band_of(Image $ink, float $x, float $y): array
 
 // Capitals of 0.3 in on a circle of 2 in through their middle: a band from 0.85 to 1.15 in, and the corners of wide letters a little further out.
 it('stands words in one band around the place that is told, over the top and under the foot, whatever they say', function (string $text, string $side, float $turn): void {
-    [$near, $far] = band_of(ink_around(words_around($text, ['diameter' => 2, 'side' => $side], ['turn' => $turn])), 1.5, 2);
+    [$near, $far] = ink_between(ink_around(words_around($text, ['diameter' => 2, 'side' => $side], ['turn' => $turn])), 1.5, 2);
     expect($near)->toEqualWithDelta(0.85, 1.5 / AROUND_PPI)->and($far)->toBeGreaterThan(1.15 - 1.0 / AROUND_PPI)->toBeLessThan(1.15 + 0.05);
 })->with(['TIDE', 'HILL MEN FLIT'])->with(['over', 'under'])->with([0.0, 107.0]);
 
@@ -79,7 +79,7 @@ it('keeps the width that is asked for, on the circle that is asked for', functio
     expect(($ink->isMore(127.0)->inkBox() ?? [0, 0, 0, 0])[2])->toEqualWithDelta(1.8 * AROUND_PPI, 1.5);
     $placing = Fixtures::renderer()->placer->place(Fixtures::artwork([words_around('TIDE', ['diameter' => 2.4], ['capitals' => null, 'width' => 1.8])])->layers[0]);
     $capital = hypot(...$placing->letters[0]->down) * Fixtures::shelf()->font('graduate.woff2')->capHeight();
-    expect(band_of($ink, 1.5, 2)[0])->toEqualWithDelta((2.4 - $capital) / 2, 1.5 / AROUND_PPI);
+    expect(ink_between($ink, 1.5, 2)[0])->toEqualWithDelta((2.4 - $capital) / 2, 1.5 / AROUND_PPI);
 });
 
 it('masks such words by their own box', function (): void {
