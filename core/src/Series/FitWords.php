@@ -8,6 +8,7 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\EffectReader;
 use TallCrow\Artwork\Faults;
 use TallCrow\Artwork\Layer;
+use TallCrow\Artwork\LetterSize;
 use TallCrow\Artwork\Node;
 use TallCrow\Artwork\TextSource;
 use TallCrow\Render\Placer;
@@ -104,7 +105,10 @@ final readonly class FitWords
         }
     }
 
-    /** Scales words to a width by iteration, since with a warp the width need not be proportional to the letter size. */
+    /**
+     * Scales words by iteration, since with a warp the width need not be proportional to the letter size. Words that are sized by their letters stay so: around a
+     * circle one width may stand for two sizes.
+     */
     private function sized(Layer $was, Layer $is, FitRule $rule, float $widest): Layer
     {
         $placement = $is->placement;
@@ -113,8 +117,14 @@ final readonly class FitWords
             return $is;
         }
         $height = $this->letters($was);
-        $width = $box->width;
-        $sized = $is->withPlacement($placement->sized($width, null));
+        // Not as measured, since a shaken first letter does not tell the size of all.
+        $capitals = $was->placement?->letters === LetterSize::Capitals ? $was->placement->letterSize : $height;
+        $as = fn (float $width, float $capitals): Layer => $is->withPlacement($was->placement?->letters === null
+            ? $placement->sized(round($width, 5), null)
+            : $placement->lettered(LetterSize::Capitals, round($capitals, 5)));
+        $sized = $as($box->width, $capitals);
+        // Around a circle words lie in a band, which higher letters would leave.
+        $highest = min($rule->most ?? INF, $box->hasCentre() ? $height : INF);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $placed = $this->placer->place($sized);
             $letters = $this->letters($sized);
@@ -122,14 +132,14 @@ final readonly class FitWords
                 return $sized;
             }
             $by = min(
-                $rule->keep === Keep::Letters ? $height / $letters : ($round === 0 ? 1.0 : $box->width / $placed->width),
-                $rule->keep === Keep::Box ? $box->height / $placed->height : INF, $widest / $placed->width, $rule->most === null ? INF : $rule->most / $letters,
+                $rule->keep === Keep::Letters ? $height / $letters : ($round === 0 && $was->placement?->letters === null ? 1.0 : $box->width / $placed->width),
+                $rule->keep === Keep::Box ? $box->height / $placed->height : INF, $widest / $placed->width, $highest / $letters,
             );
             if (abs($by - 1) < self::NEAR) {
                 break;
             }
-            $width = $placed->width * $by;
-            $sized = $is->withPlacement($placement->sized(round($width, 5), null));
+            $capitals *= $by;
+            $sized = $as($placed->width * $by, $capitals);
         }
 
         return $sized;

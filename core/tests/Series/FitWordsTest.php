@@ -148,3 +148,14 @@ it('leaves words alone that are the pattern\'s own', function (): void {
     $own = fitted_row('Wren', ['least' => 9.0, 'tighter' => 60]);
     expect($own->notes)->toBe([])->and(spacing_of($own))->toBe([])->and($own->letters['Name'])->toBeGreaterThan(0.3);
 });
+
+it('keeps words around a circle on it, with the place of their pattern, and sizes them by their letters', function (string $keep, string $name, float $least, float $most): void {
+    $seal = ['placement' => ['width' => null, 'height' => null, 'capitals' => 0.3], 'effects' => [1 => ['kind' => 'around', 'diameter' => 1.6, 'side' => 'under']]];
+    $filled = fitted_row($name, ['keep' => $keep, 'least' => 0.05, 'tighter' => 0, 'lines' => 1], $seal);
+    $layer = $filled->artwork->layer('name');
+    expect([$layer->placement->x, $layer->placement->y, $layer->placement->width])->toBe([1.5, 2.0, null])->and($layer->placement->letterSize)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
+    // Its letters are read with their heads to the centre, and their middles stand 0.8 in from it.
+    foreach (Fixtures::renderer()->placer->place($layer)->letters ?? [] as $letter) {
+        expect(hypot($letter->x - 1.5, $letter->baseline - 2.0))->toEqualWithDelta(0.8 + $layer->placement->letterSize / 2, 1e-3);
+    }
+})->with([['letters', 'Wren of Tor', 0.3, 0.3], ['box', 'Wren of the Tor', 0.1, 0.2], ['box', 'Wr', 0.29, 0.3], ['width', 'Wren of the Tor', 0.1, 0.2]]);
