@@ -12,6 +12,8 @@ use TallCrow\Artwork\LayerReader;
 use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\Reading;
 use TallCrow\Artwork\TextSource;
+use TallCrow\Effect\Effect;
+use TallCrow\Effect\HasCentre;
 use TallCrow\Effect\Retouches;
 use TallCrow\Render\Placer;
 
@@ -88,7 +90,14 @@ final readonly class FollowRecipe extends Operation
             ? new TextSource($this->words, $main->source->font, $main->source->align, $main->source->leading)
             : $main->source;
 
-        return Layer::piece($main->id, $source, new Placement(round($sheet->centreX(), 4), round($sheet->height() / 3, 4), round($sheet->width() * self::SHARE, 4), null, $main->placement->turn ?? 0.0, Flip::None));
+        $place = new Placement(round($sheet->centreX(), 4), round($sheet->height() / 3, 4), round($sheet->width() * self::SHARE, 4), null, $main->placement->turn ?? 0.0, Flip::None);
+
+        return Layer::piece($main->id, $source, self::lettered($place, $main));
+    }
+
+    private static function lettered(Placement $place, Layer $as): Placement
+    {
+        return $as->placement?->letters === null ? $place : $place->lettered($as->placement->letters, $as->placement->letterSize);
     }
 
     /** The layer with the effects of another in place of its own; its retouching is kept. */
@@ -96,6 +105,10 @@ final readonly class FollowRecipe extends Operation
     {
         $own = array_values(array_filter($piece->effects, fn (EffectLine $line): bool => is_a($line->is(), Retouches::class, true)));
         $lines = array_values(array_filter($as->effects, fn (EffectLine $line): bool => ! is_a($line->is(), Retouches::class, true)));
+
+        if ($piece->placement !== null && array_filter($as->liveEffects(), fn (Effect $effect): bool => $effect instanceof HasCentre) !== []) {
+            $piece = $piece->withPlacement(self::lettered($piece->placement, $as));
+        }
 
         return $piece->withEffects([...$own, ...$lines])->withMasks($as->masks)->withDistress($as->distress)->withRepeat($as->repeat)
             ->withOpacity($as->opacity)->withBlend($as->blend)->withRole($as->role);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use TallCrow\Artwork\Artwork;
 use TallCrow\Artwork\EffectLine;
+use TallCrow\Artwork\Layer;
 use TallCrow\Edit\EditRefused;
 use TallCrow\Edit\Operations;
 use TallCrow\Raster\Image;
@@ -97,3 +98,14 @@ it('turns, sizes and flips such words about that centre', function (): void {
         ->and($place(['op' => 'scale', 'ids' => ['w'], 'by' => 0.5]))->toMatchArray(['x' => 1.4, 'y' => 2.2, 'capitals' => 0.1])
         ->and($place(['op' => 'flip', 'ids' => ['w'], 'way' => 'down']))->toMatchArray(['x' => 1.4, 'y' => 2.2, 'flip' => 'down']);
 });
+
+it('gives words that follow a recipe the circle of its words, with their size', function (string $id): void {
+    $words = fn (string $id, string $text): array => ['id' => $id, 'source' => ['kind' => 'text', 'text' => $text, 'font' => 'graduate.woff2'], 'placement' => ['x' => 6, 'y' => 6, 'width' => null, 'height' => null, 'capitals' => 0.2], 'effects' => [['kind' => 'around', 'diameter' => 1.6], ['kind' => 'fill', 'colour' => '#000000']]];
+    $plate = ['placement' => ['x' => 6, 'y' => 6, 'width' => 2, 'height' => null]] + Fixtures::shape('plate', 'ellipse', 2, '#b04a2c');
+    $sheet = Fixtures::artwork([Fixtures::words('own', 'LOW TIDE', 2.5)]);
+    $made = Fixtures::edited($sheet, ...Operations::read([['op' => 'follow-recipe', 'id' => $id, 'words' => 'LOW TIDE', 'layers' => [$plate, $words('words', 'YOUR WORDS')], 'swatches' => [], 'replace' => [], 'with' => []]]));
+    $seal = array_values(array_filter($made->layers, fn (Layer $layer): bool => in_array('around', array_column($layer->effects, 'kind'), true)))[0];
+    $disc = array_values(array_filter($made->layers, fn (Layer $layer): bool => ! $layer->isWords()))[0];
+    expect($seal->words()->text)->toBe('LOW TIDE')->and($seal->placement->letterSize)->toBe(0.2)->and($seal->placement->width)->toBeNull()
+        ->and([$disc->placement->x, $disc->placement->y, $disc->placement->width])->toEqualWithDelta([$seal->placement->x, $seal->placement->y, 2.0], 1e-6);
+})->with(['', 'own']);
