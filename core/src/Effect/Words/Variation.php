@@ -12,13 +12,11 @@ use TallCrow\Type\Setting;
 /** The place of a variable font on one of its axes, such as weight or width, for all lines of the words or for one. */
 final readonly class Variation implements SetsType
 {
-    public const KIND = 'variation';
-
     private function __construct(private string $tag, private float $value, private int $line) {}
 
     public static function kind(): string
     {
-        return self::KIND;
+        return 'variation';
     }
 
     public static function parameters(): array
