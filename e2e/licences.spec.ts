@@ -68,6 +68,10 @@ test('a licence is recorded by the interview, proven, and what it forbids is see
     await page.locator('.finder-rows .finder-choose').first().click({ delay: 70 });
     const rights = page.getByRole('region', { name: 'Rights' });
     await expect(rights).toContainText('not allowed');
+    // The head of the gauges counts it, as it counts all that fails.
+    const gauges = page.getByRole('region', { name: 'Gauges' });
+    await expect(async () => expect(await gauges.locator('header [role=status]').textContent()).toMatch(new RegExp(`^${await gauges.locator('.gauge.fail').count()} fail`))).toPass();
+    await expect(gauges.locator('header [role=status]')).not.toHaveText(/^0 fail/);
     await rights.getByRole('button', { name: /toll-gate/ }).click({ delay: 70 });
     await expect(rights).toContainText('It may not be used to earn money.');
 

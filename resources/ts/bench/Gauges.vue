@@ -4,6 +4,7 @@ import { useShop } from '../server/queries';
 import { useGauges } from '../stores/gauges';
 import { usePeg } from '../stores/peg';
 import { useSheet } from '../stores/sheet';
+import { useRights } from '../server/rights';
 import RightsGroup from '../rights/RightsGroup.vue';
 import type { Finding } from '../types';
 import { groupsOf } from './grouping';
@@ -21,9 +22,11 @@ const counts = (finding: Finding): boolean => finding.verdict !== 'pass' && find
 const isBlank = computed(() => sheet.artwork?.layers.length === 0);
 const groups = computed(() => groupsOf(isBlank.value ? [] : shown.value, shop.catalogue?.groups ?? []));
 const held = computed(() => gauges.findings.filter((finding) => !counts(finding)).length);
+const { data: rights } = useRights(() => peg.hung ?? undefined);
 const summary = computed(() => {
     const count = (verdict: string): number => gauges.findings.filter((finding) => finding.verdict === verdict && finding.meant === '').length;
-    return `${count('fail')} fail · ${count('warn')} to look at · ${held.value} hold`;
+    const ruled = (ruling: string): number => (rights.value?.pieces ?? []).filter((piece) => piece.ruling === ruling).length;
+    return `${count('fail') + ruled('not-allowed')} fail · ${count('warn') + ruled('look') + (rights.value?.watched.length ?? 0)} to look at · ${held.value} hold`;
 });
 
 function choose(finding: Finding): void {
