@@ -103,7 +103,7 @@ it('stands letters on a circle, each turned by the angle at which it stands', fu
     assert($circle instanceof PlacesLetters);
     $radius = 8 / (2 * M_PI * abs($bend));
     $up = $bend <=> 0;
-    foreach ($circle->place(standing(8)) as $i => $letter) {
+    foreach ($circle->place(standing(8), 0.7) as $i => $letter) {
         $angle = ($i + 0.5 - 4) / $radius;
         expect($letter->x)->toEqualWithDelta(4 + $radius * sin($angle), 1e-9)
             ->and($letter->baseline)->toEqualWithDelta($up * $radius - $up * $radius * cos($angle), 1e-9);
@@ -118,13 +118,13 @@ it('leaves letters alone where there is no circle', function (): void {
     $circle = Fixtures::effect('circle', ['bend' => 0.0]);
     assert($circle instanceof PlacesLetters);
     $letters = standing(3);
-    expect($circle->place($letters))->toBe($letters)->and($circle->place([]))->toBe([]);
+    expect($circle->place($letters, 0.7))->toBe($letters)->and($circle->place([], 0.7))->toBe([]);
 });
 
 it('stands letters on an arc that rises by so many inches', function (): void {
     $circle = Fixtures::effect('circle', ['by' => 'inches', 'rise' => 1.0]);
     assert($circle instanceof PlacesLetters);
-    $placed = $circle->place(standing(8));
+    $placed = $circle->place(standing(8), 0.7);
     $radius = Arc::radiusOfLength(8.0, 1.0);
     // The outermost letters stand half an inch from the ends of the arc.
     expect($placed[0]->baseline)->toEqualWithDelta($radius - $radius * cos(3.5 / $radius), 1e-6)->and($placed[7]->baseline)->toEqualWithDelta($placed[0]->baseline, 1e-9);

@@ -108,7 +108,7 @@ it('stands letters on a circle and turns each as it is', function (float $bend):
     for ($i = 0; $i < 9; $i++) {
         $letters[] = new Letter(Outline::rectangle(0.6, 1)->transformed(TallCrow\Geometry\Affine::shift($i + 0.5, -0.5)), 0, 'I', 0, $i + 0.5, 0.0);
     }
-    $placed = Fixtures::effect('circle', ['bend' => $bend])->place($letters);
+    $placed = Fixtures::effect('circle', ['bend' => $bend])->place($letters, 0.7);
     $radius = 8.6 / (2 * M_PI * abs($bend));
     $up = $bend <=> 0;
     foreach ($placed as $i => $letter) {
@@ -183,7 +183,7 @@ it('brings the ends of a ring together as a circle does', function (array $value
 it('stands letters of a lower line on a circle within the first, or about it where they stand on the inside', function (float $bend): void {
     $letter = fn (float $x, float $baseline, int $line): Letter => new Letter(Outline::rectangle(0.6, 1)->transformed(TallCrow\Geometry\Affine::shift($x, $baseline - 0.5)), $line, 'I', 0, $x, $baseline);
     $letters = [$letter(4.0, 2.0, 0), $letter(8.0, 2.0, 0), $letter(4.0, 3.2, 1), $letter(8.0, 3.2, 1)];
-    $placed = Fixtures::effect('circle', ['bend' => $bend])->place($letters);
+    $placed = Fixtures::effect('circle', ['bend' => $bend])->place($letters, 0.7);
     $radius = 4.6 / (2 * M_PI * abs($bend));
     $up = $bend <=> 0;
     foreach ($placed as $i => $one) {
@@ -191,7 +191,7 @@ it('stands letters of a lower line on a circle within the first, or about it whe
         $angle = ($i % 2 === 0 ? -2 : 2) / $radius;
         expect($one->x)->toEqualWithDelta(6 + $out * sin($angle), 1e-9)->and($one->baseline)->toEqualWithDelta(2.0 + $up * ($radius - $out * cos($angle)), 1e-9);
     }
-    expect(Fixtures::effect('circle', ['bend' => $bend])->place([]))->toBe([]);
+    expect(Fixtures::effect('circle', ['bend' => $bend])->place([], 0.7))->toBe([]);
 })->with([0.3, -0.3]);
 
 it('bends no curve further from its true image than the tolerance', function (string $kind): void {
