@@ -37,6 +37,7 @@ use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WordController;
+use App\Http\Middleware\UnchangedPicture;
 use Illuminate\Support\Facades\Route;
 
 // Every route here is for people who are signed in, and sees their own shop's rows alone; bootstrap/app.php and
@@ -66,22 +67,29 @@ Route::get('jobs/{job}/listing.{kind}', [ListingTextController::class, 'file'])-
 Route::get('jobs/{job}/exports', [ExportController::class, 'index'])->name('exports.list');
 Route::post('jobs/{job}/exports', [ExportController::class, 'store'])->name('exports.begin')->middleware('throttle:exports');
 
-Route::middleware('throttle:drawings')->group(function (): void {
+Route::middleware(['throttle:drawings', UnchangedPicture::class])->group(function (): void {
     Route::get('revisions/{revision}/proof.png', [ProofController::class, 'sheet']);
-    Route::get('revisions/{revision}/steps', [ProofController::class, 'steps']);
     Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
-    Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
-    Route::get('revisions/{revision}/layers/{layer}/pockets/{line}', [ProofController::class, 'pockets'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
-    Route::post('revisions/{revision}/layers/{layer}/scribbled/{line}.png', [ProofController::class, 'scribbled'])->whereNumber('line');
-    Route::get('revisions/{revision}/layers/{layer}/fonts', [FontController::class, 'index']);
     Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
-    Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
-    Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
-    Route::get('revisions/{revision}/preflight', PreflightController::class);
     Route::get('revisions/{revision}/mended.png', [PreflightController::class, 'mended']);
     Route::get('revisions/{revision}/layers/{layer}/tried.png', [PreflightController::class, 'tried']);
     Route::get('revisions/{revision}/pressed.png', [PreflightController::class, 'pressed']);
+    Route::get('revisions/{revision}/listing.jpg', [ListingController::class, 'picture']);
+    Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
+    Route::get('series-rows/{row}/proof.png', [SeriesController::class, 'proof'])->name('series.proof');
+    Route::get('recipes/{recipe}/picture.png', [RecipeController::class, 'picture'])->name('recipes.picture');
+});
+
+Route::middleware('throttle:drawings')->group(function (): void {
+    Route::get('revisions/{revision}/steps', [ProofController::class, 'steps']);
+    Route::get('revisions/{revision}/layers/{layer}/buckets/{line}', [ProofController::class, 'buckets'])->whereNumber('line');
+    Route::get('revisions/{revision}/layers/{layer}/pockets/{line}', [ProofController::class, 'pockets'])->whereNumber('line');
+    Route::post('revisions/{revision}/layers/{layer}/scribbled/{line}.png', [ProofController::class, 'scribbled'])->whereNumber('line');
+    Route::get('revisions/{revision}/layers/{layer}/fonts', [FontController::class, 'index']);
+    Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
+    Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
+    Route::get('revisions/{revision}/preflight', PreflightController::class);
     Route::get('revisions/{revision}/report.html', [PreflightController::class, 'page']);
     Route::get('revisions/{revision}/report.pdf', [PreflightController::class, 'paper']);
     Route::get('revisions/{revision}/rights', [RightsController::class, 'show']);
@@ -89,10 +97,8 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/evidence.zip', [RightsController::class, 'evidence']);
     Route::get('revisions/{revision}/fits', [HouseController::class, 'fits']);
     Route::get('revisions/{revision}/fits.png', [HouseController::class, 'fitPicture']);
-    Route::get('revisions/{revision}/listing.jpg', [ListingController::class, 'picture']);
     Route::post('revisions/{revision}/photo.jpg', [ListingController::class, 'photo'])->name('anyone.listing.photo');
     Route::get('revisions/{revision}/listing.zip', [ListingController::class, 'all']);
-    Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
     Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
 });
 
@@ -170,7 +176,6 @@ Route::post('jobs/{job}/series/send', [SeriesController::class, 'send'])->name('
 Route::get('jobs/{job}/series/listing.csv', [SeriesController::class, 'words'])->name('series.words');
 Route::put('series-rows/{row}', [SeriesController::class, 'change'])->name('series.change-row');
 Route::delete('series-rows/{row}', [SeriesController::class, 'drop'])->name('series.drop-row');
-Route::get('series-rows/{row}/proof.png', [SeriesController::class, 'proof'])->name('series.proof')->middleware('throttle:drawings');
 
 Route::get('gangs', [GangController::class, 'index'])->name('gangs.list');
 Route::post('gangs/layout', [GangController::class, 'layout'])->name('gangs.layout')->middleware('throttle:drawings');
@@ -210,7 +215,6 @@ Route::delete('areas/{area}', [AreaController::class, 'destroy'])->name('areas.t
 Route::get('recipes', [RecipeController::class, 'index'])->name('recipes.list');
 Route::post('recipes', [RecipeController::class, 'store'])->name('recipes.keep')->middleware('throttle:uploads');
 Route::get('recipes/{recipe}/file', [RecipeController::class, 'file'])->name('recipes.file');
-Route::get('recipes/{recipe}/picture.png', [RecipeController::class, 'picture'])->name('recipes.picture')->middleware('throttle:drawings');
 Route::delete('recipes/{recipe}', [RecipeController::class, 'destroy'])->name('recipes.take-out');
 
 Route::get('words', [WordController::class, 'index'])->name('words.list');

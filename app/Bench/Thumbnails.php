@@ -15,7 +15,7 @@ final class Thumbnails
     public static function kept(Revision $revision, float $ppi): string
     {
         $folder = $revision->job->shop->folder('pictures');
-        $file = sprintf('%s/s%s', $folder, sha1(DrawingCode::fingerprint($folder)." $revision->id $ppi"));
+        $file = sprintf('%s/s%s', $folder, sha1(DrawingCode::fingerprint($folder)." $revision->id {$revision->created_at->timestamp} $ppi"));
         $png = is_file($file) ? (string) @file_get_contents($file) : '';
         if ($png === '') {
             $png = Proof::of($revision, $ppi, near: false)->sheet(null);

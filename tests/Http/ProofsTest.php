@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Models\Role;
+use App\Models\Shop;
+use App\People\Accounts;
+use Illuminate\Support\Facades\DB;
+use TallCrow\Render\DrawingCode;
 use TallCrow\Tests\Fixtures;
 
 it('draws the sheet at any ppi, a part of it, and without a line', function (): void {
@@ -20,9 +25,41 @@ it('draws the sheet at any ppi, a part of it, and without a line', function (): 
         ->and($draw('ppi=9999')[0])->toBe(900);
 });
 
-it('may be kept by the browser, since a revision never changes', function (): void {
+it('may be kept by the browser, which asks whether it is still right', function (): void {
+    $url = "/api/revisions/{$this->job()->head_id}/proof.png";
+    $first = $this->get($url)->assertOk();
+    expect($first->headers->get('Cache-Control'))->toContain('private')->toContain('max-age=60');
+    $kept = ['If-None-Match' => (string) $first->headers->get('ETag')];
+    $again = $this->get($url, $kept)->assertStatus(304);
+    expect($again->getContent())->toBe('')->and($again->headers->get('ETag'))->toBe($kept['If-None-Match']);
+    $this->get($url, ['If-None-Match' => '"of something else"'])->assertOk();
+});
+
+it('is drawn anew after an upgrade, and for other data with the same numbers', function (string $what): void {
+    $forget = fn () => (new ReflectionProperty(DrawingCode::class, 'known'))->setValue(null, []);
+    $forget();
     $job = $this->job();
-    expect($this->get("/api/revisions/{$job->head_id}/proof.png")->headers->get('Cache-Control'))->toContain('immutable')->toContain('private');
+    $url = "/api/revisions/$job->head_id/proof.png";
+    $kept = ['If-None-Match' => (string) $this->get($url)->headers->get('ETag')];
+    $this->get($url, $kept)->assertStatus(304);
+    if ($what === 'data') {
+        DB::table('revisions')->where('id', $job->head_id)->update(['created_at' => '2031-02-01 10:00:00']);
+    } else {
+        // What the core's code comes to is kept in a file until a part of it changes.
+        foreach (glob($this->shop->folder('pictures').'/code-*') ?: [] as $file) {
+            file_put_contents($file, str_repeat('0', 32));
+        }
+        $forget();
+    }
+    $this->get($url, $kept)->assertOk();
+    $forget();
+})->with(['data', 'code']);
+
+it('tells a stranger nothing, though the picture is known', function (): void {
+    $url = "/api/revisions/{$this->job()->head_id}/proof.png";
+    $kept = ['If-None-Match' => (string) $this->get($url)->headers->get('ETag')];
+    $stranger = app(Accounts::class)->add(Shop::query()->create(['name' => 'Tide-pool rangers']), Role::Owner, 'Limpet', 'limpet', null);
+    $this->signIn($stranger)->get($url, $kept)->assertNotFound();
 });
 
 it('refuses proofs that are off the sheet or beyond reason', function (): void {

@@ -16,6 +16,6 @@ final class AssetPreviewController
     {
         $words = mb_substr($request->string('text')->toString(), 0, 60);
 
-        return response($preview->png($asset, $words), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+        return response($preview->png($asset, $words), 200, ['Content-Type' => 'image/png']);
     }
 }

@@ -48,7 +48,7 @@ final class ListingController
         $scene = $this->asked($request, $artwork);
         $garment = $artwork->brief->garments[$request->integer('cloth')] ?? abort(404, 'This design is not offered on such a cloth.');
 
-        return new Response($this->drawn($revision, $artwork, [$garment], $scene)[0], 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=600']);
+        return new Response($this->drawn($revision, $artwork, [$garment], $scene)[0], 200, ['Content-Type' => 'image/jpeg']);
     }
 
     /** One picture for each cloth on offer, as a zip. */

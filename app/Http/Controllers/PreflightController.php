@@ -50,7 +50,7 @@ final class PreflightController
         $artwork = Operations::apply(Operations::read($asked), $revision->read(), $studio->renderer->placer)->artwork;
         $png = Proof::of($revision, $request->float('ppi', 60), near: true)->trying($artwork)->sheet(ProofController::region($request));
 
-        return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+        return new Response($png, 200, ['Content-Type' => 'image/png']);
     }
 
     /** A small picture of one layer after operations, shown beside the name of a paper, texture or warp. */
@@ -63,7 +63,7 @@ final class PreflightController
         $png = Proof::of($revision, 60, near: true)->trying($artwork)->small($layer, self::SMALL);
 
         // Words that are still empty have no picture, which is not an error.
-        return $png === null ? response()->noContent() : new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
+        return $png === null ? response()->noContent() : new Response($png, 200, ['Content-Type' => 'image/png']);
     }
 
     /** The press simulation of the sheet, or of a part at the print's resolution, on one of the job's cloths. */
@@ -81,7 +81,7 @@ final class PreflightController
         // The whole sheet is also simulated at full resolution and then shrunk.
         $seen = $part === null ? $printed->shrunk(max(1, (int) round($ppi / min(self::MOST_PPI, max(10.0, $request->float('ppi', 60))))))->settled() : $printed;
 
-        return new Response(ImageFile::png($seen), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
+        return new Response(ImageFile::png($seen), 200, ['Content-Type' => 'image/png']);
     }
 
     public function page(Revision $revision): Response

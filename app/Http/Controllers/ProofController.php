@@ -114,8 +114,7 @@ final class ProofController
 
     private static function png(string $bytes): Response
     {
-        // Revisions are immutable, so their pictures can be cached.
-        return response($bytes, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
+        return response($bytes, 200, ['Content-Type' => 'image/png']);
     }
 
     /** @return ?array{int, int, int, int} */

@@ -48,7 +48,7 @@ final class RecipeController
         $asked = $request->validate(['instead' => ['sometimes', 'array', 'max:60'], 'instead.*.old' => ['required', 'string', 'max:200'], 'instead.*.new' => ['required', 'string', 'max:200']]);
         $instead = array_column($asked['instead'] ?? [], 'new', 'old');
 
-        return new Response(RecipePicture::of($recipe)->png(mb_substr($request->string('words')->toString(), 0, 60), $instead), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+        return new Response(RecipePicture::of($recipe)->png(mb_substr($request->string('words')->toString(), 0, 60), $instead), 200, ['Content-Type' => 'image/png']);
     }
 
     public function destroy(KeptRecipe $recipe): Response

@@ -177,7 +177,7 @@ final class SeriesController
         }
         $png = Proof::of($revision, min(100.0, $request->float('ppi', 20)), near: false)->trying($artwork)->sheet(null);
 
-        return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400, immutable']);
+        return new Response($png, 200, ['Content-Type' => 'image/png']);
     }
 
     /** Sends every row to every house of the job as one batch. */

@@ -120,8 +120,8 @@ async function take(file: File | File[] | null): Promise<void> {
 .recipe-words { margin-top: 14px; }
 .recipes { display: grid; grid-template-columns: repeat(auto-fill, minmax(250px, 1fr)); gap: 14px; margin: 12px 0; }
 .recipes li { display: grid; gap: 6px; align-content: start; border: 1px solid var(--hair); padding: 8px; }
-.recipe-art { height: 120px; display: grid; place-items: center; padding: 10px; }
-.recipe-art img { max-width: 100%; max-height: 100px; }
+.recipe-art { height: 106px; display: grid; place-items: center; padding: 8px; }
+.recipe-art img { max-width: 100%; max-height: 90px; }
 .recipe-slots { display: grid; gap: 2px; }
 .recipe-does { display: flex; flex-wrap: wrap; gap: 6px; }
 .recipe-does .v-btn--variant-text { min-width: 0; padding: 0 6px; }
