@@ -28,7 +28,7 @@ it('draws the sheet at any ppi, a part of it, and without a line', function (): 
 it('may be kept by the browser, which asks whether it is still right', function (): void {
     $url = "/api/revisions/{$this->job()->head_id}/proof.png";
     $first = $this->get($url)->assertOk();
-    expect($first->headers->get('Cache-Control'))->toContain('private')->toContain('max-age=60');
+    expect($first->headers->get('Cache-Control'))->toContain('private')->toContain('max-age=10');
     $kept = ['If-None-Match' => (string) $first->headers->get('ETag')];
     $again = $this->get($url, $kept)->assertStatus(304);
     expect($again->getContent())->toBe('')->and($again->headers->get('ETag'))->toBe($kept['If-None-Match']);

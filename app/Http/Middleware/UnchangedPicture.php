@@ -18,8 +18,8 @@ use TallCrow\Render\DrawingCode;
  */
 final readonly class UnchangedPicture
 {
-    /** Seconds in which a browser does not ask: undoing a step shows its picture at once. */
-    private const UNASKED = 60;
+    /** Seconds in which a browser does not ask: fewer than a restart takes, and enough that a picture which was loaded ahead is not asked for again. */
+    private const UNASKED = 10;
 
     public function __construct(private CurrentShop $current) {}
 
