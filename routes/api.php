@@ -72,13 +72,15 @@ Route::middleware(['throttle:drawings', UnchangedPicture::class])->group(functio
     Route::get('revisions/{revision}/layers/{layer}.png', [ProofController::class, 'layer']);
     Route::get('revisions/{revision}/layers/{layer}/before/{line}.png', [ProofController::class, 'before'])->whereNumber('line');
     Route::get('revisions/{revision}/taken.png', [ProofController::class, 'taken']);
+    Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
+    Route::get('recipes/{recipe}/picture.png', [RecipeController::class, 'picture'])->name('recipes.picture');
+});
+Route::middleware(['throttle:drawings', UnchangedPicture::class.':'.UnchangedPicture::WHOLE])->group(function (): void {
     Route::get('revisions/{revision}/mended.png', [PreflightController::class, 'mended']);
     Route::get('revisions/{revision}/layers/{layer}/tried.png', [PreflightController::class, 'tried']);
     Route::get('revisions/{revision}/pressed.png', [PreflightController::class, 'pressed']);
     Route::get('revisions/{revision}/listing.jpg', [ListingController::class, 'picture']);
-    Route::get('assets/{asset}/preview.png', AssetPreviewController::class);
     Route::get('series-rows/{row}/proof.png', [SeriesController::class, 'proof'])->name('series.proof');
-    Route::get('recipes/{recipe}/picture.png', [RecipeController::class, 'picture'])->name('recipes.picture');
 });
 
 Route::middleware('throttle:drawings')->group(function (): void {

@@ -18,15 +18,20 @@ use TallCrow\Render\DrawingCode;
  */
 final readonly class UnchangedPicture
 {
+    public const WHOLE = 'whole';
+
     /** Seconds in which a browser does not ask: fewer than a restart takes, and enough that a picture which was loaded ahead is not asked for again. */
     private const UNASKED = 10;
 
     public function __construct(private CurrentShop $current) {}
 
-    /** @param  Closure(Request): Response  $next */
-    public function handle(Request $request, Closure $next): Response
+    /**
+     * @param  Closure(Request): Response  $next
+     * @param  string  $code  WHOLE when more than drawing makes the picture, such as operations or a press
+     */
+    public function handle(Request $request, Closure $next, string $code = ''): Response
     {
-        $validator = $this->validator($request);
+        $validator = $this->validator($request, $code === self::WHOLE ? DrawingCode::ALL : DrawingCode::FOLDERS);
         $isKept = in_array($validator, $request->getETags(), true);
         $response = $isKept ? new Response(status: 304) : $next($request);
         if ($isKept || $response->isSuccessful() && str_starts_with((string) $response->headers->get('Content-Type'), 'image/')) {
@@ -37,12 +42,13 @@ final readonly class UnchangedPicture
         return $response;
     }
 
-    private function validator(Request $request): string
+    /** @param  list<string>  $parts  of the core whose code counts */
+    private function validator(Request $request, array $parts): string
     {
         $rows = array_filter($request->route()?->parameters() ?? [], fn (mixed $parameter): bool => $parameter instanceof Model);
         $shop = $this->current->shop() ?? abort(401);
         $told = array_map(fn (Model $row): array => [$row->getTable(), $row->getKey(), $row->getRawOriginal('created_at')], array_values($rows));
 
-        return '"'.substr(hash('xxh128', DrawingCode::fingerprint($shop->folder('pictures'), parts: DrawingCode::ALL).serialize($told)), 0, 24).'"';
+        return '"'.substr(hash('xxh128', DrawingCode::fingerprint($shop->folder('pictures'), parts: $parts).serialize($told)), 0, 24).'"';
     }
 }
