@@ -7,20 +7,24 @@ use TallCrow\Artwork\EffectLine;
 use TallCrow\Artwork\Layer;
 use TallCrow\Edit\EditRefused;
 use TallCrow\Edit\Operations;
+use TallCrow\Preflight\NearlyAligned;
 use TallCrow\Raster\Image;
 use TallCrow\Tests\Fixtures;
+
+require_once dirname(__DIR__).'/Preflight/subjects.php';
 
 /**
  * A plate of 2 in about 1.4, 2.2, and words with capitals of about 0.2 in.
  *
  * @param  array<string, mixed>  $operation
  * @param  list<array<string, mixed>>  $effects
+ * @param  array<string, mixed>  $piece  changes to the plate
  */
-function stood(array $operation, string $text = 'TIDE', array $effects = [], float $capitals = 0.2): Artwork
+function stood(array $operation, string $text = 'TIDE', array $effects = [], float $capitals = 0.2, array $piece = []): Artwork
 {
     $words = Fixtures::words('w', $text, 2, ['source' => ['font' => 'graduate.woff2'], 'effects' => [['kind' => 'fill', 'colour' => '#000000'], ...$effects]]);
     $words['placement'] = ['x' => 1.5, 'y' => 1, 'width' => null, 'height' => null, 'turn' => 9, 'capitals' => $capitals];
-    $plate = ['on' => false, 'placement' => ['x' => 1.4, 'y' => 2.2, 'width' => 2, 'height' => null]] + Fixtures::shape('plate', 'ellipse', 2, '#b04a2c');
+    $plate = $piece + ['on' => false, 'placement' => ['x' => 1.4, 'y' => 2.2, 'width' => 2, 'height' => null]] + Fixtures::shape('plate', 'ellipse', 2, '#b04a2c');
 
     return Fixtures::edited(Fixtures::artwork([$plate, $words]), ...Operations::read([$operation + ['op' => 'stand-around', 'id' => 'w', 'about' => 'plate', 'edge' => 'inside', 'side' => 'over', 'gap' => 0.1]]));
 }
@@ -109,3 +113,22 @@ it('gives words that follow a recipe the circle of its words, with their size', 
     expect($seal->words()->text)->toBe('LOW TIDE')->and($seal->placement->letterSize)->toBe(0.2)->and($seal->placement->width)->toBeNull()
         ->and([$disc->placement->x, $disc->placement->y, $disc->placement->width])->toEqualWithDelta([$seal->placement->x, $seal->placement->y, 2.0], 1e-6);
 })->with(['', 'own']);
+
+it('keeps clear of a long plate on all sides, and within it', function (string $edge, float $across): void {
+    $long = ['placement' => ['x' => 1.4, 'y' => 2.2, 'width' => 2.4, 'height' => 1.6]];
+    $layer = stood(['edge' => $edge], piece: $long)->layer('w');
+    expect($layer->effects[0]->values->number('diameter'))->toEqualWithDelta($across, 1e-4);
+})->with([['outside', 2.4 + 0.2 + 0.2], ['inside', 1.6 - 0.2 - 0.2]]);
+
+it('takes no word around a plate for one that is nearly in line with it', function (): void {
+    // The ink of F is no middle of the circle that it stands around, by a hundredth of an inch.
+    $stood = stood([], 'FILL', piece: ['on' => true]);
+    $off = abs(Fixtures::renderer()->placer->box($stood->layer('w'))->centreX() - 1.4);
+    expect($off)->toBeGreaterThan(0.002)->toBeLessThan(0.06)->and(array_keys(gauged(new NearlyAligned, $stood)))->not->toContain('line:w');
+});
+
+it('measures copies of such words by all of them', function (): void {
+    $repeated = Fixtures::edited(stood([], 'FILL'), ...Operations::read([['op' => 'add-repeat', 'id' => 'w', 'kind' => 'mirror-down']]))->layer('w');
+    $placer = Fixtures::renderer()->placer;
+    expect($placer->middle($repeated))->toEqual($placer->box($repeated))->and($placer->middle($repeated)->width())->toBeGreaterThan(0.5);
+});
