@@ -132,3 +132,14 @@ it('measures copies of such words by all of them', function (): void {
     $placer = Fixtures::renderer()->placer;
     expect($placer->middle($repeated))->toEqual($placer->box($repeated))->and($placer->middle($repeated)->width())->toBeGreaterThan(0.5);
 });
+
+it('leaves a gap of two fifths of the capitals unless it is told', function (): void {
+    expect(stood(['gap' => null])->layer('w')->effects[0]->values->number('diameter'))->toEqualWithDelta(2 - 2 * 0.08 - 0.2, 1e-4);
+});
+
+it('keeps the type size of words that are sized by it, though their first letter is shaken', function (): void {
+    $words = Fixtures::words('w', 'TIDE', 2, ['source' => ['font' => 'graduate.woff2'], 'effects' => [['kind' => 'fill', 'colour' => '#000000'], ['kind' => 'jitter', 'size' => 0.5, 'seed' => 3]]]);
+    $words['placement'] = ['x' => 1.5, 'y' => 1, 'width' => null, 'height' => null, 'em' => 0.3];
+    $layer = Fixtures::edited(Fixtures::artwork([$words]), ...Operations::read([['op' => 'stand-around', 'id' => 'w', 'about' => '', 'edge' => 'outside', 'side' => 'over', 'gap' => null]]))->layer('w');
+    expect($layer->placement->letterSize)->toEqualWithDelta(0.3 * Fixtures::shelf()->font('graduate.woff2')->capHeight(), 1e-4);
+});
