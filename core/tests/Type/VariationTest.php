@@ -127,3 +127,9 @@ it('says that a line changes nothing', function (array $words, bool $isIdle): vo
     'a feature that the font lacks' => [fn (): array => Fixtures::words('w', 'KITE', 2, ['effects' => [['kind' => 'fill', 'colour' => '#000000'], ['kind' => 'feature', 'tag' => 'ss19']]]), true],
     'kerning switched off' => [fn (): array => Fixtures::words('w', 'AVAV', 2, ['effects' => [['kind' => 'fill', 'colour' => '#000000'], ['kind' => 'feature', 'tag' => 'kern', 'value' => 0]]]), false],
 ]);
+
+it('varies the line that a line of the sheet names', function (): void {
+    $letters = Fixtures::renderer()->placer->place(Fixtures::artwork([variable_words("KITE\nKITE", [['kind' => 'variation', 'axis' => 'wdth', 'value' => 150, 'line' => 2]])])->layers[0])->letters ?? [];
+    $wide = fn (int $line): float => Letter::together(array_values(array_filter($letters, fn (Letter $letter): bool => $letter->line === $line)))->bounds()->width();
+    expect($wide(1) / $wide(0))->toEqualWithDelta(varied_box('KITE', ['wdth' => 150.0])->width() / varied_box('KITE', [])->width(), 1e-6)->toBeGreaterThan(1.2);
+});
