@@ -19,6 +19,9 @@ final class FontAxes
     /** HarfBuzz's HB_OT_VAR_AXIS_FLAG_HIDDEN: the font's maker does not want it to be offered. */
     private const HIDDEN = 1;
 
+    /** OpenType 1.9, "Data types": four printable ASCII characters. */
+    private const TAG = '/^[\x20-\x7E]{4}$/D';
+
     private const MOST_NAME = 64;
 
     /** FreeType's coordinates are 16.16 fixed-point numbers. */
@@ -27,13 +30,13 @@ final class FontAxes
     /** OpenType 1.9, registered design-variation axis tags. */
     private const NAMES = ['wght' => 'weight', 'wdth' => 'width', 'slnt' => 'slant', 'ital' => 'italic', 'opsz' => 'optical size'];
 
-    /** @return list<Axis> in the order of the font, without the hidden ones */
+    /** @return list<Axis> in the order of the font, without those that are hidden or whose tags no file could name */
     public static function of(CData $hbFace): array
     {
         $axes = [];
         foreach (self::infos($hbFace) as $info) {
-            if (((int) $info->flags & self::HIDDEN) === 0) {
-                $tag = pack('N', $info->tag);
+            $tag = pack('N', $info->tag);
+            if (((int) $info->flags & self::HIDDEN) === 0 && preg_match(self::TAG, $tag) === 1) {
                 $axes[] = new Axis($tag, self::NAMES[$tag] ?? self::name($hbFace, (int) $info->name, $tag), (float) $info->min, (float) $info->usual, (float) $info->max);
             }
         }

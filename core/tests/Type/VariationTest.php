@@ -59,6 +59,16 @@ it('tells the axes of a font, and none of a font that does not vary', function (
         ->and(variable_font()->weight()->called())->toBe('thin');
 });
 
+it('offers no axis whose tag is no text, and scrubs a name', function (): void {
+    $bytes = (string) file_get_contents(Fixtures::unpackedFont('anybody'));
+    $odd = Font::fromBytes(str_replace('wdth'.pack('N', 50 * 65536), "\xFF\xFE\0\1".pack('N', 50 * 65536), $bytes, $count));
+    expect($count)->toBe(1)->and(array_map(fn (Axis $axis): string => $axis->tag, $odd->axes()))->toBe(['wght'])
+        ->and($odd->varied(["\xFF\xFE\0\1" => 150.0]))->toBe($odd);
+    // A tag that is not registered is called by the font's own table of names, or by itself.
+    $named = Font::fromBytes(str_replace('wdth'.pack('N', 50 * 65536), 'GRAD'.pack('N', 50 * 65536), $bytes));
+    expect(json_encode($named->axes()[0]))->toContain('"tag":"GRAD"')->and($named->axes()[0]->name)->not->toBe('');
+});
+
 it('stays as it is without an axis to vary', function (array $at): void {
     $font = variable_font();
     expect($font->varied($at))->toBe($font);
