@@ -35,14 +35,16 @@ it('may be kept by the browser, which asks whether it is still right', function 
     $this->get($url, ['If-None-Match' => '"of something else"'])->assertOk();
 });
 
-it('is drawn anew after an upgrade, and for other data with the same numbers', function (string $what): void {
+it('is drawn anew after an upgrade, for other data with the same numbers, and when the shelf has more', function (string $what): void {
     $forget = fn () => (new ReflectionProperty(DrawingCode::class, 'known'))->setValue(null, []);
     $forget();
     $job = $this->job();
     $url = "/api/revisions/$job->head_id/proof.png";
     $kept = ['If-None-Match' => (string) $this->get($url)->headers->get('ETag')];
     $this->get($url, $kept)->assertStatus(304);
-    if ($what === 'data') {
+    if ($what === 'shelf') {
+        $this->shelve('moth.svg');
+    } elseif ($what === 'data') {
         DB::table('revisions')->where('id', $job->head_id)->update(['created_at' => '2031-02-01 10:00:00']);
     } else {
         // What the core's code comes to is kept in a file until a part of it changes.
@@ -53,7 +55,7 @@ it('is drawn anew after an upgrade, and for other data with the same numbers', f
     }
     $this->get($url, $kept)->assertOk();
     $forget();
-})->with(['data', 'code']);
+})->with(['data', 'code', 'shelf']);
 
 it('tells a stranger nothing, though the picture is known', function (): void {
     $url = "/api/revisions/{$this->job()->head_id}/proof.png";

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Models\Asset;
 use App\Tenancy\CurrentShop;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
@@ -13,8 +14,8 @@ use TallCrow\Render\DrawingCode;
 
 /**
  * Lets a browser keep the picture of a row that never changes, such as a revision, and answers without drawing that its copy is still right (304). The
- * validator takes in the core's code and when the row was made: after an upgrade, or when other data is laid out whose rows bear the same numbers, the old
- * picture is asked for anew.
+ * validator takes in the core's code, when the row was made, and what came to the shelf last: after an upgrade, when other data is laid out whose rows bear the
+ * same numbers, or when a file is there that was missed, the picture is drawn anew.
  */
 final readonly class UnchangedPicture
 {
@@ -49,6 +50,6 @@ final readonly class UnchangedPicture
         $shop = $this->current->shop() ?? abort(401);
         $told = array_map(fn (Model $row): array => [$row->getTable(), $row->getKey(), $row->getRawOriginal('created_at')], array_values($rows));
 
-        return '"'.substr(hash('xxh128', DrawingCode::fingerprint($shop->folder('pictures'), parts: $parts).serialize($told)), 0, 24).'"';
+        return '"'.substr(hash('xxh128', DrawingCode::fingerprint($shop->folder('pictures'), parts: $parts).serialize([$told, Asset::query()->max('id')])), 0, 24).'"';
     }
 }

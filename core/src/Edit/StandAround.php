@@ -13,9 +13,9 @@ use TallCrow\Artwork\LetterSize;
 use TallCrow\Artwork\Placement;
 use TallCrow\Artwork\Reading;
 use TallCrow\Effect\BendsOutline;
+use TallCrow\Effect\CurvesLine;
 use TallCrow\Effect\Values;
 use TallCrow\Effect\Warp\Around;
-use TallCrow\Effect\Warp\Circle;
 use TallCrow\Render\Placer;
 
 /** Stands words around the middle of a piece, inside or outside its edge, or around a circle that suits the words. Their size stays, unless they are too long. */
@@ -64,7 +64,7 @@ final readonly class StandAround extends Operation
         // A shaken first letter does not tell the size of all.
         $em = $layer->placement->letters === LetterSize::Em ? $layer->placement->letterSize : $em;
         $capital = $layer->placement->letters === LetterSize::Capitals ? $layer->placement->letterSize : $em * $placer->capital($layer);
-        $straight = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), BendsOutline::class, true) && ! in_array($line->kind, [Circle::kind(), Around::kind()], true))))
+        $straight = $layer->withEffects(array_values(array_filter($layer->effects, fn (EffectLine $line): bool => ! is_a($line->is(), BendsOutline::class, true) && ! is_a($line->is(), CurvesLine::class, true))))
             ->withRepeat(null)->withPlacement($layer->placement->lettered(LetterSize::Capitals, $capital));
         $length = $placer->place($straight)->width ?? throw EditRefused::noInk($layer->called());
         [$diameter, $x, $y, $capital] = $this->about === '' ? $this->own($layer, $placer, $length, $capital) : $this->about($artwork, $placer, $length, $capital);

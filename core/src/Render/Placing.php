@@ -35,6 +35,7 @@ final readonly class Placing
         public array $upright = [],
         /** The turn and the translation of those to the sheet. */
         public Affine $lie = new Affine(1, 0, 0, 1, 0, 0),
+        /** Box of the letters in the piece's own coordinates; null for pictures, which lie about their middle. */
         private ?Box $inked = null,
     ) {}
 

@@ -6,7 +6,6 @@ namespace TallCrow\Effect\Warp;
 
 use TallCrow\Effect\HasCentre;
 use TallCrow\Effect\Parameter;
-use TallCrow\Effect\PlacesLetters;
 use TallCrow\Effect\Values;
 use TallCrow\Type\Letter;
 
@@ -14,7 +13,7 @@ use TallCrow\Type\Letter;
  * Letters around a circle of a given diameter, however many there are. The circle runs through the middle of the first line's capitals, so words over its top
  * and words under its foot lie in one band. Words longer than the circle make it as large as they need.
  */
-final readonly class Around implements HasCentre, PlacesLetters
+final readonly class Around implements HasCentre
 {
     public const OVER = 'over';
 

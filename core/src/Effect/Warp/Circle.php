@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace TallCrow\Effect\Warp;
 
-use TallCrow\Effect\PlacesLetters;
+use TallCrow\Effect\CurvesLine;
 use TallCrow\Effect\Values;
 use TallCrow\Type\Letter;
 
@@ -12,7 +12,7 @@ use TallCrow\Type\Letter;
  * Letters on a circle, each rotated but not distorted. Bend 1 goes all the way round; with a negative bend they hang inside
  * the lower half. In inches, the bend is the sagitta of the baseline.
  */
-final readonly class Circle implements PlacesLetters
+final readonly class Circle implements CurvesLine
 {
     private function __construct(private Amount $amount) {}
 
