@@ -23,7 +23,7 @@ final class DemoAssets
         if (! is_dir($folder)) {
             mkdir($folder, 0o700, true);
         }
-        /** @var array{fonts: list<array{package: string, genre: string, subset?: string, axes?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string, genre?: string}>} $list */
+        /** @var array{fonts: list<array{package: string, genre: string, subset?: string, axes?: string, whole?: string, title?: string}>, clipart: list<array{package: string, icon: string, file: string}>, own: list<array{file: string, title: string, genre?: string}>} $list */
         $list = self::json(__DIR__.'/assets.json');
 
         $gathered = [
@@ -39,12 +39,15 @@ final class DemoAssets
     }
 
     /**
-     * @param  array{package: string, genre: string, subset?: string, axes?: string}  $font
+     * @param  array{package: string, genre: string, subset?: string, axes?: string, whole?: string, title?: string}  $font
      * @return Entry
      */
     private static function font(array $font, string $folder): array
     {
         $package = self::package($font['package']);
+        if (isset($font['whole'], $font['title'])) {
+            return self::whole($package, $font['whole'], $font['title'], $font['genre'], $folder);
+        }
         /** @var array{id: string, family: string, weights: list<int>, license: array{type: string, url: string, attribution: string}} $about */
         $about = self::json("$package/metadata.json");
         $subset = $font['subset'] ?? 'latin';
@@ -55,6 +58,22 @@ final class DemoAssets
 
         return ['file' => $file, 'kind' => 'font', 'title' => $about['family'].($subset === 'latin' ? '' : ', '.ucfirst($subset)), 'genre' => $font['genre'], 'text' => "$package/LICENSE", 'licence' => [
             'name' => $about['license']['type'], 'author' => $about['license']['attribution'], 'url' => $about['license']['url'],
+        ]];
+    }
+
+    /**
+     * A font with all its letters and features, which packages for web pages leave out.
+     *
+     * @return Entry
+     */
+    private static function whole(string $package, string $from, string $title, string $genre, string $folder): array
+    {
+        $file = strtolower(str_replace(' ', '-', $title)).'.'.pathinfo($from, PATHINFO_EXTENSION);
+        copy("$package/$from", "$folder/$file");
+        $holder = strtok((string) file_get_contents("$package/LICENSE_FONT"), "\n");
+
+        return ['file' => $file, 'kind' => 'font', 'title' => $title, 'genre' => $genre, 'text' => "$package/LICENSE_FONT", 'licence' => [
+            'name' => 'OFL-1.1', 'author' => trim((string) $holder), 'url' => 'https://openfontlicense.org',
         ]];
     }
 

@@ -1,12 +1,22 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { addLine, artworkOf, choose, expect, newJob, offer, onSheet, saved, setToken, test, words } from './bench';
 
 type Line = Record<string, unknown>;
 type Sheet = { layers: { id: string; effects: Line[]; repeat?: Line; placement: { x: number; y: number; width: number | null; height: number | null; flip: string } }[]; swatches: Line[] };
 const sheetOf = async (page: Parameters<typeof artworkOf>[0], path: string): Promise<Sheet> => (await artworkOf(page, path)) as unknown as Sheet;
+
+async function into(page: Page, font: string): Promise<void> {
+    await page.getByRole('button', { name: /^font: .*choose/ }).click();
+    // The finder takes what is typed at once.
+    await expect(page.getByRole('searchbox', { name: 'Filter by name' })).toBeFocused();
+    await page.keyboard.type(font);
+    await page.locator('.finder-row').first().getByRole('button', { name: font }).first().click();
+    await saved(page);
+}
 
 test('words are set line by line, warped, ringed and filled by lines of the sheet', async ({ page }) => {
     const path = await newJob(page, 'All of type');
@@ -66,15 +76,7 @@ test('a variable font is set at a weight, line by line, and says what another fo
     await addLine(page, 'words', 'Set words');
     await words(page).fill('TIDE\nPOOL');
     await words(page).press('Enter');
-    const into = async (font: string): Promise<void> => {
-        await page.getByRole('button', { name: /^font: .*choose/ }).click();
-        // The finder takes what is typed at once.
-        await expect(page.getByRole('searchbox', { name: 'Filter by name' })).toBeFocused();
-        await page.keyboard.type(font);
-        await page.locator('.finder-row').first().getByRole('button', { name: font }).first().click();
-        await saved(page);
-    };
-    await into('Anybody');
+    await into(page, 'Anybody');
     await addLine(page, 'bold', 'Set the weight of its letters');
     const weight = page.getByRole('textbox', { name: 'weight', exact: true });
     await expect(weight).toHaveValue('900');
@@ -90,8 +92,47 @@ test('a variable font is set at a weight, line by line, and says what another fo
     await saved(page);
     await page.reload();
     await expect(page.locator('.idle-line')).toHaveCount(0);
-    await into('Anton');
+    await into(page, 'Anton');
     await expect(page.locator('.idle-line')).toContainText('this font does not vary so');
+});
+
+test('letters are set in other forms of their font, and signs are written that no keyboard has', async ({ page }) => {
+    const path = await newJob(page, 'Tails');
+    await addLine(page, 'words', 'Set words');
+    await words(page).fill('Quarry road');
+    await words(page).press('Enter');
+    await into(page, 'Style Script');
+    await addLine(page, 'swash', 'Choose other forms of letters');
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'd, letter 10' }).click({ delay: 70 });
+    await expect(dialog.getByRole('button', { name: 'd, letter 10' })).toHaveAttribute('aria-pressed', 'true');
+    await dialog.getByRole('combobox', { name: 'A form is for' }).click({ delay: 70, force: true });
+    await page.getByRole('option', { name: 'the last letter of each word' }).click({ delay: 70 });
+    const swash = dialog.getByRole('button', { name: 'swash', exact: true });
+    await swash.click({ delay: 70 });
+    await expect(swash).toHaveAttribute('aria-pressed', 'true');
+    await saved(page);
+    const features = async (): Promise<Line[]> => ((await sheetOf(page, path)).layers[0]?.effects ?? []).filter((line) => line['kind'] === 'feature');
+    expect(await features()).toMatchObject([{ tag: 'swsh', value: 1, letters: 'last-of-words' }]);
+
+    // Another form of the same letters takes its place; the usual one takes the line out.
+    await dialog.getByRole('button', { name: 'end of a word' }).click({ delay: 70 });
+    await expect(dialog.getByRole('button', { name: 'end of a word' })).toHaveAttribute('aria-pressed', 'true');
+    await saved(page);
+    expect(await features()).toMatchObject([{ tag: 'fina', letters: 'last-of-words' }]);
+    await dialog.getByRole('button', { name: 'as usual' }).click({ delay: 70 });
+    await expect(dialog.getByRole('button', { name: 'as usual' })).toHaveAttribute('aria-pressed', 'true');
+    await saved(page);
+    expect(await features()).toEqual([]);
+
+    await dialog.getByRole('tab', { name: 'All characters' }).click({ delay: 70 });
+    await dialog.getByRole('searchbox', { name: /^Find by name/ }).fill('dagger');
+    await dialog.getByRole('button', { name: 'Write double dagger' }).click({ delay: 70 });
+    await saved(page);
+    await dialog.getByRole('searchbox', { name: /^Find by name/ }).fill('no such sign');
+    await expect(dialog.getByText('The font has no such character.')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Done' }).click({ delay: 70 });
+    await expect(words(page)).toHaveValue('Quarry road‡');
 });
 
 test('words stand around a round plate, stay there when they change, and turn about its middle', async ({ page }) => {

@@ -89,6 +89,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::get('revisions/{revision}/layers/{layer}/pockets/{line}', [ProofController::class, 'pockets'])->whereNumber('line');
     Route::post('revisions/{revision}/layers/{layer}/scribbled/{line}.png', [ProofController::class, 'scribbled'])->whereNumber('line');
     Route::get('revisions/{revision}/layers/{layer}/fonts', [FontController::class, 'index']);
+    Route::get('revisions/{revision}/layers/{layer}/forms', [FontController::class, 'forms']);
     Route::get('revisions/{revision}/pick', [ProofController::class, 'pick']);
     Route::get('revisions/{revision}/colour', [ProofController::class, 'colour']);
     Route::get('revisions/{revision}/preflight', PreflightController::class);
@@ -102,6 +103,7 @@ Route::middleware('throttle:drawings')->group(function (): void {
     Route::post('revisions/{revision}/photo.jpg', [ListingController::class, 'photo'])->name('anyone.listing.photo');
     Route::get('revisions/{revision}/listing.zip', [ListingController::class, 'all']);
     Route::get('assets/{asset}/palette', [AssetController::class, 'palette']);
+    Route::get('assets/{asset}/characters', [FontController::class, 'characters']);
 });
 
 Route::get('exports/{export}', [ExportController::class, 'show'])->name('exports.show');

@@ -107,7 +107,7 @@ const shelf = [{ kind: 'font', file: 'rye.woff2', type: 'woff2' }, { kind: 'art'
 const axes: FontAxis[] = [{ tag: 'wght', name: 'weight', least: 100, usual: 100, most: 900 }, { tag: 'slnt', name: 'slant', least: -12, usual: 0, most: 0 }];
 
 function offered(layers: Layer[], chosen?: Layer, assets = shelf, trace: (asset: number, id: string) => void = () => undefined): Verb[] {
-    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), axes: () => (chosen?.source.kind === 'text' ? axes : []), trace, recipes: () => undefined, gather: () => undefined, point: () => undefined }, chosen);
+    return verbs({ artwork: sheet(layers), catalogue, assets, called: (id) => id.toUpperCase(), axes: () => (chosen?.source.kind === 'text' ? axes : []), trace, recipes: () => undefined, letters: () => undefined, gather: () => undefined, point: () => undefined }, chosen);
 }
 const says = (all: Verb[]): string[] => all.map((verb) => verb.say);
 const stands = (all: Verb[], say: string): Operation[] | undefined => all.find((verb) => verb.say === say)?.operations;
@@ -185,9 +185,9 @@ test('knows the words that people bring', () => {
     }
     expect(says(found(all, 'picture lay'))).toContain('Lay a picture');
     const led: string[] = [];
-    verbs({ artwork: sheet([words]), catalogue, assets: shelf, called: (id) => id, axes: () => [], trace: () => undefined, recipes: () => undefined, gather: () => led.push('shelf'), point: (label) => led.push(label) }, words)
-        .filter((verb) => ['Turn it', 'Size it', 'Choose another font', 'Put files on the shelf'].includes(verb.say)).forEach((verb) => verb.begin?.());
-    expect(led.sort()).toEqual(['font', 'shelf', 'size', 'turn']);
+    verbs({ artwork: sheet([words]), catalogue, assets: shelf, called: (id) => id, axes: () => [], trace: () => undefined, recipes: () => undefined, letters: (tab) => led.push(tab), gather: () => led.push('shelf'), point: (label) => led.push(label) }, words)
+        .filter((verb) => ['Turn it', 'Size it', 'Choose another font', 'Put files on the shelf', 'Choose other forms of letters', 'Write a character of its font'].includes(verb.say)).forEach((verb) => verb.begin?.());
+    expect(led.sort()).toEqual(['characters', 'font', 'forms', 'shelf', 'size', 'turn']);
 });
 
 test('keeps and reads lines as text of its own form, and nothing else', () => {

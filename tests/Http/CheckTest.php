@@ -27,6 +27,8 @@ it('shows what a mend would do and saves nothing', function (): void {
     $wide = urlencode((string) json_encode([['op' => 'scale', 'ids' => [$id], 'by' => 0.5]]));
     $small = getimagesizefromstring((string) $this->get("/api/revisions/{$job->head_id}/layers/$id/tried.png?operations=$wide")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent());
     expect(max($small[0], $small[1]))->toBeGreaterThan(20)->toBeLessThanOrEqual(116);
+    $large = getimagesizefromstring((string) $this->get("/api/revisions/{$job->head_id}/layers/$id/tried.png?side=9999")->assertOk()->getContent());
+    expect(max($large[0] ?? 0, $large[1] ?? 0))->toBeGreaterThan(max($small[0] ?? 0, $small[1] ?? 0))->toBeLessThanOrEqual(640);
     $this->getJson("/api/revisions/{$job->head_id}/layers/none/tried.png?operations=$wide")->assertNotFound();
     $off = urlencode((string) json_encode([['op' => 'remove', 'ids' => [$id]]]));
     $this->getJson("/api/revisions/{$job->head_id}/layers/$id/tried.png?operations=$off")->assertNotFound();

@@ -23,6 +23,6 @@ final readonly class FontHas extends Answer
     {
         $weight = $font->weight();
 
-        return new self($font->characters(), $weight->value, $weight->called(), array_map(FontAxis::of(...), $font->axes()));
+        return new self(count($font->characters()), $weight->value, $weight->called(), array_map(FontAxis::of(...), $font->axes()));
     }
 }

@@ -28,6 +28,9 @@ final class PreflightController
     /** Longer side in pixels of the preview beside an option's name. */
     private const SMALL = 112;
 
+    /** The same where a single layer is looked at. */
+    private const LARGE = 600;
+
     private const RIM = 24;
 
     /** Of the whole sheet. */
@@ -57,10 +60,12 @@ final class PreflightController
     public function tried(Request $request, Revision $revision, string $layer): Response
     {
         $studio = Studio::of($revision->job->shop);
-        $asked = json_decode($request->string('operations')->toString(), true);
-        $artwork = Operations::apply(Operations::read($asked), $revision->read(), $studio->renderer->placer)->artwork;
+        $artwork = $revision->read();
+        if ($request->has('operations')) {
+            $artwork = Operations::apply(Operations::read(json_decode($request->string('operations')->toString(), true)), $artwork, $studio->renderer->placer)->artwork;
+        }
         abort_if($artwork->layer($layer) === null, 404, 'This line is gone.');
-        $png = Proof::of($revision, 60, near: true)->trying($artwork)->small($layer, self::SMALL);
+        $png = Proof::of($revision, 60, near: true)->trying($artwork)->small($layer, min(self::LARGE, max(self::SMALL, $request->integer('side'))));
 
         // Words that are still empty have no picture, which is not an error.
         return $png === null ? response()->noContent() : new Response($png, 200, ['Content-Type' => 'image/png']);

@@ -21,7 +21,7 @@ final class Operations
 {
     private const CLASSES = [
         AddPiece::class, DrawStroke::class, SetWords::class, CopyPieces::class, Paste::class, FollowRecipe::class, RemovePieces::class, Reorder::class, Group::class, Ungroup::class,
-        Move::class, Scale::class, Turn::class, Flip::class, Align::class, Space::class, Stretch::class, SizeBy::class, StandAround::class,
+        Move::class, Scale::class, Turn::class, Flip::class, Align::class, Space::class, Stretch::class, SizeBy::class, StandAround::class, SetForm::class,
         AddEffect::class, SetChoice::class, ReorderLine::class, RemoveLine::class, PutInOrder::class, AddRepeat::class, AddMask::class, AddWear::class, ScaleWear::class, Shield::class,
         HardenMasks::class, AsHalftone::class, CoverCut::class, SetOpacity::class, SetBlend::class, SetRole::class, TakeOut::class, LayCut::class, SwapPicture::class,
         Refit::class, LeaveGarmentOut::class, MeanSo::class, NameColour::class, RenameColour::class, RemoveColour::class,

@@ -26,10 +26,14 @@ use TallCrow\Geometry\Path;
 use TallCrow\Measure\Length;
 use TallCrow\Measure\Resolution;
 use TallCrow\Type\Axis;
+use TallCrow\Type\Character;
 use TallCrow\Type\Letter;
+use TallCrow\Type\LetterForm;
+use TallCrow\Type\LetterForms;
 use TallCrow\Type\MissingGlyphs;
 use TallCrow\Type\Setting;
 use TallCrow\Type\Typesetter;
+use TallCrow\Type\WhichLetters;
 
 /** Works out how layers lie on the sheet: words set, bent and sized; pictures placed. */
 final class Placer
@@ -106,6 +110,26 @@ final class Placer
         $own = $this->words($layer->source, $layer)[0]->down ?? [0.0, 1.0];
 
         return hypot(...$first->down) / max(1e-9, hypot(...$own));
+    }
+
+    /**
+     * The forms in which its font draws a letter of a layer's words; none if there is no such letter.
+     *
+     * @param  int  $letter  its number, from 1
+     * @param  WhichLetters  $told  how it is told
+     * @return list<LetterForm>
+     */
+    public function forms(Layer $layer, int $letter, WhichLetters $told): array
+    {
+        return $layer->source instanceof TextSource
+            ? LetterForms::of($layer->source->text, $this->shelf->font($layer->source->font), self::setting($layer, $layer->source), $this->shelf->font(...), $letter, $told)
+            : [];
+    }
+
+    /** @return list<Character> the letters of a layer's words, in the case in which they are set */
+    public function characters(Layer $layer): array
+    {
+        return $layer->source instanceof TextSource ? Character::ofLines(self::setting($layer, $layer->source)->rows($layer->source->text)) : [];
     }
 
     /** The cap height of a layer's words, in ems. */

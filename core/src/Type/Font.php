@@ -16,12 +16,8 @@ final class Font
     /** FreeType's FT_FACE_FLAG_SFNT: the font has the tables that HarfBuzz reads. */
     private const FACE_IS_SFNT = 8;
 
-    private const MOST_FEATURES = 200;
-
     /** Number of other places on its axes that are kept open. */
     private const MOST_VARIED = 24;
-
-    private const LAST_CONTROL = 0x1F;
 
     /** The tag "wght" of the OpenType design-variation axis of weight. */
     private const WEIGHT = 0x77676874;
@@ -216,30 +212,33 @@ final class Font
      */
     public function features(): array
     {
-        $found = [];
-        foreach (['GSUB', 'GPOS'] as $table) {
-            $count = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int[1]');
-            $tags = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int['.self::MOST_FEATURES.']');
-            $count[0] = self::MOST_FEATURES;
-            FreeType::hb('hb_ot_layout_table_get_feature_tags', $this->hbFace, (int) hexdec(bin2hex($table)), 0, $count, $tags);
-            for ($i = 0; $i < $count[0]; $i++) {
-                $found[] = pack('N', $tags[$i]);
-            }
-        }
-
-        return array_values(array_unique($found));
+        return array_values(array_unique([...$this->substitutions(), ...FontFeatures::of($this->hbFace, 'GPOS')]));
     }
 
-    /** Number of Unicode characters that the font covers, without control characters. */
-    public function characters(): int
+    /** @return list<string> the OpenType features that draw letters by other glyphs */
+    public function substitutions(): array
     {
-        $set = self::data(FreeType::hb('hb_set_create'));
-        FreeType::hb('hb_face_collect_unicodes', $this->hbFace, $set);
-        FreeType::hb('hb_set_del_range', $set, 0, self::LAST_CONTROL);
-        $count = FreeType::hb('hb_set_get_population', $set);
-        FreeType::hb('hb_set_destroy', $set);
+        return array_values(array_unique(FontFeatures::of($this->hbFace, 'GSUB')));
+    }
 
-        return is_int($count) ? $count : 0;
+    /** The name that the font itself gives to a feature, such as "Swashes at the foot" for ss01; null if it gives none. */
+    public function named(string $tag): ?string
+    {
+        return FontFeatures::name($this->hbFace, $tag);
+    }
+
+    /** @return list<string> the Unicode characters that the font covers, without control characters */
+    public function characters(): array
+    {
+        return FontCharacters::of($this->hbFace);
+    }
+
+    /** The outline of a single character, of a font that covers it. */
+    public function character(string $character): Path
+    {
+        $glyph = FreeType::ft('FT_Get_Char_Index', $this->face, mb_ord($character, 'UTF-8'));
+
+        return $this->outline(is_int($glyph) ? $glyph : 0);
     }
 
     public function weight(): Weight

@@ -22,8 +22,6 @@ final class FontAxes
     /** OpenType 1.9, "Data types": four printable ASCII characters. */
     private const TAG = '/^[\x20-\x7E]{4}$/D';
 
-    private const MOST_NAME = 64;
-
     /** FreeType's coordinates are 16.16 fixed-point numbers. */
     private const FIXED = 65536;
 
@@ -37,7 +35,7 @@ final class FontAxes
         foreach (self::infos($hbFace) as $info) {
             $tag = pack('N', $info->tag);
             if (((int) $info->flags & self::HIDDEN) === 0 && preg_match(self::TAG, $tag) === 1) {
-                $axes[] = new Axis($tag, self::NAMES[$tag] ?? self::name($hbFace, (int) $info->name, $tag), (float) $info->min, (float) $info->usual, (float) $info->max);
+                $axes[] = new Axis($tag, self::NAMES[$tag] ?? mb_strtolower(FontNames::of($hbFace, (int) $info->name) ?? $tag), (float) $info->min, (float) $info->usual, (float) $info->max);
             }
         }
 
@@ -84,17 +82,5 @@ final class FontAxes
         }
 
         return $infos;
-    }
-
-    /** An English name from the font's own table. */
-    private static function name(CData $hbFace, int $number, string $otherwise): string
-    {
-        $size = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int[1]');
-        $size[0] = self::MOST_NAME;
-        $text = FreeType::pointer(FreeType::harfbuzz(), 'char['.self::MOST_NAME.']');
-        FreeType::hb('hb_ot_name_get_utf8', $hbFace, $number, FreeType::hb('hb_language_from_string', 'en', -1), $size, $text);
-        $name = mb_strtolower(mb_scrub(FFI::string($text)));
-
-        return $name === '' ? $otherwise : $name;
     }
 }

@@ -96,7 +96,8 @@ final class FreeType
         void hb_set_destroy(void *set);
         void hb_face_collect_unicodes(void *face, void *set);
         void hb_set_del_range(void *set, unsigned int first, unsigned int last);
-        unsigned int hb_set_get_population(void *set);
+        int hb_set_next(void *set, unsigned int *next);
+        int hb_ot_layout_feature_get_name_ids(void *face, unsigned int table, unsigned int feature, unsigned int *label, unsigned int *tooltip, unsigned int *sample, unsigned int *parameters, unsigned int *first);
         int hb_feature_from_string(const char *text, int length, Feature *feature);
         C;
 

@@ -11,7 +11,7 @@ final readonly class Setting
 
     /**
      * @param  array<string, float>  $kerns  kerning between two letters such as "AV", in thousandths of an em
-     * @param  list<string>  $features  in HarfBuzz's notation
+     * @param  list<FontFeature>  $features
      * @param  array<int, LineSetting>  $lines  by line index
      * @param  array<int, array<string, float>>  $axes  places on the font's axes by tag, by line index; at EVERY those of all lines
      */
@@ -48,9 +48,45 @@ final readonly class Setting
         return $this->with(['case' => $case]);
     }
 
-    public function withFeature(string $feature): self
+    public function withFeature(FontFeature $feature): self
     {
         return $this->with(['features' => [...$this->features, $feature]]);
+    }
+
+    /** Without the features of the letters that are told as another's are. */
+    public function withoutFeaturesLike(FontFeature $feature): self
+    {
+        return $this->with(['features' => array_values(array_filter($this->features, fn (FontFeature $one): bool => ! $one->isForTheSame($feature)))]);
+    }
+
+    /** @return list<string> the lines of a text, in the case that is set */
+    public function rows(string $text): array
+    {
+        return array_map($this->case->of(...), explode("\n", str_replace(["\r\n", "\r"], "\n", $text)));
+    }
+
+    /**
+     * The font of a line at its place on its axes.
+     *
+     * @param  ?\Closure(string): Font  $named  finds the font of a line that has its own
+     *
+     * @throws FontRefused
+     */
+    public function font(int $line, Font $font, ?\Closure $named): Font
+    {
+        $own = $this->line($line)->font;
+
+        return ($own === null || $named === null ? $font : $named($own))->varied($this->axes($line));
+    }
+
+    /**
+     * @param  list<Character>  $line  the characters of one line
+     * @return list<string> the features of a line in HarfBuzz's notation
+     */
+    public function features(array $line): array
+    {
+        // Letter-spacing turns ligatures off, since nothing can be inserted into them (CSS Text 3, §8.2).
+        return array_merge($this->tracking == 0.0 ? [] : ['-liga', '-clig'], ...array_map(fn (FontFeature $feature): array => $feature->forLine($line), $this->features));
     }
 
     public function withEnds(float $size, Stand $stand): self

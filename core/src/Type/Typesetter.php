@@ -44,7 +44,7 @@ final class Typesetter
      */
     public static function set(string $text, Font $font, Setting $setting, ?\Closure $named = null, bool $gaps = false): array
     {
-        return (new self($setting, $font, $named, $gaps))->lines(explode("\n", str_replace(["\r\n", "\r"], "\n", $text)));
+        return (new self($setting, $font, $named, $gaps))->lines($setting->rows($text));
     }
 
     /**
@@ -54,8 +54,9 @@ final class Typesetter
     private function lines(array $lines): array
     {
         $rows = [];
+        $characters = $this->setting->features === [] ? [] : Character::ofLines($lines);
         foreach ($lines as $number => $line) {
-            $rows[] = $this->row($this->setting->case->of($line), $number);
+            $rows[] = $this->row($line, $number, array_values(array_filter($characters, fn (Character $one): bool => $one->line === $number)));
         }
         if ($this->missing !== []) {
             throw MissingGlyphs::of(array_values(array_unique($this->missing)), $this->family);
@@ -65,14 +66,15 @@ final class Typesetter
         return $this->setting->block === null ? $this->stacked($rows) : $this->blocked($rows, $this->setting->block);
     }
 
-    /** @return array{width: float, letters: list<Letter>, size: float} */
-    private function row(string $line, int $number): array
+    /**
+     * @param  list<Character>  $characters  those of the line, where features ask for them
+     * @return array{width: float, letters: list<Letter>, size: float}
+     */
+    private function row(string $line, int $number, array $characters): array
     {
-        $own = $this->setting->line($number);
-        $font = ($own->font === null || $this->named === null ? $this->font : ($this->named)($own->font))->varied($this->setting->axes($number));
+        $font = $this->setting->font($number, $this->font, $this->named);
         $spacing = $this->setting->tracking / 1000;
-        // Letter-spacing turns ligatures off, since nothing can be inserted into them (CSS Text 3, §8.2).
-        $glyphs = $font->shape($line, [...($spacing == 0.0 ? [] : ['-liga', '-clig']), ...$this->setting->features]);
+        $glyphs = $font->shape($line, $this->setting->features($characters));
         $ends = $this->setting->ends == 1.0 ? [] : self::ends($glyphs, $font);
         $stops = self::stops($line, $glyphs);
         $x = 0.0;

@@ -45,5 +45,5 @@ it('counts the characters of a font and tells its weight as fontconfig does', fu
     // fontconfig's own scale: 0 thin, 40 extra-light, 50 light, 80 regular, 100 medium, 180 semi-bold, 200 bold, 205 extra-bold, 210 black (fontconfig.h).
     $classes = ['thin' => 0, 'extra-light' => 40, 'light' => 50, 'regular' => 80, 'medium' => 100, 'semi-bold' => 180, 'bold' => 200, 'extra-bold' => 205, 'black' => 210];
 
-    expect($font->characters())->toBe($theirs)->and($font->weight()->called())->toBe($name)->and($classes[$name])->toBe((int) $lines[1]);
+    expect($font->characters())->toHaveCount($theirs)->and($font->weight()->called())->toBe($name)->and($classes[$name])->toBe((int) $lines[1]);
 })->with([['rye.woff2', 'regular'], ['anton.woff2', 'regular'], ['courier-prime.woff2', 'regular'], ['/usr/share/fonts/truetype/dejavu/DejaVuSans-Bold.ttf', 'bold'], ['/usr/share/fonts/truetype/dejavu/DejaVuSans-ExtraLight.ttf', 'extra-light']]);

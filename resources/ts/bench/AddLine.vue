@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useShop } from '../server/queries';
 import { useTracing } from '../server/tracing';
@@ -10,6 +10,8 @@ import RecipesDialog from './RecipesDialog.vue';
 import { begin, linesOf, point } from './beginning';
 import { found as foundIn, verbs, type Verb } from './verbs';
 
+const LettersDialog = defineAsyncComponent(() => import('./LettersDialog.vue'));
+
 const sheet = useSheet();
 const selection = useSelection();
 const shop = useShop();
@@ -17,16 +19,23 @@ const trace = useTracing();
 const router = useRouter();
 const open = ref(false);
 const recipes = ref(false);
+const letters = ref(false);
+const tab = ref<'forms' | 'characters'>('forms');
 const wanted = ref('');
 const at = ref(0);
 const field = ref<HTMLInputElement | null>(null);
 
 const all = computed(() =>
-    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, axes: (id) => sheet.measures.get(id)?.axes ?? [], trace, recipes: () => (recipes.value = true), gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
+    shop.catalogue && sheet.artwork ? verbs({ artwork: sheet.artwork, catalogue: shop.catalogue, assets: shop.assets, called: sheet.called, axes: (id) => sheet.measures.get(id)?.axes ?? [], trace, recipes: () => (recipes.value = true), letters: lettersOf, gather: () => void router.push(`/jobs/${sheet.job?.id}/gather`), point: lead }, selection.layer) : [],
 );
 /** Number of options, from the first, that are drawn on the layer. */
 const SEEN = 16;
 const found = computed(() => foundIn(all.value, wanted.value));
+
+function lettersOf(what: 'forms' | 'characters'): void {
+    tab.value = what;
+    letters.value = true;
+}
 
 async function lead(label: string): Promise<void> {
     selection.reveal();
@@ -86,6 +95,7 @@ function step(by: number): void {
             <v-btn size="small" variant="text" @click="open = false">Close</v-btn>
         </div>
         <RecipesDialog v-model="recipes" />
+        <LettersDialog v-if="letters" v-model="letters" v-model:tab="tab" />
     </div>
 </template>
 

@@ -25,6 +25,8 @@ interface Desk {
     trace: (asset: number, layer: string) => void;
     /** Opens the dialog of recipes. */
     recipes: () => unknown;
+    /** Opens the dialog of letters. */
+    letters: (tab: 'forms' | 'characters') => unknown;
     /** Goes to the page where files are added. */
     gather: () => unknown;
     /** Focuses a token of the selected layer, by its label. */
@@ -105,7 +107,11 @@ function atHand(desk: Desk, { id, source, placement }: Layer): Verb[] {
     const say = (text: string, hint: string, also: string[], ...operations: Operation[]): Verb => ({ say: text, hint, also, operations });
     const lead = (text: string, hint: string, also: string[], label: string): Verb => ({ say: text, hint, also, begin: () => desk.point(label) });
     return [
-        ...(source.kind === 'text' ? [lead('Choose another font', 'on its own line', ['font', 'typeface', 'lettering', 'type'], 'font')] : []),
+        ...(source.kind === 'text' ? [
+            { say: 'Choose other forms of letters', hint: 'swashes, tails, ligatures: all that its font draws', also: ['alternates', 'swash', 'glyph', 'tail', 'flourish', 'stylistic', 'ligature', 'opentype', 'fancy'], begin: () => desk.letters('forms') },
+            { say: 'Write a character of its font', hint: 'ornaments, signs, accents that no keyboard has', also: ['glyph', 'character map', 'symbol', 'ornament', 'dingbat', 'special character', 'accent', 'heart', 'star'], begin: () => desk.letters('characters') },
+            lead('Choose another font', 'on its own line', ['font', 'typeface', 'lettering', 'type'], 'font'),
+        ] : []),
         ...(placement ? [lead('Turn it', 'by degrees, at the foot of the sheet', ['rotate', 'rotation', 'angle', 'tilt', 'spin'], 'turn'), lead('Size it', 'by its width or height', ['size', 'resize', 'scale', 'bigger', 'smaller', 'width'], 'size')] : []),
         say('Bring it to the middle of the sheet', 'across', ['align', 'centre', 'center', 'middle'], { op: 'align', ids: [id], edge: 'middle', to: 'sheet' }),
         say('Flip it across', 'as in a mirror', ['flip', 'mirror', 'reverse'], { op: 'flip', ids: [id], way: 'across' }),

@@ -22,6 +22,7 @@ const ofLine: Record<string, Record<string, string>> = {
     'outline.join': { mitre: 'pointed' },
     'embolden.join': { mitre: 'pointed' },
     'airbrushed.character': { edges: 'its edges', smooth: 'a smooth face', glossy: 'a glossy face', bold: 'a bold face' },
+    'feature.letters': { 'first-of-lines': 'the first letter of each line', 'last-of-lines': 'the last letter of each line', 'first-of-words': 'the first letter of each word', 'last-of-words': 'the last letter of each word', 'one-letter': 'letter no.' },
     'around.side': { over: 'over its top', under: 'under its foot' },
     'outline.about': { 'every-edge': 'every edge', silhouette: 'the silhouette alone' },
 };

@@ -33,7 +33,11 @@ export const effectWords: Record<string, Wording> = {
     },
     kerning: { sentence: 'Kern the pair {pair} by {by} thousandths of an em', verb: 'Kern a pair', also: ['kerning', 'pair', 'gap'], labels: { pair: 'pair of letters', by: 'kerning' } },
     case: { sentence: 'Set it in {as}', verb: 'Set in capitals', also: ['case', 'upper', 'lower', 'small letters'], labels: { as: 'case' } },
-    feature: { sentence: 'Use the font feature {tag}, number {value}', verb: 'Use a font feature', also: ['alternates', 'swash', 'stylistic', 'opentype', 'ligatures'], labels: { tag: 'feature tag', value: 'feature value' } },
+    feature: {
+        sentence: 'Use the font feature {tag}, number {value}, for {letters} {letter}', verb: 'Use a font feature', also: ['opentype', 'tag', 'stylistic set', 'figures', 'small capitals', 'every letter'],
+        labels: { tag: 'feature tag', value: 'feature value', letters: 'letters that it is for', letter: 'number of the letter' },
+        hides: (line) => (valueOf(line, 'letters') === 'one-letter' ? [] : ['letter']),
+    },
     'larger-ends': { sentence: 'First and last letters {by} as large, kept at the {stand}', verb: 'Larger first and last letters', also: ['ends', 'varsity', 'big'], labels: { by: 'size of end letters', stand: 'end letters kept at' } },
     line: { sentence: 'Line {number} in {font}, {size} of its size, {fit}', verb: 'Set one line its own way', also: ['font', 'size', 'fit', 'line'], labels: { number: 'line number', font: 'font of the line', size: 'size of the line', fit: 'fit of the line' } },
     variation: { sentence: 'Draw its letters at {axis} {value}, {line}', verb: 'Vary the font', also: ['variable', 'weight', 'bold', 'light', 'width', 'condensed', 'slant', 'axis'], labels: { axis: 'axis of the font', value: 'place on the axis', line: 'lines that it is for' } },
