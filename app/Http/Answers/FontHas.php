@@ -17,12 +17,14 @@ final readonly class FontHas extends Answer
         public int $weight,
         public string $weightName,
         public array $axes,
+        /** Whether its letters have colours of their own, which are not printed. */
+        public bool $hasColours,
     ) {}
 
     public static function of(Font $font): self
     {
         $weight = $font->weight();
 
-        return new self(count($font->characters()), $weight->value, $weight->called(), array_map(FontAxis::of(...), $font->axes()));
+        return new self(count($font->characters()), $weight->value, $weight->called(), array_map(FontAxis::of(...), $font->axes()), $font->hasColours());
     }
 }

@@ -241,6 +241,12 @@ final class Font
         return $this->outline(is_int($glyph) ? $glyph : 0);
     }
 
+    /** Whether its letters have colours of their own (tables COLR, SVG, sbix or CBDT). Only their plain outlines are read here. */
+    public function hasColours(): bool
+    {
+        return array_filter(['hb_ot_color_has_layers', 'hb_ot_color_has_svg', 'hb_ot_color_has_png'], fn (string $has): bool => FreeType::hb($has, $this->hbFace) !== 0) !== [];
+    }
+
     public function weight(): Weight
     {
         $weight = FreeType::hb('hb_style_get_value', $this->hbFont, self::WEIGHT);

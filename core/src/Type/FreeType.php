@@ -90,6 +90,9 @@ final class FreeType
         void hb_font_set_variations(void *font, const Variation *variations, unsigned int count);
         void *hb_language_from_string(const char *text, int length);
         unsigned int hb_ot_name_get_utf8(void *face, unsigned int name, void *language, unsigned int *size, char *text);
+        int hb_ot_color_has_layers(void *face);
+        int hb_ot_color_has_svg(void *face);
+        int hb_ot_color_has_png(void *face);
         float hb_style_get_value(void *font, unsigned int tag);
         unsigned int hb_ot_var_get_axis_infos(void *face, unsigned int start, unsigned int *count, Axis *axes);
         void *hb_set_create(void);

@@ -34,7 +34,7 @@ function unpacked(): string
 }
 
 /**
- * The font with other tables in the place of its own (OpenType 1.9, "Organization of an OpenType font").
+ * The font with other tables in the place of its own, or besides them (OpenType 1.9, "Organization of an OpenType font").
  *
  * @param  array<string, string>  $tables  by tag
  */
@@ -45,12 +45,15 @@ function with_tables(array $tables): Font
     [$entries, $bodies] = ['', ''];
     for ($i = 0; $i < $count; $i++) {
         $entry = unpack('a4tag/Nsum/Nat/Nlength', $file, 12 + 16 * $i) ?: [];
-        $body = $tables[$entry['tag']] ?? substr($file, $entry['at'], $entry['length']);
-        $entries .= pack('a4NNN', $entry['tag'], 0, 12 + 16 * $count + strlen($bodies), strlen($body));
+        $tables += [$entry['tag'] => substr($file, $entry['at'], $entry['length'])];
+    }
+    ksort($tables);
+    foreach ($tables as $tag => $body) {
+        $entries .= pack('a4NNN', $tag, 0, 12 + 16 * count($tables) + strlen($bodies), strlen($body));
         $bodies .= $body.str_repeat("\0", -strlen($body) & 3);
     }
 
-    return Font::fromBytes(substr($file, 0, 12).$entries.$bodies);
+    return Font::fromBytes(substr($file, 0, 4).pack('n', count($tables)).substr($file, 6, 6).$entries.$bodies);
 }
 
 /**
@@ -175,6 +178,13 @@ it('names a set as the font does, and nothing that it does not name', function (
     $font = with_tables(['GSUB' => $gsub, 'name' => $name]);
     expect($font->substitutions())->toBe(['salt', 'ss01', 'ss02'])->and($font->named('ss01'))->toBe('Tails at the foot')
         ->and([$font->named('ss02'), $font->named('salt'), $font->named('zzzz'), swashes()->named('ss01')])->toBe([null, null, null, null]);
+});
+
+it('knows whether letters have colours of their own', function (): void {
+    // COLR: one glyph of one layer (OpenType 1.9, "COLR version 0 header"); SVG: a list of no documents.
+    $layers = pack('nnNNn', 0, 1, 14, 20, 1).pack('nnn', 1, 0, 1).pack('nn', 2, 0);
+    expect(swashes()->hasColours())->toBeFalse()->and(with_tables([])->hasColours())->toBeFalse()
+        ->and(with_tables(['COLR' => $layers])->hasColours())->toBeTrue()->and(with_tables(['SVG ' => pack('nNNn', 0, 10, 0, 0)])->hasColours())->toBeTrue();
 });
 
 it('lists the characters of a font as its table of them does', function (): void {

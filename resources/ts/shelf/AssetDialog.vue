@@ -78,6 +78,7 @@ function replace(): void {
                 <p v-if="asset.colours.length" class="asset-colours"><span v-for="one in asset.colours" :key="one.colour" :title="`${one.name}, ${one.colour}`" :style="{ background: one.colour }"></span></p>
                 <p v-if="asset.languages.length" class="small">Has all letters of: {{ asset.languages.join(', ') }}.</p>
                 <p v-if="asset.card.features.length" class="small">Features: {{ asset.card.features.join(', ') }}</p>
+                <p v-if="asset.font?.hasColours" class="small note">Its letters have colours of their own. Here they are set as plain outlines, in the ink that the sheet gives them.</p>
                 <v-form class="asset-name" @submit.prevent="renaming.mutate(undefined)"><v-text-field v-model="title" label="Title" maxlength="200" /><v-btn type="submit" :disabled="title.trim() === '' || title === asset.card.title">Rename</v-btn></v-form>
                 <v-combobox :model-value="tags" label="Tags" multiple chips closable-chips :items="props.known" :delimiters="[',']" @update:model-value="retag($event as string[])" />
                 <v-autocomplete :model-value="asset.card.licenceId" label="Held under" :items="choices" no-data-text="No licence is recorded" @update:model-value="typeof $event === 'number' && holding.mutate($event)" />
