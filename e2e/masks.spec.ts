@@ -62,6 +62,28 @@ test('a brush erases with the pointer and restores with the keyboard, and each s
     expect((await sheetOf(page, path)).layers[0]?.masks[0]?.['strokes']).toHaveLength(1);
 });
 
+test('a ring goes around what a mask leaves, or is cut, too', async ({ page }) => {
+    const path = await plate(page, 'Porthole');
+    await addLine(page, 'ellipse', 'Mask to an ellipse');
+    await addLine(page, 'outline', /^Outline/);
+    await setToken(page.getByRole('textbox', { name: 'outline width' }), '0.5 in');
+    const rings = page.getByRole('combobox', { name: 'rings of a masked piece' });
+    await expect(rings).toHaveValue('around');
+    await saved(page);
+    // The plate is 8 in wide about 6, 6: the ring lies beyond its circle, and nothing in its corners.
+    const seen = async (): Promise<number[]> => {
+        const png = await proof(page, path);
+        return [alphaAt(png, 6, 1.75), alphaAt(png, 9, 3), alphaAt(png, 9.6, 2.4)];
+    };
+    expect(await seen()).toEqual([255, 255, 0]);
+    await rings.selectOption('cut');
+    await saved(page);
+    expect(await seen()).toEqual([0, 0, 0]);
+    // No ring can go around a soft edge.
+    await setToken(page.getByRole('textbox', { name: 'feather' }), '0.5 in');
+    await expect(rings).toHaveCount(0);
+});
+
 test('a part is drawn round and taken out as a piece of its own', async ({ page }) => {
     const path = await plate(page, 'Taken out');
     await addLine(page, 'take a part', 'Take a part out');

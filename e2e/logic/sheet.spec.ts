@@ -94,7 +94,7 @@ test('keeps of a drawn line the points that shape it', () => {
 });
 
 const kind = (name: string, stage: EffectKind['stage'], more: Partial<EffectKind> = {}): EffectKind => ({
-    kind: name, stage, forAny: ['geometry', 'ink', 'look'].includes(stage), forRasters: stage === 'retouch', changesAspect: false, clearsInk: false, parameters: [], ...more,
+    kind: name, stage, forAny: ['geometry', 'ink', 'look'].includes(stage), forRasters: stage === 'retouch', changesAspect: false, clearsInk: false, followsEdge: false, parameters: [], ...more,
 });
 const catalogue = {
     effects: [kind('crop', 'retouch'), kind('letter-spacing', 'type'), kind('arch', 'geometry'), kind('outline', 'ink', { parameters: [{ name: 'width', kind: 'length', least: 0, most: 2, default: 0.1, choices: [], pictured: false }] })],

@@ -7,6 +7,7 @@ namespace App\Http\Answers;
 use TallCrow\Effect\ChangesAspect;
 use TallCrow\Effect\ClearsInk;
 use TallCrow\Effect\Effect;
+use TallCrow\Effect\FollowsEdge;
 use TallCrow\Effect\Stage;
 
 /** A kind of effect, with its properties. */
@@ -20,6 +21,7 @@ final readonly class EffectKind extends Answer
         public bool $forRasters,
         public bool $changesAspect,
         public bool $clearsInk,
+        public bool $followsEdge,
         public array $parameters,
     ) {}
 
@@ -29,7 +31,7 @@ final readonly class EffectKind extends Answer
         $stage = Stage::of($class);
 
         return new self(
-            $class::kind(), $stage, $stage->isForAny(), $stage->isForRasters(), is_a($class, ChangesAspect::class, true), is_a($class, ClearsInk::class, true),
+            $class::kind(), $stage, $stage->isForAny(), $stage->isForRasters(), is_a($class, ChangesAspect::class, true), is_a($class, ClearsInk::class, true), is_a($class, FollowsEdge::class, true),
             array_map(Parameter::of(...), $class::parameters()),
         );
     }

@@ -9,6 +9,7 @@ use TallCrow\Mask\ClipMask;
 use TallCrow\Mask\FreehandMask;
 use TallCrow\Mask\Joining;
 use TallCrow\Mask\Mask;
+use TallCrow\Mask\MaskRings;
 use TallCrow\Mask\MaskShape;
 use TallCrow\Mask\PictureMask;
 use TallCrow\Mask\ShapeMask;
@@ -23,7 +24,7 @@ use TallCrow\Mask\Usual;
  */
 final class MaskReader
 {
-    private const USUAL = ['kind', 'inverted', 'joining', 'on'];
+    private const USUAL = ['kind', 'inverted', 'joining', 'on', 'rings'];
 
     /** How far a point may lie outside the box, as a fraction of its size. */
     private const REACH = 12.0;
@@ -95,6 +96,6 @@ final class MaskReader
 
     private static function usual(Reading $node): Usual
     {
-        return new Usual($node->flag('inverted', false), $node->choice('joining', Joining::class, Joining::Within), $node->flag('on', true));
+        return new Usual($node->flag('inverted', false), $node->choice('joining', Joining::class, Joining::Within), $node->flag('on', true), $node->choice('rings', MaskRings::class, MaskRings::Cut));
     }
 }

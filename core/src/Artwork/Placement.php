@@ -67,6 +67,12 @@ final readonly class Placement
         return $this->with($this->x, 2 * $axis - $this->y, -$this->turn, $this->flip->down());
     }
 
+    /** The same size at the sheet's corner, upright and not flipped. */
+    public function atHome(): self
+    {
+        return new self(0, 0, $this->width, $this->height, 0, Flip::None, $this->letters, $this->letterSize);
+    }
+
     /** With a given width and height, or one of them following from the other. */
     public function sized(?float $width, ?float $height): self
     {

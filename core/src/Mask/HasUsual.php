@@ -22,6 +22,11 @@ trait HasUsual
         return $this->usual->joining;
     }
 
+    public function hasRingsAround(): bool
+    {
+        return $this->usual->rings === MaskRings::Around && ! $this->isSoft();
+    }
+
     public function files(): array
     {
         return [];

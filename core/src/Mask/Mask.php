@@ -18,6 +18,9 @@ interface Mask
     /** How it combines with the masks before it. */
     public function joining(): Joining;
 
+    /** Whether rings go around what it leaves, instead of being cut; none can go around a soft edge. */
+    public function hasRingsAround(): bool;
+
     /** @return list<string> names of the picture files that it uses */
     public function files(): array;
 

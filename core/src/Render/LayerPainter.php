@@ -11,6 +11,7 @@ use TallCrow\Raster\Image;
 use TallCrow\Render\Stage\InkStage;
 use TallCrow\Render\Stage\Knockout;
 use TallCrow\Render\Stage\LayerKeys;
+use TallCrow\Render\Stage\LayerMasks;
 use TallCrow\Render\Stage\LookStage;
 use TallCrow\Render\Stage\MaskStage;
 use TallCrow\Render\Stage\OpacityStage;
@@ -29,7 +30,7 @@ final readonly class LayerPainter
 
     private Stage $knockout;
 
-    private MaskStage $masks;
+    private LayerMasks $masks;
 
     public function __construct(
         Shelf $shelf,
@@ -39,9 +40,9 @@ final readonly class LayerPainter
     ) {
         $this->keys = new LayerKeys($shelf);
         $outlines = new Outlines($placer, $pictures, $this->keys);
-        $ink = new InkStage($shelf, $placer, $placer->retoucher, new PatternPainter($shelf, $pictures), $outlines, $pictures);
-        $this->masks = new MaskStage($ink, $placer, new MaskPainter($shelf, $pictures));
-        $this->stages = new OpacityStage(new WearStage(new LookStage($this->masks, $placer, $pictures, $this->keys), $placer, $wear, $this->keys));
+        $this->masks = new LayerMasks($placer, new MaskPainter($shelf, $pictures));
+        $ink = new InkStage($shelf, $placer, $placer->retoucher, new PatternPainter($shelf, $pictures), $outlines, $this->masks, $pictures);
+        $this->stages = new OpacityStage(new WearStage(new LookStage(new MaskStage($ink, $this->masks), $placer, $pictures, $this->keys), $placer, $wear, $this->keys));
         $this->knockout = new Knockout($outlines, $pictures);
     }
 
@@ -78,6 +79,6 @@ final readonly class LayerPainter
     /** All masks of a layer alone, over the whole of a window. */
     public function mask(Layer $layer, Frame $frame, Scene $scene): ?Image
     {
-        return $this->masks->mask($layer, $frame, $scene);
+        return $this->masks->all($layer, $frame, $scene);
     }
 }

@@ -8,6 +8,7 @@ use TallCrow\Mask\ClipMask;
 use TallCrow\Mask\FreehandMask;
 use TallCrow\Mask\Joining;
 use TallCrow\Mask\Mask;
+use TallCrow\Mask\MaskRings;
 use TallCrow\Mask\MaskShape;
 use TallCrow\Mask\PictureMask;
 use TallCrow\Mask\ShapeMask;
@@ -19,7 +20,7 @@ use TallCrow\Tests\Fixtures;
 /** @return array<string, array{Mask}> one of each kind, with nothing left at what it usually is */
 function masksOfEachKind(): array
 {
-    $usual = new Usual(inverted: true, joining: Joining::cases()[1], on: false);
+    $usual = new Usual(inverted: true, joining: Joining::cases()[1], on: false, rings: MaskRings::Around);
     $stroke = new Stroke([[0.1, 0.2], [0.3, 0.4]], 0.4, 0.6, true, Symmetry::Radial, 5);
 
     return [
@@ -38,7 +39,8 @@ it('is written and read again as it was', function (Mask $mask): void {
 
 it('keeps what all masks have when it is sized or made hard', function (Mask $mask): void {
     foreach ([$mask->scaled(2.0), $mask->hard()] as $changed) {
-        expect($changed::class)->toBe($mask::class)->and($changed->isInverted())->toBeTrue()->and($changed->isOn())->toBeFalse()->and($changed->joining())->toBe(Joining::cases()[1]);
+        expect($changed::class)->toBe($mask::class)->and($changed->isInverted())->toBeTrue()->and($changed->isOn())->toBeFalse()->and($changed->joining())->toBe(Joining::cases()[1])
+            ->and($changed->toArray()['rings'] ?? '')->toBe('around');
     }
 })->with(masksOfEachKind(...));
 
@@ -106,5 +108,5 @@ it('moves a picture with the piece when that is sized, and turns and scales it a
 });
 
 it('shows within a mask, switched on, unless it is said otherwise', function (): void {
-    expect((new Usual)->toArray())->toBe(['inverted' => false, 'joining' => 'within', 'on' => true])->and((new PictureMask(''))->files())->toBe([])->and((new PictureMask('a.png'))->files())->toBe(['a.png']);
+    expect((new Usual)->toArray())->toBe(['inverted' => false, 'joining' => 'within', 'on' => true, 'rings' => 'cut'])->and((new PictureMask(''))->files())->toBe([])->and((new PictureMask('a.png'))->files())->toBe(['a.png']);
 });

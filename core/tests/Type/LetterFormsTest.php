@@ -23,16 +23,6 @@ function swashes(): Font
     return $font ??= Font::fromBytes((string) file_get_contents(Fixtures::assets().'/style-script.woff2'));
 }
 
-/** The font as a TTF file. */
-function unpacked(): string
-{
-    $folder = Fixtures::temporary('ttf');
-    copy(Fixtures::assets().'/style-script.woff2', "$folder/swashes.woff2");
-    Fixtures::run(['woff2_decompress', "$folder/swashes.woff2"]);
-
-    return "$folder/swashes.ttf";
-}
-
 /**
  * The font with other tables in the place of its own, or besides them (OpenType 1.9, "Organization of an OpenType font").
  *
@@ -40,7 +30,7 @@ function unpacked(): string
  */
 function with_tables(array $tables): Font
 {
-    $file = (string) file_get_contents(unpacked());
+    $file = (string) file_get_contents(Fixtures::unpackedFont('style-script'));
     $count = (unpack('n', $file, 4) ?: [])[1];
     [$entries, $bodies] = ['', ''];
     for ($i = 0; $i < $count; $i++) {
@@ -65,7 +55,7 @@ function shaped_by_program(string $line, string $features): array
 {
     // It reads no WOFF2.
     static $file;
-    $file ??= unpacked();
+    $file ??= Fixtures::unpackedFont('style-script');
     $told = Fixtures::run(['hb-shape', '--output-format=json', '--no-glyph-names', '--utf8-clusters', ...($features === '' ? [] : ["--features=$features"]), $file, $line]);
 
     return array_column((array) json_decode($told, true), 'g');

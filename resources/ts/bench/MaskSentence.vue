@@ -18,6 +18,9 @@ const figure = computed(() => ('width' in props.mask ? (props.mask as ShapeMask)
 const others = computed<Record<string, string>>(() => Object.fromEntries(everyLayer(sheet.artwork?.layers ?? []).filter((layer) => layer.id !== props.layer.id).map((layer) => [layer.id, sheet.called(layer.id)])));
 const strokes = computed(() => (props.mask.kind === 'brush' ? props.mask.strokes.length : 0));
 
+/** Rings, shadows and the like, which a soft edge or the light of a picture always cuts. */
+const isRinged = computed(() => props.mask.kind !== 'picture' && !('feather' in props.mask && props.mask.feather > 0) && props.layer.effects.some((line) => line.on && shop.effect(line.kind)?.followsEdge));
+
 function set(changes: Record<string, unknown>): void {
     emit('change', { ...props.mask, ...changes } as Mask);
 }
@@ -48,5 +51,6 @@ function set(changes: Record<string, unknown>): void {
             <template v-if="'feather' in mask">, feather{{ ' ' }}<QuantityToken :value="mask.feather" kind="length" :least="0" :most="4" :ppi="ppi" label="feather" @change="set({ feather: $event })" /></template>
             <template v-if="index > 0">,{{ ' ' }}<ChoiceToken :value="mask.joining" :choices="['within', 'also']" :words="{ within: 'within the masks above', also: 'besides the masks above' }" label="mask joins" @change="set({ joining: $event })" /></template>
         </template>
+        <template v-if="isRinged">, its rings and shadows{{ ' ' }}<ChoiceToken :value="mask.rings" :choices="['around', 'cut']" :words="{ around: 'go around what is left', cut: 'are cut, too' }" label="rings of a masked piece" @change="set({ rings: $event })" /></template>
     </span>
 </template>

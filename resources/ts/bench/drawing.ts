@@ -10,8 +10,8 @@ type Kind = Mask['kind'];
 
 const brush = (width: number, restores = false): Brush => ({ width, hardness: 1, restores, symmetry: 'none', count: 6 });
 
-export const newMask = <K extends Kind>(kind: K, more: Omit<Extract<Mask, { kind: K }>, 'kind' | 'inverted' | 'joining' | 'on'>): Mask =>
-    ({ kind, inverted: false, joining: 'within', on: true, ...more }) as unknown as Mask;
+export const newMask = <K extends Kind>(kind: K, more: Omit<Extract<Mask, { kind: K }>, 'kind' | 'inverted' | 'joining' | 'on' | 'rings'>): Mask =>
+    ({ kind, inverted: false, joining: 'within', on: true, rings: ['brush', 'picture'].includes(kind) ? 'cut' : 'around', ...more }) as unknown as Mask;
 
 /** Adds a stroke to the brush mask at an index; adds the mask if there is none. */
 export function withStroke(layer: Layer, stroke: Stroke, index: number): Layer {

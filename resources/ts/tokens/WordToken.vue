@@ -23,7 +23,7 @@ const leave = useLeaving(commit);
 <template>
     <span class="token-wrap">
         <input
-            v-model="typed" class="token measure" :style="{ width: `${Math.max(typed.length, 2) + (offered.length ? 4 : 1.4)}ch` }" :maxlength="most" :aria-label="label" :list="offered.length ? list : undefined"
+            v-model="typed" class="token measure" :style="{ width: `${Math.max(typed.length, 2) + (offered.length ? 3.2 : 1.4)}ch` }" :maxlength="most" :aria-label="label" :list="offered.length ? list : undefined"
             autocomplete="off" spellcheck="false" @focus="($event.target as HTMLInputElement).select()" @blur="leave" @change="leave" @keydown.enter.prevent="commit" @keydown.esc.prevent="typed = value"
         />
         <datalist v-if="offered.length" :id="list"><option v-for="word in offered" :key="word" :value="word" /></datalist>

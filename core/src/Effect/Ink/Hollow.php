@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace TallCrow\Effect\Ink;
 
 use TallCrow\Effect\Edge;
+use TallCrow\Effect\FollowsEdge;
 use TallCrow\Effect\Inking\Inking;
 use TallCrow\Effect\Inking\Ring;
 use TallCrow\Effect\InkOrder;
@@ -17,7 +18,7 @@ use TallCrow\Effect\SuitsSize;
 use TallCrow\Effect\Values;
 
 /** Reduces the ink to a line along the inside of its edge; cloth shows within. */
-final readonly class Hollow implements Inks, LeavesCloth, MeasuresEdge, StandsOut, SuitsSize
+final readonly class Hollow implements FollowsEdge, Inks, LeavesCloth, MeasuresEdge, StandsOut, SuitsSize
 {
     private function __construct(private Ring $line) {}
 

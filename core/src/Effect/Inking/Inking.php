@@ -94,6 +94,24 @@ final readonly class Inking
         return $this->rings === [] && $this->shadows === [] && $this->hatchings === [] && $this->grown == 0.0 && ! $this->hollow && $this->backing === null;
     }
 
+    /** Whether anything lies along the outline, inside or outside. */
+    public function hasEdges(): bool
+    {
+        return $this->rings !== [] || $this->inlines !== [] || $this->shadows !== [] || $this->hollow || $this->backing !== null;
+    }
+
+    /** The same without what lies along the outline: the filled body. */
+    public function withoutEdges(): self
+    {
+        return $this->with(['rings' => [], 'inlines' => [], 'shadows' => [], 'hollow' => false, 'backing' => null]);
+    }
+
+    /** Only what lies along the outline, about a body that is filled already. */
+    public function edgesAlone(): self
+    {
+        return $this->with(['fills' => [], 'hatchings' => [], 'grown' => 0.0]);
+    }
+
     /** Extent of the outermost ring beyond the outline, in inches. */
     public function reach(): float
     {

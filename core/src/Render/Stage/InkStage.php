@@ -47,6 +47,7 @@ final readonly class InkStage implements Stage
         private Retoucher $retoucher,
         private PatternPainter $patterns,
         private Outlines $outlines,
+        private LayerMasks $masks,
         private Pictures $pictures,
     ) {}
 
@@ -55,11 +56,37 @@ final readonly class InkStage implements Stage
         $inking = $this->placer->inking($layer);
         $placing = $this->placer->place($layer);
         if ($placing !== null && $placing->letters !== [] && $placing->upright !== []) {
-            $outlines = new InkOutlines($placing->upright, $inking, $this->pictures, $window->ppi, $placing->lie);
-
-            return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window, $outlines))->paint(), $window);
+            return $this->masks->hasRingsAround($layer)
+                ? $this->inked($layer, $this->cut($layer, $this->figures($placing, $inking->withoutEdges(), $window), $scene), $inking->edgesAlone(), $window, $scene)
+                : $this->figures($placing, $inking, $window);
         }
-        $piece = $layer->children() === [] ? $this->art($layer, $window, $scene) : $this->group($layer, $window, $scene);
+        $piece = $this->cut($layer, $layer->children() === [] ? $this->art($layer, $window, $scene) : $this->group($layer, $window, $scene), $scene);
+
+        return $this->inked($layer, $piece, $inking, $window, $scene);
+    }
+
+    /** Letters or shapes by their own outlines. */
+    private function figures(Placing $placing, Inking $inking, Frame $window): ?Piece
+    {
+        if ($placing->letters === [] || $placing->upright === []) {
+            return null;
+        }
+        $outlines = new InkOutlines($placing->upright, $inking, $this->pictures, $window->ppi, $placing->lie);
+
+        return new Piece((new InkPainter($this->patterns, $placing->letters, $inking, $window, $outlines))->paint(), $window);
+    }
+
+    /** What the masks leave that its rings go around. */
+    private function cut(Layer $layer, ?Piece $piece, Scene $scene): ?Piece
+    {
+        $mask = $piece === null ? null : $this->masks->first($layer, $piece->frame, $scene);
+
+        return $piece === null || $mask === null ? $piece : $piece->with($piece->image->masked($mask));
+    }
+
+    /** Pixels, inked along and within the outline that is traced from them. */
+    private function inked(Layer $layer, ?Piece $piece, Inking $inking, Frame $window, Scene $scene): ?Piece
+    {
         if ($inking->fills === [] && $inking->inlines === [] && $inking->isBare()) {
             return $piece;
         }
@@ -85,7 +112,7 @@ final readonly class InkStage implements Stage
 
             return $box === null ? null : new PlacedPath(Outline::rectangle($box->width(), $box->height()), Affine::shift($box->centreX(), $box->centreY()));
         }
-        $path = $this->outlines->traced($layer->withOpacity(1.0)->withEffects(self::uninked($layer))->withMasks([])->withDistress([]), $scene);
+        $path = $this->outlines->traced($this->masks->cut($layer)->withOpacity(1.0)->withDistress([]), $scene);
 
         return $path === null || $path->isEmpty() ? null : $path;
     }

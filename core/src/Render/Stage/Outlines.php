@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace TallCrow\Render\Stage;
 
 use TallCrow\Artwork\EffectLine;
-use TallCrow\Artwork\Flip;
 use TallCrow\Artwork\Layer;
-use TallCrow\Artwork\Placement;
 use TallCrow\Effect\Effect;
 use TallCrow\Effect\LeavesCloth;
 use TallCrow\Effect\Looks;
 use TallCrow\Geometry\Affine;
 use TallCrow\Geometry\Path;
+use TallCrow\Mask\Mask;
 use TallCrow\Render\Frame;
 use TallCrow\Render\InkOutlines;
 use TallCrow\Render\Pictures;
@@ -52,12 +51,13 @@ final readonly class Outlines
     public function traced(Layer $layer, Scene $scene): ?PlacedPath
     {
         $placement = $layer->placement;
-        if ($placement === null || $layer !== $layer->drawn() || $layer->liveMasks() !== [] || $layer->liveDistress() !== []) {
+        $isClipped = array_filter($layer->liveMasks(), fn (Mask $mask): bool => $mask->clipsTo() !== null) !== [];
+        if ($placement === null || $layer !== $layer->drawn() || $isClipped || $layer->liveDistress() !== []) {
             $path = $this->trace($layer, $scene);
 
             return $path === null ? null : new PlacedPath($path, Affine::identity());
         }
-        $upright = $this->trace($layer->withPlacement(new Placement(0, 0, $placement->width, $placement->height, 0, Flip::None)), $scene);
+        $upright = $this->trace($layer->withPlacement($placement->atHome()), $scene);
         $home = $upright?->transformed(Affine::scale($placement->flip->x(), $placement->flip->y()));
 
         return $home === null ? null : new PlacedPath($home, Affine::turn($placement->turn)->then(Affine::shift($placement->x, $placement->y)));
