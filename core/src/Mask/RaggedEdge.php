@@ -56,7 +56,7 @@ final class RaggedEdge
             }
         }
 
-        return new FreehandMask(array_map(fn (array $point): array => [round($point[0], 4), round($point[1], 4)], $points), 0.0);
+        return new FreehandMask(array_map(fn (array $point): array => [round($point[0], 4), round($point[1], 4)], $points), 0.0, new Usual(rings: MaskRings::Around));
     }
 
     /** @return non-empty-list<array{float, float}> position along the side and depth, both 0 to 1 */

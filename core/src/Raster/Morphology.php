@@ -29,12 +29,30 @@ final class Morphology
     private const AT_ONCE = 4;
 
     /**
-     * Removes haze from a mask: where a ramp is wider than an antialiased edge, the mask is thresholded at half. A pixel belongs to such a ramp if it lies in a
-     * 3 × 3 square of half-transparent pixels.
+     * Removes haze from a mask: only what lies between full and empty pixels, as an antialiased edge does, stays half-transparent. Wider ramps, and marks and
+     * gaps thinner than a pixel, are thresholded at half.
      *
      * @param  Image  $mask  one band, settled. Pixels closer than RIM to its border depend on pixels beyond it.
      */
     public static function crisp(Image $mask): Image
+    {
+        $row = Image::of(Vips::matrix([[1.0, 1.0, 1.0, 1.0, 1.0]]));
+        $column = Image::of(Vips::matrix([[1.0], [1.0], [1.0], [1.0], [1.0]]));
+        $counted = fn (Image $image, Image $kernel): Image => $image->operation('conv', [$kernel], ['precision' => Precision::Integer]);
+        // Full pixels of a row are counted by ones and empty ones by eights, of which a byte holds five each.
+        $ends = Lookup::bytes($mask, array_map(fn (int $level): int => $level >= 255 - self::NONE ? 1 : ($level <= self::NONE ? 8 : 0), range(0, 255)));
+        $inRow = Lookup::bytes($counted($ends, $row), array_map(fn (int $count): int => ($count % 8 > 0 ? 1 : 0) + ($count >= 8 ? 8 : 0), range(0, 255)));
+        $isEdge = Lookup::bytes($counted($inRow, $column), array_map(fn (int $count): int => $count % 8 > 0 && $count >= 8 ? 255 : 0, range(0, 255)));
+
+        return $isEdge->chosen($mask, $mask->isMore(127.0));
+    }
+
+    /**
+     * Removes wide ramps from a mask: a pixel that lies in a 3 × 3 square of half-transparent pixels is thresholded at half.
+     *
+     * @param  Image  $mask  one band, settled. Pixels closer than RIM to its border depend on pixels beyond it.
+     */
+    public static function withoutRamps(Image $mask): Image
     {
         $partial = Lookup::bytes($mask, array_map(fn (int $level): int => $level > self::NONE && $level < 255 - self::NONE ? 255 : 0, range(0, 255)))->settled();
 

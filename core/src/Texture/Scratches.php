@@ -14,6 +14,9 @@ final class Scratches implements Texture
 {
     private const COUNT = 5200;
 
+    /** Highest level of the grain between the scratches, which is all that is left to take when they are gone or spared. */
+    private const GRAIN = 128;
+
     public static function kind(): string
     {
         return 'scratches';
@@ -29,12 +32,12 @@ final class Scratches implements Texture
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
         $paths = '';
         for ($i = 0; $i < self::COUNT; $i++) {
-            $level = 60 + (int) (195 * $i / self::COUNT);
+            $level = self::GRAIN + 2 + (int) ((253 - self::GRAIN) * $i / self::COUNT);
             $paths .= self::scratch($random, $level);
         }
         $size = self::TILE;
         $drawn = ImageFile::drawing("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$size\" height=\"$size\"><rect width=\"$size\" height=\"$size\"/>$paths</svg>")->band(0);
-        $grain = Lookup::fullRange(Noise::grain($size, 1.6, $seed))->linearByte(58 / 255);
+        $grain = Lookup::fullRange(Noise::grain($size, 1.6, $seed))->linearByte(self::GRAIN / 255);
 
         return $drawn->lighter($grain)->settled();
     }

@@ -42,3 +42,29 @@ it('takes wide ramps as a whole or not at all, and leaves edges soft', function 
     $crisp = array_values((array) unpack('C*', Morphology::crisp($image)->crop(0, 4, count($row), 1)->toBytes()));
     expect(array_slice($crisp, 0, 10))->toBe(array_slice($row, 0, 10))->and(array_slice($crisp, 10, 12))->toBe([255, 255, 255, 255, 255, 255, 0, 0, 0, 0, 0, 0]);
 });
+
+it('takes marks that are thinner than a pixel whole or not at all, and gaps between marks likewise', function (): void {
+    $of = function (array $row): array {
+        $image = Image::raw(str_repeat(implode('', array_map(chr(...), $row)), 9), count($row), 9, 1);
+
+        return array_values((array) unpack('C*', Morphology::crisp($image)->crop(0, 4, count($row), 1)->toBytes()));
+    };
+    expect($of([0, 0, 0, 0, 120, 0, 0, 0, 0, 0, 140, 30, 0, 0, 0]))->toBe([0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 255, 0, 0, 0, 0])
+        ->and($of([255, 255, 255, 120, 255, 255, 255, 255, 255, 150, 255, 255, 255]))->toBe([255, 255, 255, 0, 255, 255, 255, 255, 255, 255, 255, 255, 255]);
+});
+
+it('prints no pale threads: part-inked pixels lie between ink and cloth', function (string $texture): void {
+    $picture = Fixtures::render(Fixtures::artwork([Fixtures::shape('p', 'rectangle', 2.6, more: ['placement' => ['height' => 3.4]])], ['distress' => [['texture' => $texture, 'amount' => 0.14, 'seed' => 5]]]));
+    $alpha = $picture->alpha()->settled();
+    // ImageMagick's lowest and highest value within two pixels.
+    $folder = Fixtures::temporary('threads');
+    file_put_contents("$folder/alpha.gray", $alpha->toBytes());
+    $about = fn (string $which): string => Fixtures::run(['convert', '-size', $alpha->width().'x'.$alpha->height(), '-depth', '8', "gray:$folder/alpha.gray", '-statistic', $which, '5x5', 'gray:-']);
+    [$own, $low, $high] = array_map(fn (string $bytes): array => array_values((array) unpack('C*', $bytes)), [$alpha->toBytes(), $about('Minimum'), $about('Maximum')]);
+    $threads = 0;
+    foreach ($own as $i => $level) {
+        $threads += $level > 25 && $level < 230 && ($low[$i] > 8 || $high[$i] < 247) ? 1 : 0;
+    }
+    // Up to 2 % of the ink before it was looked at. Chips are cut into the ink's own soft edges.
+    expect($threads / ($alpha->area() + 1))->toBeLessThan($texture === 'chipped-edges' ? 0.002 : 1e-4);
+})->with(array_keys(Catalogue::classes()));

@@ -65,6 +65,6 @@ final readonly class Stamped implements Looks
         $ramp = self::RAMP * max(1.0, self::PRINT / ($grid->ppi * $finer));
         $height = $grain->linear(1)->plus($inside->linear($this->amount + $ramp / 510))->linearByte(255 / $ramp, -255 * 255 / $ramp);
 
-        return $ink->masked(Morphology::crisp($height->settled())->inverted()->settled()->shrunk($finer)->settled());
+        return $ink->masked(Morphology::withoutRamps($height->settled())->inverted()->settled()->shrunk($finer)->settled());
     }
 }
