@@ -54,7 +54,7 @@ const next = (key: string): string => { const on = props.page.occasions.find((on
 .ideas { display: grid; gap: 10px; }
 .ideas-form { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px; align-items: start; }
 .ideas-form > :first-child { grid-column: span 2; }
-.ideas-art { object-fit: contain; background: var(--card); border: 1px solid var(--hair); }
+.ideas-art { object-fit: contain; background: #e9e2d2; border: 1px solid var(--hair); }
 .ideas li { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; border-bottom: 1px solid var(--hair); padding: 5px 0; }
 .ideas-acts { margin-left: auto; display: flex; gap: 6px; align-items: center; }
 @media (max-width: 900px) { .ideas-form { grid-template-columns: minmax(0, 1fr); } .ideas-form > :first-child { grid-column: auto; } }

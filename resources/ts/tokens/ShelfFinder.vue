@@ -75,7 +75,7 @@ const facts = (asset: AssetCard): string => (asset.kind === 'font' ? [asset.genr
 .finder-row { display: flex; align-items: center; border-bottom: 1px solid var(--hair); }
 .finder-choose { flex: 1; display: flex; align-items: center; gap: 12px; text-align: left; padding: 4px; min-width: 0; }
 .finder-choose:hover, .finder-choose[aria-current] { background: var(--rust-wash); }
-.finder-choose img { object-fit: contain; object-position: left; max-width: 70%; height: auto; }
+.finder-choose img { object-fit: contain; object-position: left; max-width: 70%; height: auto; background: #e9e2d2; padding: 2px 6px; }
 .finder-row.art img { object-position: center; }
 .finder-choose small { display: block; }
 .star { width: 32px; height: 32px; font-size: 18px; color: var(--rust); }
