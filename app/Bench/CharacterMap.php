@@ -8,7 +8,9 @@ use App\Http\Answers\FontCharacter;
 use App\Http\Answers\FontCharacters;
 use App\Http\Answers\GlyphDrawing;
 use IntlChar;
+use TallCrow\Geometry\Path;
 use TallCrow\Type\Font;
+use TallCrow\Type\FontRefused;
 
 /** The characters that a font covers, found by themselves or by a part of their Unicode names. */
 final readonly class CharacterMap
@@ -27,9 +29,19 @@ final readonly class CharacterMap
         $found = array_values(array_filter($this->font->characters(), fn (string $one): bool => preg_match('/^[\s\p{Cf}\p{Z}]$/u', $one) !== 1 && self::isMeant($one, $wanted)));
 
         return new FontCharacters(count($found), array_map(
-            fn (string $one): FontCharacter => new FontCharacter($one, self::name($one), GlyphDrawing::of($this->font->character($one))),
+            fn (string $one): FontCharacter => new FontCharacter($one, self::name($one), $this->drawing($one)),
             array_slice($found, $from, self::PAGE),
         ));
+    }
+
+    /** A single broken outline keeps nobody from the others. */
+    private function drawing(string $character): GlyphDrawing
+    {
+        try {
+            return GlyphDrawing::of($this->font->character($character));
+        } catch (FontRefused) {
+            return GlyphDrawing::of(Path::empty());
+        }
     }
 
     private static function isMeant(string $character, string $wanted): bool

@@ -212,13 +212,13 @@ final class Font
      */
     public function features(): array
     {
-        return array_values(array_unique([...$this->substitutions(), ...FontFeatures::of($this->hbFace, 'GPOS')]));
+        return array_values(array_unique([...$this->substitutions(), ...FontFeatures::tags($this->hbFace, 'GPOS')]));
     }
 
     /** @return list<string> the OpenType features that draw letters by other glyphs */
     public function substitutions(): array
     {
-        return array_values(array_unique(FontFeatures::of($this->hbFace, 'GSUB')));
+        return FontFeatures::tags($this->hbFace, 'GSUB');
     }
 
     /** The name that the font itself gives to a feature, such as "Swashes at the foot" for ss01; null if it gives none. */

@@ -15,6 +15,9 @@ final class FontFeatures
 {
     private const MOST = 400;
 
+    /** OpenType 1.9, "Data types": four printable ASCII characters. */
+    private const TAG = '/^[\x20-\x7E]{4}$/D';
+
     /** HarfBuzz's HB_OT_NAME_ID_INVALID. */
     private const NO_NAME = 0xFFFF;
 
@@ -22,7 +25,7 @@ final class FontFeatures
      * @param  string  $table  "GSUB" for substitution, "GPOS" for positioning
      * @return list<string> by the index in the table; a tag stands there once for every set of lookups
      */
-    public static function of(CData $hbFace, string $table): array
+    private static function of(CData $hbFace, string $table): array
     {
         $count = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int[1]');
         $tags = FreeType::pointer(FreeType::harfbuzz(), 'unsigned int['.self::MOST.']');
@@ -34,6 +37,15 @@ final class FontFeatures
         }
 
         return $found;
+    }
+
+    /**
+     * @param  string  $table  as for of()
+     * @return list<string> each tag once, without those that no file could name
+     */
+    public static function tags(CData $hbFace, string $table): array
+    {
+        return array_values(array_unique(array_filter(self::of($hbFace, $table), fn (string $tag): bool => preg_match(self::TAG, $tag) === 1)));
     }
 
     /** The name of a stylistic set or a character variant, where the font tells one (OpenType 1.9, "ss01 - ss20"). */

@@ -170,6 +170,15 @@ it('names a set as the font does, and nothing that it does not name', function (
         ->and([$font->named('ss02'), $font->named('salt'), $font->named('zzzz'), swashes()->named('ss01')])->toBe([null, null, null, null]);
 });
 
+it('leaves features alone whose tags are no text, which no file could name', function (): void {
+    $scripts = pack('n', 1).'DFLT'.pack('n', 8).pack('nn', 4, 0).pack('nnnnn', 0, 0xFFFF, 2, 0, 1);
+    $list = pack('n', 2).'salt'.pack('n', 14)."\xff\x00\x01\xfe".pack('n', 14).pack('nn', 0, 0);
+    $gsub = pack('nnnnn', 1, 0, 10, 10 + strlen($scripts), 10 + strlen($scripts) + strlen($list)).$scripts.$list.pack('n', 0);
+    $font = with_tables(['GSUB' => $gsub]);
+    expect($font->substitutions())->toBe(['salt'])->and(json_encode($font->features()))->toBeString()
+        ->and(LetterForms::of('rod', $font, new Setting(Alignment::Left, 1.0), null, 3, WhichLetters::One))->toHaveCount(1);
+});
+
 it('knows whether letters have colours of their own', function (): void {
     // COLR: one glyph of one layer (OpenType 1.9, "COLR version 0 header"); SVG: a list of no documents.
     $layers = pack('nnNNn', 0, 1, 14, 20, 1).pack('nnn', 1, 0, 1).pack('nn', 2, 0);
