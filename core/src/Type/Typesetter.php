@@ -89,17 +89,18 @@ final class Typesetter
             }
             $size = in_array($i, $ends, true) ? $this->setting->ends : 1.0;
             $path = $isGap && $this->gaps ? self::frame($glyph->advance) : $font->outline($glyph->id);
-            if (trim($characters) === '') {
-                $fresh = true;
-            } elseif (! $path->isEmpty()) {
-                $this->word += $fresh ? 1 : 0;
+            $isSpace = trim($characters) === '';
+            // Fonts of tiles and blocks draw their spaces, too.
+            if (! $path->isEmpty() && ! ($isSpace && $isGap)) {
+                $this->word += $fresh && ! $isSpace ? 1 : 0;
                 $fresh = false;
                 $down = $size == 1.0 ? 0.0 : $this->setting->stand->shift($path->bounds()->top, $size);
                 $letters[] = new Letter(
                     $path->transformed(Affine::scale($size, $size)->then(Affine::shift($x + $glyph->shiftX * $size, $glyph->shiftY * $size + $down))),
-                    $number, $characters, $this->word, $x + $glyph->advance * $size / 2, 0.0, isGap: $isGap,
+                    $number, $characters, max(0, $this->word), $x + $glyph->advance * $size / 2, 0.0, isGap: $isGap,
                 );
             }
+            $fresh = $fresh || $isSpace;
             $x += $glyph->advance * $size;
             if ($i < count($glyphs) - 1 && $glyphs[$i + 1]->cluster !== $glyph->cluster) {
                 $next = mb_substr(substr($line, $glyphs[$i + 1]->cluster, 4), 0, 1);

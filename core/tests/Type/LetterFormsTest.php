@@ -191,3 +191,15 @@ it('lists the characters of a font as its table of them does', function (): void
     expect($font->characters())->toContain('A', 'é', '&')->not->toContain("\n")->and($font->characters())->toBe(array_values(array_filter($font->characters(), $font->has(...))))
         ->and($font->character('A')->toSvg())->toBe($font->outline($font->shape('A')[0]->id)->toSvg());
 });
+
+// Tile and block fonts: the glyph of the space is here that of H, so each line has a form of its own to compare with.
+it('draws a space that has an outline, and begins a new word behind it', function (): void {
+    $glyph = fn (string $letter): int => swashes()->shape($letter)[0]->id;
+    $groups = pack('N3', 0x20, 0x20, $glyph('H')).pack('N3', 0x41, 0x41, $glyph('A')).pack('N3', 0x48, 0x48, $glyph('H'));
+    // OpenType 1.9, cmap: one encoding record (Windows, full repertoire), subtable of format 12.
+    $font = with_tables(['cmap' => pack('n4N', 0, 1, 3, 10, 12).pack('n2N3', 12, 0, 16 + strlen($groups), 0, 3).$groups]);
+    $set = fn (string $line): array => Typesetter::set($line, $font, new Setting(Alignment::Left, 1.0));
+    expect(array_map(fn (Letter $letter): string => $letter->path->toSvg(), $set(' A A')))->toBe(array_map(fn (Letter $letter): string => $letter->path->toSvg(), $set('HAHA')))
+        ->and(array_map(fn (Letter $letter): int => $letter->word, $set(' A A')))->toBe([0, 0, 0, 1])
+        ->and(array_map(fn (Letter $letter): string => $letter->characters, $set('A A')))->toBe(['A', ' ', 'A']);
+});
