@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Jobs\CheckSeries;
 use App\Jobs\ExportArtwork;
 use App\Models\Export;
 use App\Models\ExportState;
@@ -37,6 +38,8 @@ it('makes a pattern of a job, and says which of its places are gone', function (
 });
 
 it('reads lists, leaves bad rows, and crosses them with others', function (): void {
+    // What the rows are is asked here, not whether they are well.
+    Queue::fake([CheckSeries::class]);
     $job = patternJob($this, [NAME_SLOT, ['name' => 'Colour', 'places' => ['disc/effects/0/colour']]], '{Name} in {Colour}');
     $read = $this->postJson("/api/jobs/{$job->id}/series/rows", ['table' => "who;colour\nRook;#112233\n;#445566\nMoth;#778899\n", 'columns' => ['Name' => 'Who']])->assertOk()->json();
     expect($read)->toBe(['taken' => 2, 'problems' => ['Row 3, column who: is empty.'], 'headings' => ['who', 'colour']])->and($this->getJson("/api/jobs/{$job->id}/series/rows")->json('*.title'))->toBe(['Rook in #112233', 'Moth in #778899']);

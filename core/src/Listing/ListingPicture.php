@@ -26,6 +26,9 @@ final class ListingPicture
     /** Displacement of the art in inches where the height map rises by its full range within an inch. */
     private const BEND = 0.05;
 
+    /** Inches around the print area within which the displaced art lies: folds move it by far less. */
+    private const FARTHEST = 0.5;
+
     private const COARSE = 5;
 
     /** Half the width, and the length, of a folded garment in inches. */
@@ -39,12 +42,11 @@ final class ListingPicture
 
     private Image $mask;
 
-    private Image $rough;
-
     private Image $light;
 
     private Image $bent;
 
+    /** The background with the garment's shadow. */
     private Image $ground;
 
     private function __construct(
@@ -78,13 +80,13 @@ final class ListingPicture
         $picture->mask = $picture->painted($picture->silhouette('#fff'))->alpha()->settled();
         // Folds are smooth: compute them on a small picture and enlarge it.
         $small = new self($scene->shrunk(self::COARSE), $cut);
-        $picture->rough = $small->painted($small->silhouette('#fff'))->alpha()->settled();
+        $rough = $small->painted($small->silhouette('#fff'))->alpha()->settled();
         $height = $small->folds()->linear($scene->sheet->folds, 128 * (1 - $scene->sheet->folds))->settled();
         [$across, $down] = [self::slope($height, true)->settled(), self::slope($height, false)->settled()];
         $grown = fn (Image $image): Image => $image->interpolated(self::COARSE, $scene->width, $scene->height);
-        $picture->light = $grown($small->light($across, $down, $picture->rough)->settled())->plus($picture->weave())->settled();
-        $picture->bent = $picture->bent($picture->laid($art, $sheet), $grown($across), $grown($down))->masked($picture->mask)->settled();
-        $picture->ground = Backdrop::draw($scene)->settled();
+        $picture->light = $grown($small->light($across, $down, $rough)->settled())->plus($picture->weave())->settled();
+        $picture->bent = $picture->printed($art, $sheet, $grown($across), $grown($down))->masked($picture->mask)->settled();
+        $picture->ground = self::stacked(Backdrop::draw($scene), $picture->shadow($rough))->settled();
 
         return $picture;
     }
@@ -92,20 +94,9 @@ final class ListingPicture
     /** @return Image opaque sRGB */
     public function on(Srgb $cloth): Image
     {
-        $dressed = self::over(self::over(Image::flat($cloth, $this->mask), $this->bent), $this->painted($this->seams($cloth)));
-        $garment = self::over($this->shadow($this->rough), self::lit($dressed, $this->light));
-        $turn = $this->scene->turn();
+        $dressed = self::stacked(Image::flat($cloth, $this->mask), $this->bent, $this->painted($this->seams($cloth)));
 
-        return self::over($this->ground, $turn == 0.0 ? $garment : $this->turned($garment, $turn))->settled();
-    }
-
-    /** Rotated clockwise about the picture's centre. */
-    private function turned(Image $garment, float $degrees): Image
-    {
-        [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
-        [$x, $y] = [$this->scene->width / 2, $this->scene->height / 2];
-
-        return $garment->affine([$cos, -$sin, $sin, $cos], $x - $x * $cos + $y * $sin, $y - $x * $sin - $y * $cos, 0, 0, $this->scene->width, $this->scene->height);
+        return self::stacked($this->ground, self::lit($dressed, $this->light))->settled();
     }
 
     private function silhouette(string $fill): string
@@ -149,10 +140,13 @@ final class ListingPicture
         return $this->packet($parts, 0.0).sprintf($rim, -$reach, -$reach, $foot - 0.5, -$reach, $foot, 0.5 - $reach, $foot, $reach - 0.5, $foot, $reach, $foot, $reach, $foot - 0.5, $reach);
     }
 
-    /** SVG in the garment's inches, painted on the whole picture. */
+    /** SVG in the garment's inches, painted on the whole picture as the garment is turned: clockwise about the picture's centre. */
     private function painted(string $parts): Image
     {
-        return ImageFile::drawing(sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%d" height="%d"><g transform="translate(%F %F) scale(%F)">%s</g></svg>', $this->scene->width, $this->scene->height, $this->x, $this->y, $this->scale, $parts));
+        return ImageFile::drawing(sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" width="%d" height="%d"><g transform="rotate(%F %F %F) translate(%F %F) scale(%F)">%s</g></svg>',
+            $this->scene->width, $this->scene->height, $this->scene->turn(), $this->scene->width / 2, $this->scene->height / 2, $this->x, $this->y, $this->scale, $parts,
+        ));
     }
 
     /** The height map of the cloth, 0 to 255 as floats: folds from hanging and pulling, and fine unevenness. */
@@ -216,21 +210,33 @@ final class ListingPicture
         return Image::empty($scene->width, $scene->height, 1)->linear(1.0, $value);
     }
 
-    /** Places the art: the print area is centred and starts at the garment's own line. */
-    private function laid(Image $art, Sheet $sheet): Image
+    /** The art in its place, displaced by the folds and turned with the garment in one lookup. */
+    private function printed(Image $art, Sheet $sheet, Image $across, Image $down): Image
     {
         $box = $sheet->box();
         $art = $art->resized($box->width() * $this->scale / $art->width(), $box->height() * $this->scale / $art->height());
-
-        return Image::empty($this->scene->width, $this->scene->height)->insert($art, (int) round($this->x - $art->width() / 2), (int) round($this->y + $this->cut->top() * $this->scale));
-    }
-
-    private function bent(Image $art, Image $across, Image $down): Image
-    {
+        // The print area is centred and starts at the garment's own line.
+        [$left, $top] = [(int) round($this->x - $art->width() / 2), (int) round($this->y + $this->cut->top() * $this->scale)];
+        $turn = deg2rad($this->scene->turn());
+        [$cos, $sin] = [cos($turn), sin($turn)];
+        // The middle of the picture, about which it is turned; places count from the middle of the first pixel.
+        [$x, $y] = [($this->scene->width - 1) / 2, ($this->scene->height - 1) / 2];
+        [$wide, $high] = [$art->width(), $art->height()];
+        [$aside, $below] = [$left + $wide / 2 - $x, $top + $high / 2 - $y];
+        $room = self::FARTHEST * $this->scale;
+        $span = fn (float $middle, float $half, int $size): array => [max(0, (int) floor($middle - $half - $room)), min($size, (int) ceil($middle + $half + $room))];
+        [$from, $to] = $span($x + $cos * $aside - $sin * $below, ($cos * $wide + abs($sin) * $high) / 2, $this->scene->width);
+        [$head, $foot] = $span($y + $sin * $aside + $cos * $below, (abs($sin) * $wide + $cos * $high) / 2, $this->scene->height);
         // Slopes are in levels per pixel of the small picture.
         $by = self::BEND * $this->scale * $this->scale / self::COARSE / 100;
+        $window = fn (Image $slope): Image => $slope->crop($from, $head, $to - $from, $foot - $head)->linear($by);
+        $places = Sampling::places($to - $from, $foot - $head);
+        $over = $places->band(0)->plus($window($across))->linear(1.0, $from - $x);
+        $under = $places->band(1)->plus($window($down))->linear(1.0, $head - $y);
 
-        return $art->drawnFrom(Sampling::places($this->scene->width, $this->scene->height)->plus($across->withBand($down)->linear($by)));
+        return $art->drawnFrom(
+            $over->linear($cos, $x - $left)->plus($under->linear($sin))->withBand($over->linear(-$sin, $y - $top)->plus($under->linear($cos))),
+        )->embed($from, $head, $this->scene->width, $this->scene->height);
     }
 
     /** @param  Image  $rough  the garment's mask, small */
@@ -255,9 +261,10 @@ final class ListingPicture
         return $random->getInt(0, 1_000_000) / 1_000_000;
     }
 
-    private static function over(Image $below, Image $above): Image
+    /** Pictures of one size over one another, the first at the bottom. */
+    private static function stacked(Image $first, Image ...$above): Image
     {
-        return Composition::stacked($below->width(), $below->height(), [Laid::over($below, 0, 0), Laid::over($above, 0, 0)]);
+        return Composition::stacked($first->width(), $first->height(), array_map(fn (Image $image): Laid => Laid::over($image, 0, 0), [$first, ...array_values($above)]));
     }
 
     /** Multiplies the colours by the light. */

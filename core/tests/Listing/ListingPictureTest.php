@@ -50,6 +50,24 @@ it('shows art at its true scale, in its place below the collar', function (): vo
     expect($width)->toEqualWithDelta(8 * $ppi, 6)->and($height)->toEqualWithDelta(6 * $ppi, 6)->and($left + $width / 2)->toEqualWithDelta($scene->width / 2, 4)->and($top)->toEqualWithDelta($neck + ($cut->top() + 3) * $ppi, 5);
 });
 
+// ImageMagick's image moments are the reference: the direction of the longer axis of the plate, and its middle.
+it('turns art and garment clockwise about the middle of the picture', function (int $seed): void {
+    $scene = small_scene('wood', $seed);
+    $ppi = ListingPicture::ppi($scene);
+    $path = Fixtures::temporary('listing').'/picture.png';
+    // The blue of a plate on black cloth: neither wood nor cloth holds as much more of it than of red.
+    ImageFile::writePng(listed($scene, Fixtures::artwork([Fixtures::shape('plate', 'rectangle', 10, '#2030e0', ['placement' => ['x' => 6, 'y' => 5, 'height' => 3.0]])], ['sheet' => ['width' => 3600, 'height' => 4800, 'ppi' => 300]]), '#101010'), $path);
+    $told = Fixtures::run(['sh', '-c', 'convert "$1" \\( -clone 0 -channel B -separate \\) \\( -clone 0 -channel R -separate \\) -delete 0 -compose minus_src -composite -threshold 25% -define identify:moments=true -verbose info:', 'sh', $path]);
+    preg_match('/Centroid: ([\d.]+),([\d.]+).*?Ellipse angle: (-?[\d.]+)/s', $told, $found);
+    $angle = (float) $found[3];
+    $cut = GarmentCut::of('tee');
+    $down = ($scene->height - ($cut->length() - $cut->above()) * $ppi) / 2 + ($cut->top() + 5) * $ppi - $scene->height / 2;
+    $turn = deg2rad($scene->turn());
+    expect(abs($scene->turn()))->toBeGreaterThan(0.8)->and($angle > 90 ? $angle - 180 : $angle)->toEqualWithDelta($scene->turn(), 0.3)
+        // Folds move it by a pixel or two.
+        ->and((float) $found[1])->toEqualWithDelta($scene->width / 2 - sin($turn) * $down, 2.5)->and((float) $found[2])->toEqualWithDelta($scene->height / 2 + cos($turn) * $down, 2.5);
+})->with([4, 8, 11]);
+
 it('is the same for the same seed, and another for another', function (): void {
     $bytes = fn (int $seed): string => listed(small_scene('wood', $seed))->toBytes();
     expect(hash('sha256', $bytes(3)))->toBe(hash('sha256', $bytes(3)))->and($bytes(3))->not->toBe($bytes(4));
