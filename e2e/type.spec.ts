@@ -129,10 +129,20 @@ test('letters are set in other forms of their font, and signs are written that n
     await dialog.getByRole('searchbox', { name: /^Find by name/ }).fill('dagger');
     await dialog.getByRole('button', { name: 'Write double dagger' }).click({ delay: 70 });
     await saved(page);
+    // Behind the words at first, then where the cursor is; and the cursor stands behind what was written.
+    const field = dialog.getByRole('textbox', { name: /^Words: put the cursor/ });
+    await expect(field).toHaveValue('Quarry road‡');
+    await field.click({ delay: 70 });
+    await page.keyboard.press('Home');
+    for (const times of [1, 2]) {
+        await dialog.getByRole('button', { name: 'Write double dagger' }).click({ delay: 70 });
+        await saved(page);
+        await expect(field).toHaveValue(`${'‡'.repeat(times)}Quarry road‡`);
+    }
     await dialog.getByRole('searchbox', { name: /^Find by name/ }).fill('no such sign');
     await expect(dialog.getByText('The font has no such character.')).toBeVisible();
     await dialog.getByRole('button', { name: 'Done' }).click({ delay: 70 });
-    await expect(words(page)).toHaveValue('Quarry road‡');
+    await expect(words(page)).toHaveValue('‡‡Quarry road‡');
 });
 
 test('words stand around a round plate, stay there when they change, and turn about its middle', async ({ page }) => {

@@ -13,6 +13,12 @@ const gauges = useGauges();
 const small = usePicture(computed(() => (peg.hung === null ? null : proofUrl(peg.hung, 12))));
 const found = computed(() => new Map(gauges.findings.filter((finding) => finding.key.startsWith('vanish:')).map((finding) => [finding.key.slice(7), finding])));
 const ground = computed(() => `rgb(${Array(3).fill(Math.round((peg.tone * 255) / 100)).join()})`);
+const isBlank = computed(() => sheet.artwork?.layers.length === 0);
+/** What is lost on a cloth; nothing can be on a blank sheet. */
+function lost(name: string): string {
+    const finding = found.value.get(name);
+    return isBlank.value ? '' : finding ? `${mark[finding.verdict]} ${finding.figure}` : '…';
+}
 const mark = { pass: '✓', warn: '!', fail: '✕' };
 </script>
 
@@ -24,7 +30,7 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
         >
             <span class="rail-art" :style="{ background: garment.colour }"><img v-if="small.shown.value" :src="small.shown.value" alt="" /></span>
             <span class="rail-name">{{ garment.name }}</span>
-            <span class="measure rail-lost" :class="found.get(garment.name)?.verdict">{{ found.get(garment.name) ? `${mark[found.get(garment.name)?.verdict ?? 'pass']} ${found.get(garment.name)?.figure}` : '…' }}</span>
+            <span class="measure rail-lost" :class="found.get(garment.name)?.verdict">{{ lost(garment.name) }}</span>
         </button>
         <div class="rail-cloth" :class="{ held: peg.cloth === GROUND }">
             <button type="button" class="rail-ground" :aria-pressed="peg.cloth === GROUND" title="Look at the art before a plain ground" @click="peg.cloth = GROUND">
@@ -41,11 +47,11 @@ const mark = { pass: '✓', warn: '!', fail: '✕' };
 .rail-cloth { display: grid; justify-items: start; border: 1px solid var(--hair); padding: 3px 5px; min-width: 92px; text-align: left; font-size: 12px; }
 .rail-cloth[aria-pressed='true'] { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
 .rail-cloth.held { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ink); }
-.rail-ground { display: grid; justify-items: start; text-align: left; font-size: 12px; }
+.rail-ground { display: grid; justify-items: start; padding: 0; text-align: left; font-size: 12px; }
 .rail-cloth .v-slider { width: 76px; height: 24px; margin: 0 3px; }
 .rail-art { width: 82px; height: 62px; display: grid; place-items: center; overflow: hidden; }
 .rail-art img { max-width: 78px; max-height: 60px; }
-.rail-lost { font-size: 11px; }
+.rail-lost { font-size: 11px; min-height: 1.3em; }
 .rail-lost.fail, .gauge.fail .mark { color: var(--bad); }
 .rail-lost.warn, .gauge.warn .mark { color: var(--warn); }
 .rail-lost.pass, .gauge.pass .mark { color: var(--good); }

@@ -77,8 +77,7 @@ function choose(finding: Finding): void {
 .gauge-row { display: grid; grid-template-columns: 16px minmax(0, 1fr) auto; gap: 4px; width: 100%; text-align: left; padding: 3px 10px; font-size: 12.5px; align-items: baseline; }
 .gauge-row:hover, .gauge.open .gauge-row { background: var(--rust-wash); }
 .gauge .mark { font-weight: 600; }
-.gauge-word { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.gauge.open .gauge-word { white-space: normal; }
+.gauge-word { overflow-wrap: anywhere; }
 .gauge-figure { font-size: 11px; text-align: right; max-width: 122px; }
 .gauge-more { padding: 4px 10px 10px 30px; font-size: 12.5px; display: grid; gap: 6px; justify-items: start; }
 .where { fill: color-mix(in srgb, var(--rust) 28%, transparent); stroke: var(--rust); }
