@@ -44,7 +44,7 @@ const field = ref<InstanceType<typeof VTextarea> | null>(null);
 const area = (): HTMLTextAreaElement | null => field.value?.$el.querySelector('textarea') ?? null;
 
 function keep(): void {
-    if (typed.value !== props.source.text && typed.value.trim() !== '') {
+    if (typed.value !== (sent[sent.length - 1] ?? props.source.text) && typed.value.trim() !== '') {
         sent.push(typed.value);
         void sheet.operate({ op: 'set-words', id: props.id, text: typed.value });
     }
