@@ -54,7 +54,7 @@ final readonly class SunkWords
             $words[$letter->word][] = $letter;
         }
         foreach (count($words) > 1 ? array_slice($words, 0, self::MOST) : [] as $of) {
-            $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
+            $called = trim(implode('', array_map(fn (Letter $letter): string => $letter->characters, $of)));
             $found = $this->within(Letter::together($of)->bounds(), "$called of {$this->layer->called()}");
             if ($found !== null) {
                 return $found;

@@ -171,7 +171,7 @@ final class WornWords implements ChecksSheet
             $limits = $artwork->limits;
             $thin = $thin === null || $subject->picture->ppi < self::CLOSE || $subject->picture->ppi >= self::FINE ? $thin : self::inPrint($layer, $opacity, $box, $subject);
             $gone = $lost > $limits->letterLost || ($thin !== null && $thin < $limits->stroke && $thin < self::THINNED * self::ownStroke($layer, $box, $subject));
-            $called = implode('', array_map(fn (Letter $letter): string => $letter->characters, $of));
+            $called = trim(implode('', array_map(fn (Letter $letter): string => $letter->characters, $of)));
             $finding = Finding::of(
                 Group::Wear, 'word:'.$layer->id.':'.$number, $called, $gone ? Verdict::Fail : Verdict::Pass,
                 sprintf('%d %% · %.3f in', round($lost * 100), $thin ?? 0.0), sprintf('%d %% · %.3f in', round($limits->letterLost * 100), $limits->stroke),

@@ -193,7 +193,7 @@ it('lists the characters of a font as its table of them does', function (): void
         ->and($font->character('A')->toSvg())->toBe($font->outline($font->shape('A')[0]->id)->toSvg());
 });
 
-// Tile and block fonts: the glyph of the space is here that of H, so each line has a form of its own to compare with.
+// As fonts of tiles and blocks: here the glyph of the space is that of H, so a line with spaces looks like one with H in their place.
 it('draws a space that has an outline, and begins a new word behind it', function (): void {
     $glyph = fn (string $letter): int => swashes()->shape($letter)[0]->id;
     $groups = pack('N3', 0x20, 0x20, $glyph('H')).pack('N3', 0x41, 0x41, $glyph('A')).pack('N3', 0x48, 0x48, $glyph('H'));
